@@ -1,0 +1,100 @@
+import { z } from 'zod';
+import { poseSchema, tableSchema } from './course/table';
+import { routeSchema } from './course/route';
+import { convert } from './drive/conversions';
+import { robotSchema } from './robot';
+import { consistency } from './runs/consistency';
+import { simulateRange, traceRun, type SimulatedRun } from './simulate/run';
+
+/** A procedure of the core under its public name, with what it takes. */
+export interface Procedure {
+  name: string;
+  summary: string;
+  input: z.ZodType;
+  run(input: unknown): unknown;
+}
+
+function procedure<Input extends z.ZodType>(
+  name: string,
+  summary: string,
+  input: Input,
+  compute: (input: z.output<Input>) => unknown,
+): Procedure {
+  return { name, summary, input, run: (value) => compute(input.parse(value)) };
+}
+
+const nonZero = z.number().refine((value) => value !== 0, 'expected a number other than 0');
+const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
+
+const convertInput = z
+  .object({
+    wheelDiameterM: z.number().positive(),
+    trackM: z.number().positive(),
+    gearRatio: nonZero,
+    encoderCountsPerMotorDegree: z.number().positive(),
+    distanceM: z.number().optional(),
+    headingRad: z.number().optional(),
+    motorDegrees: z.number().optional(),
+  })
+  .refine(
+    (input) =>
+      [input.distanceM, input.headingRad, input.motorDegrees].filter((v) => v !== undefined)
+        .length === 1,
+    one,
+  );
+
+const coordinate = z.number().min(-1000).max(1000);
+
+const measuredRun = z
+  .object({
+    xM: coordinate.nullish(),
+    yM: coordinate.nullish(),
+    headingRad: z.number().min(-1000).max(1000).nullish(),
+    success: z.boolean().nullish(),
+  })
+  .refine((run) => typeof run.xM === typeof run.yM, 'expected xM and yM together, or neither');
+
+const consistencyInput = z.object({
+  target: poseSchema,
+  runs: z.array(measuredRun).max(100_000),
+});
+
+const simulateInput = z.object({
+  robot: robotSchema,
+  table: tableSchema,
+  route: routeSchema,
+  runs: z.number().int().min(1).max(5000),
+  seed: z.number().int().min(0).max(4294967295).default(1),
+});
+
+function simulate(input: z.output<typeof simulateInput>) {
+  const runs: SimulatedRun[] = [];
+  simulateRange(input, 0, input.runs, (_, run) => runs.push(run));
+  return {
+    ends: runs.map((run) => run.end),
+    marks: runs.map((run) => run.marks),
+    trace: traceRun(input, 0),
+  };
+}
+
+/** Every procedure by its name: feeds `corvat calc` and docs/formats. */
+export const catalog: readonly Procedure[] = [
+  procedure(
+    'consistency',
+    'bias, spread, accuracy, repeatability, regions and success of a series of runs',
+    consistencyInput,
+    ({ target, runs }) => consistency(target, runs),
+  ),
+  procedure(
+    'convert',
+    'distance, robot heading and motor degrees, each from any of them',
+    convertInput,
+    convert,
+  ),
+  procedure(
+    'simulate',
+    'end poses of simulated runs of a route, and the trace of the first',
+    simulateInput,
+    simulate,
+  ),
+];

@@ -1,0 +1,175 @@
+import { isHalfTurn, turnAngle, wrap } from '../geometry/angle';
+import type { Pose } from '../geometry/pose';
+import type { Robot } from '../robot';
+import { gapAhead } from '../simulate/ray';
+import { obstacles } from './obstacles';
+import type { Table } from './table';
+import type { Route, Step, StepOf } from './route';
+
+/** Something about a step that a coach should know before any run. */
+export type PlanProblem =
+  | 'half-turn'
+  | 'no-distance-sensor'
+  | 'nothing-ahead'
+  | 'already-there'
+  | 'off-table'
+  | 'unknown-mission';
+
+/** What a step does when everything goes as planned. Headings are kept unwrapped. */
+export interface PlannedStep {
+  step: Step;
+  from: Pose;
+  to: Pose;
+  /** Signed distance of a straight or an approach, 0 otherwise. */
+  distanceM: number;
+  /** Signed angle of a turn, 0 otherwise. */
+  angleRad: number;
+  durationS: number;
+  /** After this the motors stop and the step has failed. */
+  timeoutS: number;
+  problems: PlanProblem[];
+}
+
+/** Share of the motors' acceleration that a profile uses, so that the controller has room to correct. */
+export const PROFILE_SHARE = 0.6;
+/** Slowest speed of a profile: slower, a wheel may stand still. */
+export const CREEP_M_PER_S = 0.025;
+/** Time for which a robot stands after a turn or a drive before it goes on. */
+export const SETTLE_S = 0.15;
+
+/** Duration of a trapezoid speed profile over a distance: at least triangular, 0 for no distance. */
+export function profileDurationS(distanceM: number, speedMPerS: number, accelMPerS2: number): number {
+  const distance = Math.abs(distanceM);
+  const rampM = (speedMPerS * speedMPerS) / accelMPerS2;
+  return distance >= rampM
+    ? distance / speedMPerS + speedMPerS / accelMPerS2
+    : 2 * Math.sqrt(distance / accelMPerS2);
+}
+
+const timeoutFor = (durationS: number) => 1.5 * durationS + 1;
+
+function ahead(from: Pose, distanceM: number): Pose {
+  return {
+    xM: from.xM + distanceM * Math.cos(from.headingRad),
+    yM: from.yM + distanceM * Math.sin(from.headingRad),
+    headingRad: from.headingRad,
+  };
+}
+
+function planStraight(step: StepOf<'straight'>, from: Pose, robot: Robot): PlannedStep {
+  const accel = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2;
+  const durationS = profileDurationS(step.distanceM, step.speedMPerS, accel) + SETTLE_S;
+  return {
+    step,
+    from,
+    to: ahead(from, step.distanceM),
+    distanceM: step.distanceM,
+    angleRad: 0,
+    durationS,
+    timeoutS: timeoutFor(durationS),
+    problems: [],
+  };
+}
+
+function planTurn(step: StepOf<'turn'>, from: Pose): PlannedStep {
+  const angleRad =
+    step.mode === 'by' ? step.angleRad : turnAngle(from.headingRad, step.angleRad, step.direction);
+  const durationS = Math.abs(angleRad) / step.rateRadPerS + 0.1 + SETTLE_S;
+  const doubtful =
+    step.mode === 'to' && step.direction === 'short' && isHalfTurn(from.headingRad, step.angleRad);
+  return {
+    step,
+    from,
+    to: { ...from, headingRad: from.headingRad + angleRad },
+    distanceM: 0,
+    angleRad,
+    durationS,
+    timeoutS: timeoutFor(durationS),
+    problems: doubtful ? ['half-turn'] : [],
+  };
+}
+
+function planApproach(
+  step: StepOf<'approach'>,
+  from: Pose,
+  robot: Robot,
+  table: Table,
+): PlannedStep {
+  const sensor = robot.distance;
+  const problems: PlanProblem[] = [];
+  let distanceM = 0;
+  if (sensor === null) {
+    problems.push('no-distance-sensor');
+  } else {
+    const gap = sensor.offsetM + sensor.scale * gapAhead(from, { ...sensor, beamHalfAngleRad: 0 }, obstacles(table));
+    if (gap === Infinity) problems.push('nothing-ahead');
+    else if (gap <= step.thresholdM) problems.push('already-there');
+    else distanceM = (gap - step.thresholdM) / sensor.scale;
+  }
+  const durationS = distanceM / step.speedMPerS + 0.2 + SETTLE_S;
+  return {
+    step,
+    from,
+    to: ahead(from, distanceM),
+    distanceM,
+    angleRad: 0,
+    durationS,
+    timeoutS: step.timeoutS ?? timeoutFor(durationS),
+    problems,
+  };
+}
+
+function planMark(step: StepOf<'mark'>, from: Pose, table: Table): PlannedStep {
+  const known = table.missions.some((mission) => mission.id === step.missionId);
+  return {
+    step,
+    from,
+    to: from,
+    distanceM: 0,
+    angleRad: 0,
+    durationS: step.dwellS,
+    timeoutS: step.dwellS,
+    problems: known ? [] : ['unknown-mission'],
+  };
+}
+
+function planStep(step: Step, from: Pose, robot: Robot, table: Table): PlannedStep {
+  switch (step.kind) {
+    case 'straight':
+      return planStraight(step, from, robot);
+    case 'turn':
+      return planTurn(step, from);
+    case 'approach':
+      return planApproach(step, from, robot, table);
+    case 'mark':
+      return planMark(step, from, table);
+  }
+}
+
+const outside = (pose: Pose, table: Table) =>
+  pose.xM < 0 || pose.yM < 0 || pose.xM > table.widthM || pose.yM > table.heightM;
+
+/**
+ * The planned pose, distance, angle, time and time-out of each step, and what is doubtful about it.
+ *
+ * The distance sensor's recorded offset and scale are used for approaches; everything else is ideal.
+ */
+export function planRoute(route: Route, robot: Robot, table: Table): PlannedStep[] {
+  let pose: Pose = route.start;
+  return route.steps.map((step) => {
+    const planned = planStep(step, pose, robot, table);
+    pose = planned.to;
+    if (outside(pose, table)) planned.problems.push('off-table');
+    return planned;
+  });
+}
+
+/** Where the route is planned to end, heading wrapped. */
+export function plannedEnd(route: Route, plan: readonly PlannedStep[]): Pose {
+  const last = plan.at(-1)?.to ?? route.start;
+  return { ...last, headingRad: wrap(last.headingRad) };
+}
+
+/** Planned time of the whole route in seconds. */
+export const plannedDurationS = (plan: readonly PlannedStep[]): number =>
+  plan.reduce((sum, planned) => sum + planned.durationS, 0);

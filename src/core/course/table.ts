@@ -1,0 +1,45 @@
+import { z } from 'zod';
+
+const coordinate = z.number().min(-20).max(20);
+const heading = z.number().min(-100).max(100);
+
+export const poseSchema = z.object({ xM: coordinate, yM: coordinate, headingRad: heading });
+
+const segmentSchema = z.object({
+  x1M: coordinate,
+  y1M: coordinate,
+  x2M: coordinate,
+  y2M: coordinate,
+});
+
+/** A mission: where the robot must stand to work it, how exactly, and what it is worth. */
+export const missionSchema = z.object({
+  id: z.string().min(1).max(40),
+  name: z.string().trim().min(1).max(60),
+  pose: poseSchema,
+  window: z
+    .object({
+      alongM: z.number().positive().max(1).default(0.02),
+      acrossM: z.number().positive().max(1).default(0.02),
+      headingRad: z.number().positive().max(3.2).default(0.0873),
+    })
+    .prefault({})
+    .describe('half sizes, along and across the mission’s heading'),
+  points: z.number().int().min(0).max(1000).default(0),
+});
+
+/** A table with its border, walls that stand on it, guide lines drawn on it, and its missions. */
+export const tableSchema = z.object({
+  widthM: z.number().min(0.2).max(20),
+  heightM: z.number().min(0.2).max(20),
+  walls: z.array(segmentSchema).max(100).default([]),
+  lines: z
+    .array(segmentSchema.extend({ widthM: z.number().positive().max(0.5).default(0.02) }))
+    .max(100)
+    .default([]),
+  missions: z.array(missionSchema).max(15).default([]),
+});
+
+export type Segment = z.output<typeof segmentSchema>;
+export type Mission = z.output<typeof missionSchema>;
+export type Table = z.output<typeof tableSchema>;

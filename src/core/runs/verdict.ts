@@ -1,0 +1,120 @@
+import { counted, millimetres, number, percent } from '../text/quantities';
+import { MOST_RUNS, runsToProveBias } from './biasTest';
+import type { Consistency } from './consistency';
+import type { AlongAcrossFigures } from './findings';
+
+/** What a series says, in three plain sentences. */
+export interface Verdict {
+  /** Where the robot ends and how far apart. */
+  found: string;
+  /** How sure that is. */
+  sure: string;
+  /** What to do next, and how many more runs would tell. */
+  next: string;
+}
+
+/** Runs for which the scatter of single runs is known to about a quarter of itself. */
+const ENOUGH_FOR_SPREAD = 10;
+
+function inWords(alongM: number, acrossM: number, words: Record<'far' | 'near' | 'left' | 'right', string>) {
+  const parts = [
+    { mm: Math.round(alongM * 1000), plus: words.far, minus: words.near },
+    { mm: Math.round(acrossM * 1000), plus: words.left, minus: words.right },
+  ].flatMap(({ mm, plus, minus }) => (mm === 0 ? [] : [`${Math.abs(mm)} mm ${mm > 0 ? plus : minus}`]));
+  return parts.join(' and ');
+}
+
+/** An offset in words: "4 mm too far and 9 mm to the left"; empty when it rounds to nothing. */
+export const offsetInWords = (alongM: number, acrossM: number): string =>
+  inWords(alongM, acrossM, {
+    far: 'too far',
+    near: 'short',
+    left: 'to the left',
+    right: 'to the right',
+  });
+
+/** What to tell the robot against such an offset: "4 mm less far and 9 mm more to the right". */
+export const reAimInWords = (alongM: number, acrossM: number): string =>
+  inWords(-alongM, -acrossM, {
+    far: 'further',
+    near: 'less far',
+    left: 'more to the left',
+    right: 'more to the right',
+  });
+
+function successSentence(end: Consistency): string {
+  if (end.success === null) return '';
+  const { successes, n, low95, high95 } = end.success;
+  return ` ${successes} of ${counted(n, 'run')} worked; the true rate lies between ${percent(low95)} and ${percent(high95)}.`;
+}
+
+function tooFew(end: Consistency): Verdict {
+  const missing = 3 - end.nPose;
+  const found =
+    end.n === 0
+      ? 'No runs yet.'
+      : `${counted(end.n, 'run')} logged, ${end.nPose === 0 ? 'none' : end.nPose} with a measured end: too few to tell where the robot ends.`;
+  return {
+    found,
+    sure: `Three measured ends give a first idea.${successSentence(end)}`,
+    next: `Measure the end of ${missing} more; ${ENOUGH_FOR_SPREAD - end.nPose} more tell the spread to about a quarter.`,
+  };
+}
+
+function nextForRealBias(end: Consistency, travel: AlongAcrossFigures): string {
+  const aboutTarget = end.r95AboutTargetM ?? 0;
+  const aboutMean = end.r95AboutMeanM ?? 0;
+  const aim = reAimInWords(travel.biasAlongM, travel.biasAcrossM);
+  if (aboutTarget - aboutMean < 0.15 * aboutTarget) {
+    return `First find what scatters: aiming ${aim} alone would only bring ${millimetres(aboutTarget)} down to ${millimetres(Math.min(aboutMean, aboutTarget))}.`;
+  }
+  return `Aim ${aim}: 95 of 100 runs would then land within ${millimetres(aboutMean)} instead of ${millimetres(aboutTarget)}.`;
+}
+
+function nextForUnprovedBias(end: Consistency): string {
+  const needed = runsToProveBias(end.biasTest?.distance2 ?? 0, end.nPose);
+  const more =
+    needed === null
+      ? `An offset this small beside the scatter would take over ${MOST_RUNS} runs to prove.`
+      : needed > end.nPose
+        ? `About ${counted(needed - end.nPose, 'more run')} would tell.`
+        : 'A second series of the same length would tell.';
+  const spread =
+    end.nPose < ENOUGH_FOR_SPREAD
+      ? ` ${counted(ENOUGH_FOR_SPREAD - end.nPose, 'more run')} pin the spread to about a quarter.`
+      : ' To get closer, find what scatters.';
+  return `Do not re-aim. ${more}${spread}`;
+}
+
+function foundSentence(end: Consistency, travel: AlongAcrossFigures): string {
+  const where = offsetInWords(travel.biasAlongM, travel.biasAcrossM);
+  const radius = millimetres(end.r95AboutTargetM ?? 0);
+  return where === ''
+    ? `On average the robot ends on the target; 95 of 100 runs land within ${radius} of it.`
+    : `On average the robot ends ${where}; 95 of 100 runs land within ${radius} of the target.`;
+}
+
+function sureSentence(end: Consistency): string {
+  const p = end.biasTest?.pValue ?? 1;
+  const odds = p < 0.01 ? 'in fewer than 1 of 100 series' : `in ${number(p * 100)} of 100 series`;
+  const bias =
+    end.biasTest === null
+      ? 'The ends do not scatter enough to test the offset.'
+      : end.biasTest.real
+        ? `The offset is real: chance alone would show one like it ${odds}.`
+        : `The offset may be chance, which would show one like it ${odds}.`;
+  const low = millimetres(end.r95AboutMeanLow95M ?? 0);
+  const high = millimetres(end.r95AboutMeanHigh95M ?? 0);
+  return `${bias} About their own middle 95 of 100 runs lie within ${millimetres(end.r95AboutMeanM ?? 0)}; from ${counted(end.nPose, 'measured end')} that is known to ${low} to ${high}.`;
+}
+
+/** The honest sentences about a series, from its figures. */
+export function verdict(end: Consistency, travel: AlongAcrossFigures | null): Verdict {
+  if (end.nPose < 3 || travel === null) return tooFew(end);
+  return {
+    found: foundSentence(end, travel),
+    sure: `${sureSentence(end)}${successSentence(end)}`,
+    next:
+      end.biasTest?.real === true ? nextForRealBias(end, travel) : nextForUnprovedBias(end),
+  };
+}

@@ -1,0 +1,58 @@
+import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
+
+/** A stream of random numbers of one source in one run. */
+export interface RandomStream {
+  /** Uniform in [0, 1). */
+  uniform(): number;
+  /** Standard normal. */
+  normal(): number;
+}
+
+/** Austin Appleby's 32-bit finalizer (MurmurHash3): every input bit changes about half of the output. */
+function mix(value: number): number {
+  let h = value | 0;
+  h = Math.imul(h ^ (h >>> 16), 0x85ebca6b);
+  h = Math.imul(h ^ (h >>> 13), 0xc2b2ae35);
+  return h ^ (h >>> 16);
+}
+
+/** FNV-1a over the characters of a name. */
+function hashName(name: string): number {
+  let h = 0x811c9dc5;
+  for (let i = 0; i < name.length; i += 1) h = Math.imul(h ^ name.charCodeAt(i), 0x01000193);
+  return h;
+}
+
+/**
+ * A stream that is a function of (seed, run index, source) only, so that neither the number of
+ * workers nor the order of the runs changes any number.
+ *
+ * Generator: xoroshiro128+ (Blackman and Vigna 2018). Normals: Marsaglia's polar method (1964).
+ */
+export function randomStream(seed: number, runIndex: number, source: string): RandomStream {
+  const words = [0x9e3779b9, 0x7f4a7c15, 0x94d049bb, 0x2545f491].map((constant) =>
+    mix(mix(mix(seed ^ constant) + runIndex) ^ hashName(source)),
+  );
+  const generator = xoroshiro128plusFromState(words);
+  const uniform = () => (generator.next() >>> 0) / 4294967296;
+  let spare = Number.NaN;
+  const normal = () => {
+    if (!Number.isNaN(spare)) {
+      const value = spare;
+      spare = Number.NaN;
+      return value;
+    }
+    let u = 0;
+    let v = 0;
+    let s = 0;
+    do {
+      u = 2 * uniform() - 1;
+      v = 2 * uniform() - 1;
+      s = u * u + v * v;
+    } while (s >= 1 || s === 0);
+    const factor = Math.sqrt((-2 * Math.log(s)) / s);
+    spare = v * factor;
+    return u * factor;
+  };
+  return { uniform, normal };
+}

@@ -1,0 +1,156 @@
+import { wrap } from '../geometry/angle';
+import type { Pose } from '../geometry/pose';
+import { toTable } from '../geometry/pose';
+import { planRoute, SETTLE_S, type PlannedStep } from '../course/plan';
+import type { Route } from '../course/route';
+import type { Table } from '../course/table';
+import type { Robot } from '../robot';
+import { createMachine, type Machine } from './machine';
+import { runStep, stand, type Program } from './program';
+import { randomStream } from './random';
+
+/** Physics time step of the simulator, seconds. */
+export const TIME_STEP_S = 0.002;
+
+/** What is simulated: which robot drives which route on which table. */
+export interface Simulation {
+  robot: Robot;
+  table: Table;
+  route: Route;
+  seed: number;
+}
+
+export interface RunEnd extends Pose {
+  timeS: number;
+  /** Index of the step that failed (0 for the first), or null. */
+  failedStep: number | null;
+}
+
+/** The true pose when the robot begins to work a mission. */
+export interface MarkPose extends Pose {
+  missionId: string;
+  timeS: number;
+}
+
+/** One moment of the first run: the truth, and what the program read. */
+export interface TraceSample extends Pose {
+  tS: number;
+  step: number;
+  headingReadingRad: number;
+  leftEncoderM: number;
+  rightEncoderM: number;
+}
+
+export interface SimulatedRun {
+  end: RunEnd;
+  marks: MarkPose[];
+}
+
+const MAX_RUN_S = 300;
+
+/** The true start: the planned pose, and the scatter of placing the robot by hand. */
+function placedStart(route: Route, seed: number, runIndex: number): Pose {
+  const random = randomStream(seed, runIndex, 'placement');
+  const { alongSdM, acrossSdM, headingSdRad } = route.placement;
+  const at = toTable(route.start, {
+    xM: alongSdM * random.normal(),
+    yM: acrossSdM * random.normal(),
+  });
+  return { ...at, headingRad: route.start.headingRad + headingSdRad * random.normal() };
+}
+
+/**
+ * Simulate one run; everything about it follows from the simulation's seed and the run's index.
+ *
+ * @param plan of this route, from `planRoute`
+ * @param watch sees the machine after each loop of the program, with the index of the running step
+ */
+export function simulateRun(
+  simulation: Simulation,
+  plan: readonly PlannedStep[],
+  runIndex: number,
+  watch: (machine: Machine, step: number) => void = () => undefined,
+): SimulatedRun {
+  const { robot, table, route, seed } = simulation;
+  const start = placedStart(route, seed, runIndex);
+  const machine = createMachine(robot, table, start, seed, runIndex, TIME_STEP_S);
+  const marks: MarkPose[] = [];
+  let current = 0;
+  const program: Program = {
+    machine,
+    robot,
+    startHeadingRad: route.start.headingRad,
+    onLoop: () => watch(machine, current),
+  };
+  watch(machine, current);
+  let failedStep: number | null = null;
+  for (const [index, planned] of plan.entries()) {
+    current = index;
+    if (planned.step.kind === 'mark') {
+      const { missionId } = planned.step;
+      marks.push({ missionId, timeS: machine.timeS, ...tablePose(machine) });
+    }
+    if (runStep(program, planned) === 'failed' || machine.timeS > MAX_RUN_S) {
+      failedStep = index;
+      break;
+    }
+  }
+  stand(program, SETTLE_S);
+  return { end: { ...tablePose(machine), timeS: machine.timeS, failedStep }, marks };
+}
+
+const tablePose = ({ pose }: Machine): Pose => ({
+  xM: pose.xM,
+  yM: pose.yM,
+  headingRad: wrap(pose.headingRad),
+});
+
+const TRACE_PERIOD_S = 0.02;
+
+/**
+ * Simulate runs `from` (included) to `to` (excluded) of a simulation, one after the other.
+ *
+ * @param onRun sees each run when it is done, and its path (x, y pairs in metres every `pathPeriodS`)
+ */
+export function simulateRange(
+  simulation: Simulation,
+  from: number,
+  to: number,
+  onRun: (runIndex: number, run: SimulatedRun, path: Float32Array) => void,
+  pathPeriodS = 0.1,
+): void {
+  const plan = planRoute(simulation.route, simulation.robot, simulation.table);
+  for (let runIndex = from; runIndex < to; runIndex += 1) {
+    const path: number[] = [];
+    let next = 0;
+    const run = simulateRun(simulation, plan, runIndex, (machine) => {
+      if (machine.timeS < next) return;
+      next = machine.timeS + pathPeriodS - 1e-9;
+      path.push(machine.pose.xM, machine.pose.yM);
+    });
+    path.push(run.end.xM, run.end.yM);
+    onRun(runIndex, run, Float32Array.from(path));
+  }
+}
+
+/** Truth and readings of one run, every 20 ms. */
+export function traceRun(simulation: Simulation, runIndex: number): TraceSample[] {
+  const trace: TraceSample[] = [];
+  let next = 0;
+  const plan = planRoute(simulation.route, simulation.robot, simulation.table);
+  simulateRun(simulation, plan, runIndex, (machine, step) => {
+    if (machine.timeS < next) return;
+    next = machine.timeS + TRACE_PERIOD_S - 1e-9;
+    trace.push({
+      tS: machine.timeS,
+      xM: machine.pose.xM,
+      yM: machine.pose.yM,
+      headingRad: machine.pose.headingRad,
+      step,
+      headingReadingRad: machine.headingReadingRad(),
+      leftEncoderM: machine.leftEncoderM(),
+      rightEncoderM: machine.rightEncoderM(),
+    });
+  });
+  return trace;
+}

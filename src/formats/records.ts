@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { routeSchema } from '../core/course/route';
+import { tableSchema } from '../core/course/table';
+import { robotSchema } from '../core/robot';
+
+/**
+ * The records that pass between browser, server and files, in SI units and radians. `id` is made by
+ * the client; `version` is the version that a write was based on (0: new).
+ */
+const id = z
+  .string()
+  .regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'expected an identifier of 26 letters and digits (ULID)');
+const version = z.number().int().min(0).max(1_000_000_000);
+const name = z.string().trim().min(1, 'expected a name').max(80, 'expected at most 80 characters');
+const note = z.string().trim().max(500, 'expected at most 500 characters');
+const shortText = z.string().trim().max(40, 'expected at most 40 characters');
+const time = z.iso.datetime();
+
+export const teamRecord = z.object({ id, version, name });
+
+export const robotRecord = z.object({ id, version, teamId: id, name, robot: robotSchema });
+
+export const courseRecord = z.object({ id, version, teamId: id, name, table: tableSchema });
+
+export const routeRecord = z.object({ id, version, courseId: id, robotId: id, name });
+
+/** A route as it was saved once; never changed. The number is given by the server. */
+export const routeVersionRecord = z.object({ id, routeId: id, note, route: routeSchema });
+
+export const seriesRecord = z.object({
+  id,
+  version,
+  routeVersionId: id,
+  trying: z.string().trim().min(1, 'expected what is being tried').max(200),
+  plannedRuns: z.number().int().min(1).max(1000),
+  battery: shortText.nullable(),
+  tableLabel: shortText.nullable(),
+});
+
+const offsetM = z.number().min(-5).max(5).nullable();
+
+export const runRecord = z
+  .object({
+    id,
+    version,
+    seriesId: id,
+    happenedAt: time,
+    placedBy: shortText.nullable(),
+    battery: shortText.nullable(),
+    batteryV: z.number().min(0).max(60).nullable(),
+    endXM: offsetM.describe('end offset from the planned end, in table x'),
+    endYM: offsetM,
+    endHeadingRad: z.number().min(-3.1416).max(3.1416).nullable(),
+    worked: z.boolean().nullable().describe('whether the run as a whole did what it should'),
+    missions: z.record(z.string().max(40), z.boolean()),
+    cause: shortText.nullable(),
+    note: note.nullable(),
+    setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+  })
+  .refine((run) => (run.endXM === null) === (run.endYM === null), {
+    message: 'expected both x and y of the end, or neither',
+    path: ['endXM'],
+  });
+
+export const MAX_IMPORT_RUNS = 2000;
+
+export const runImport = z.object({ runs: z.array(runRecord).min(1).max(MAX_IMPORT_RUNS) });
+
+/** What a new team begins with. */
+export const teamSetUp = z.object({
+  team: teamRecord,
+  robot: robotRecord,
+  course: courseRecord,
+  route: routeRecord,
+});
+
+export type TeamRecord = z.output<typeof teamRecord>;
+export type RobotRecord = z.output<typeof robotRecord>;
+export type CourseRecord = z.output<typeof courseRecord>;
+export type RouteRecord = z.output<typeof routeRecord>;
+export type RouteVersionRecord = z.output<typeof routeVersionRecord>;
+export type SavedRouteVersion = RouteVersionRecord & { number: number; savedAt: string };
+export type SeriesRecord = z.output<typeof seriesRecord>;
+export type SavedSeries = SeriesRecord & { startedAt: string };
+export type RunRecord = z.output<typeof runRecord>;
+export type SavedRun = RunRecord & { number: number };
+export type TeamSetUp = z.output<typeof teamSetUp>;

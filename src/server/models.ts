@@ -1,0 +1,101 @@
+import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
+
+const ulid = { type: DataTypes.CHAR(26), allowNull: false };
+const id = { ...ulid, primaryKey: true };
+const version = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false };
+const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
+const textOrNull = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true });
+const json = { type: DataTypes.JSON, allowNull: false };
+const double = { type: DataTypes.DOUBLE, allowNull: false };
+const doubleOrNull = { type: DataTypes.DOUBLE, allowNull: true };
+const time = { type: DataTypes.DATE(3), allowNull: false };
+
+/** The columns of every table; units in the names, as everywhere. */
+const TABLES = {
+  team: { id, version, name: text(80) },
+  robot: { id, version, teamId: ulid, name: text(80), robot: json },
+  course: {
+    id,
+    version,
+    teamId: ulid,
+    name: text(80),
+    widthM: double,
+    heightM: double,
+    walls: json,
+    lines: json,
+  },
+  mission: {
+    courseId: { ...ulid, primaryKey: true },
+    id: { ...text(40), primaryKey: true },
+    position: { type: DataTypes.INTEGER, allowNull: false },
+    name: text(60),
+    points: { type: DataTypes.INTEGER, allowNull: false },
+    xM: double,
+    yM: double,
+    headingRad: double,
+    windowAlongM: double,
+    windowAcrossM: double,
+    windowHeadingRad: double,
+  },
+  route: { id, version, courseId: ulid, robotId: ulid, name: text(80) },
+  routeVersion: {
+    id,
+    routeId: ulid,
+    number: { type: DataTypes.INTEGER, allowNull: false },
+    note: text(500),
+    route: json,
+    savedAt: time,
+  },
+  series: {
+    id,
+    version,
+    routeVersionId: ulid,
+    trying: text(200),
+    plannedRuns: { type: DataTypes.INTEGER, allowNull: false },
+    battery: textOrNull(40),
+    tableLabel: textOrNull(40),
+    startedAt: time,
+  },
+  run: {
+    id,
+    version,
+    seriesId: ulid,
+    number: { type: DataTypes.INTEGER, allowNull: false },
+    happenedAt: time,
+    placedBy: textOrNull(40),
+    battery: textOrNull(40),
+    batteryV: doubleOrNull,
+    endXM: doubleOrNull,
+    endYM: doubleOrNull,
+    endHeadingRad: doubleOrNull,
+    worked: { type: DataTypes.BOOLEAN, allowNull: true },
+    missions: json,
+    cause: textOrNull(40),
+    note: textOrNull(500),
+    setAsideReason: textOrNull(200),
+  },
+} as const;
+
+export type TableName = keyof typeof TABLES;
+/** In an order in which rows can be inserted: what is pointed to comes first. */
+export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
+
+export type Row = Model<Record<string, unknown>, Record<string, unknown>>;
+export type Models = Record<TableName, ModelStatic<Row>>;
+
+/** SQL names are snake_case: endXM is end_x_m. */
+export const columnName = (attribute: string): string =>
+  attribute.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
+
+export function defineModels(sequelize: Sequelize): Models {
+  const define = (name: TableName) => {
+    const attributes = Object.fromEntries(
+      Object.entries(TABLES[name]).map(([key, column]) => [
+        key,
+        { ...column, field: columnName(key) },
+      ]),
+    );
+    return sequelize.define<Row>(name, attributes, { tableName: columnName(name) });
+  };
+  return Object.fromEntries(TABLE_NAMES.map((name) => [name, define(name)])) as Models;
+}

@@ -1,0 +1,23 @@
+/** Something that the caller can be told in a sentence. Everything else is a fault of ours. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    sentence: string,
+    readonly details: { path?: string; current?: unknown } = {},
+  ) {
+    super(sentence);
+  }
+}
+
+export const notFound = (what: string): Problem =>
+  new Problem(404, 'not-found', `This ${what} is not there (any more).`);
+
+/** The record has moved on since the caller read it; `current` is what stands there now. */
+export const conflict = (what: string, current: unknown): Problem =>
+  new Problem(
+    409,
+    'changed-meanwhile',
+    `This ${what} was changed somewhere else since you opened it.`,
+    { current },
+  );
