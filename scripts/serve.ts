@@ -1,0 +1,128 @@
+import type { ChildProcess } from 'node:child_process';
+import { openDatabase } from '../src/server/database';
+import { loadDemo } from '../src/server/demo/load';
+import { migrate } from '../src/server/migrate';
+import { privateUrl, startMariadb, type Data, type PrivateDatabase } from './lib/mariadb';
+import { home } from './lib/paths';
+import { freePortFrom, isFree } from './lib/ports';
+import { endProcess } from './lib/processes';
+import { findRunning, noteRunning, noteStopped } from './lib/running';
+import { main, pause, say, Sentence } from './lib/sentence';
+import { startWeb, waitForWeb } from './lib/web';
+
+const FIRST_PORT = 7340;
+/** More restarts than this within a minute mean that restarting does not help. */
+const RESTARTS_PER_MINUTE = 6;
+
+async function choosePort(): Promise<number> {
+  const wished = process.env.CORVAT_PORT;
+  if (wished === undefined) return freePortFrom(FIRST_PORT);
+  const port = Number(wished);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) {
+    throw new Sentence(`CORVAT_PORT is “${wished}”; a number from 1 to 65535 is expected.`);
+  }
+  if (!(await isFree(port))) {
+    throw new Sentence(`Port ${port} is taken or not allowed. Choose another in CORVAT_PORT.`);
+  }
+  return port;
+}
+
+async function prepareData(url: string, data: Data): Promise<void> {
+  const db = openDatabase(url);
+  try {
+    const done = await migrate(db);
+    if (done.length > 0) say(`… tables brought up to date (${done.join(', ')})`);
+    if (data === 'demo' && (await loadDemo(db))) say('… demo data loaded');
+  } catch (error) {
+    if ((error as Error).name.startsWith('SequelizeConnection')) {
+      throw new Sentence(`The database does not let Corvat in: ${(error as Error).message}`);
+    }
+    throw error;
+  } finally {
+    await db.sequelize.close();
+  }
+}
+
+/** Keeps a child process alive until it is told to stop. */
+function keepAlive(what: string, start: () => Promise<ChildProcess>, isStopping: () => boolean) {
+  let restarts: number[] = [];
+  const watch = (child: ChildProcess) => {
+    child.once('exit', () => {
+      if (isStopping()) return;
+      restarts = restarts.filter((time) => Date.now() - time < 60_000);
+      restarts.push(Date.now());
+      if (restarts.length > RESTARTS_PER_MINUTE) {
+        say(`corvat: ${what} keeps ending; stopping. See the log in ${home}.`);
+        process.kill(process.pid, 'SIGTERM');
+        return;
+      }
+      say(`… ${what} has ended unexpectedly; starting it again`);
+      void pause(200)
+        .then(start)
+        .then(watch)
+        .catch((error: unknown) => {
+          say(`corvat: ${what} does not start again: ${(error as Error).message}`);
+          process.kill(process.pid, 'SIGTERM');
+        });
+    });
+  };
+  return watch;
+}
+
+async function serve(data: Data): Promise<void> {
+  const other = findRunning(home);
+  if (other !== undefined) {
+    throw new Sentence(
+      `Corvat is already running from this folder at ${other.url} (process ${other.pid}). Use that, or stop it first.`,
+    );
+  }
+  let database: PrivateDatabase | undefined;
+  let web: ChildProcess | undefined;
+  let stopping = false;
+  const stop = async () => {
+    if (stopping) return;
+    stopping = true;
+    say('\n… stopping');
+    if (web?.pid !== undefined) await endProcess(web.pid, 3000);
+    await database?.stop();
+    noteStopped(home);
+    process.exit(0);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+    process.on(signal, () => void stop());
+  }
+  const port = await choosePort();
+  const url = `http://127.0.0.1:${port}`;
+  noteRunning(home, { pid: process.pid, data, url });
+  const elsewhere = process.env.CORVAT_DATABASE_URL;
+  try {
+    if (elsewhere === undefined) {
+      say('… starting the database');
+      const startDatabase = async () => {
+        database = await startMariadb(home);
+        return database.child;
+      };
+      keepAlive('the database', startDatabase, () => stopping)(await startDatabase());
+    }
+    const databaseUrl = elsewhere ?? privateUrl(home, data);
+    await prepareData(databaseUrl, data);
+    say('… starting the web application');
+    const startWebAgain = () => {
+      // The private database may have had to change its port meanwhile.
+      web = startWeb(port, elsewhere ?? privateUrl(home, data));
+      return Promise.resolve(web);
+    };
+    const first = await startWebAgain();
+    await waitForWeb(url, first);
+    keepAlive('the web application', startWebAgain, () => stopping)(first);
+  } catch (error) {
+    stopping = true;
+    if (web?.pid !== undefined) await endProcess(web.pid, 3000);
+    await database?.stop();
+    noteStopped(home);
+    throw error;
+  }
+  process.stdout.write(`Corvat is ready: ${url}   (Ctrl-C stops it)\n`);
+}
+
+main(() => serve(process.argv[2] === 'demo' ? 'demo' : 'team'));

@@ -1,0 +1,252 @@
+import Papa from 'papaparse';
+import { degreesFromRadians, radiansFromDegrees, wrap } from '../core/geometry/angle';
+import type { Mission } from '../core/course/table';
+import type { SavedRun } from './records';
+
+/** What a column of a run log can hold. */
+export const FIELDS = {
+  placedBy: 'Placed by',
+  battery: 'Battery (label)',
+  batteryV: 'Battery (V)',
+  endXMm: 'End x (mm)',
+  endYMm: 'End y (mm)',
+  endHeadingDeg: 'End heading (°)',
+  worked: 'Worked (1 or 0)',
+  cause: 'Cause',
+  note: 'Note',
+  setAsideReason: 'Set aside, reason',
+} as const;
+
+export type Field = keyof typeof FIELDS | `mission:${string}`;
+
+/** Which column (by index) is read as what. Columns that are not named are left unread. */
+export type ColumnMap = Partial<Record<Field, number>>;
+
+/** Rows carry their number as an editor shows it, the heading line being 1. */
+export interface CsvTable {
+  header: string[];
+  rows: { line: number; cells: string[] }[];
+}
+
+/** A file that cannot be read as a table at all. */
+export class UnreadableFile extends Error {}
+
+export const MAX_CSV_BYTES = 2 * 1024 * 1024;
+const MAX_ROWS = 2000;
+const MAX_COLUMNS = 60;
+
+/**
+ * Bytes of a file as a table of text: UTF-8, comma, semicolon or tab between fields (guessed).
+ * @throws UnreadableFile with a sentence for people
+ */
+export function readCsvTable(bytes: Uint8Array): CsvTable {
+  if (bytes.byteLength === 0) throw new UnreadableFile('The file is empty.');
+  if (bytes.byteLength > MAX_CSV_BYTES) {
+    throw new UnreadableFile(
+      `The file has ${(bytes.byteLength / 1e6).toFixed(1)} MB; a run log has at most 2 MB. Save the rows that you need as a file of their own.`,
+    );
+  }
+  let text: string;
+  try {
+    text = new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    throw new UnreadableFile('This is not a text file in UTF-8. Save it as CSV in UTF-8.');
+  }
+  if (text.includes('\0')) throw new UnreadableFile('This is not a text file. Save it as CSV.');
+  const [header, ...rest] = Papa.parse<string[]>(text).data;
+  const rows = rest
+    .map((cells, index) => ({ line: index + 2, cells }))
+    .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));
+  if (header === undefined || rows.length === 0) {
+    throw new UnreadableFile('The file has no rows under its heading line.');
+  }
+  if (header.length > MAX_COLUMNS) {
+    throw new UnreadableFile(`The file has ${header.length} columns; at most ${MAX_COLUMNS} fit.`);
+  }
+  if (rows.length > MAX_ROWS) {
+    throw new UnreadableFile(`The file has ${rows.length} rows; at most ${MAX_ROWS} fit at once.`);
+  }
+  return { header: header.map((name) => name.trim()), rows };
+}
+
+const plain = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '');
+
+const GUESSES: Record<keyof typeof FIELDS, string[]> = {
+  placedBy: ['placedby', 'operator', 'who'],
+  battery: ['battery', 'batterylabel'],
+  batteryV: ['batteryv', 'volts', 'voltage'],
+  endXMm: ['endxmm', 'xmm', 'endx', 'x'],
+  endYMm: ['endymm', 'ymm', 'endy', 'y'],
+  endHeadingDeg: ['endheadingdeg', 'headingdeg', 'endheading', 'heading'],
+  worked: ['worked', 'success', 'ok'],
+  cause: ['cause'],
+  note: ['note', 'notes', 'comment'],
+  setAsideReason: ['setaside', 'setasidereason'],
+};
+
+/** The likely meaning of each column, from its heading. */
+export function guessColumns(header: readonly string[], missions: readonly Mission[]): ColumnMap {
+  const names = header.map(plain);
+  const map: ColumnMap = {};
+  for (const [field, guesses] of Object.entries(GUESSES)) {
+    const column = names.findIndex((name) => guesses.includes(name));
+    if (column >= 0) map[field as Field] = column;
+  }
+  for (const mission of missions) {
+    const column = names.indexOf(plain(mission.name));
+    if (column >= 0) map[`mission:${mission.id}`] = column;
+  }
+  return map;
+}
+
+/** What is read from one good row, in SI units. */
+export interface CsvRun {
+  placedBy: string | null;
+  battery: string | null;
+  batteryV: number | null;
+  endXM: number | null;
+  endYM: number | null;
+  endHeadingRad: number | null;
+  worked: boolean | null;
+  missions: Record<string, boolean>;
+  cause: string | null;
+  note: string | null;
+  setAsideReason: string | null;
+}
+
+/** A row of the file and what it holds. */
+export type CsvRow = { line: number } & (
+  | { run: CsvRun; problem?: undefined }
+  | { run?: undefined; problem: string }
+);
+
+class BadCell extends Error {}
+
+const YES = new Set(['1', 'yes', 'y', 'true', 'ok', 'x']);
+const NO = new Set(['0', 'no', 'n', 'false', '-']);
+
+function parseNumber(text: string, column: string, min: number, max: number): number | null {
+  if (text === '') return null;
+  const plainText = text.replace(/^−/, '-').replace(/^([+-]?\d*),(\d+)$/, '$1.$2');
+  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plainText)) {
+    throw new BadCell(`column “${column}” holds “${text.slice(0, 30)}”, which is not a number`);
+  }
+  const value = Number(plainText);
+  if (value < min || value > max) {
+    throw new BadCell(`column “${column}” holds ${text.slice(0, 30)}; between ${min} and ${max} fits`);
+  }
+  return value;
+}
+
+function parseYesNo(text: string, column: string): boolean | null {
+  const word = text.toLowerCase();
+  if (word === '') return null;
+  if (YES.has(word)) return true;
+  if (NO.has(word)) return false;
+  throw new BadCell(`column “${column}” holds “${text.slice(0, 30)}”; 1 or 0, yes or no is read`);
+}
+
+function parseText(text: string, column: string, max: number): string | null {
+  if (text.length > max) throw new BadCell(`column “${column}” holds over ${max} characters`);
+  return text === '' ? null : text;
+}
+
+function readRow(cells: readonly string[], header: readonly string[], map: ColumnMap): CsvRun {
+  const at = (field: Field): [string, string] => {
+    const column = map[field];
+    return column === undefined
+      ? ['', '']
+      : [(cells[column] ?? '').trim(), header[column] ?? `${column + 1}`];
+  };
+  const millimetres = (field: Field) => {
+    const value = parseNumber(...at(field), -5000, 5000);
+    return value === null ? null : value / 1000;
+  };
+  const endXM = millimetres('endXMm');
+  const endYM = millimetres('endYMm');
+  if ((endXM === null) !== (endYM === null)) {
+    throw new BadCell('it has only one of end x and end y; both or neither is read');
+  }
+  const heading = parseNumber(...at('endHeadingDeg'), -360, 360);
+  const missions: Record<string, boolean> = {};
+  for (const field of Object.keys(map) as Field[]) {
+    if (!field.startsWith('mission:')) continue;
+    const result = parseYesNo(...at(field));
+    if (result !== null) missions[field.slice('mission:'.length)] = result;
+  }
+  const noted = Object.values(missions);
+  const worked = parseYesNo(...at('worked'));
+  const run: CsvRun = {
+    placedBy: parseText(...at('placedBy'), 40),
+    battery: parseText(...at('battery'), 40),
+    batteryV: parseNumber(...at('batteryV'), 0, 60),
+    endXM,
+    endYM,
+    endHeadingRad: heading === null ? null : wrap(radiansFromDegrees(heading)),
+    worked: worked ?? (noted.length > 0 ? noted.every(Boolean) : null),
+    missions,
+    cause: parseText(...at('cause'), 40),
+    note: parseText(...at('note'), 500),
+    setAsideReason: parseText(...at('setAsideReason'), 200),
+  };
+  if (run.worked === null && run.endXM === null) {
+    throw new BadCell('it says neither where the run ended nor whether it worked');
+  }
+  return run;
+}
+
+/** Each row as a run, or with the reason why it cannot be one. */
+export function readRuns(table: CsvTable, map: ColumnMap): CsvRow[] {
+  return table.rows.map(({ line, cells }) => {
+    try {
+      if (cells.length > table.header.length) {
+        throw new BadCell(`it has ${cells.length} fields, the heading line ${table.header.length}`);
+      }
+      return { line, run: readRow(cells, table.header, map) };
+    } catch (error) {
+      if (error instanceof BadCell) return { line, problem: error.message };
+      throw error;
+    }
+  });
+}
+
+const yesNo = (value: boolean | null | undefined) => (typeof value === 'boolean' ? Number(value) : '');
+const rounded = (value: number | null, decimals: number) =>
+  value === null ? '' : String(Number(value.toFixed(decimals)));
+
+/** Runs as CSV: the columns that `guessColumns` knows, one per mission, and when each was made. */
+export function writeRunsCsv(runs: readonly SavedRun[], missions: readonly Mission[]): string {
+  const noted = missions.filter((mission) => runs.some((run) => mission.id in run.missions));
+  const fields = [
+    'run',
+    'happened_at',
+    'placed_by',
+    'battery',
+    'battery_V',
+    'end_x_mm',
+    'end_y_mm',
+    'end_heading_deg',
+    'worked',
+    ...noted.map((mission) => mission.name),
+    'cause',
+    'note',
+    'set_aside',
+  ];
+  const data = runs.map((run) => [
+    run.number,
+    run.happenedAt,
+    run.placedBy ?? '',
+    run.battery ?? '',
+    rounded(run.batteryV, 3),
+    rounded(run.endXM === null ? null : run.endXM * 1000, 3),
+    rounded(run.endYM === null ? null : run.endYM * 1000, 3),
+    rounded(run.endHeadingRad === null ? null : degreesFromRadians(run.endHeadingRad), 4),
+    yesNo(run.worked),
+    ...noted.map((mission) => yesNo(run.missions[mission.id])),
+    run.cause ?? '',
+    run.note ?? '',
+    run.setAsideReason ?? '',
+  ]);
+  // A text that begins like a formula is quoted for spreadsheets that would run it.
+  return `${Papa.unparse({ fields, data }, { escapeFormulae: /^[=@\t\r]/, newline: '\n' })}\n`;
+}

@@ -1,0 +1,8 @@
+import { endpoint, json } from '../../server/endpoint';
+import { findTeam } from '../../server/stores/teams';
+
+/** Whether the application and its database answer. */
+export const GET = endpoint(async (db) => {
+  await findTeam(db);
+  return json({ ok: true });
+});

@@ -1,0 +1,14 @@
+import { writeRunsCsv } from '../../../../formats/runsCsv';
+import { endpoint } from '../../../../server/endpoint';
+import { seriesWithContext } from '../../../../server/services/seriesContext';
+
+/** The runs of a series as a CSV file. */
+export const GET = endpoint(async (db, { params }) => {
+  const { runs, course, series } = await seriesWithContext(db, params.id ?? '');
+  return new Response(writeRunsCsv(runs, course.table.missions), {
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="runs-${series.id}.csv"`,
+    },
+  });
+});

@@ -1,0 +1,61 @@
+import type { Database } from '../database';
+import { saveRobot } from '../stores/robots';
+import { importRuns } from '../stores/runs';
+import { saveSeries } from '../stores/series';
+import { findTeam, setUpTeam } from '../stores/teams';
+import { saveRoute, saveVersion } from '../stores/routes';
+import { demoRuns } from './runs';
+import { demoId, pipit, POND_ROUTE, ROUTE_VERSIONS, SERIES, winterGarden, wren } from './scenario';
+
+const teamId = demoId('T', 1);
+const courseId = demoId('C', 1);
+const robotId = demoId('B', 1);
+const routeId = demoId('W', 1);
+const pondRouteId = demoId('W', 2);
+
+async function loadRoutes(db: Database): Promise<void> {
+  const savedAt = ['2026-10-31T10:00:00.000Z', '2026-11-07T13:40:00.000Z', '2026-11-14T13:50:00.000Z'];
+  for (const [i, { note, route }] of ROUTE_VERSIONS.entries()) {
+    const id = demoId('V', i + 1);
+    await saveVersion(db, { id, routeId, note, route });
+    await db.models.routeVersion.update({ savedAt: savedAt[i] }, { where: { id } });
+  }
+  await saveRoute(db, { id: pondRouteId, version: 0, courseId, robotId, name: 'Pond and back' });
+  const pond = { id: demoId('V', 9), routeId: pondRouteId, note: 'As planned on paper' };
+  await saveVersion(db, { ...pond, route: POND_ROUTE });
+}
+
+async function loadSeries(db: Database): Promise<void> {
+  for (const [i, series] of SERIES.entries()) {
+    const version = ROUTE_VERSIONS[series.version - 1];
+    if (version === undefined) continue;
+    const id = demoId('S', i + 1);
+    await saveSeries(db, {
+      id,
+      version: 0,
+      routeVersionId: demoId('V', series.version),
+      trying: series.trying,
+      plannedRuns: series.planned,
+      battery: series.batteryFor(0).label,
+      tableLabel: i === 2 ? 'table by the door' : 'table at the window',
+    });
+    await db.models.series.update({ startedAt: series.day }, { where: { id } });
+    await importRuns(db, id, demoRuns(series, version.route, i + 1));
+  }
+}
+
+/** Load the demo scenario into an empty database; false when there is a team already. */
+export async function loadDemo(db: Database): Promise<boolean> {
+  if ((await findTeam(db)) !== null) return false;
+  const version = 0;
+  await setUpTeam(db, {
+    team: { id: teamId, version, name: 'Quillon Yard' },
+    robot: { id: robotId, version, teamId, name: 'Pipit', robot: pipit },
+    course: { id: courseId, version, teamId, name: 'Winter Garden', table: winterGarden },
+    route: { id: routeId, version, courseId, robotId, name: 'Round by the barrel' },
+  });
+  await saveRobot(db, { id: demoId('B', 2), version, teamId, name: 'Wren', robot: wren });
+  await loadRoutes(db);
+  await loadSeries(db);
+  return true;
+}

@@ -1,0 +1,68 @@
+import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
+import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
+import { plannedEnd, planRoute } from '../../core/course/plan';
+import type { Route } from '../../core/course/route';
+import { simulateRun, type SimulatedRun } from '../../core/simulate/run';
+import type { RunRecord } from '../../formats/records';
+import { demoId, pipit, winterGarden, type DemoSeries } from './scenario';
+
+const PLACERS = ['Moss', 'Juniper', 'Tam'];
+const MINUTES_PER_RUN = 3;
+/** Every eleventh run nobody measured the end; the last but one of the second series was bumped. */
+const isUnmeasured = (i: number) => i % 11 === 7;
+const SET_ASIDE = { series: 2, run: 17, reason: 'A sleeve touched the robot at the rain barrel' };
+
+const toMillimetre = (metres: number) => Math.round(metres * 1000) / 1000;
+const toHalfDegree = (radians: number) =>
+  radiansFromDegrees(Math.round(degreesFromRadians(radians) * 2) / 2);
+
+function causeOf(run: SimulatedRun, offset: Pose, worked: boolean): string | null {
+  if (worked) return null;
+  if (run.end.failedStep !== null) return 'stopped on the way';
+  return Math.abs(degreesFromRadians(offset.headingRad)) > 2.5 ? 'turned wrong' : 'wrong distance';
+}
+
+/** The runs of a demo series: the simulator drives, and a person with a ruler writes down. */
+export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number): RunRecord[] {
+  const plan = planRoute(route, pipit, winterGarden);
+  const target = plannedEnd(route, plan);
+  const startMs = Date.parse(series.day);
+  return Array.from({ length: series.runs }, (_, i): RunRecord => {
+    const simulation = {
+      robot: series.robotFor(i),
+      table: winterGarden,
+      route: { ...route, placement: series.placement },
+      seed: series.seed,
+    };
+    const run = simulateRun(simulation, plan, i);
+    const missions = Object.fromEntries(
+      winterGarden.missions.flatMap(({ id, pose, window }) => {
+        if (!route.steps.some((step) => step.kind === 'mark' && step.missionId === id)) return [];
+        const mark = run.marks.find((m) => m.missionId === id);
+        return [[id, mark !== undefined && isInWindow(mark, pose, window)]];
+      }),
+    );
+    const offset = offsetFrom(target, run.end);
+    const worked = Object.values(missions).every(Boolean);
+    const measured = !isUnmeasured(i) && run.end.failedStep === null;
+    const { label, volts } = series.batteryFor(i);
+    const aside = SET_ASIDE.series === seriesNumber && SET_ASIDE.run === i + 1;
+    return {
+      id: demoId(`R${seriesNumber}`, i + 1),
+      version: 0,
+      seriesId: demoId('S', seriesNumber),
+      happenedAt: new Date(startMs + i * MINUTES_PER_RUN * 60_000).toISOString(),
+      placedBy: PLACERS[i % PLACERS.length] ?? null,
+      battery: label,
+      batteryV: volts,
+      endXM: measured ? toMillimetre(offset.xM) : null,
+      endYM: measured ? toMillimetre(offset.yM) : null,
+      endHeadingRad: measured ? toHalfDegree(offset.headingRad) : null,
+      worked,
+      missions,
+      cause: causeOf(run, offset, worked),
+      note: null,
+      setAsideReason: aside ? SET_ASIDE.reason : null,
+    };
+  });
+}

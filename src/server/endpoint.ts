@@ -1,0 +1,110 @@
+import type { APIContext, APIRoute } from 'astro';
+import { BaseError } from 'sequelize';
+import type { z } from 'zod';
+import { describeIssue, issuePath } from '../formats/issues';
+import { database, type Database } from './database';
+import { log } from './log';
+import { Problem } from './problem';
+
+/** Largest body of an ordinary save; an import says so itself. */
+const MAX_BODY_BYTES = 256 * 1024;
+
+export const json = (body: unknown, status = 200): Response =>
+  new Response(JSON.stringify(body), {
+    status,
+    headers: { 'content-type': 'application/json; charset=utf-8', 'cache-control': 'no-store' },
+  });
+
+async function readLimited(request: Request, maxBytes: number): Promise<string> {
+  const tooLarge = new Problem(
+    413,
+    'too-large',
+    `This is more than ${Math.round(maxBytes / 1024)} kB, the most that fits here.`,
+  );
+  if (Number(request.headers.get('content-length') ?? 0) > maxBytes) throw tooLarge;
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  for (let part = await reader?.read(); part?.done === false; part = await reader?.read()) {
+    size += part.value.byteLength;
+    if (size > maxBytes) throw tooLarge;
+    chunks.push(part.value);
+  }
+  return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
+}
+
+/** The body as JSON that fits the schema, or a problem that says where it does not. */
+export async function readBody<S extends z.ZodType>(
+  request: Request,
+  schema: S,
+  maxBytes = MAX_BODY_BYTES,
+): Promise<z.output<S>> {
+  if (!(request.headers.get('content-type') ?? '').startsWith('application/json')) {
+    throw new Problem(415, 'not-json', 'Expected JSON (content-type application/json).');
+  }
+  let value: unknown;
+  try {
+    value = JSON.parse(await readLimited(request, maxBytes));
+  } catch (error) {
+    if (error instanceof Problem) throw error;
+    throw new Problem(400, 'not-json', 'The body is not readable as JSON in UTF-8.');
+  }
+  const parsed = schema.safeParse(value);
+  const issue = parsed.success ? undefined : parsed.error.issues[0];
+  if (issue !== undefined) {
+    throw new Problem(422, 'invalid', describeIssue(issue), { path: issuePath(issue) });
+  }
+  return parsed.data as z.output<S>;
+}
+
+const problemResponse = ({ status, code, message, details }: Problem): Response =>
+  json({ error: { code, message, ...details } }, status);
+
+/** Errors of the database in words; foreign keys that point nowhere are the caller's. */
+function fromDatabase(error: BaseError): Problem {
+  if (error.name === 'SequelizeForeignKeyConstraintError') {
+    return new Problem(422, 'points-nowhere', 'This belongs to a record that is not there.');
+  }
+  return new Problem(
+    503,
+    'database-away',
+    'The database does not answer just now. Nothing is lost: try again in a few seconds.',
+  );
+}
+
+/** Whether an error is the database's own (away, or a constraint), rather than a fault of the code. */
+export const isDatabaseError = (error: unknown): error is BaseError => error instanceof BaseError;
+
+/** An endpoint whose thrown problems become JSON with a code, a sentence and a path. */
+export function endpoint(
+  work: (db: Database, context: APIContext) => Promise<Response>,
+): APIRoute {
+  return async (context) => {
+    try {
+      return await work(database(), context);
+    } catch (error) {
+      if (error instanceof Problem) return problemResponse(error);
+      if (isDatabaseError(error)) {
+        log.warn({ err: error, path: context.url.pathname }, 'database error');
+        return problemResponse(fromDatabase(error));
+      }
+      log.error({ err: error, path: context.url.pathname }, 'unexpected error');
+      return problemResponse(
+        new Problem(500, 'fault', 'Something went wrong in Corvat itself; it is in the log.'),
+      );
+    }
+  };
+}
+
+/** PUT of a record whose id stands in the address. */
+export const putEndpoint = <S extends z.ZodType<{ id: string }>>(
+  schema: S,
+  save: (db: Database, record: z.output<S>) => Promise<unknown>,
+): APIRoute =>
+  endpoint(async (db, { request, params }) => {
+    const record = await readBody(request, schema);
+    if (record.id !== params.id) {
+      throw new Problem(422, 'invalid', 'id: expected the id of the address', { path: 'id' });
+    }
+    return json(await save(db, record));
+  });

@@ -1,0 +1,85 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Route } from '../../core/course/route';
+import type { RouteRecord, RouteVersionRecord, SavedRouteVersion } from '../../formats/records';
+import { type Database, inTransaction } from '../database';
+import type { Row } from '../models';
+import { conflict, notFound } from '../problem';
+import { saveVersioned, type Kept } from './versioned';
+
+const toRecord = (row: Row): RouteRecord => ({
+  id: row.get('id') as string,
+  version: row.get('version') as number,
+  courseId: row.get('courseId') as string,
+  robotId: row.get('robotId') as string,
+  name: row.get('name') as string,
+});
+
+const toVersion = (row: Row): SavedRouteVersion => ({
+  id: row.get('id') as string,
+  routeId: row.get('routeId') as string,
+  number: row.get('number') as number,
+  note: row.get('note') as string,
+  route: row.get('route') as Route,
+  savedAt: (row.get('savedAt') as Date).toISOString(),
+});
+
+export const routeKept = (db: Database): Kept<RouteRecord> => ({
+  what: 'route',
+  model: db.models.route,
+  read: (row) => Promise.resolve(toRecord(row)),
+  columns: ({ courseId, robotId, name }) => ({ courseId, robotId, name }),
+});
+
+export const saveRoute = (db: Database, record: RouteRecord): Promise<RouteRecord> =>
+  inTransaction(db, (transaction) => saveVersioned(routeKept(db), record, transaction));
+
+export const listRoutes = async (db: Database): Promise<RouteRecord[]> =>
+  (await db.models.route.findAll({ order: ['id'] })).map(toRecord);
+
+export async function findRoute(db: Database, id: string): Promise<RouteRecord | null> {
+  const row = await db.models.route.findByPk(id);
+  return row && toRecord(row);
+}
+
+/** All versions of all routes, or of one, newest first. */
+export const listVersions = async (db: Database, routeId?: string): Promise<SavedRouteVersion[]> =>
+  (
+    await db.models.routeVersion.findAll({
+      ...(routeId !== undefined && { where: { routeId } }),
+      order: [['number', 'DESC']],
+    })
+  ).map(toVersion);
+
+export async function findVersion(db: Database, id: string): Promise<SavedRouteVersion | null> {
+  const row = await db.models.routeVersion.findByPk(id);
+  return row && toVersion(row);
+}
+
+/**
+ * Keep a route as it is now, for good, under the next number. The same version sent twice is one
+ * version; another content under the same id is refused.
+ */
+export const saveVersion = (
+  db: Database,
+  record: RouteVersionRecord,
+): Promise<SavedRouteVersion> =>
+  inTransaction(db, async (transaction) => {
+    const existing = await db.models.routeVersion.findByPk(record.id, { transaction, lock: true });
+    if (existing !== null) {
+      const { number, savedAt, ...kept } = toVersion(existing);
+      if (isDeepStrictEqual(kept, record)) return { ...kept, number, savedAt };
+      throw conflict('version', toVersion(existing));
+    }
+    // The lock on the route makes sure that two versions do not get the same number.
+    const route = await db.models.route.findByPk(record.routeId, { transaction, lock: true });
+    if (route === null) throw notFound('route');
+    const last = await db.models.routeVersion.max<number | null, Row>('number', {
+      where: { routeId: record.routeId },
+      transaction,
+    });
+    const row = await db.models.routeVersion.create(
+      { ...record, number: (last ?? 0) + 1, savedAt: new Date() },
+      { transaction },
+    );
+    return toVersion(row);
+  });

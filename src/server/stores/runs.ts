@@ -1,0 +1,92 @@
+import type { Transaction } from 'sequelize';
+import type { RunRecord, SavedRun } from '../../formats/records';
+import { type Database, inTransaction } from '../database';
+import type { Row } from '../models';
+import { notFound } from '../problem';
+import { saveVersioned, type Kept } from './versioned';
+
+const toRecord = (row: Row): RunRecord => ({
+  id: row.get('id') as string,
+  version: row.get('version') as number,
+  seriesId: row.get('seriesId') as string,
+  happenedAt: (row.get('happenedAt') as Date).toISOString(),
+  placedBy: row.get('placedBy') as string | null,
+  battery: row.get('battery') as string | null,
+  batteryV: row.get('batteryV') as number | null,
+  endXM: row.get('endXM') as number | null,
+  endYM: row.get('endYM') as number | null,
+  endHeadingRad: row.get('endHeadingRad') as number | null,
+  worked: row.get('worked') as boolean | null,
+  missions: row.get('missions') as Record<string, boolean>,
+  cause: row.get('cause') as string | null,
+  note: row.get('note') as string | null,
+  setAsideReason: row.get('setAsideReason') as string | null,
+});
+
+const toSaved = (row: Row): SavedRun => ({
+  ...toRecord(row),
+  number: row.get('number') as number,
+});
+
+const withoutKeys = ({ id: _id, version: _version, ...columns }: RunRecord) => columns;
+
+const runKept = (db: Database): Kept<RunRecord> => ({
+  what: 'run',
+  model: db.models.run,
+  read: (row) => Promise.resolve(toRecord(row)),
+  columns: (record) => ({
+    ...withoutKeys(record),
+    // The database keeps milliseconds; a repeated save must compare equal.
+    happenedAt: new Date(record.happenedAt),
+  }),
+  async atCreation({ seriesId }, transaction) {
+    const last = await db.models.run.max<number | null, Row>('number', {
+      where: { seriesId },
+      transaction,
+    });
+    return { number: (last ?? 0) + 1 };
+  },
+});
+
+async function saveInSeries(
+  db: Database,
+  seriesId: string,
+  runs: readonly RunRecord[],
+  transaction: Transaction,
+): Promise<SavedRun[]> {
+  // The lock on the series gives its runs their numbers one after the other.
+  const series = await db.models.series.findByPk(seriesId, { transaction, lock: true });
+  if (series === null) throw notFound('series');
+  for (const run of runs) await saveVersioned(runKept(db), run, transaction);
+  const rows = await db.models.run.findAll({
+    where: { id: runs.map((run) => run.id) },
+    order: ['number'],
+    transaction,
+  });
+  return rows.map(toSaved);
+}
+
+/** Save one run; answers with its number in the series. */
+export const saveRun = (db: Database, run: RunRecord): Promise<SavedRun> =>
+  inTransaction(db, async (transaction) => {
+    const [saved] = await saveInSeries(db, run.seriesId, [run], transaction);
+    if (saved === undefined) throw notFound('run');
+    return saved;
+  });
+
+/** Save many runs of one series, all or none. */
+export const importRuns = (
+  db: Database,
+  seriesId: string,
+  runs: readonly RunRecord[],
+): Promise<SavedRun[]> =>
+  inTransaction(db, (transaction) => saveInSeries(db, seriesId, runs, transaction));
+
+/** The runs of a series (or of all), in the order in which they were made. */
+export const listRuns = async (db: Database, seriesId?: string): Promise<SavedRun[]> =>
+  (
+    await db.models.run.findAll({
+      ...(seriesId !== undefined && { where: { seriesId } }),
+      order: ['seriesId', 'number'],
+    })
+  ).map(toSaved);

@@ -1,0 +1,36 @@
+import type { TeamRecord, TeamSetUp } from '../../formats/records';
+import { type Database, inTransaction } from '../database';
+import type { Row } from '../models';
+import { courseKept } from './courses';
+import { robotKept } from './robots';
+import { routeKept } from './routes';
+import { saveVersioned, type Kept } from './versioned';
+
+const toRecord = (row: Row): TeamRecord => ({
+  id: row.get('id') as string,
+  version: row.get('version') as number,
+  name: row.get('name') as string,
+});
+
+const teamKept = (db: Database): Kept<TeamRecord> => ({
+  what: 'team',
+  model: db.models.team,
+  read: (row) => Promise.resolve(toRecord(row)),
+  columns: ({ name }) => ({ name }),
+});
+
+/** The team that this Corvat belongs to, or null before the first start is done. */
+export async function findTeam(db: Database): Promise<TeamRecord | null> {
+  const row = await db.models.team.findOne({ order: ['id'] });
+  return row && toRecord(row);
+}
+
+/** Make a team with its first robot, course and route, all or nothing. */
+export const setUpTeam = (db: Database, setUp: TeamSetUp): Promise<TeamRecord> =>
+  inTransaction(db, async (transaction) => {
+    const team = await saveVersioned(teamKept(db), setUp.team, transaction);
+    await saveVersioned(robotKept(db), setUp.robot, transaction);
+    await saveVersioned(courseKept(db), setUp.course, transaction);
+    await saveVersioned(routeKept(db), setUp.route, transaction);
+    return team;
+  });
