@@ -95,18 +95,18 @@ const LEAD = deg(5.2);
 
 const steps = (lead: number, byDistance: boolean) => [
   { id: 's01', kind: 'straight', distanceM: 0.7, speedMPerS: 0.3 },
-  { id: 's02', kind: 'turn', angleRad: deg(90), leadRad: lead },
+  { id: 's02', kind: 'turn', angleRad: deg(90), rateRadPerS: deg(90), leadRad: lead },
   { id: 's03', kind: 'straight', distanceM: 0.4, speedMPerS: 0.25 },
   { id: 's04', kind: 'mark', missionId: 'seed-drawer', dwellS: 2 },
-  { id: 's05', kind: 'turn', angleRad: 0, leadRad: lead },
+  { id: 's05', kind: 'turn', angleRad: 0, rateRadPerS: deg(90), leadRad: lead },
   byDistance
     ? { id: 's06', kind: 'straight', distanceM: 0.75, speedMPerS: 0.3 }
     : { id: 's06', kind: 'straight', distanceM: 1.08, speedMPerS: 0.3 },
   ...(byDistance ? [{ id: 's07', kind: 'approach', thresholdM: 0.12, speedMPerS: 0.12 }] : []),
   { id: 's08', kind: 'mark', missionId: 'rain-barrel', dwellS: 1.5 },
-  { id: 's09', kind: 'turn', angleRad: deg(90), leadRad: lead },
+  { id: 's09', kind: 'turn', angleRad: deg(90), rateRadPerS: deg(90), leadRad: lead },
   { id: 's10', kind: 'straight', distanceM: 0.22, speedMPerS: 0.2 },
-  { id: 's11', kind: 'turn', angleRad: deg(180), direction: 'left', leadRad: lead },
+  { id: 's11', kind: 'turn', angleRad: deg(180), direction: 'left', rateRadPerS: deg(90), leadRad: lead },
   { id: 's12', kind: 'straight', distanceM: 0.75, speedMPerS: 0.3 },
   { id: 's13', kind: 'mark', missionId: 'sundial', dwellS: 1 },
   { id: 's14', kind: 'straight', distanceM: 0.55, speedMPerS: 0.3 },

@@ -1,0 +1,30 @@
+import { knowledgeAge } from '../../core/freshness';
+import type { StationNotes } from '../../ui/stations';
+import type { Database } from '../database';
+import { findTeam } from '../stores/teams';
+
+const asDate = (value: unknown): Date | null =>
+  value === null || value === undefined ? null : new Date(value as string);
+
+/** What the page frame shows on every screen: the team, and how fresh each station's knowledge is. */
+export async function frameData(db: Database): Promise<{ team: string | null; notes: StationNotes }> {
+  const [team, robots, lastSaved, lastRun] = await Promise.all([
+    findTeam(db),
+    db.models.robot.count(),
+    db.models.routeVersion.max('savedAt'),
+    db.models.run.max('happenedAt'),
+  ]);
+  const now = new Date();
+  const route = knowledgeAge(asDate(lastSaved), now, 'no route yet');
+  const runs = knowledgeAge(asDate(lastRun), now, 'no runs yet');
+  return {
+    team: team?.name ?? null,
+    notes: {
+      today: { text: now.toISOString().slice(0, 10), state: 'fresh' },
+      robot: { text: robots === 1 ? '1 robot' : `${robots} robots`, state: 'fresh' },
+      course: route,
+      runs,
+      findings: runs,
+    },
+  };
+}

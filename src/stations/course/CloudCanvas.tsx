@@ -1,0 +1,56 @@
+import { useEffect, useRef } from 'react';
+import type { Table } from '../../core/course/table';
+import type { SimulatedRun } from '../../core/simulate/run';
+import styles from './CourseStation.module.css';
+
+interface Props {
+  table: Table;
+  paths: readonly Float32Array[];
+  runs: readonly SimulatedRun[];
+}
+
+/** The plan's margin around the table, in millimetres, as in `Plan`. */
+const MARGIN = 20;
+
+/** Simulated paths and the poses at marks and ends, thousands of points, on a canvas over the plan. */
+export function CloudCanvas({ table, paths, runs }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const element = canvas.current;
+    const context = element?.getContext('2d');
+    if (!element || !context) return undefined;
+    const draw = () => {
+      const { clientWidth, clientHeight } = element;
+      element.width = clientWidth * devicePixelRatio;
+      element.height = clientHeight * devicePixelRatio;
+      const scale = element.width / (table.widthM * 1000 + 2 * MARGIN);
+      const x = (xM: number) => (xM * 1000 + MARGIN) * scale;
+      const y = (yM: number) => ((table.heightM - yM) * 1000 + MARGIN) * scale;
+      context.strokeStyle = getComputedStyle(element).color;
+      context.fillStyle = context.strokeStyle;
+      context.lineWidth = devicePixelRatio;
+      context.globalAlpha = 0.07;
+      for (const path of paths) {
+        context.beginPath();
+        for (let i = 0; i < path.length; i += 2) context.lineTo(x(path[i] ?? 0), y(path[i + 1] ?? 0));
+        context.stroke();
+      }
+      context.globalAlpha = 0.55;
+      const dot = 1.6 * devicePixelRatio;
+      for (const { end, marks } of runs) {
+        for (const pose of [...marks, end]) {
+          context.fillRect(x(pose.xM) - dot / 2, y(pose.yM) - dot / 2, dot, dot);
+        }
+      }
+    };
+    draw();
+    const resized = new ResizeObserver(draw);
+    resized.observe(element);
+    document.addEventListener('corvat-theme', draw);
+    return () => {
+      resized.disconnect();
+      document.removeEventListener('corvat-theme', draw);
+    };
+  }, [table, paths, runs]);
+  return <canvas ref={canvas} className={styles.cloud} aria-hidden="true" />;
+}

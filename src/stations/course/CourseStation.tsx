@@ -1,0 +1,221 @@
+import { useEffect, useMemo, useState } from 'react';
+import { ulid } from 'ulid';
+import { newStep } from '../../core/course/newStep';
+import { plannedDurationS, planRoute } from '../../core/course/plan';
+import type { Route, Step } from '../../core/course/route';
+import { forecastSentence } from '../../core/simulate/sentence';
+import { clock, counted } from '../../core/text/quantities';
+import type {
+  CourseRecord,
+  RobotRecord,
+  RouteRecord,
+  SavedRouteVersion,
+} from '../../formats/records';
+import { Button } from '../../ui/Button';
+import { Notice, Toast } from '../../ui/Notice';
+import { Progress } from '../../ui/Progress';
+import { useToast } from '../../ui/useToast';
+import { CloudCanvas } from './CloudCanvas';
+import styles from './CourseStation.module.css';
+import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
+import { ForecastPanel } from './ForecastPanel';
+import { RouteBar } from './RouteBar';
+import { RoutePlan } from './RoutePlan';
+import { SaveVersionDialog } from './SaveVersionDialog';
+import { StartSentence } from './StartSentence';
+import { StepList } from './StepList';
+import { useDraft } from './useDraft';
+import { SIMULATED_RUNS, useSimulation } from './useSimulation';
+import { VersionsDialog } from './VersionsDialog';
+
+interface Props {
+  routes: RouteRecord[];
+  record: RouteRecord;
+  course: CourseRecord;
+  robot: RobotRecord;
+  robots: RobotRecord[];
+  versions: SavedRouteVersion[];
+}
+
+const EMPTY_ROUTE: Route = {
+  start: { xM: 0.2, yM: 0.2, headingRad: 0 },
+  placement: { alongSdM: 0.004, acrossSdM: 0.004, headingSdRad: 0.014 },
+  steps: [],
+};
+
+const KINDS: { kind: Step['kind']; label: string }[] = [
+  { kind: 'straight', label: 'Drive' },
+  { kind: 'turn', label: 'Turn' },
+  { kind: 'approach', label: 'Approach' },
+  { kind: 'mark', label: 'Mission' },
+];
+
+/** One random seed for all simulations of a route, so that a change shows and not another draw. */
+const SEED = 20_261;
+
+const isTyping = (event: KeyboardEvent) =>
+  event.target instanceof HTMLElement &&
+  (event.target.closest('input, select, textarea, dialog') !== null);
+
+/** Ctrl+Z, Ctrl+Y and Ctrl+Shift+Z outside of fields. */
+function useUndoKeys(undo: () => void, redo: () => void) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || isTyping(event)) return;
+      const key = event.key.toLowerCase();
+      if (key !== 'z' && key !== 'y') return;
+      event.preventDefault();
+      if (key === 'y' || event.shiftKey) redo();
+      else undo();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [undo, redo]);
+}
+
+export function CourseStation({ routes, record, course, robot, robots, versions: loaded }: Props) {
+  const [versions, setVersions] = useState(loaded);
+  const newest = versions[0] ?? null;
+  const saved = useMemo(() => ({ id: newest?.id ?? null, route: newest?.route ?? EMPTY_ROUTE }), [newest]);
+  const { history, dispatch, changed } = useDraft(record.id, saved);
+  const route = history.present;
+  const { table } = course;
+  const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
+  const [selected, setSelected] = useState<number | null>(null);
+  const [dialog, setDialog] = useState<'save' | 'versions' | null>(null);
+  const [toast, tell] = useToast();
+  const simulation = useSimulation();
+  const { state } = simulation;
+
+  const edit = (next: Route, about: string) =>
+    dispatch({ type: 'edit', route: next, about, at: Date.now() });
+  useUndoKeys(
+    () => dispatch({ type: 'undo' }),
+    () => dispatch({ type: 'redo' }),
+  );
+  const addStep = (kind: Step['kind']) => {
+    const at = selected === null ? route.steps.length : selected + 1;
+    edit(insertStep(route, at, newStep(kind, ulid(), table.missions[0]?.id ?? '')), 'add');
+    setSelected(at);
+  };
+  const forecast = state.result?.forecast ?? null;
+  const stale = state.result !== null && state.result.of.route !== route;
+  const sentence =
+    forecast === null
+      ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it to see where ${SIMULATED_RUNS} runs would land.`
+      : forecastSentence(forecast);
+
+  return (
+    <>
+      <RouteBar routes={routes} record={record} course={course} robot={robot} robots={robots} newest={newest} changed={changed} />
+      <p className={styles.headline} data-testid="course-sentence">
+        {sentence}
+      </p>
+      <div className={styles.columns}>
+        <div className={styles.left}>
+          <div className={styles.planFrame}>
+            <RoutePlan
+              table={table}
+              robot={robot.robot}
+              route={route}
+              plan={plan}
+              selected={selected}
+              forecast={stale ? null : forecast}
+              onStart={(start) => edit({ ...route, start }, 'start')}
+            />
+            <CloudCanvas table={table} paths={state.landed} runs={state.result?.runs ?? []} />
+          </div>
+          <div className={styles.actions}>
+            {state.running ? (
+              <Progress label="Simulated runs" done={state.done} total={SIMULATED_RUNS} onCancel={simulation.cancel} />
+            ) : (
+              <>
+                <Button
+                  look="strong"
+                  disabled={route.steps.length === 0}
+                  onClick={() => simulation.start({ robot: robot.robot, table, route, seed: SEED })}
+                >
+                  Simulate {SIMULATED_RUNS} runs
+                </Button>
+                <Button disabled={!changed} onClick={() => setDialog('save')}>
+                  Save version…
+                </Button>
+                <Button disabled={history.past.length === 0} onClick={() => dispatch({ type: 'undo' })}>
+                  Undo
+                </Button>
+                <Button disabled={history.future.length === 0} onClick={() => dispatch({ type: 'redo' })}>
+                  Redo
+                </Button>
+                <Button disabled={versions.length === 0} onClick={() => setDialog('versions')}>
+                  Versions…
+                </Button>
+                {newest !== null && <a href={`/course/card?version=${newest.id}`}>Step card</a>}
+              </>
+            )}
+          </div>
+          {state.problem !== null && <Notice tone="fault">{state.problem}</Notice>}
+          {stale && <Notice tone="careful">The route was changed since: simulate again.</Notice>}
+          {forecast !== null && <ForecastPanel forecast={forecast} />}
+        </div>
+        <section className={styles.right} aria-label="Route">
+          <div className={styles.startRow}>
+            <StartSentence route={route} table={table} onChange={(next) => edit(next, 'start')} />
+          </div>
+          <StepList
+            plan={plan}
+            missions={table.missions}
+            selected={selected}
+            onSelect={setSelected}
+            onChange={(index, step) => edit(replaceStep(route, index, step), `step ${index}`)}
+            onMove={(from, to) => {
+              edit(moveStep(route, from, to), 'move');
+              setSelected(to);
+            }}
+            onDuplicate={(index) => edit(duplicateStep(route, index, ulid()), 'duplicate')}
+            onRemove={(index) => {
+              edit(removeStep(route, index), 'remove');
+              setSelected(null);
+            }}
+          />
+          <div className={styles.add}>
+            <span>{selected === null ? 'Add' : `Add after step ${selected + 1}`}</span>
+            {KINDS.map(({ kind, label }) => (
+              <Button key={kind} disabled={kind === 'mark' && table.missions.length === 0} onClick={() => addStep(kind)}>
+                {label}
+              </Button>
+            ))}
+          </div>
+        </section>
+      </div>
+      {dialog === 'save' && (
+        <SaveVersionDialog
+          routeId={record.id}
+          route={route}
+          base={newest}
+          missions={table.missions}
+          onClose={() => setDialog(null)}
+          onSaved={(version) => {
+            setVersions([version, ...versions]);
+            dispatch({ type: 'open', route: version.route });
+            setDialog(null);
+            tell(`Saved as version ${version.number}.`);
+          }}
+        />
+      )}
+      {dialog === 'versions' && (
+        <VersionsDialog
+          versions={versions}
+          draft={route}
+          missions={table.missions}
+          onClose={() => setDialog(null)}
+          onTake={(version) => {
+            edit(version.route, `take ${version.id}`);
+            setDialog(null);
+            tell(`Version ${version.number} is on the screen; undo brings back what was.`);
+          }}
+        />
+      )}
+      <Toast text={toast} />
+    </>
+  );
+}

@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type {
+  CourseRecord,
+  RobotRecord,
+  RouteRecord,
+  SavedRouteVersion,
+} from '../../formats/records';
+import { Button } from '../../ui/Button';
+import { Dialog } from '../../ui/Dialog';
+import { Notice } from '../../ui/Notice';
+import { Select } from '../../ui/Select';
+import { TextField } from '../../ui/TextField';
+import { putRecord, sentenceOf } from '../api';
+import styles from './CourseStation.module.css';
+
+interface Props {
+  routes: readonly RouteRecord[];
+  record: RouteRecord;
+  course: CourseRecord;
+  robot: RobotRecord;
+  robots: readonly RobotRecord[];
+  newest: SavedRouteVersion | null;
+  changed: boolean;
+}
+
+function NewRouteDialog({ course, robots, onClose }: Pick<Props, 'course' | 'robots'> & { onClose(): void }) {
+  const [id] = useState(() => ulid());
+  const [name, setName] = useState('');
+  const [robotId, setRobotId] = useState(robots[0]?.id ?? '');
+  const [problem, setProblem] = useState<string | null>(null);
+  const save = async () => {
+    const record: RouteRecord = { id, version: 0, courseId: course.id, robotId, name: name.trim() };
+    try {
+      await putRecord('routes', record);
+      location.assign(`/course?route=${id}`);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  return (
+    <Dialog
+      title="New route"
+      onClose={onClose}
+      actions={
+        <Button look="strong" disabled={name.trim() === ''} onClick={() => void save()}>
+          Make the route
+        </Button>
+      }
+    >
+      <TextField label="Name" value={name} maxLength={80} autoFocus onChange={setName} />
+      <Select
+        label="Robot"
+        value={robotId}
+        options={robots.map((robot) => ({ value: robot.id, label: robot.name }))}
+        onChange={setRobotId}
+      />
+      {problem !== null && <Notice tone="fault">{problem}</Notice>}
+    </Dialog>
+  );
+}
+
+/** Which route, on which table, with which robot, and whether it is saved. */
+export function RouteBar({ routes, record, course, robot, robots, newest, changed }: Props) {
+  const [making, setMaking] = useState(false);
+  return (
+    <header className={styles.bar}>
+      <h1>{record.name}</h1>
+      <span className={changed ? styles.unsaved : 'faint'} data-testid="saved-state">
+        {newest === null ? 'not saved yet' : `version ${newest.number}`}
+        {changed && newest !== null ? ' with unsaved changes' : ''}
+      </span>
+      <span className="faint">
+        {robot.name} on <a href="/course/table">{course.name}</a>
+      </span>
+      <nav aria-label="Routes" className={styles.routes}>
+        {routes
+          .filter(({ id }) => id !== record.id)
+          .map(({ id, name }) => (
+            <a key={id} href={`/course?route=${id}`}>
+              {name}
+            </a>
+          ))}
+        <Button look="bare" onClick={() => setMaking(true)}>
+          + New route
+        </Button>
+      </nav>
+      {making && <NewRouteDialog course={course} robots={robots} onClose={() => setMaking(false)} />}
+    </header>
+  );
+}

@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import type { Robot } from '../../core/robot';
+import type { RobotRecord } from '../../formats/records';
+import { Button } from '../../ui/Button';
+import { Notice, Toast } from '../../ui/Notice';
+import { TextField } from '../../ui/TextField';
+import { useToast } from '../../ui/useToast';
+import { ConflictDialog } from '../ConflictDialog';
+import { useSaved } from '../useSaved';
+import { Converter } from './Converter';
+import { NewRobot } from './NewRobot';
+import { RobotDrawing } from './RobotDrawing';
+import { RobotFields } from './RobotFields';
+import styles from './RobotStation.module.css';
+
+interface Props {
+  record: RobotRecord;
+  robots: RobotRecord[];
+}
+
+/** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
+export function RobotStation({ record, robots }: Props) {
+  const [toast, tell] = useToast();
+  const saved = useSaved('robots', record, () => tell('Saved.'));
+  const [newRobot, setNewRobot] = useState(false);
+  const { draft, setDraft } = saved;
+  const setRobot = (robot: Robot) => setDraft({ ...draft, robot });
+  return (
+    <>
+      <header className={styles.bar}>
+        <h1>{draft.name}</h1>
+        <nav aria-label="Robots" className={styles.others}>
+          {robots
+            .filter(({ id }) => id !== record.id)
+            .map(({ id, name }) => (
+              <a key={id} href={`/robot?robot=${id}`}>
+                {name}
+              </a>
+            ))}
+          <Button look="bare" onClick={() => setNewRobot(true)}>
+            + New robot
+          </Button>
+        </nav>
+      </header>
+      <Converter robot={draft.robot} />
+      <div className={styles.columns}>
+        <section aria-label="Record" className={styles.record}>
+          <TextField label="Name" value={draft.name} maxLength={80} onChange={(name) => setDraft({ ...draft, name })} />
+          <RobotFields robot={draft.robot} onChange={setRobot} />
+        </section>
+        <aside className={styles.side}>
+          <RobotDrawing robot={draft.robot} />
+          <div className={styles.actions}>
+            <Button
+              look="strong"
+              disabled={!saved.changed || saved.saving || draft.name.trim() === ''}
+              onClick={() => void saved.save()}
+            >
+              Save the robot
+            </Button>
+            <Button disabled={!saved.changed} onClick={() => setDraft(saved.saved)}>
+              Back to what is saved
+            </Button>
+          </div>
+          {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
+        </aside>
+      </div>
+      {saved.theirs !== null && (
+        <ConflictDialog
+          what="robot"
+          mine={draft}
+          theirs={saved.theirs}
+          onKeepMine={(mine) => void saved.save(mine)}
+          onTakeTheirs={saved.accept}
+          onClose={saved.dismiss}
+        />
+      )}
+      {newRobot && <NewRobot like={draft} onClose={() => setNewRobot(false)} />}
+      <Toast text={toast} />
+    </>
+  );
+}

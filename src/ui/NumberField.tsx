@@ -1,0 +1,105 @@
+import { useEffect, useId, useRef, useState } from 'react';
+import { shortNumber } from '../core/text/quantities';
+import { classes } from './classes';
+import styles from './NumberField.module.css';
+import type { Unit } from './units';
+
+interface Props {
+  label: string;
+  unit: Unit;
+  /** In SI; null shows an empty field. */
+  value: number | null;
+  onChange(value: number): void;
+  /** Limits in the shown unit. */
+  min: number;
+  max: number;
+  /** In a sentence the label is only for screen readers, and the field is as wide as its number. */
+  inline?: boolean;
+  hint?: string;
+}
+
+const asShown = (value: number | null, unit: Unit): string =>
+  value === null ? '' : shortNumber(unit.show(value), unit.decimals).replace('−', '-');
+
+const parse = (text: string): number =>
+  /^[+-]?(\d+[.,]?\d*|[.,]\d+)$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : Number.NaN;
+
+/**
+ * A number with its unit. What is typed counts at once when it fits; what does not fit is said, and
+ * nothing changes until it does.
+ */
+export function NumberField({ label, unit, value, onChange, min, max, inline = false, hint }: Props) {
+  const id = useId();
+  const shown = asShown(value, unit);
+  const [text, setText] = useState(shown);
+  const editing = useRef(false);
+  useEffect(() => {
+    if (!editing.current) setText(shown);
+  }, [shown]);
+
+  const typed = parse(text);
+  const fits = typed >= min && typed <= max;
+  const problem = fits ? null : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
+  const commit = (next: string) => {
+    setText(next);
+    const number = parse(next);
+    if (number >= min && number <= max) onChange(unit.read(number));
+  };
+  const nudge = (direction: number) => {
+    const from = Number.isNaN(typed) ? (value === null ? 0 : unit.show(value)) : typed;
+    const next = Math.min(max, Math.max(min, from + direction * unit.step));
+    commit(shortNumber(next, unit.decimals).replace('−', '-'));
+  };
+  return (
+    <span className={classes(styles.field, inline && styles.inline)}>
+      <label htmlFor={id} className={inline ? 'visually-hidden' : styles.label}>
+        {label}
+      </label>
+      <span className={classes(styles.box, problem !== null && styles.wrong)}>
+        <input
+          id={id}
+          type="text"
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          size={inline ? Math.max(3, text.length) : 8}
+          aria-invalid={problem !== null}
+          aria-describedby={problem !== null || hint !== undefined ? `${id}-note` : undefined}
+          onFocus={(event) => {
+            editing.current = true;
+            event.target.select();
+          }}
+          onBlur={() => {
+            editing.current = false;
+            setText(asShown(value, unit));
+          }}
+          onChange={(event) => commit(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+            event.preventDefault();
+            nudge(event.key === 'ArrowUp' ? 1 : -1);
+          }}
+        />
+        {unit.label !== '' && (
+          <>
+            <span className={styles.unit} aria-hidden="true">
+              {unit.label}
+            </span>
+            <span className="visually-hidden">{unit.spoken}</span>
+          </>
+        )}
+      </span>
+      {problem !== null ? (
+        <span id={`${id}-note`} className={styles.problem}>
+          {problem}
+        </span>
+      ) : (
+        hint !== undefined && (
+          <span id={`${id}-note`} className={styles.hint}>
+            {hint}
+          </span>
+        )
+      )}
+    </span>
+  );
+}

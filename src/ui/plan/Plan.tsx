@@ -1,0 +1,106 @@
+import { useId, type ReactNode, type Ref } from 'react';
+import { toTable, type Pose } from '../../core/geometry/pose';
+import type { Mission, Table } from '../../core/course/table';
+import styles from './Plan.module.css';
+
+/** Millimetres of the table: the plan's own coordinates, y downwards as SVG has it. */
+export const mm = (metres: number): number => metres * 1000;
+export const flip = (table: Pick<Table, 'heightM'>, yM: number): number => mm(table.heightM - yM);
+
+/** Points of the table as an SVG path. */
+export const pathOf = (table: Table, points: readonly { xM: number; yM: number }[]): string =>
+  points.map((p, i) => `${i === 0 ? 'M' : 'L'}${mm(p.xM).toFixed(1)} ${flip(table, p.yM).toFixed(1)}`).join('');
+
+/** A corner-to-corner box around a pose, turned with it. */
+export function boxPath(table: Table, pose: Pose, front: number, rear: number, half: number): string {
+  const corners = [
+    { xM: front, yM: half },
+    { xM: front, yM: -half },
+    { xM: -rear, yM: -half },
+    { xM: -rear, yM: half },
+  ].map((corner) => toTable(pose, corner));
+  return `${pathOf(table, corners)}Z`;
+}
+
+/** A mission: the box that its pose must lie in, and the direction in which the robot should look. */
+export function MissionMark({ table, mission }: { table: Table; mission: Mission }) {
+  const { pose, window, name } = mission;
+  const tip = toTable(pose, { xM: 0.055, yM: 0 });
+  // Names stand over the mark, or under it where the table ends.
+  const above = pose.yM < table.heightM - 0.12;
+  return (
+    <g role="img" aria-label={`Mission ${name}`}>
+      <path
+        className={styles.window}
+        d={boxPath(table, pose, window.alongM, window.alongM, window.acrossM)}
+      />
+      <path className={styles.facing} d={pathOf(table, [pose, tip])} />
+      <circle className={styles.spot} cx={mm(pose.xM)} cy={flip(table, pose.yM)} r={7} />
+      <text
+        className={styles.name}
+        x={mm(pose.xM)}
+        y={flip(table, pose.yM) + (above ? -42 : 62)}
+        textAnchor="middle"
+      >
+        {name}
+      </text>
+    </g>
+  );
+}
+
+interface Props {
+  table: Table;
+  label: string;
+  /** Drawn over the table, under the missions' names. */
+  children?: ReactNode;
+  /** The part of the table to show, in millimetres (x, y from the top, width, height). */
+  view?: [number, number, number, number];
+  svgRef?: Ref<SVGSVGElement>;
+  missions?: boolean;
+}
+
+/** The table from above: border, graph lines every 10 cm, walls, guide lines, missions. */
+export function Plan({ table, label, children, view, svgRef, missions = true }: Props) {
+  const grid = useId();
+  const width = mm(table.widthM);
+  const height = mm(table.heightM);
+  const box = view ?? [-20, -20, width + 40, height + 40];
+  return (
+    <svg ref={svgRef} className={styles.plan} viewBox={box.join(' ')} role="group" aria-label={label}>
+      <defs>
+        <pattern id={grid} width={100} height={100} patternUnits="userSpaceOnUse" y={height % 100}>
+          <path className={styles.grid} d="M0 0H100M0 0V100" />
+        </pattern>
+      </defs>
+      <rect className={styles.sheet} width={width} height={height} />
+      <rect fill={`url(#${grid})`} width={width} height={height} aria-hidden="true" />
+      {table.lines.map((line, index) => (
+        <line
+          key={index}
+          className={styles.guide}
+          strokeWidth={mm(line.widthM)}
+          x1={mm(line.x1M)}
+          y1={flip(table, line.y1M)}
+          x2={mm(line.x2M)}
+          y2={flip(table, line.y2M)}
+        />
+      ))}
+      {table.walls.map((wall, index) => (
+        <line
+          key={index}
+          className={styles.wall}
+          x1={mm(wall.x1M)}
+          y1={flip(table, wall.y1M)}
+          x2={mm(wall.x2M)}
+          y2={flip(table, wall.y2M)}
+        />
+      ))}
+      <rect className={styles.border} width={width} height={height} />
+      {missions &&
+        table.missions.map((mission) => (
+          <MissionMark key={mission.id} table={table} mission={mission} />
+        ))}
+      {children}
+    </svg>
+  );
+}

@@ -1,0 +1,23 @@
+/** Light or dark: what was chosen here before, else what the system prefers. Set before the first paint. */
+const KEY = 'corvat-theme';
+
+const preferred = (): string =>
+  localStorage.getItem(KEY) ??
+  (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+
+const apply = (theme: string) => {
+  document.documentElement.dataset.theme = theme;
+  for (const button of document.querySelectorAll('[data-theme-switch]')) {
+    button.setAttribute('aria-pressed', String(theme === 'dark'));
+  }
+  document.dispatchEvent(new CustomEvent('corvat-theme'));
+};
+
+apply(preferred());
+for (const button of document.querySelectorAll('[data-theme-switch]')) {
+  button.addEventListener('click', () => {
+    const next = document.documentElement.dataset.theme === 'dark' ? 'light' : 'dark';
+    localStorage.setItem(KEY, next);
+    apply(next);
+  });
+}
