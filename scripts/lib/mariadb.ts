@@ -120,7 +120,12 @@ async function choosePort(home: string): Promise<number> {
   return port;
 }
 
-async function waitUntilItAnswers(child: ChildProcess, port: number, password: string, logFile: string) {
+async function waitUntilItAnswers(
+  child: ChildProcess,
+  port: number,
+  password: string,
+  logFile: string,
+) {
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (child.exitCode !== null || child.signalCode !== null) {
       throw new Sentence(`The private database did not start.\n${lastLogLines(logFile)}`);

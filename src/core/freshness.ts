@@ -11,7 +11,10 @@ const AGEING_AFTER_DAYS = 7;
 /** The age of knowledge in words, by calendar days (UTC). */
 export function knowledgeAge(from: Date | null, now: Date, whenMissing: string): Freshness {
   if (from === null) return { text: whenMissing, state: 'missing' };
-  const days = Math.max(0, Math.floor(now.getTime() / DAY_MS) - Math.floor(from.getTime() / DAY_MS));
+  const days = Math.max(
+    0,
+    Math.floor(now.getTime() / DAY_MS) - Math.floor(from.getTime() / DAY_MS),
+  );
   const text = days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days old`;
   return { text, state: days > AGEING_AFTER_DAYS ? 'ageing' : 'fresh' };
 }

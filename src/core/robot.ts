@@ -31,7 +31,12 @@ export const distanceSensorSchema = z.object({
 
 /** What the robot's record gets wrong about it, and how it scatters from run to run. */
 export const robotErrorsSchema = z.object({
-  wheelScaleError: z.number().gt(-0.3).lt(0.3).default(0).describe('true over recorded wheel size, −1'),
+  wheelScaleError: z
+    .number()
+    .gt(-0.3)
+    .lt(0.3)
+    .default(0)
+    .describe('true over recorded wheel size, −1'),
   wheelDifference: z.number().gt(-0.3).lt(0.3).default(0).describe('right over left wheel, −1'),
   trackScaleError: z.number().gt(-0.3).lt(0.3).default(0),
   slipMPerSqrtM: notNegative.max(0.2).default(0.002).describe('scatter of one wheel after 1 m'),
@@ -57,7 +62,12 @@ export const robotSchema = z.object({
       lagS: positive.max(1).default(0.04).describe('first-order lag of the wheel speed'),
     })
     .prefault({}),
-  loopPeriodS: z.number().min(0.001).max(0.5).default(0.01).describe('period of the program’s loop'),
+  loopPeriodS: z
+    .number()
+    .min(0.001)
+    .max(0.5)
+    .default(0.01)
+    .describe('period of the program’s loop'),
   gyro: gyroSchema.prefault({}),
   distance: distanceSensorSchema.nullable().default(null),
   errors: robotErrorsSchema.prefault({}),

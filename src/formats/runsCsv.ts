@@ -116,8 +116,7 @@ export interface CsvRun {
 
 /** A row of the file and what it holds. */
 export type CsvRow = { line: number } & (
-  | { run: CsvRun; problem?: undefined }
-  | { run?: undefined; problem: string }
+  { run: CsvRun; problem?: undefined } | { run?: undefined; problem: string }
 );
 
 class BadCell extends Error {}
@@ -133,7 +132,9 @@ function parseNumber(text: string, column: string, min: number, max: number): nu
   }
   const value = Number(plainText);
   if (value < min || value > max) {
-    throw new BadCell(`column “${column}” holds ${text.slice(0, 30)}; between ${min} and ${max} fits`);
+    throw new BadCell(
+      `column “${column}” holds ${text.slice(0, 30)}; between ${min} and ${max} fits`,
+    );
   }
   return value;
 }
@@ -210,7 +211,8 @@ export function readRuns(table: CsvTable, map: ColumnMap): CsvRow[] {
   });
 }
 
-const yesNo = (value: boolean | null | undefined) => (typeof value === 'boolean' ? Number(value) : '');
+const yesNo = (value: boolean | null | undefined) =>
+  typeof value === 'boolean' ? Number(value) : '';
 const rounded = (value: number | null, decimals: number) =>
   value === null ? '' : String(Number(value.toFixed(decimals)));
 

@@ -76,9 +76,7 @@ function fromDatabase(error: BaseError): Problem {
 export const isDatabaseError = (error: unknown): error is BaseError => error instanceof BaseError;
 
 /** An endpoint whose thrown problems become JSON with a code, a sentence and a path. */
-export function endpoint(
-  work: (db: Database, context: APIContext) => Promise<Response>,
-): APIRoute {
+export function endpoint(work: (db: Database, context: APIContext) => Promise<Response>): APIRoute {
   return async (context) => {
     try {
       return await work(database(), context);

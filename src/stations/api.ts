@@ -31,7 +31,11 @@ async function send<T>(method: 'PUT' | 'POST', path: string, body: unknown): Pro
       signal: AbortSignal.timeout(TIMEOUT_MS),
     });
   } catch {
-    throw new ApiError(0, 'no-answer', 'Corvat does not answer just now. Nothing is lost: what you typed is still here.');
+    throw new ApiError(
+      0,
+      'no-answer',
+      'Corvat does not answer just now. Nothing is lost: what you typed is still here.',
+    );
   }
   if (response.ok) return (await response.json()) as T;
   const { error } = (await response.json().catch(() => ({}))) as ErrorBody;

@@ -8,5 +8,7 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 }
 
 export function Button({ look = 'quiet', className, type = 'button', ...rest }: Props) {
-  return <button {...rest} type={type} className={classes(styles.button, styles[look], className)} />;
+  return (
+    <button {...rest} type={type} className={classes(styles.button, styles[look], className)} />
+  );
 }

@@ -12,7 +12,13 @@ interface Props<T extends string> {
 }
 
 /** One of a few, all in sight. */
-export function Choice<T extends string>({ label, value, options, onChange, inline = false }: Props<T>) {
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+  inline = false,
+}: Props<T>) {
   const name = useId();
   return (
     <fieldset className={classes(styles.choice, inline && styles.inline)}>

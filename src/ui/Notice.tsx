@@ -13,7 +13,10 @@ const MARK = { plain: 'i', good: '✓', careful: '!', fault: '✕' } as const;
 /** A sentence that matters, with what can be done about it. Faults are told at once to screen readers. */
 export function Notice({ tone, children, action }: Props) {
   return (
-    <div className={classes(styles.notice, styles[tone])} role={tone === 'fault' ? 'alert' : 'status'}>
+    <div
+      className={classes(styles.notice, styles[tone])}
+      role={tone === 'fault' ? 'alert' : 'status'}
+    >
       <span className={styles.mark} aria-hidden="true">
         {MARK[tone]}
       </span>
@@ -24,7 +27,15 @@ export function Notice({ tone, children, action }: Props) {
 }
 
 /** What stands where there is nothing yet: what it will be, and how to begin. */
-export function Empty({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) {
+export function Empty({
+  title,
+  children,
+  action,
+}: {
+  title: string;
+  children: ReactNode;
+  action?: ReactNode;
+}) {
   return (
     <div className={styles.empty}>
       <h2>{title}</h2>

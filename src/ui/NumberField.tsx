@@ -22,13 +22,24 @@ const asShown = (value: number | null, unit: Unit): string =>
   value === null ? '' : shortNumber(unit.show(value), unit.decimals).replace('−', '-');
 
 const parse = (text: string): number =>
-  /^[+-]?(\d+[.,]?\d*|[.,]\d+)$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : Number.NaN;
+  /^[+-]?(\d+[.,]?\d*|[.,]\d+)$/.test(text.trim())
+    ? Number(text.trim().replace(',', '.'))
+    : Number.NaN;
 
 /**
  * A number with its unit. What is typed counts at once when it fits; what does not fit is said, and
  * nothing changes until it does.
  */
-export function NumberField({ label, unit, value, onChange, min, max, inline = false, hint }: Props) {
+export function NumberField({
+  label,
+  unit,
+  value,
+  onChange,
+  min,
+  max,
+  inline = false,
+  hint,
+}: Props) {
   const id = useId();
   const shown = asShown(value, unit);
   const [text, setText] = useState(shown);
@@ -39,7 +50,9 @@ export function NumberField({ label, unit, value, onChange, min, max, inline = f
 
   const typed = parse(text);
   const fits = typed >= min && typed <= max;
-  const problem = fits ? null : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
+  const problem = fits
+    ? null
+    : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
   const commit = (next: string) => {
     setText(next);
     const number = parse(next);

@@ -12,7 +12,13 @@ export interface Unit {
   step: number;
 }
 
-const scaled = (label: string, spoken: string, factor: number, decimals: number, step: number): Unit => ({
+const scaled = (
+  label: string,
+  spoken: string,
+  factor: number,
+  decimals: number,
+  step: number,
+): Unit => ({
   label,
   spoken,
   show: (si) => si * factor,

@@ -22,7 +22,10 @@ self.onmessage = ({ data }: MessageEvent<SimulateRequest>) => {
   }
   let lot: { index: number; run: SimulatedRun; path: Float32Array }[] = [];
   const flush = () => {
-    reply({ kind: 'runs', runs: lot }, lot.map(({ path }) => path.buffer));
+    reply(
+      { kind: 'runs', runs: lot },
+      lot.map(({ path }) => path.buffer),
+    );
     lot = [];
   };
   simulateRange(data.simulation, data.from, data.to, (index, run, path) => {

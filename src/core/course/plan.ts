@@ -38,7 +38,11 @@ export const CREEP_M_PER_S = 0.025;
 export const SETTLE_S = 0.15;
 
 /** Duration of a trapezoid speed profile over a distance: at least triangular, 0 for no distance. */
-export function profileDurationS(distanceM: number, speedMPerS: number, accelMPerS2: number): number {
+export function profileDurationS(
+  distanceM: number,
+  speedMPerS: number,
+  accelMPerS2: number,
+): number {
   const distance = Math.abs(distanceM);
   const rampM = (speedMPerS * speedMPerS) / accelMPerS2;
   return distance >= rampM
@@ -101,7 +105,9 @@ function planApproach(
   if (sensor === null) {
     problems.push('no-distance-sensor');
   } else {
-    const gap = sensor.offsetM + sensor.scale * gapAhead(from, { ...sensor, beamHalfAngleRad: 0 }, obstacles(table));
+    const gap =
+      sensor.offsetM +
+      sensor.scale * gapAhead(from, { ...sensor, beamHalfAngleRad: 0 }, obstacles(table));
     if (gap === Infinity) problems.push('nothing-ahead');
     else if (gap <= step.thresholdM) problems.push('already-there');
     else distanceM = (gap - step.thresholdM) / sensor.scale;

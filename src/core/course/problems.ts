@@ -3,7 +3,8 @@ import type { PlanProblem } from './plan';
 /** What is doubtful about a step, and how to mend it, in a sentence. */
 export const PROBLEM_SENTENCES: Record<PlanProblem, string> = {
   'half-turn': 'This is nearly a half turn: noise would choose the way. Say left or right.',
-  'no-distance-sensor': 'This robot has no distance sensor, so this step can never end. Use a drive by the encoders.',
+  'no-distance-sensor':
+    'This robot has no distance sensor, so this step can never end. Use a drive by the encoders.',
   'nothing-ahead': 'There is nothing ahead to measure the distance to.',
   'already-there': 'The distance is already that short here: the robot would not move.',
   'off-table': 'This ends off the table.',

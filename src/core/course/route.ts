@@ -32,7 +32,12 @@ const approachSchema = z.object({
   thresholdM: z.number().min(0.005).max(5),
   speedMPerS: speed.default(0.15),
   gainMPerSPerRad: gain.default(1.2),
-  timeoutS: z.number().min(0.1).max(150).optional().describe('default: from the planned gap and speed'),
+  timeoutS: z
+    .number()
+    .min(0.1)
+    .max(150)
+    .optional()
+    .describe('default: from the planned gap and speed'),
 });
 
 /** A mission is worked here: the robot stands for a while. */

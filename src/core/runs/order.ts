@@ -57,7 +57,10 @@ export function orderChart(values: readonly number[]): OrderChart | null {
     movingRangeHigh: 3.267 * meanMovingRange,
     signals: [
       ...beyond.map((index) => ({ index, rule: 'beyond-limits' as const })),
-      ...nineOnOneSide(values, centre).map((index) => ({ index, rule: 'nine-on-one-side' as const })),
+      ...nineOnOneSide(values, centre).map((index) => ({
+        index,
+        rule: 'nine-on-one-side' as const,
+      })),
       ...sixInATrend(values).map((index) => ({ index, rule: 'six-in-a-trend' as const })),
     ],
   };

@@ -16,11 +16,17 @@ export interface Verdict {
 /** Runs for which the scatter of single runs is known to about a quarter of itself. */
 const ENOUGH_FOR_SPREAD = 10;
 
-function inWords(alongM: number, acrossM: number, words: Record<'far' | 'near' | 'left' | 'right', string>) {
+function inWords(
+  alongM: number,
+  acrossM: number,
+  words: Record<'far' | 'near' | 'left' | 'right', string>,
+) {
   const parts = [
     { mm: Math.round(alongM * 1000), plus: words.far, minus: words.near },
     { mm: Math.round(acrossM * 1000), plus: words.left, minus: words.right },
-  ].flatMap(({ mm, plus, minus }) => (mm === 0 ? [] : [`${Math.abs(mm)} mm ${mm > 0 ? plus : minus}`]));
+  ].flatMap(({ mm, plus, minus }) =>
+    mm === 0 ? [] : [`${Math.abs(mm)} mm ${mm > 0 ? plus : minus}`],
+  );
   return parts.join(' and ');
 }
 
@@ -114,7 +120,6 @@ export function verdict(end: Consistency, travel: AlongAcrossFigures | null): Ve
   return {
     found: foundSentence(end, travel),
     sure: `${sureSentence(end)}${successSentence(end)}`,
-    next:
-      end.biasTest?.real === true ? nextForRealBias(end, travel) : nextForUnprovedBias(end),
+    next: end.biasTest?.real === true ? nextForRealBias(end, travel) : nextForUnprovedBias(end),
   };
 }

@@ -98,7 +98,12 @@ export function createMachine(
   const stepS = robot.loopPeriodS / stepsPerLoop;
   const track = robot.trackM * (1 + robot.errors.trackScaleError);
   const slip = randomStream(seed, runIndex, 'slip');
-  const gyro = createGyro(robot.gyro, stepS, start.headingRad, randomStream(seed, runIndex, 'gyro'));
+  const gyro = createGyro(
+    robot.gyro,
+    stepS,
+    start.headingRad,
+    randomStream(seed, runIndex, 'gyro'),
+  );
   const readDistance = createDistanceReader(
     robot,
     obstacles(table),

@@ -52,7 +52,10 @@ function runStraight(program: Program, step: StepOf<'straight'>, plan: PlannedSt
     const left = wanted - sign * (distance() - from);
     if (left <= 0) break;
     if (machine.timeS > until) return 'failed';
-    const braking = Math.max(CREEP_M_PER_S, Math.sqrt(2 * accel * left) - accel * robot.motors.lagS);
+    const braking = Math.max(
+      CREEP_M_PER_S,
+      Math.sqrt(2 * accel * left) - accel * robot.motors.lagS,
+    );
     const faster = Math.max(CREEP_M_PER_S, speed + accel * robot.loopPeriodS);
     speed = Math.min(step.speedMPerS, faster, braking);
     drive(program, sign * speed, plan.from.headingRad, step.gainMPerSPerRad);

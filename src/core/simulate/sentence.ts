@@ -6,7 +6,9 @@ export function forecastSentence(forecast: Forecast): string {
   const weakest = forecast.missions.toSorted((a, b) => a.chance.rate - b.chance.rate)[0];
   const radius = forecast.end.r95AboutTargetM;
   const end =
-    radius === null ? '' : ` 95 of 100 end within ${millimetres(radius)} of the plan, after about ${clock(forecast.medianTimeS)}.`;
+    radius === null
+      ? ''
+      : ` 95 of 100 end within ${millimetres(radius)} of the plan, after about ${clock(forecast.medianTimeS)}.`;
   const stopped = forecast.failures.reduce((sum, failure) => sum + failure.runs, 0);
   const stops = stopped === 0 ? '' : ` ${counted(stopped, 'run')} stopped on the way.`;
   if (weakest === undefined) return `No mission is worked on this route yet.${end}${stops}`;

@@ -18,7 +18,11 @@ const DIRECTIONS = 240;
  * cuts out one stretch of ρ; the probabilities of the stretches are averaged over the directions.
  * Source: Kotz and Nadarajah, Multivariate t Distributions and Their Applications, 2004, section 1.
  */
-export function discProbability({ centre, scale, freedom }: BivariateT, about: Point, radiusM: number): number {
+export function discProbability(
+  { centre, scale, freedom }: BivariateT,
+  about: Point,
+  radiusM: number,
+): number {
   const a = Math.sqrt(scale.xx);
   const b = a > 0 ? scale.xy / a : 0;
   const c = Math.sqrt(Math.max(0, scale.yy - b * b));

@@ -14,7 +14,11 @@ const routeId = demoId('W', 1);
 const pondRouteId = demoId('W', 2);
 
 async function loadRoutes(db: Database): Promise<void> {
-  const savedAt = ['2026-10-31T10:00:00.000Z', '2026-11-07T13:40:00.000Z', '2026-11-14T13:50:00.000Z'];
+  const savedAt = [
+    '2026-10-31T10:00:00.000Z',
+    '2026-11-07T13:40:00.000Z',
+    '2026-11-14T13:50:00.000Z',
+  ];
   for (const [i, { note, route }] of ROUTE_VERSIONS.entries()) {
     const id = demoId('V', i + 1);
     await saveVersion(db, { id, routeId, note, route });

@@ -71,7 +71,12 @@ export const hiddenPipit: Robot = {
   // Turns stop late; the tired battery makes it worse (see `tired`).
   motors: { ...pipit.motors, lagS: 0.05 },
   // Wheels a little smaller than their nominal size, and not quite alike.
-  errors: { wheelScaleError: -0.012, wheelDifference: 0.003, trackScaleError: 0.004, slipMPerSqrtM: 0.003 },
+  errors: {
+    wheelScaleError: -0.012,
+    wheelDifference: 0.003,
+    trackScaleError: 0.004,
+    slipMPerSqrtM: 0.003,
+  },
   // The distance sensor reads long.
   distance: pipit.distance && { ...pipit.distance, offsetM: 0.005, noiseM: 0.004 },
 };
@@ -106,7 +111,14 @@ const steps = (lead: number, byDistance: boolean) => [
   { id: 's08', kind: 'mark', missionId: 'rain-barrel', dwellS: 1.5 },
   { id: 's09', kind: 'turn', angleRad: deg(90), rateRadPerS: deg(90), leadRad: lead },
   { id: 's10', kind: 'straight', distanceM: 0.22, speedMPerS: 0.2 },
-  { id: 's11', kind: 'turn', angleRad: deg(180), direction: 'left', rateRadPerS: deg(90), leadRad: lead },
+  {
+    id: 's11',
+    kind: 'turn',
+    angleRad: deg(180),
+    direction: 'left',
+    rateRadPerS: deg(90),
+    leadRad: lead,
+  },
   { id: 's12', kind: 'straight', distanceM: 0.75, speedMPerS: 0.3 },
   { id: 's13', kind: 'mark', missionId: 'sundial', dwellS: 1 },
   { id: 's14', kind: 'straight', distanceM: 0.55, speedMPerS: 0.3 },

@@ -1,5 +1,4 @@
-import { knowledgeAge } from '../../core/freshness';
-import type { StationNotes } from '../../ui/stations';
+import { knowledgeAge, type Freshness } from '../../core/freshness';
 import type { Database } from '../database';
 import { findTeam } from '../stores/teams';
 
@@ -7,7 +6,12 @@ const asDate = (value: unknown): Date | null =>
   value === null || value === undefined ? null : new Date(value as string);
 
 /** What the page frame shows on every screen: the team, and how fresh each station's knowledge is. */
-export async function frameData(db: Database): Promise<{ team: string | null; notes: StationNotes }> {
+export interface Frame {
+  team: string | null;
+  notes: Record<'today' | 'robot' | 'course' | 'runs' | 'findings', Freshness>;
+}
+
+export async function frameData(db: Database): Promise<Frame> {
   const [team, robots, lastSaved, lastRun] = await Promise.all([
     findTeam(db),
     db.models.robot.count(),

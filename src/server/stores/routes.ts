@@ -59,10 +59,7 @@ export async function findVersion(db: Database, id: string): Promise<SavedRouteV
  * Keep a route as it is now, for good, under the next number. The same version sent twice is one
  * version; another content under the same id is refused.
  */
-export const saveVersion = (
-  db: Database,
-  record: RouteVersionRecord,
-): Promise<SavedRouteVersion> =>
+export const saveVersion = (db: Database, record: RouteVersionRecord): Promise<SavedRouteVersion> =>
   inTransaction(db, async (transaction) => {
     const existing = await db.models.routeVersion.findByPk(record.id, { transaction, lock: true });
     if (existing !== null) {

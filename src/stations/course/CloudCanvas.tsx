@@ -32,7 +32,8 @@ export function CloudCanvas({ table, paths, runs }: Props) {
       context.globalAlpha = 0.07;
       for (const path of paths) {
         context.beginPath();
-        for (let i = 0; i < path.length; i += 2) context.lineTo(x(path[i] ?? 0), y(path[i + 1] ?? 0));
+        for (let i = 0; i < path.length; i += 2)
+          context.lineTo(x(path[i] ?? 0), y(path[i + 1] ?? 0));
         context.stroke();
       }
       context.globalAlpha = 0.55;

@@ -19,6 +19,7 @@ import { CloudCanvas } from './CloudCanvas';
 import styles from './CourseStation.module.css';
 import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
 import { ForecastPanel } from './ForecastPanel';
+import { editOf } from './history';
 import { RouteBar } from './RouteBar';
 import { RoutePlan } from './RoutePlan';
 import { SaveVersionDialog } from './SaveVersionDialog';
@@ -55,7 +56,7 @@ const SEED = 20_261;
 
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement &&
-  (event.target.closest('input, select, textarea, dialog') !== null);
+  event.target.closest('input, select, textarea, dialog') !== null;
 
 /** Ctrl+Z, Ctrl+Y and Ctrl+Shift+Z outside of fields. */
 function useUndoKeys(undo: () => void, redo: () => void) {
@@ -76,7 +77,10 @@ function useUndoKeys(undo: () => void, redo: () => void) {
 export function CourseStation({ routes, record, course, robot, robots, versions: loaded }: Props) {
   const [versions, setVersions] = useState(loaded);
   const newest = versions[0] ?? null;
-  const saved = useMemo(() => ({ id: newest?.id ?? null, route: newest?.route ?? EMPTY_ROUTE }), [newest]);
+  const saved = useMemo(
+    () => ({ id: newest?.id ?? null, route: newest?.route ?? EMPTY_ROUTE }),
+    [newest],
+  );
   const { history, dispatch, changed } = useDraft(record.id, saved);
   const route = history.present;
   const { table } = course;
@@ -87,8 +91,7 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
   const simulation = useSimulation();
   const { state } = simulation;
 
-  const edit = (next: Route, about: string) =>
-    dispatch({ type: 'edit', route: next, about, at: Date.now() });
+  const edit = (next: Route, about: string) => dispatch(editOf(next, about));
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
     () => dispatch({ type: 'redo' }),
@@ -107,7 +110,15 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
 
   return (
     <>
-      <RouteBar routes={routes} record={record} course={course} robot={robot} robots={robots} newest={newest} changed={changed} />
+      <RouteBar
+        routes={routes}
+        record={record}
+        course={course}
+        robot={robot}
+        robots={robots}
+        newest={newest}
+        changed={changed}
+      />
       <p className={styles.headline} data-testid="course-sentence">
         {sentence}
       </p>
@@ -127,7 +138,12 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
           </div>
           <div className={styles.actions}>
             {state.running ? (
-              <Progress label="Simulated runs" done={state.done} total={SIMULATED_RUNS} onCancel={simulation.cancel} />
+              <Progress
+                label="Simulated runs"
+                done={state.done}
+                total={SIMULATED_RUNS}
+                onCancel={simulation.cancel}
+              />
             ) : (
               <>
                 <Button
@@ -140,10 +156,16 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
                 <Button disabled={!changed} onClick={() => setDialog('save')}>
                   Save version…
                 </Button>
-                <Button disabled={history.past.length === 0} onClick={() => dispatch({ type: 'undo' })}>
+                <Button
+                  disabled={history.past.length === 0}
+                  onClick={() => dispatch({ type: 'undo' })}
+                >
                   Undo
                 </Button>
-                <Button disabled={history.future.length === 0} onClick={() => dispatch({ type: 'redo' })}>
+                <Button
+                  disabled={history.future.length === 0}
+                  onClick={() => dispatch({ type: 'redo' })}
+                >
                   Redo
                 </Button>
                 <Button disabled={versions.length === 0} onClick={() => setDialog('versions')}>
@@ -180,7 +202,11 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
           <div className={styles.add}>
             <span>{selected === null ? 'Add' : `Add after step ${selected + 1}`}</span>
             {KINDS.map(({ kind, label }) => (
-              <Button key={kind} disabled={kind === 'mark' && table.missions.length === 0} onClick={() => addStep(kind)}>
+              <Button
+                key={kind}
+                disabled={kind === 'mark' && table.missions.length === 0}
+                onClick={() => addStep(kind)}
+              >
                 {label}
               </Button>
             ))}

@@ -24,7 +24,11 @@ interface Props {
   changed: boolean;
 }
 
-function NewRouteDialog({ course, robots, onClose }: Pick<Props, 'course' | 'robots'> & { onClose(): void }) {
+function NewRouteDialog({
+  course,
+  robots,
+  onClose,
+}: Pick<Props, 'course' | 'robots'> & { onClose(): void }) {
   const [id] = useState(() => ulid());
   const [name, setName] = useState('');
   const [robotId, setRobotId] = useState(robots[0]?.id ?? '');
@@ -85,7 +89,9 @@ export function RouteBar({ routes, record, course, robot, robots, newest, change
           + New route
         </Button>
       </nav>
-      {making && <NewRouteDialog course={course} robots={robots} onClose={() => setMaking(false)} />}
+      {making && (
+        <NewRouteDialog course={course} robots={robots} onClose={() => setMaking(false)} />
+      )}
     </header>
   );
 }

@@ -88,7 +88,10 @@ export function RoutePlan({ table, robot, route, plan, selected, forecast, onSta
             />
           ),
       )}
-      <path className={styles.planned} d={pathOf(table, [route.start, ...plan.map(({ to }) => to)])} />
+      <path
+        className={styles.planned}
+        d={pathOf(table, [route.start, ...plan.map(({ to }) => to)])}
+      />
       {active && <path className={styles.active} d={pathOf(table, [active.from, active.to])} />}
       <RobotOutline table={table} pose={active?.to ?? end} body={robot.body} />
       {plan.map(({ step, to, from }, index) =>

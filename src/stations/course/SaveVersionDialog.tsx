@@ -57,9 +57,7 @@ export function SaveVersionDialog({ routeId, route, base, missions, onSaved, onC
         onChange={setNote}
         onKeyDown={(event) => event.key === 'Enter' && !saving && void save()}
       />
-      {base !== null && (
-        <DifferenceList differences={compareRoutes(base.route, route, missions)} />
-      )}
+      {base !== null && <DifferenceList differences={compareRoutes(base.route, route, missions)} />}
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
     </Dialog>
   );

@@ -19,17 +19,65 @@ export function StartSentence({ route, table, onChange }: Props) {
   return (
     <>
       Start at{' '}
-      <NumberField inline label="Start x" unit={CM} min={0} max={table.widthM * 100} value={start.xM} onChange={(xM) => setStart({ xM })} />{' '}
+      <NumberField
+        inline
+        label="Start x"
+        unit={CM}
+        min={0}
+        max={table.widthM * 100}
+        value={start.xM}
+        onChange={(xM) => setStart({ xM })}
+      />{' '}
       |{' '}
-      <NumberField inline label="Start y" unit={CM} min={0} max={table.heightM * 100} value={start.yM} onChange={(yM) => setStart({ yM })} />{' '}
+      <NumberField
+        inline
+        label="Start y"
+        unit={CM}
+        min={0}
+        max={table.heightM * 100}
+        value={start.yM}
+        onChange={(yM) => setStart({ yM })}
+      />{' '}
       facing{' '}
-      <NumberField inline label="Start heading" unit={DEG} min={-360} max={360} value={start.headingRad} onChange={(headingRad) => setStart({ headingRad })} />
+      <NumberField
+        inline
+        label="Start heading"
+        unit={DEG}
+        min={-360}
+        max={360}
+        value={start.headingRad}
+        onChange={(headingRad) => setStart({ headingRad })}
+      />
       ; placed to ±{' '}
-      <NumberField inline label="Placing scatter along" unit={MM} min={0} max={500} value={placement.alongSdM} onChange={(alongSdM) => setPlacement({ alongSdM })} />{' '}
+      <NumberField
+        inline
+        label="Placing scatter along"
+        unit={MM}
+        min={0}
+        max={500}
+        value={placement.alongSdM}
+        onChange={(alongSdM) => setPlacement({ alongSdM })}
+      />{' '}
       along, ±{' '}
-      <NumberField inline label="Placing scatter across" unit={MM} min={0} max={500} value={placement.acrossSdM} onChange={(acrossSdM) => setPlacement({ acrossSdM })} />{' '}
+      <NumberField
+        inline
+        label="Placing scatter across"
+        unit={MM}
+        min={0}
+        max={500}
+        value={placement.acrossSdM}
+        onChange={(acrossSdM) => setPlacement({ acrossSdM })}
+      />{' '}
       across, ±{' '}
-      <NumberField inline label="Placing scatter of the heading" unit={DEG} min={0} max={50} value={placement.headingSdRad} onChange={(headingSdRad) => setPlacement({ headingSdRad })} />
+      <NumberField
+        inline
+        label="Placing scatter of the heading"
+        unit={DEG}
+        min={0}
+        max={50}
+        value={placement.headingSdRad}
+        onChange={(headingSdRad) => setPlacement({ headingSdRad })}
+      />
     </>
   );
 }

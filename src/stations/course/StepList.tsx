@@ -52,6 +52,8 @@ function StepRow({
   });
   const n = index + 1;
   return (
+    // The row only follows the focus and the pointer; everything in it is a control of its own.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
@@ -85,14 +87,24 @@ function StepRow({
         />
         <div className={styles.rowFoot}>
           <small className={styles.arrival}>{arrival(planned)}</small>
-      <span className={styles.rowActions}>
-        <Button look="bare" aria-label={`Duplicate step ${n}`} title="Duplicate" onClick={() => list.onDuplicate(index)}>
-          <Copy size={15} aria-hidden />
-        </Button>
-        <Button look="bare" aria-label={`Remove step ${n}`} title="Remove" onClick={() => list.onRemove(index)}>
-          <X size={16} aria-hidden />
-        </Button>
-      </span>
+          <span className={styles.rowActions}>
+            <Button
+              look="bare"
+              aria-label={`Duplicate step ${n}`}
+              title="Duplicate"
+              onClick={() => list.onDuplicate(index)}
+            >
+              <Copy size={15} aria-hidden />
+            </Button>
+            <Button
+              look="bare"
+              aria-label={`Remove step ${n}`}
+              title="Remove"
+              onClick={() => list.onRemove(index)}
+            >
+              <X size={16} aria-hidden />
+            </Button>
+          </span>
         </div>
         {planned.problems.map((problem) => (
           <small key={problem} className={styles.problem}>

@@ -56,3 +56,11 @@ export function historyReducer(state: History, action: HistoryAction): History {
     }
   }
 }
+
+/** A change of the draft, made now. */
+export const editOf = (route: Route, about: string): HistoryAction => ({
+  type: 'edit',
+  route,
+  about,
+  at: Date.now(),
+});

@@ -15,7 +15,13 @@ export interface SimulationState {
   problem: string | null;
 }
 
-const NOTHING: SimulationState = { done: 0, running: false, result: null, landed: [], problem: null };
+const NOTHING: SimulationState = {
+  done: 0,
+  running: false,
+  result: null,
+  landed: [],
+  problem: null,
+};
 
 export function useSimulation() {
   const [state, setState] = useState(NOTHING);

@@ -20,17 +20,47 @@ export function Converter({ robot }: { robot: Robot }) {
         When both motors turn {number(Math.abs(straight.motorDegrees))}°, the robot drives{' '}
         {number(Math.abs(straight.distanceM) * 100, 1)} cm; when they turn that much against each
         other, it turns {number(Math.abs(degreesFromRadians(spin.headingRad)), 1)}°; with one alone,{' '}
-        {number(Math.abs(degreesFromRadians('headingRad' in given ? spin.headingRad / 2 : pivot.headingRad)), 1)}°.
+        {number(
+          Math.abs(
+            degreesFromRadians('headingRad' in given ? spin.headingRad / 2 : pivot.headingRad),
+          ),
+          1,
+        )}
+        °.
       </p>
       <div className={styles.converterRow}>
-        <NumberField label="Motor" unit={{ ...DEG, decimals: 1, show: (v) => v, read: (v) => v }} min={-36000} max={36000} value={straight.motorDegrees} onChange={(motorDegrees) => setGiven({ motorDegrees })} hint={`${number(view.rotations, 2)} rotations`} />
+        <NumberField
+          label="Motor"
+          unit={{ ...DEG, decimals: 1, show: (v) => v, read: (v) => v }}
+          min={-36000}
+          max={36000}
+          value={straight.motorDegrees}
+          onChange={(motorDegrees) => setGiven({ motorDegrees })}
+          hint={`${number(view.rotations, 2)} rotations`}
+        />
         <span aria-hidden="true">=</span>
-        <NumberField label="Drives straight" unit={CM} min={-1000} max={1000} value={straight.distanceM} onChange={(distanceM) => setGiven({ distanceM })} hint={`1 count = ${number(view.encoderStepM * 1000, 2)} mm`} />
+        <NumberField
+          label="Drives straight"
+          unit={CM}
+          min={-1000}
+          max={1000}
+          value={straight.distanceM}
+          onChange={(distanceM) => setGiven({ distanceM })}
+          hint={`1 count = ${number(view.encoderStepM * 1000, 2)} mm`}
+        />
         <span aria-hidden="true">=</span>
-        <NumberField label="Robot turns on the spot" unit={{ ...DEG, decimals: 1 }} min={-3600} max={3600} value={spin.headingRad} onChange={(headingRad) => setGiven({ headingRad })} hint="left positive" />
+        <NumberField
+          label="Robot turns on the spot"
+          unit={{ ...DEG, decimals: 1 }}
+          min={-3600}
+          max={3600}
+          value={spin.headingRad}
+          onChange={(headingRad) => setGiven({ headingRad })}
+          hint="left positive"
+        />
         <p className={styles.rounding}>
-          Whole encoder counts leave {number(Math.abs(view.leftOverDegrees), 2)}° of the motor over, which is{' '}
-          {number(Math.abs(view.leftOverM) * 1000, 2)} mm.
+          Whole encoder counts leave {number(Math.abs(view.leftOverDegrees), 2)}° of the motor over,
+          which is {number(Math.abs(view.leftOverM) * 1000, 2)} mm.
         </p>
       </div>
     </section>

@@ -14,7 +14,12 @@ export function NewRobot({ like, onClose }: { like: RobotRecord; onClose(): void
   const [problem, setProblem] = useState<string | null>(null);
   const save = async () => {
     try {
-      await putRecord<RobotRecord>('robots', { ...like, id, version: 0, name: name.trim() } as RobotRecord);
+      await putRecord<RobotRecord>('robots', {
+        ...like,
+        id,
+        version: 0,
+        name: name.trim(),
+      } as RobotRecord);
       location.assign(`/robot?robot=${id}`);
     } catch (error) {
       setProblem(sentenceOf(error));

@@ -10,16 +10,36 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
   const front = Math.max(mm(body.frontM), mm(distance?.aheadM ?? 0)) + 60;
   const rear = mm(body.rearM) + 50;
   const wheel = (x: number) => (
-    <rect className={styles.wheel} x={x - 10} y={-mm(wheelDiameterM) / 2} width={20} height={mm(wheelDiameterM)} rx={4} />
+    <rect
+      className={styles.wheel}
+      x={x - 10}
+      y={-mm(wheelDiameterM) / 2}
+      width={20}
+      height={mm(wheelDiameterM)}
+      rx={4}
+    />
   );
   const beam = distance === null ? 0 : Math.tan(Math.min(distance.beamHalfAngleRad, 1)) * 50;
   return (
     <figure className={styles.drawing}>
-      <svg viewBox={`${-side} ${-front} ${2 * side} ${front + rear}`} role="img" aria-label="The robot from above, to scale">
-        <rect className={styles.bodyBox} x={-mm(body.halfWidthM)} y={-mm(body.frontM)} width={2 * mm(body.halfWidthM)} height={mm(body.frontM) + mm(body.rearM)} />
+      <svg
+        viewBox={`${-side} ${-front} ${2 * side} ${front + rear}`}
+        role="img"
+        aria-label="The robot from above, to scale"
+      >
+        <rect
+          className={styles.bodyBox}
+          x={-mm(body.halfWidthM)}
+          y={-mm(body.frontM)}
+          width={2 * mm(body.halfWidthM)}
+          height={mm(body.frontM) + mm(body.rearM)}
+        />
         {wheel(-mm(trackM) / 2)}
         {wheel(mm(trackM) / 2)}
-        <path className={styles.axle} d={`M${-mm(trackM) / 2} 0H${mm(trackM) / 2}M0 6V${-mm(body.frontM)}`} />
+        <path
+          className={styles.axle}
+          d={`M${-mm(trackM) / 2} 0H${mm(trackM) / 2}M0 6V${-mm(body.frontM)}`}
+        />
         <rect className={styles.sensor} x={-9} y={8} width={18} height={18} />
         {distance !== null && (
           <g transform={`translate(${-mm(distance.leftM)} ${-mm(distance.aheadM)})`}>

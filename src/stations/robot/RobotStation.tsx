@@ -45,7 +45,12 @@ export function RobotStation({ record, robots }: Props) {
       <Converter robot={draft.robot} />
       <div className={styles.columns}>
         <section aria-label="Record" className={styles.record}>
-          <TextField label="Name" value={draft.name} maxLength={80} onChange={(name) => setDraft({ ...draft, name })} />
+          <TextField
+            label="Name"
+            value={draft.name}
+            maxLength={80}
+            onChange={(name) => setDraft({ ...draft, name })}
+          />
           <RobotFields robot={draft.robot} onChange={setRobot} />
         </section>
         <aside className={styles.side}>

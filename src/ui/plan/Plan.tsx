@@ -9,10 +9,18 @@ export const flip = (table: Pick<Table, 'heightM'>, yM: number): number => mm(ta
 
 /** Points of the table as an SVG path. */
 export const pathOf = (table: Table, points: readonly { xM: number; yM: number }[]): string =>
-  points.map((p, i) => `${i === 0 ? 'M' : 'L'}${mm(p.xM).toFixed(1)} ${flip(table, p.yM).toFixed(1)}`).join('');
+  points
+    .map((p, i) => `${i === 0 ? 'M' : 'L'}${mm(p.xM).toFixed(1)} ${flip(table, p.yM).toFixed(1)}`)
+    .join('');
 
 /** A corner-to-corner box around a pose, turned with it. */
-export function boxPath(table: Table, pose: Pose, front: number, rear: number, half: number): string {
+export function boxPath(
+  table: Table,
+  pose: Pose,
+  front: number,
+  rear: number,
+  half: number,
+): string {
   const corners = [
     { xM: front, yM: half },
     { xM: front, yM: -half },
@@ -66,7 +74,13 @@ export function Plan({ table, label, children, view, svgRef, missions = true }: 
   const height = mm(table.heightM);
   const box = view ?? [-20, -20, width + 40, height + 40];
   return (
-    <svg ref={svgRef} className={styles.plan} viewBox={box.join(' ')} role="group" aria-label={label}>
+    <svg
+      ref={svgRef}
+      className={styles.plan}
+      viewBox={box.join(' ')}
+      role="group"
+      aria-label={label}
+    >
       <defs>
         <pattern id={grid} width={100} height={100} patternUnits="userSpaceOnUse" y={height % 100}>
           <path className={styles.grid} d="M0 0H100M0 0V100" />

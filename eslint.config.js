@@ -1,0 +1,87 @@
+import boundaries from 'eslint-plugin-boundaries';
+import a11y from 'eslint-plugin-jsx-a11y';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+/** Imports point one way: pages → stations → ui → core; pages/api → server → formats → core. */
+const MAY_IMPORT = {
+  core: ['core'],
+  formats: ['formats', 'core'],
+  ui: ['ui', 'core'],
+  workers: ['workers', 'formats', 'core'],
+  stations: ['stations', 'ui', 'workers', 'formats', 'core'],
+  server: ['server', 'formats', 'core'],
+  api: ['server', 'formats', 'core'],
+  pages: ['pages', 'stations', 'ui', 'server', 'formats', 'core'],
+  scripts: ['scripts', 'server', 'formats', 'core'],
+  tests: ['tests', 'scripts', 'server', 'formats', 'core', 'stations', 'ui'],
+};
+
+export default tseslint.config(
+  { ignores: ['dist', '.astro', 'node_modules', '.corvat', 'test-results'] },
+  ...tseslint.configs.strict,
+  {
+    files: ['**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true } },
+    plugins: { boundaries, 'react-hooks': hooks },
+    settings: {
+      'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
+      'boundaries/elements': [
+        { type: 'api', pattern: 'src/pages/api' },
+        ...['core', 'formats', 'ui', 'workers', 'stations', 'server', 'pages'].map((type) => ({
+          type,
+          pattern: `src/${type}`,
+        })),
+        { type: 'scripts', pattern: 'scripts' },
+        { type: 'tests', pattern: 'tests' },
+      ],
+    },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+      'boundaries/dependencies': [
+        'error',
+        {
+          default: 'disallow',
+          policies: Object.entries(MAY_IMPORT).map(([from, allowed]) => ({
+            from: { element: { type: from } },
+            allow: allowed.map((type) => ({ to: { element: { type } } })),
+          })),
+        },
+      ],
+    },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: '^(?!\\.|zod$|pure-rand|@stdlib/)',
+              message: 'The core imports only numeric packages and Zod.',
+            },
+          ],
+        },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
+    },
+  },
+  {
+    files: ['**/*.tsx'],
+    ...a11y.flatConfigs.recommended,
+    rules: {
+      ...a11y.flatConfigs.recommended.rules,
+      // A dialog's first field takes the focus; the elements of a page do not.
+      'jsx-a11y/no-autofocus': ['error', { ignoreNonDOM: true }],
+    },
+  },
+);
