@@ -5,6 +5,7 @@ import type { SavedRun } from './records';
 
 /** What a column of a run log can hold. */
 export const FIELDS = {
+  happenedAt: 'When (date and time)',
   placedBy: 'Placed by',
   battery: 'Battery (label)',
   batteryV: 'Battery (V)',
@@ -72,6 +73,7 @@ export function readCsvTable(bytes: Uint8Array): CsvTable {
 const plain = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '');
 
 const GUESSES: Record<keyof typeof FIELDS, string[]> = {
+  happenedAt: ['happenedat', 'time', 'when', 'datetime'],
   placedBy: ['placedby', 'operator', 'who'],
   battery: ['battery', 'batterylabel'],
   batteryV: ['batteryv', 'volts', 'voltage'],
@@ -101,6 +103,7 @@ export function guessColumns(header: readonly string[], missions: readonly Missi
 
 /** What is read from one good row, in SI units. */
 export interface CsvRun {
+  happenedAt: string | null;
   placedBy: string | null;
   battery: string | null;
   batteryV: number | null;
@@ -147,6 +150,19 @@ function parseYesNo(text: string, column: string): boolean | null {
   throw new BadCell(`column “${column}” holds “${text.slice(0, 30)}”; 1 or 0, yes or no is read`);
 }
 
+function parseTime(text: string, column: string): string | null {
+  if (text === '') return null;
+  const time = /^\d{4}-\d{2}-\d{2}([T ][\d:.]+(Z|[+-]\d{2}:?\d{2})?)?$/.test(text)
+    ? Date.parse(text)
+    : Number.NaN;
+  if (Number.isNaN(time)) {
+    throw new BadCell(
+      `column “${column}” holds “${text.slice(0, 30)}”; a date such as 2026-11-14 or 2026-11-14T14:10 is read`,
+    );
+  }
+  return new Date(time).toISOString();
+}
+
 function parseText(text: string, column: string, max: number): string | null {
   if (text.length > max) throw new BadCell(`column “${column}” holds over ${max} characters`);
   return text === '' ? null : text;
@@ -178,6 +194,7 @@ function readRow(cells: readonly string[], header: readonly string[], map: Colum
   const noted = Object.values(missions);
   const worked = parseYesNo(...at('worked'));
   const run: CsvRun = {
+    happenedAt: parseTime(...at('happenedAt')),
     placedBy: parseText(...at('placedBy'), 40),
     battery: parseText(...at('battery'), 40),
     batteryV: parseNumber(...at('batteryV'), 0, 60),

@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState, type Ref } from 'react';
 import { shortNumber } from '../core/text/quantities';
 import { classes } from './classes';
 import styles from './NumberField.module.css';
@@ -10,12 +10,15 @@ interface Props {
   /** In SI; null shows an empty field. */
   value: number | null;
   onChange(value: number): void;
+  /** Given where the field may be left empty; called when it is emptied. */
+  onClear?: () => void;
   /** Limits in the shown unit. */
   min: number;
   max: number;
   /** In a sentence the label is only for screen readers, and the field is as wide as its number. */
   inline?: boolean;
   hint?: string;
+  inputRef?: Ref<HTMLInputElement>;
 }
 
 const asShown = (value: number | null, unit: Unit): string =>
@@ -39,6 +42,8 @@ export function NumberField({
   max,
   inline = false,
   hint,
+  onClear,
+  inputRef,
 }: Props) {
   const id = useId();
   const shown = asShown(value, unit);
@@ -49,12 +54,14 @@ export function NumberField({
   }, [shown]);
 
   const typed = parse(text);
-  const fits = typed >= min && typed <= max;
+  const emptied = onClear !== undefined && text.trim() === '';
+  const fits = emptied || (typed >= min && typed <= max);
   const problem = fits
     ? null
     : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
   const commit = (next: string) => {
     setText(next);
+    if (next.trim() === '') onClear?.();
     const number = parse(next);
     if (number >= min && number <= max) onChange(unit.read(number));
   };
@@ -70,6 +77,7 @@ export function NumberField({
       </label>
       <span className={classes(styles.box, problem !== null && styles.wrong)}>
         <input
+          ref={inputRef}
           id={id}
           type="text"
           inputMode="decimal"

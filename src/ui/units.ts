@@ -48,5 +48,6 @@ export const DRIFT_DEG_PER_S = angle('°/s', 'degrees per second', 4, 0.01);
 export const DEG_PER_SQRT_S = angle('°/√s', 'degrees per root second', 4, 0.01);
 export const PERCENT = scaled('%', 'percent', 100, 2, 0.1);
 export const PLAIN = scaled('', '', 1, 3, 0.1);
+export const RUNS = scaled('runs', 'runs', 1, 0, 5);
 export const POINTS = scaled('points', 'points', 1, 0, 5);
 export const VOLTS = scaled('V', 'volts', 1, 2, 0.1);

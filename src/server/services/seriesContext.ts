@@ -1,5 +1,6 @@
 import { plannedEnd, planRoute } from '../../core/course/plan';
-import { seriesFindings, type LoggedRun, type SeriesFindings } from '../../core/runs/findings';
+import { seriesFindings, type SeriesFindings } from '../../core/runs/findings';
+import { toLoggedRun } from '../../formats/loggedRun';
 import type {
   CourseRecord,
   RobotRecord,
@@ -9,7 +10,7 @@ import type {
   SavedSeries,
 } from '../../formats/records';
 import type { Database } from '../database';
-import { notFound } from '../problem';
+import { notFound, Problem } from '../problem';
 import { findCourse } from '../stores/courses';
 import { findRobot } from '../stores/robots';
 import { findRoute, findVersion } from '../stores/routes';
@@ -57,18 +58,18 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
 export const targetOf = ({ version, robot, course }: SeriesContext) =>
   plannedEnd(version.route, planRoute(version.route, robot.robot, course.table));
 
-/** A stored run as the findings look at it. */
-export const toLoggedRun = (run: SavedRun): LoggedRun => ({
-  number: run.number,
-  xM: run.endXM,
-  yM: run.endYM,
-  headingRad: run.endHeadingRad,
-  success: run.worked,
-  placedBy: run.placedBy,
-  battery: run.battery,
-  missions: run.missions,
-  setAside: run.setAsideReason !== null,
-});
-
 export const findingsOf = (context: SeriesContext): SeriesFindings =>
   seriesFindings(targetOf(context).headingRad, context.runs.map(toLoggedRun));
+
+/** A series for a page, or null where the address points to none. */
+export async function openSeries(
+  db: Database,
+  id: string | undefined,
+): Promise<SeriesContext | null> {
+  try {
+    return await seriesWithContext(db, id ?? '');
+  } catch (error) {
+    if (error instanceof Problem && error.status === 404) return null;
+    throw error;
+  }
+}

@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { col, fn, Op, type Transaction } from 'sequelize';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -90,3 +90,15 @@ export const listRuns = async (db: Database, seriesId?: string): Promise<SavedRu
       order: ['seriesId', 'number'],
     })
   ).map(toSaved);
+
+/** Every value noted so far in a column of names, the one used last first. */
+export async function namesUsed(db: Database, column: 'placedBy' | 'battery'): Promise<string[]> {
+  const rows = await db.models.run.findAll({
+    attributes: [column, [fn('max', col('happened_at')), 'happenedAt']],
+    where: { [column]: { [Op.ne]: null } },
+    group: [column],
+    order: [[fn('max', col('happened_at')), 'DESC']],
+    limit: 20,
+  });
+  return rows.map((row) => row.get(column) as string);
+}

@@ -65,10 +65,20 @@ interface Props {
   view?: [number, number, number, number];
   svgRef?: Ref<SVGSVGElement>;
   missions?: boolean;
+  /** Distance of the graph lines, in millimetres. */
+  gridMm?: number;
 }
 
 /** The table from above: border, graph lines every 10 cm, walls, guide lines, missions. */
-export function Plan({ table, label, children, view, svgRef, missions = true }: Props) {
+export function Plan({
+  table,
+  label,
+  children,
+  view,
+  svgRef,
+  missions = true,
+  gridMm = 100,
+}: Props) {
   const grid = useId();
   const width = mm(table.widthM);
   const height = mm(table.heightM);
@@ -82,8 +92,14 @@ export function Plan({ table, label, children, view, svgRef, missions = true }: 
       aria-label={label}
     >
       <defs>
-        <pattern id={grid} width={100} height={100} patternUnits="userSpaceOnUse" y={height % 100}>
-          <path className={styles.grid} d="M0 0H100M0 0V100" />
+        <pattern
+          id={grid}
+          width={gridMm}
+          height={gridMm}
+          patternUnits="userSpaceOnUse"
+          y={height % gridMm}
+        >
+          <path className={styles.grid} d={`M0 0H${gridMm}M0 0V${gridMm}`} />
         </pattern>
       </defs>
       <rect className={styles.sheet} width={width} height={height} />

@@ -1,0 +1,21 @@
+import type { Pose } from '../geometry/pose';
+import type { Route } from './route';
+import type { Mission, Table } from './table';
+
+/** The missions that a route works, in the order in which it comes to them, each once. */
+export function routeMissions(route: Route, table: Table): Mission[] {
+  const ids = new Set(
+    route.steps.flatMap((step) => (step.kind === 'mark' ? [step.missionId] : [])),
+  );
+  return [...ids].flatMap((id) => table.missions.find((mission) => mission.id === id) ?? []);
+}
+
+/** Farther than this the end of a route has nothing to do with a mission's window. */
+const NEAR_M = 0.15;
+
+/** The mission that is worked where the route ends: the nearest of its missions within 15 cm, or null. */
+export function missionAtEnd(missions: readonly Mission[], end: Pose): Mission | null {
+  const distance = ({ pose }: Mission) => Math.hypot(pose.xM - end.xM, pose.yM - end.yM);
+  const nearest = missions.toSorted((a, b) => distance(a) - distance(b))[0];
+  return nearest !== undefined && distance(nearest) <= NEAR_M ? nearest : null;
+}

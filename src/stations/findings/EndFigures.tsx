@@ -1,0 +1,97 @@
+import type { SeriesFindings } from '../../core/runs/findings';
+import { counted, number } from '../../core/text/quantities';
+import { Figure } from '../../ui/Figure';
+import { degreesText, mmText, signedDegrees, signedMm } from './figures';
+import styles from './Findings.module.css';
+
+function probability(p: number): string {
+  if (p < 0.001) return 'real (p < 0.001)';
+  return p < 0.05 ? `real (p = ${number(p, 3)})` : `may be chance (p = ${number(p, 2)})`;
+}
+
+/** Where the robot ends and how far apart, in numbers. */
+export function EndFigures({ findings }: { findings: SeriesFindings }) {
+  const { end, travel } = findings;
+  const low = mmText(end.r95AboutMeanLow95M);
+  const high = mmText(end.r95AboutMeanHigh95M);
+  return (
+    <dl className={styles.figures}>
+      <Figure
+        testId="r95-target"
+        tone="measured"
+        label="95 of 100 runs land within"
+        value={mmText(end.r95AboutTargetM)}
+        unit="mm of the target"
+        detail={`half of them within ${mmText(end.r50AboutTargetM) ?? '–'} mm`}
+      />
+      <Figure
+        testId="r95-mean"
+        tone="measured"
+        label="… and within"
+        value={mmText(end.r95AboutMeanM)}
+        unit="mm of their middle"
+        detail={
+          low === null
+            ? undefined
+            : `known to ${low} to ${high ?? ''} mm; half within ${mmText(end.r50AboutMeanM) ?? ''} mm`
+        }
+      />
+      <Figure
+        testId="bias-along"
+        tone="measured"
+        label="Mean offset along the travel"
+        value={signedMm(travel?.biasAlongM ?? null)}
+        unit="mm"
+        detail={`spread ${mmText(travel?.sdAlongM ?? null) ?? '–'} mm`}
+      />
+      <Figure
+        testId="bias-across"
+        tone="measured"
+        label="… across (left +)"
+        value={signedMm(travel?.biasAcrossM ?? null)}
+        unit="mm"
+        detail={`spread ${mmText(travel?.sdAcrossM ?? null) ?? '–'} mm`}
+      />
+      <Figure
+        testId="accuracy"
+        tone="measured"
+        label="Accuracy AP"
+        value={mmText(end.accuracyM)}
+        unit="mm"
+        detail={
+          end.biasTest === null
+            ? 'distance of the mean from the target'
+            : `the offset ${end.biasTest.real ? 'is ' : ''}${probability(end.biasTest.pValue)}`
+        }
+      />
+      <Figure
+        testId="repeatability"
+        tone="measured"
+        label="Repeatability RP"
+        value={mmText(end.repeatabilityM)}
+        unit="mm"
+        detail="mean distance from the middle + 3 of its spreads"
+      />
+      <Figure
+        testId="bias-heading"
+        tone="measured"
+        label="Mean heading error (left +)"
+        value={signedDegrees(end.biasHeadingRad)}
+        unit="°"
+        detail={`spread ${degreesText(end.sdHeadingRad) ?? '–'}°`}
+      />
+      <Figure
+        testId="table-xy"
+        tone="measured"
+        label="Mean offset on the table, x | y"
+        value={
+          end.biasXM === null
+            ? null
+            : `${signedMm(end.biasXM) ?? ''} | ${signedMm(end.biasYM) ?? ''}`
+        }
+        unit="mm"
+        detail={`from ${counted(end.nPose, 'measured end')} of ${counted(end.n, 'run')}${findings.setAside > 0 ? `, ${findings.setAside} set aside` : ''}`}
+      />
+    </dl>
+  );
+}

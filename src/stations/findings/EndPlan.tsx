@@ -1,0 +1,100 @@
+import type { Mission, Table } from '../../core/course/table';
+import type { Pose } from '../../core/geometry/pose';
+import { toTable } from '../../core/geometry/pose';
+import type { Consistency } from '../../core/runs/consistency';
+import { number } from '../../core/text/quantities';
+import type { SavedRun } from '../../formats/records';
+import { EllipseMark, EndMark } from '../../ui/plan/marks';
+import { boxPath, flip, mm, pathOf, Plan } from '../../ui/plan/Plan';
+import styles from './Findings.module.css';
+
+interface Props {
+  table: Table;
+  target: Pose;
+  mission: Mission | null;
+  end: Consistency;
+  runs: readonly SavedRun[];
+}
+
+/** Half the width of the piece of the table that shows everything, in metres. */
+function reachOf({ end, runs, mission }: Props): number {
+  const ends = runs.flatMap(({ endXM, endYM }) => [Math.abs(endXM ?? 0), Math.abs(endYM ?? 0)]);
+  const region =
+    end.ellipse95 === null
+      ? 0
+      : end.ellipse95.semiMajorM + Math.max(Math.abs(end.biasXM ?? 0), Math.abs(end.biasYM ?? 0));
+  const window = mission === null ? 0 : Math.hypot(mission.window.alongM, mission.window.acrossM);
+  return Math.max(0.03, ...ends, region, window) * 1.12;
+}
+
+/** The planned end and, to scale, where the runs ended, with the regions for the next one and for the mean. */
+export function EndPlan(props: Props) {
+  const { table, target, mission, end } = props;
+  const reach = mm(reachOf(props));
+  const at = { x: mm(target.xM), y: flip(table, target.yM) };
+  const centre = { xM: target.xM + (end.biasXM ?? 0), yM: target.yM + (end.biasYM ?? 0) };
+  const cross = reach / 22;
+  const tip = toTable(target, { xM: (reach * 0.24) / 1000, yM: 0 });
+  return (
+    <Plan
+      table={table}
+      label="Where the runs ended, seen from above"
+      missions={false}
+      gridMm={10}
+      view={[at.x - reach, at.y - reach, 2 * reach, 2 * reach]}
+    >
+      {mission && (
+        <path
+          role="img"
+          aria-label={`Window of the ${mission.name}`}
+          className={styles.window}
+          d={boxPath(
+            table,
+            mission.pose,
+            mission.window.alongM,
+            mission.window.alongM,
+            mission.window.acrossM,
+          )}
+        />
+      )}
+      {end.ellipse95 && (
+        <EllipseMark
+          table={table}
+          centre={centre}
+          ellipse={end.ellipse95}
+          kind="measured"
+          label="Region that holds 95 of 100 single runs"
+        />
+      )}
+      <path
+        className={styles.planned}
+        d={`M${at.x - cross} ${at.y}H${at.x + cross}M${at.x} ${at.y - cross}V${at.y + cross}`}
+      />
+      <path className={styles.travel} d={pathOf(table, [target, tip])} />
+      {props.runs.map((run) =>
+        run.endXM === null || run.endYM === null || run.setAsideReason !== null ? null : (
+          <EndMark
+            key={run.id}
+            table={table}
+            at={{ xM: target.xM + run.endXM, yM: target.yM + run.endYM }}
+            size={reach / 55}
+            worked={run.worked}
+            label={`Run ${run.number}: ${number(run.endXM * 1000)} | ${number(run.endYM * 1000)} mm${run.worked === false ? ', failed' : ''}`}
+          />
+        ),
+      )}
+      {end.meanEllipse95 && (
+        <g className={styles.mean}>
+          <EllipseMark
+            table={table}
+            centre={centre}
+            ellipse={end.meanEllipse95}
+            kind="measured"
+            label="Region that holds the true mean with 95 % certainty"
+          />
+          <circle cx={mm(centre.xM)} cy={flip(table, centre.yM)} r={reach / 90} />
+        </g>
+      )}
+    </Plan>
+  );
+}

@@ -1,0 +1,127 @@
+import {
+  Chart as ChartJs,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import { useEffect, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import type { SeriesFindings } from '../../core/runs/findings';
+import { number } from '../../core/text/quantities';
+import { Frame } from '../../ui/Frame';
+
+ChartJs.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
+
+/** The colours of the theme in force; they change with it. */
+function useColours() {
+  const [colours, setColours] =
+    useState<Record<'ink' | 'faint' | 'line' | 'marigold' | 'brick' | 'sheet', string>>();
+  useEffect(() => {
+    const read = () => {
+      const style = getComputedStyle(document.documentElement);
+      const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
+      setColours({
+        ink: colour('ink'),
+        faint: colour('ink-faint'),
+        line: colour('line'),
+        marigold: colour('marigold'),
+        brick: colour('brick'),
+        sheet: colour('sheet'),
+      });
+    };
+    read();
+    document.addEventListener('corvat-theme', read);
+    return () => document.removeEventListener('corvat-theme', read);
+  }, []);
+  return colours;
+}
+
+interface Props {
+  errors: SeriesFindings['errors'];
+  sentence: string;
+}
+
+/** End error of each run in the order in which they were made, with the limits of ordinary scatter. */
+export function OrderPlot({ errors: { numbers, valuesM, chart }, sentence }: Props) {
+  const colours = useColours();
+  const points = valuesM.map((value, index) => ({ x: numbers[index] ?? 0, y: value * 1000 }));
+  const first = numbers[0] ?? 0;
+  const last = numbers.at(-1) ?? 1;
+  const level = (valueM: number, label: string, dash: number[]) => ({
+    label,
+    data: [
+      { x: first, y: valueM * 1000 },
+      { x: last, y: valueM * 1000 },
+    ],
+    borderColor: colours?.faint,
+    borderWidth: 1.2,
+    borderDash: dash,
+    pointRadius: 0,
+    pointHitRadius: 0,
+  });
+  const signals = new Set(chart?.signals.map(({ index }) => index));
+  const pointColour = points.map((_, index) =>
+    signals.has(index) ? colours?.brick : colours?.marigold,
+  );
+  const axis = (title: string) => ({
+    title: { display: true, text: title, color: colours?.faint, font: { family: 'inherit' } },
+    ticks: { color: colours?.faint, precision: 0 },
+    grid: { color: colours?.line },
+    border: { color: colours?.line },
+  });
+  return (
+    <Frame
+      title="In the order of the runs"
+      sentence={sentence}
+      legend="◆ a run (▲ where something changed)   - - limits of ordinary scatter"
+    >
+      {colours !== undefined && (
+        <Line
+          role="img"
+          aria-label={`End error by run. ${sentence}`}
+          data={{
+            datasets: [
+              {
+                label: 'Distance from the target',
+                data: points,
+                borderColor: colours.marigold,
+                borderWidth: 1.2,
+                pointStyle: points.map((_, index) => (signals.has(index) ? 'triangle' : 'rectRot')),
+                pointRadius: points.map((_, index) => (signals.has(index) ? 7 : 5)),
+                pointBackgroundColor: pointColour,
+                pointBorderColor: colours.sheet,
+              },
+              ...(chart === null
+                ? []
+                : [
+                    level(chart.centre, 'Mean', []),
+                    level(chart.high, 'Upper limit', [5, 4]),
+                    ...(chart.low > 0 ? [level(chart.low, 'Lower limit', [5, 4])] : []),
+                  ]),
+            ],
+          }}
+          options={{
+            animation: false,
+            responsive: true,
+            maintainAspectRatio: false,
+            parsing: false,
+            scales: {
+              x: { ...axis('run'), type: 'linear', min: first - 0.5, max: last + 0.5 },
+              y: { ...axis('mm from the target'), type: 'linear', beginAtZero: true },
+            },
+            plugins: {
+              tooltip: {
+                callbacks: {
+                  title: (items) => `Run ${items[0]?.parsed.x ?? ''}`,
+                  label: (item) => `${number(item.parsed.y ?? 0)} mm from the target`,
+                },
+              },
+            },
+          }}
+        />
+      )}
+    </Frame>
+  );
+}

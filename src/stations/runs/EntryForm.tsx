@@ -1,0 +1,208 @@
+import { useEffect, useRef, type RefObject } from 'react';
+import { CAUSES } from '../../core/runs/causes';
+import type { Mission } from '../../core/course/table';
+import type { Pose } from '../../core/geometry/pose';
+import { Button } from '../../ui/Button';
+import { Choice } from '../../ui/Choice';
+import { NumberField } from '../../ui/NumberField';
+import { TextField } from '../../ui/TextField';
+import { DEG, MM, VOLTS } from '../../ui/units';
+import { endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
+import styles from './LogStation.module.css';
+import { MissionToggles } from './MissionToggles';
+import { Pad } from './Pad';
+
+export interface EntryRefs {
+  x: RefObject<HTMLInputElement | null>;
+  y: RefObject<HTMLInputElement | null>;
+  heading: RefObject<HTMLInputElement | null>;
+}
+
+interface Props {
+  title: string;
+  entry: Entry;
+  missions: readonly Mission[];
+  target: Pose;
+  endMission: Mission | null;
+  earlier: readonly { xM: number; yM: number }[];
+  reachM: number;
+  placers: readonly string[];
+  batteries: readonly string[];
+  refs: EntryRefs;
+  /** Whether the title takes the focus: after a run was logged. */
+  takesFocus: boolean;
+  onReach(reachM: number): void;
+  onChange(entry: Entry): void;
+  onLog(): void;
+  onCancel(): void;
+}
+
+const REACHES = [0.03, 0.06, 0.15, 0.4].map((reachM) => ({
+  value: String(reachM),
+  label: `±${reachM * 1000}`,
+}));
+
+function EndFields({ entry, refs, onChange }: Pick<Props, 'entry' | 'refs' | 'onChange'>) {
+  return (
+    <div className={styles.endFields}>
+      <NumberField
+        label="End x (along the long edge)"
+        unit={MM}
+        min={-5000}
+        max={5000}
+        value={entry.endXM}
+        inputRef={refs.x}
+        onClear={() => onChange({ ...entry, endXM: null })}
+        onChange={(endXM) => onChange({ ...entry, endXM })}
+      />
+      <NumberField
+        label="End y (away from home edge)"
+        unit={MM}
+        min={-5000}
+        max={5000}
+        value={entry.endYM}
+        inputRef={refs.y}
+        onClear={() => onChange({ ...entry, endYM: null })}
+        onChange={(endYM) => onChange({ ...entry, endYM })}
+      />
+      <NumberField
+        label="Heading off by (left +)"
+        unit={DEG}
+        min={-180}
+        max={180}
+        value={entry.endHeadingRad}
+        inputRef={refs.heading}
+        onClear={() => onChange({ ...entry, endHeadingRad: null })}
+        onChange={(endHeadingRad) => onChange({ ...entry, endHeadingRad })}
+      />
+    </div>
+  );
+}
+
+function CauseChoice({ entry, onChange }: Pick<Props, 'entry' | 'onChange'>) {
+  return (
+    <fieldset className={styles.causes}>
+      <legend>What went wrong first?</legend>
+      {CAUSES.map((cause, index) => (
+        <label key={cause}>
+          <input
+            type="radio"
+            name="cause"
+            checked={entry.cause === cause}
+            onChange={() => onChange({ ...entry, cause })}
+          />
+          <span>
+            <kbd aria-hidden="true">{index + 1}</kbd> {cause}
+          </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** Everything about one run, in the order in which it is seen at the table. */
+export function EntryForm(props: Props) {
+  const { entry, missions, onChange } = props;
+  const title = useRef<HTMLHeadingElement>(null);
+  const { takesFocus } = props;
+  useEffect(() => {
+    if (takesFocus) title.current?.focus();
+  }, [takesFocus]);
+  const worked = workedAsAWhole(entry);
+  return (
+    <form
+      className={styles.entry}
+      aria-label="Entry of a run"
+      onSubmit={(event) => {
+        event.preventDefault();
+        props.onLog();
+      }}
+    >
+      <h2 ref={title} tabIndex={-1}>
+        {props.title}
+      </h2>
+      {missions.length > 0 ? (
+        <MissionToggles
+          missions={missions}
+          results={entry.missions}
+          onToggle={(id) => onChange(toggleMission(entry, id))}
+        />
+      ) : (
+        <Choice
+          label="The run (key w)"
+          value={entry.worked ? 'worked' : 'failed'}
+          options={[
+            { value: 'worked', label: 'worked' },
+            { value: 'failed', label: 'failed' },
+          ]}
+          onChange={(value) => onChange({ ...entry, worked: value === 'worked' })}
+        />
+      )}
+      <div className={styles.where}>
+        <Pad
+          reachM={props.reachM}
+          target={props.target}
+          mission={props.endMission}
+          earlier={props.earlier}
+          value={endOf(entry)}
+          headingRad={entry.endHeadingRad}
+          onChange={(end) => onChange({ ...entry, endXM: end?.xM ?? null, endYM: end?.yM ?? null })}
+        />
+        <div className={styles.fields}>
+          <EndFields entry={entry} refs={props.refs} onChange={onChange} />
+          <Choice
+            label="Pad reaches (mm)"
+            value={String(props.reachM)}
+            options={REACHES}
+            onChange={(value) => props.onReach(Number(value))}
+          />
+          <div className={styles.pair}>
+            <TextField
+              label="Placed by (key p)"
+              value={entry.placedBy}
+              maxLength={40}
+              suggestions={props.placers}
+              onChange={(placedBy) => onChange({ ...entry, placedBy })}
+            />
+            <TextField
+              label="Battery"
+              value={entry.battery}
+              maxLength={40}
+              suggestions={props.batteries}
+              onChange={(battery) => onChange({ ...entry, battery })}
+            />
+          </div>
+          <div className={styles.pair}>
+            <NumberField
+              label="Voltage"
+              unit={VOLTS}
+              min={0}
+              max={60}
+              value={entry.batteryV}
+              onClear={() => onChange({ ...entry, batteryV: null })}
+              onChange={(batteryV) => onChange({ ...entry, batteryV })}
+            />
+            <TextField
+              label="Note"
+              value={entry.note}
+              maxLength={500}
+              onChange={(note) => onChange({ ...entry, note })}
+            />
+          </div>
+        </div>
+      </div>
+      {!worked && <CauseChoice entry={entry} onChange={onChange} />}
+      <div className={styles.actions}>
+        <Button look="strong" type="submit">
+          {entry.version === 0 ? 'Log the run' : 'Save the correction'} <kbd>Enter</kbd>
+        </Button>
+        {entry.version > 0 && <Button onClick={props.onCancel}>Leave it as it was</Button>}
+        <span className="faint">
+          {endOf(entry) === null
+            ? 'No end measured: the run counts for success all the same.'
+            : `The run ${worked ? 'worked' : 'failed'}.`}
+        </span>
+      </div>
+    </form>
+  );
+}

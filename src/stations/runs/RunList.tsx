@@ -1,0 +1,118 @@
+import { useState } from 'react';
+import { degreesFromRadians } from '../../core/geometry/angle';
+import { number } from '../../core/text/quantities';
+import type { RunRecord, SavedRun } from '../../formats/records';
+import { Button } from '../../ui/Button';
+import { classes } from '../../ui/classes';
+import styles from './LogStation.module.css';
+
+interface Props {
+  runs: readonly SavedRun[];
+  waiting: readonly RunRecord[];
+  onCorrect(run: SavedRun): void;
+  onSetAside(run: SavedRun): void;
+  onTakeBack(run: SavedRun): void;
+}
+
+const SHOWN = 40;
+
+const offset = (run: RunRecord) =>
+  run.endXM === null || run.endYM === null
+    ? 'no end measured'
+    : `${number(run.endXM * 1000)} | ${number(run.endYM * 1000)} mm${
+        run.endHeadingRad === null ? '' : `, ${number(degreesFromRadians(run.endHeadingRad), 1)}°`
+      }`;
+
+function RunLine({ run }: { run: RunRecord }) {
+  return (
+    <span className={styles.runLine}>
+      <span>
+        {offset(run)}
+        {run.cause !== null && <em> {run.cause}</em>}
+      </span>
+      <small className="faint">
+        {run.happenedAt.slice(11, 16)} {run.placedBy ?? ''} {run.battery ?? ''}
+        {run.setAsideReason !== null && ` · set aside: ${run.setAsideReason}`}
+        {run.note !== null && ` · ${run.note}`}
+      </small>
+    </span>
+  );
+}
+
+const mark = (worked: boolean | null) =>
+  worked === null ? (
+    <span>
+      ·<span className="visually-hidden">not judged</span>
+    </span>
+  ) : worked ? (
+    <span className={styles.good}>
+      ✓<span className="visually-hidden">worked</span>
+    </span>
+  ) : (
+    <span className={styles.bad}>
+      ✕<span className="visually-hidden">failed</span>
+    </span>
+  );
+
+/** The runs of the series, the last on top, with what waits to be saved above them. */
+export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Props) {
+  const [all, setAll] = useState(false);
+  const newest = runs.toReversed();
+  const shown = all ? newest : newest.slice(0, SHOWN);
+  return (
+    <ol className={styles.runs} aria-label="Runs of this series, the last first">
+      {waiting.toReversed().map((run) => (
+        <li key={run.id} className={styles.waiting} data-testid="waiting-run">
+          <strong>…</strong>
+          {mark(run.worked)}
+          <RunLine run={run} />
+          <small>not yet saved</small>
+        </li>
+      ))}
+      {shown.map((run) => (
+        <li
+          key={run.id}
+          className={classes(run.setAsideReason !== null && styles.aside)}
+          data-testid="saved-run"
+        >
+          <strong>{run.number}</strong>
+          {mark(run.worked)}
+          <RunLine run={run} />
+          <span className={styles.runActions}>
+            {run.setAsideReason === null ? (
+              <>
+                <Button
+                  look="bare"
+                  aria-label={`Correct run ${run.number}`}
+                  onClick={() => onCorrect(run)}
+                >
+                  Correct
+                </Button>
+                <Button
+                  look="bare"
+                  aria-label={`Set run ${run.number} aside`}
+                  onClick={() => onSetAside(run)}
+                >
+                  Set aside…
+                </Button>
+              </>
+            ) : (
+              <Button
+                look="bare"
+                aria-label={`Take run ${run.number} back in`}
+                onClick={() => onTakeBack(run)}
+              >
+                Take back in
+              </Button>
+            )}
+          </span>
+        </li>
+      ))}
+      {shown.length < newest.length && (
+        <li>
+          <Button onClick={() => setAll(true)}>Show all {newest.length} runs</Button>
+        </li>
+      )}
+    </ol>
+  );
+}

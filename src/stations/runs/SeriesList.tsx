@@ -1,0 +1,82 @@
+import type { SeriesFindings } from '../../core/runs/findings';
+import { number, percent } from '../../core/text/quantities';
+import type {
+  CourseRecord,
+  RobotRecord,
+  RouteRecord,
+  SavedRouteVersion,
+  SavedSeries,
+} from '../../formats/records';
+import styles from './SeriesList.module.css';
+
+interface Entry {
+  context: {
+    series: SavedSeries;
+    version: SavedRouteVersion;
+    route: RouteRecord;
+    course: CourseRecord;
+    robot: RobotRecord;
+  };
+  findings: SeriesFindings;
+}
+
+function SeriesRow({ context: { series, version, route, robot }, findings }: Entry) {
+  const { end } = findings;
+  const open = end.n < series.plannedRuns;
+  return (
+    <li className={styles.row}>
+      <div className={styles.what}>
+        <h2>
+          <a href={`/runs/${series.id}`}>{series.trying}</a>
+        </h2>
+        <small className="faint">
+          {series.startedAt.slice(0, 10)} · {robot.name} · {route.name}, version {version.number}
+          {series.tableLabel !== null && ` · ${series.tableLabel}`}
+        </small>
+        <p>{findings.verdict.found}</p>
+      </div>
+      <dl>
+        <div>
+          <dt>runs</dt>
+          <dd>
+            {end.n} <small>of {series.plannedRuns}</small>
+          </dd>
+        </div>
+        <div>
+          <dt>worked</dt>
+          <dd>{end.success === null ? '–' : percent(end.success.rate)}</dd>
+        </div>
+        <div>
+          <dt>95 of 100 within</dt>
+          <dd>
+            {end.r95AboutTargetM === null ? '–' : number(end.r95AboutTargetM * 1000)}{' '}
+            <small>mm</small>
+          </dd>
+        </div>
+      </dl>
+      <nav aria-label={series.trying}>
+        <a href={`/runs/${series.id}`}>{open ? 'Go on logging' : 'Log'}</a>
+        <a href={`/findings/${series.id}`}>Findings</a>
+      </nav>
+    </li>
+  );
+}
+
+/** All series, the newest first: what was tried, how far it is, what it says. */
+export function SeriesList({ series }: { series: readonly Entry[] }) {
+  if (series.length === 0) {
+    return (
+      <p className="faint">
+        No series yet. Start one: say what is being tried and how many runs it shall be, then log
+        run after run.
+      </p>
+    );
+  }
+  return (
+    <ul className={styles.list}>
+      {series.map((entry) => (
+        <SeriesRow key={entry.context.series.id} {...entry} />
+      ))}
+    </ul>
+  );
+}

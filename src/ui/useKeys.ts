@@ -1,0 +1,21 @@
+import { useEffect, useRef } from 'react';
+
+/** Single keys outside of fields, dialogs and controls that use the key themselves. */
+export function useKeys(onKey: (key: string) => boolean): void {
+  const latest = useRef(onKey);
+  useEffect(() => {
+    latest.current = onKey;
+  });
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      const target = event.target instanceof Element ? event.target : null;
+      if (document.querySelector('dialog[open]') !== null) return;
+      if (target?.closest('input:not([type=radio]), select, textarea')) return;
+      if (event.key === 'Enter' && target?.closest('button, a, summary, label')) return;
+      if (latest.current(event.key)) event.preventDefault();
+    };
+    document.addEventListener('keydown', listen);
+    return () => document.removeEventListener('keydown', listen);
+  }, []);
+}
