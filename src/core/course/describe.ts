@@ -1,5 +1,5 @@
 import { centimetres, degrees, shortNumber } from '../text/quantities';
-import type { Step } from './route';
+import type { Route, Step } from './route';
 import type { Mission } from './table';
 
 const WAY = { short: 'the short way', left: 'to the left', right: 'to the right' } as const;
@@ -28,3 +28,7 @@ export function describeStep(step: Step, missions: readonly Mission[]): string {
       return `Work the ${missionName(missions, step.missionId)}, ${shortNumber(step.dwellS, 1)} s`;
   }
 }
+
+/** Where and how the robot is placed, as one plain sentence. */
+export const describeStart = ({ start }: Route): string =>
+  `Place the robot with its axle ${centimetres(start.xM)} along the home edge and ${centimetres(start.yM)} away from it, heading ${degrees(start.headingRad)}`;

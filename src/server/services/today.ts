@@ -1,0 +1,58 @@
+import { counted } from '../../core/text/quantities';
+import type { SavedRouteVersion } from '../../formats/records';
+import type { SeriesContext } from './seriesContext';
+
+/** Something worth doing now, and where. */
+export interface Deed {
+  text: string;
+  why: string;
+  href: string;
+}
+
+const usedRuns = ({ runs }: SeriesContext) =>
+  runs.filter((run) => run.setAsideReason === null).length;
+
+function unfinished(context: SeriesContext): Deed[] {
+  const { series } = context;
+  const used = usedRuns(context);
+  if (used >= series.plannedRuns) return [];
+  return [
+    {
+      text: `Log run ${used + 1} of ${series.plannedRuns}`,
+      why: `${series.trying}: ${counted(series.plannedRuns - used, 'planned run')} to go`,
+      href: `/runs/${series.id}`,
+    },
+  ];
+}
+
+/**
+ * What to do next, the most useful first: go on with what was begun, then try what was saved and never
+ * run. Old unfinished series are left alone: a battery and a table ago, they are another experiment.
+ *
+ * @param series all, the newest first
+ * @param versions of all routes
+ */
+export function deeds(
+  series: readonly SeriesContext[],
+  versions: readonly SavedRouteVersion[],
+  routeNames: ReadonlyMap<string, string>,
+): Deed[] {
+  const newest = series[0];
+  const newestVersions = [...routeNames.keys()].flatMap(
+    (routeId) =>
+      versions
+        .filter((version) => version.routeId === routeId)
+        .toSorted((a, b) => b.number - a.number)[0] ?? [],
+  );
+  const neverRun = newestVersions.filter(
+    ({ id }) => !series.some(({ version }) => version.id === id),
+  );
+  return [
+    ...(newest === undefined ? [] : unfinished(newest)),
+    ...neverRun.map(({ id, routeId, number }) => ({
+      text: `Try ${routeNames.get(routeId) ?? 'the route'}, version ${number}`,
+      why: 'It is saved and was never run: ten runs tell how far apart it ends',
+      href: `/runs?version=${id}`,
+    })),
+  ];
+}

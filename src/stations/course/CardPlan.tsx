@@ -1,0 +1,27 @@
+import type { PlannedStep } from '../../core/course/plan';
+import type { Route } from '../../core/course/route';
+import type { Table } from '../../core/course/table';
+import type { Robot } from '../../core/robot';
+import { Plan } from '../../ui/plan/Plan';
+import { RobotOutline } from '../../ui/plan/marks';
+import styles from './Card.module.css';
+import { PlannedPath } from './PlannedPath';
+
+interface Props {
+  table: Table;
+  robot: Robot;
+  route: Route;
+  plan: readonly PlannedStep[];
+}
+
+/** The planned route on the table, for the card. */
+export function CardPlan({ table, robot, route, plan }: Props) {
+  return (
+    <div className={styles.plan}>
+      <Plan table={table} label="Plan of the table with the route">
+        <PlannedPath table={table} route={route} plan={plan} />
+        <RobotOutline table={table} pose={route.start} body={robot.body} />
+      </Plan>
+    </div>
+  );
+}

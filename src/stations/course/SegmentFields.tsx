@@ -1,0 +1,59 @@
+import { X } from 'lucide-react';
+import type { Segment } from '../../core/course/table';
+import { Button } from '../../ui/Button';
+import { NumberField } from '../../ui/NumberField';
+import { MM } from '../../ui/units';
+import styles from './TableStation.module.css';
+
+interface Props<S extends Segment> {
+  title: string;
+  note: string;
+  one: string;
+  segments: readonly S[];
+  onChange(segments: (S | Segment)[]): void;
+}
+
+const ENDS = [
+  { key: 'x1M', label: 'from x' },
+  { key: 'y1M', label: 'from y' },
+  { key: 'x2M', label: 'to x' },
+  { key: 'y2M', label: 'to y' },
+] as const;
+
+const FIRST: Segment = { x1M: 0.3, y1M: 0.3, x2M: 0.6, y2M: 0.3 };
+
+/** Straight pieces on the table, by their two ends. */
+export function SegmentFields<S extends Segment>(props: Props<S>) {
+  const { title, note, one, segments, onChange } = props;
+  return (
+    <section aria-label={title}>
+      <h2>{title}</h2>
+      <p className="faint">{note}</p>
+      <ol className={styles.segments}>
+        {segments.map((segment, index) => (
+          <li key={index}>
+            {ENDS.map(({ key, label }) => (
+              <NumberField
+                key={key}
+                label={`${one} ${index + 1} ${label}`}
+                unit={MM}
+                min={-20000}
+                max={20000}
+                value={segment[key]}
+                onChange={(value) => onChange(segments.with(index, { ...segment, [key]: value }))}
+              />
+            ))}
+            <Button
+              look="bare"
+              aria-label={`Take ${one.toLowerCase()} ${index + 1} away`}
+              onClick={() => onChange(segments.toSpliced(index, 1))}
+            >
+              <X size={16} aria-hidden />
+            </Button>
+          </li>
+        ))}
+      </ol>
+      <Button onClick={() => onChange([...segments, FIRST])}>+ {one}</Button>
+    </section>
+  );
+}
