@@ -20,9 +20,10 @@ export interface MeasuredRun {
 
 /** How consistently a robot ends where it should. A figure that so few runs cannot give is null. */
 export interface Consistency {
-  /** Runs in all, and those with a measured place. */
+  /** Runs in all, those with a measured place, those with a measured heading. */
   n: number;
   nPose: number;
+  nHeading: number;
   /** Mean offset (actual − target) and its sample standard deviations (n − 1). */
   biasXM: number | null;
   biasYM: number | null;
@@ -116,6 +117,7 @@ export function consistency(target: Pose, runs: readonly MeasuredRun[]): Consist
   return {
     n: runs.length,
     nPose: points.length,
+    nHeading: headings.length,
     ...positionFigures(points, target),
     biasHeadingRad: finite(heading.meanRad),
     sdHeadingRad: finite(heading.sdRad),

@@ -53,8 +53,8 @@ export interface ScatterModel {
  * line (Student), and Satterthwaite's approximation (Biometrics 2 (1946) 110) between.
  *
  * About the target, the bias seen contains chance: its square is too large by tr S/n on average. It
- * is shrunk by k = max(0, 1 − 1.5·tr S/(n·bias²)), after James and Stein (1961); the 1.5 was chosen
- * so that simulated coverage stays nearest to 95 % at biases of none to four standard deviations.
+ * is shrunk by k = max(0, 1 − c·tr S/(n·bias²)), after James and Stein (1961); c = 1 + 2.5/n was
+ * chosen so that simulated coverage stays nearest to 95 % at biases of none to four standard deviations.
  * @returns null for fewer than three runs
  */
 export function scatterModel(points: readonly Point[], target: Point): ScatterModel | null {
@@ -68,7 +68,7 @@ export function scatterModel(points: readonly Point[], target: Point): ScatterMo
   const scale = trace > 0 ? withoutChanceElongation(covariance, dimensions) : covariance;
   const bias = { xM: mean.xM - target.xM, yM: mean.yM - target.yM };
   const bias2 = bias.xM ** 2 + bias.yM ** 2;
-  const keep = bias2 > 0 ? Math.max(0, 1 - (1.5 * trace) / (n * bias2)) : 0;
+  const keep = bias2 > 0 ? Math.max(0, 1 - ((1 + 2.5 / n) * trace) / (n * bias2)) : 0;
   const centre = { xM: target.xM + keep * bias.xM, yM: target.yM + keep * bias.yM };
   return {
     mean,

@@ -1,7 +1,9 @@
-import { counted, millimetres, number, percent } from '../text/quantities';
+import { radiansFromDegrees } from '../geometry/angle';
+import { counted, degrees, millimetres, number, percent } from '../text/quantities';
 import { MOST_RUNS, runsToProveBias } from './biasTest';
 import type { Consistency } from './consistency';
 import type { AlongAcrossFigures } from './findings';
+import { isHeadingOff } from './headingTest';
 
 /** What a series says, in three plain sentences. */
 export interface Verdict {
@@ -92,12 +94,32 @@ function nextForUnprovedBias(end: Consistency): string {
   return `Do not re-aim. ${more}${spread}`;
 }
 
+/** Below this a heading error is not worth a word; from the second on it is the first thing to mend. */
+const TOLD_FROM_RAD = radiansFromDegrees(1);
+const FIRST_FROM_RAD = radiansFromDegrees(2);
+
+/** "4.6° to the right" for a heading error that is proved and large enough; else null. */
+function headingInWords({ biasHeadingRad, sdHeadingRad, nHeading }: Consistency): string | null {
+  if (biasHeadingRad === null || sdHeadingRad === null) return null;
+  if (Math.abs(biasHeadingRad) < TOLD_FROM_RAD) return null;
+  if (!isHeadingOff(biasHeadingRad, sdHeadingRad, nHeading)) return null;
+  return `${degrees(Math.abs(biasHeadingRad))} to the ${biasHeadingRad > 0 ? 'left' : 'right'}`;
+}
+
+function nextForHeading(end: Consistency): string | null {
+  const turned = headingInWords(end);
+  if (turned === null || Math.abs(end.biasHeadingRad ?? 0) < FIRST_FROM_RAD) return null;
+  return `First find why the heading is off by ${turned}: what turned the robot has also moved its end. Watch the heading sensor for half a minute while the robot lies still, then check the turns.`;
+}
+
 function foundSentence(end: Consistency, travel: AlongAcrossFigures): string {
   const where = offsetInWords(travel.biasAlongM, travel.biasAcrossM);
+  const turned = headingInWords(end);
+  const heading = turned === null ? '' : `, turned ${turned}`;
   const radius = millimetres(end.r95AboutTargetM ?? 0);
   return where === ''
-    ? `On average the robot ends on the target; 95 of 100 runs land within ${radius} of it.`
-    : `On average the robot ends ${where}; 95 of 100 runs land within ${radius} of the target.`;
+    ? `On average the robot ends on the target${heading}; 95 of 100 runs land within ${radius} of it.`
+    : `On average the robot ends ${where}${heading}; 95 of 100 runs land within ${radius} of the target.`;
 }
 
 function sureSentence(end: Consistency): string {
@@ -120,6 +142,8 @@ export function verdict(end: Consistency, travel: AlongAcrossFigures | null): Ve
   return {
     found: foundSentence(end, travel),
     sure: `${sureSentence(end)}${successSentence(end)}`,
-    next: end.biasTest?.real === true ? nextForRealBias(end, travel) : nextForUnprovedBias(end),
+    next:
+      nextForHeading(end) ??
+      (end.biasTest?.real === true ? nextForRealBias(end, travel) : nextForUnprovedBias(end)),
   };
 }

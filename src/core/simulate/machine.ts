@@ -115,6 +115,8 @@ export function createMachine(
   gyro.feed(0, pose.headingRad);
 
   const move = (leftM: number, rightM: number) => {
+    // A wall on the table holds the robot where it ran into it; the wheels may still spin.
+    if (hitWall) return;
     const turn = (rightM - leftM) / track;
     const middle = pose.headingRad + turn / 2;
     const forward = (leftM + rightM) / 2;

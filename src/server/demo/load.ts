@@ -27,6 +27,8 @@ async function loadRoutes(db: Database): Promise<void> {
   await saveRoute(db, { id: pondRouteId, version: 0, courseId, robotId, name: 'Pond and back' });
   const pond = { id: demoId('V', 9), routeId: pondRouteId, note: 'As planned on paper' };
   await saveVersion(db, { ...pond, route: POND_ROUTE });
+  const pondAt = '2026-11-19T17:30:00.000Z';
+  await db.models.routeVersion.update({ savedAt: pondAt }, { where: { id: pond.id } });
 }
 
 async function loadSeries(db: Database): Promise<void> {

@@ -24,7 +24,7 @@ export function ForecastPanel({ forecast }: { forecast: Forecast }) {
             <tr key={mission.id}>
               <th scope="row">{mission.name}</th>
               <td>
-                <span className={styles.bar} aria-hidden="true">
+                <span className={styles.meter} aria-hidden="true">
                   <span style={{ width: `${chance.rate * 100}%` }} />
                 </span>
                 <strong>{share(chance.rate)} %</strong>

@@ -1,4 +1,5 @@
 import type { PlannedStep } from '../../core/course/plan';
+import type { Pose } from '../../core/geometry/pose';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
 import { flip, mm, pathOf } from '../../ui/plan/Plan';
@@ -8,6 +9,15 @@ interface Props {
   table: Table;
   route: Route;
   plan: readonly PlannedStep[];
+}
+
+/** Beside the middle of a leg: over it, or to the right of it where it runs up or down the plan. */
+function labelPlace(table: Table, from: Pose, to: Pose) {
+  const steep = Math.abs(to.yM - from.yM) > Math.abs(to.xM - from.xM);
+  return {
+    x: mm((from.xM + to.xM) / 2) + (steep ? 26 : 0),
+    y: flip(table, (from.yM + to.yM) / 2) + (steep ? 10 : -14),
+  };
 }
 
 /** The planned way, dashed, with the numbers of the steps that move the robot. */
@@ -23,8 +33,7 @@ export function PlannedPath({ table, route, plan }: Props) {
           <text
             key={step.id ?? index}
             className={styles.stepNumber}
-            x={mm((from.xM + to.xM) / 2)}
-            y={flip(table, (from.yM + to.yM) / 2) - 12}
+            {...labelPlace(table, from, to)}
           >
             {index + 1}
           </text>

@@ -75,7 +75,7 @@ export function RouteBar({ routes, record, course, robot, robots, newest, change
         {changed && newest !== null ? ' with unsaved changes' : ''}
       </span>
       <span className="faint">
-        {robot.name} on <a href="/course/table">{course.name}</a>
+        {robot.name} on <a href={`/course/table?course=${course.id}`}>{course.name}</a>
       </span>
       <nav aria-label="Routes" className={styles.routes}>
         {routes

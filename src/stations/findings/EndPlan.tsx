@@ -34,7 +34,12 @@ export function EndPlan(props: Props) {
   const at = { x: mm(target.xM), y: flip(table, target.yM) };
   const centre = { xM: target.xM + (end.biasXM ?? 0), yM: target.yM + (end.biasYM ?? 0) };
   const cross = reach / 22;
-  const tip = toTable(target, { xM: (reach * 0.24) / 1000, yM: 0 });
+  const arrow = [
+    { xM: 0.24, yM: 0 },
+    { xM: 0.2, yM: 0.025 },
+    { xM: 0.24, yM: 0 },
+    { xM: 0.2, yM: -0.025 },
+  ].map(({ xM, yM }) => toTable(target, { xM: (xM * reach) / 1000, yM: (yM * reach) / 1000 }));
   return (
     <Plan
       table={table}
@@ -70,7 +75,7 @@ export function EndPlan(props: Props) {
         className={styles.planned}
         d={`M${at.x - cross} ${at.y}H${at.x + cross}M${at.x} ${at.y - cross}V${at.y + cross}`}
       />
-      <path className={styles.travel} d={pathOf(table, [target, tip])} />
+      <path className={styles.travel} d={pathOf(table, [target, ...arrow])} />
       {props.runs.map((run) =>
         run.endXM === null || run.endYM === null || run.setAsideReason !== null ? null : (
           <EndMark

@@ -47,7 +47,7 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
             <rect className={styles.sensor} x={-16} y={-6} width={32} height={12} />
           </g>
         )}
-        <text x={0} y={-14} textAnchor="middle">
+        <text x={6} y={-10}>
           {number(mm(trackM))} mm
         </text>
         <text x={0} y={mm(body.rearM) + 30} textAnchor="middle">

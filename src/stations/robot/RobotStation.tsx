@@ -54,7 +54,6 @@ export function RobotStation({ record, robots }: Props) {
           <RobotFields robot={draft.robot} onChange={setRobot} />
         </section>
         <aside className={styles.side}>
-          <RobotDrawing robot={draft.robot} />
           <div className={styles.actions}>
             <Button
               look="strong"
@@ -68,6 +67,7 @@ export function RobotStation({ record, robots }: Props) {
             </Button>
           </div>
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
+          <RobotDrawing robot={draft.robot} />
         </aside>
       </div>
       {saved.theirs !== null && (

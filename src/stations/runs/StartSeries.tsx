@@ -17,6 +17,8 @@ interface Props {
   batteries: string[];
   tables: string[];
   open: boolean;
+  /** What all series say, for the head of the station. */
+  sentence: string;
 }
 
 const textOrNull = (text: string) => (text.trim() === '' ? null : text.trim());
@@ -27,7 +29,7 @@ function StartDialog({
   batteries,
   tables,
   onClose,
-}: Omit<Props, 'open'> & { onClose(): void }) {
+}: Omit<Props, 'open' | 'sentence'> & { onClose(): void }) {
   // The id is made once: pressing again after a lost connection starts the same series.
   const [id] = useState(() => ulid());
   const [routeVersionId, setVersion] = useState(version);
@@ -119,7 +121,7 @@ function StartDialog({
 }
 
 /** The head of the station: a new series begins here. */
-export function StartSeries({ open, ...choices }: Props) {
+export function StartSeries({ open, sentence, ...choices }: Props) {
   const [starting, setStarting] = useState(open);
   return (
     <header className={styles.head}>
@@ -127,6 +129,7 @@ export function StartSeries({ open, ...choices }: Props) {
       <Button look="strong" onClick={() => setStarting(true)}>
         Start a series…
       </Button>
+      <p className={styles.sentence}>{sentence}</p>
       {starting && <StartDialog {...choices} onClose={() => setStarting(false)} />}
     </header>
   );

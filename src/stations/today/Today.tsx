@@ -10,6 +10,9 @@ interface Props {
   newest: { series: SavedSeries; findings: SeriesFindings } | null;
   deeds: { text: string; why: string; href: string }[];
   knowledge: { label: string; href: string; note: Freshness }[];
+  /** The series before the last, told by their own list. */
+  series: ReactNode;
+  hasEarlier: boolean;
   children?: ReactNode;
 }
 
@@ -39,7 +42,7 @@ const MARKS = { fresh: '●', ageing: '◐', missing: '○' } as const;
 const WORDS = { fresh: 'fresh', ageing: 'ageing', missing: 'missing' } as const;
 
 /** What is known, what to do next, and how far what is known can be relied on. */
-export function Today({ newest, deeds, knowledge, children }: Props) {
+export function Today({ newest, deeds, knowledge, series, hasEarlier, children }: Props) {
   return (
     <>
       <h1 className="visually-hidden">Today</h1>
@@ -101,6 +104,12 @@ export function Today({ newest, deeds, knowledge, children }: Props) {
           </table>
         </section>
       </div>
+      {hasEarlier && (
+        <section aria-label="Earlier series">
+          <h2>Before that</h2>
+          {series}
+        </section>
+      )}
     </>
   );
 }

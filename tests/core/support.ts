@@ -1,0 +1,43 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { MeasuredRun } from '../../src/core/runs/consistency';
+import { routeSchema, type Route } from '../../src/core/course/route';
+import { tableSchema } from '../../src/core/course/table';
+import { robotSchema, type Robot } from '../../src/core/robot';
+
+export const deg = (degrees: number) => (degrees * Math.PI) / 180;
+
+/** A recorded series: end offsets in metres, headings in radians. */
+export function recordedRuns(name: 'runs-before' | 'runs-after'): MeasuredRun[] {
+  const text = readFileSync(join(import.meta.dirname, '../data', `${name}.csv`), 'utf8');
+  return text
+    .trim()
+    .split('\n')
+    .slice(1)
+    .map((line) => {
+      const [, , , x, y, heading, success] = line.split(',').map(Number);
+      return {
+        xM: (x ?? 0) / 1000,
+        yM: (y ?? 0) / 1000,
+        headingRad: deg(heading ?? 0),
+        success: success === 1,
+      };
+    });
+}
+
+export const origin = { xM: 0, yM: 0, headingRad: 0 };
+export const bareTable = tableSchema.parse({ widthM: 4, heightM: 3 });
+
+/** A robot without any error: no lag to speak of, no noise, no drift, no slip. */
+export const idealRobot: Robot = robotSchema.parse({
+  wheelDiameterM: 0.056,
+  trackM: 0.13,
+  encoderCountsPerMotorDegree: 100,
+  motors: { lagS: 0.001, maxAccelerationMPerS2: 3 },
+  loopPeriodS: 0.002,
+  gyro: { noiseRadPerSqrtS: 0, quantumRad: 0, periodS: 0.002, latencyS: 0 },
+  errors: { slipMPerSqrtM: 0 },
+});
+
+export const routeOf = (steps: unknown[], start = { xM: 1, yM: 1, headingRad: 0 }): Route =>
+  routeSchema.parse({ start, placement: { alongSdM: 0, acrossSdM: 0, headingSdRad: 0 }, steps });
