@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describeBundle, exportBundle, importBundle, parseBundle } from '../src/server/bundle';
+import { isDatabaseError } from '../src/server/databaseError';
 import { withData } from './lib/openData';
 import { home } from './lib/paths';
 import { findRunning, noteRunning } from './lib/running';
@@ -19,7 +20,14 @@ main(async () => {
       writeFileSync(kept, `${JSON.stringify(before)}\n`, { mode: 0o600 });
       say(`What was there is kept in ${kept}.`);
     }
-    await importBundle(db, bundle);
+    try {
+      await importBundle(db, bundle);
+    } catch (error) {
+      if (!isDatabaseError(error)) throw error;
+      throw new Sentence(
+        `The records in ${file} do not fit together (${error.name}). Nothing was changed: what was there is still there.`,
+      );
+    }
   });
   if (findRunning(home) === undefined) noteRunning(home, { pid: 0, data: bundle.data, url: '' });
   const command = bundle.data === 'demo' ? 'demo' : 'start';

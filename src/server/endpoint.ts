@@ -1,8 +1,9 @@
 import type { APIContext, APIRoute } from 'astro';
-import { BaseError } from 'sequelize';
+import type { BaseError } from 'sequelize';
 import type { z } from 'zod';
 import { describeIssue, issuePath } from '../formats/issues';
 import { database, type Database } from './database';
+import { isDatabaseError } from './databaseError';
 import { log } from './log';
 import { Problem } from './problem';
 
@@ -71,9 +72,6 @@ function fromDatabase(error: BaseError): Problem {
     'The database does not answer just now. Nothing is lost: try again in a few seconds.',
   );
 }
-
-/** Whether an error is the database's own (away, or a constraint), rather than a fault of the code. */
-export const isDatabaseError = (error: unknown): error is BaseError => error instanceof BaseError;
 
 /** An endpoint whose thrown problems become JSON with a code, a sentence and a path. */
 export function endpoint(work: (db: Database, context: APIContext) => Promise<Response>): APIRoute {

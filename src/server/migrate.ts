@@ -7,16 +7,19 @@ const MIGRATIONS = [{ name: '0001-first-tables', up: firstTables.up }];
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */
 export async function migrate({ sequelize }: Database): Promise<string[]> {
   const queryInterface = sequelize.getQueryInterface();
+  const storage = new SequelizeStorage({ sequelize, tableName: 'migration' });
   const umzug = new Umzug({
     migrations: MIGRATIONS.map(({ name, up }) => ({ name, up: () => up(queryInterface) })),
-    storage: new SequelizeStorage({ sequelize, tableName: 'migration' }),
+    storage,
     logger: undefined,
   });
-  const done = await umzug.executed();
-  const unknown = done.filter(({ name }) => !MIGRATIONS.some((known) => known.name === name));
+  // Umzug itself tells only of the migrations that it knows.
+  const unknown = (await storage.executed()).filter(
+    (name) => !MIGRATIONS.some((known) => known.name === name),
+  );
   if (unknown.length > 0) {
     throw new Error(
-      `The data folder was written by a newer Corvat (it knows ${unknown.map((m) => m.name).join(', ')}). Update this folder, or restore a backup into an empty one.`,
+      `The data folder was written by a newer Corvat (it knows ${unknown.join(', ')}). Update this folder, or restore a backup into an empty one.`,
     );
   }
   return (await umzug.up()).map(({ name }) => name);

@@ -1,0 +1,146 @@
+import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openDatabase } from '../../src/server/database';
+import { migrate } from '../../src/server/migrate';
+import { privateUrl } from '../../scripts/lib/mariadb';
+import {
+  databasePid,
+  newHome,
+  removeHome,
+  runScript,
+  serve,
+  untilAnswers,
+  webPid,
+  type Served,
+} from '../support/corvat';
+import { newSeries, put, runIn, runsOf } from './records';
+
+describe('what survives', () => {
+  const kills = {
+    'the web process': () => webPid({ pid: inject('pid') }),
+    'the database': () => databasePid({ home: inject('home') }),
+  };
+
+  it.each(Object.keys(kills) as (keyof typeof kills)[])(
+    'every confirmed run survives a kill -9 of %s',
+    async (what) => {
+      const seriesId = await newSeries();
+      const confirmed: string[] = [];
+      let killed = false;
+      for (let i = 0; i < 40; i += 1) {
+        const run = runIn(seriesId);
+        if (i === 15) process.kill(kills[what](), 'SIGKILL');
+        try {
+          const { status } = await put('runs', run);
+          if (status === 200) confirmed.push(run.id);
+          else killed = true;
+        } catch {
+          killed = true;
+        }
+        if (killed) break;
+      }
+      expect(killed).toBe(true);
+      await untilAnswers(inject('url'));
+      const after = (await runsOf(seriesId)).map(({ id }) => id);
+      expect(confirmed.length).toBeGreaterThanOrEqual(15);
+      expect(after).toEqual(expect.arrayContaining(confirmed));
+      expect((await put('runs', runIn(seriesId))).status).toBe(200);
+    },
+  );
+
+  it('migrates once, and refuses data of a newer Corvat with a sentence', async () => {
+    const db = openDatabase(privateUrl(inject('home'), 'demo'));
+    try {
+      expect(await migrate(db)).toEqual(['0001-first-tables']);
+      expect(await migrate(db)).toEqual([]);
+      await db.sequelize.query("INSERT INTO migration (name) VALUES ('9999-from-the-future')");
+      await expect(migrate(db)).rejects.toThrow(/newer Corvat/);
+    } finally {
+      await db.sequelize.query("DELETE FROM migration WHERE name LIKE '9999%'");
+      await db.sequelize.close();
+    }
+  });
+});
+
+describe('a folder with demo data', () => {
+  const home = newHome();
+  const backup = join(home, 'backup.json');
+  let served: Served;
+  beforeAll(async () => {
+    served = await serve('demo', home);
+  });
+  afterAll(async () => {
+    await served.stop();
+    removeHome(home);
+  });
+  const findings = async () => {
+    const page = await (
+      await fetch(`${served.url}/findings`, { headers: { connection: 'close' } })
+    ).text();
+    return /<main[\s\S]*<\/main>/.exec(page)?.[0] ?? '';
+  };
+
+  it('has its password and its database to itself', () => {
+    expect(statSync(join(home, 'database-password')).mode & 0o777).toBe(0o600);
+    expect(served.url).not.toBe(inject('url'));
+  });
+
+  it('says where it runs when it is started twice, and that a port is taken', async () => {
+    expect(runScript('serve', ['demo'], { home }).err).toContain(
+      `already running from this folder at ${served.url}`,
+    );
+    const blocker = createServer();
+    await new Promise<void>((listening) => blocker.listen(0, '127.0.0.1', listening));
+    const address = blocker.address();
+    const port = typeof address === 'object' ? String(address?.port) : '';
+    const other = newHome();
+    const refused = runScript('serve', ['demo'], { home: other, env: { CORVAT_PORT: port } });
+    blocker.close();
+    removeHome(other);
+    expect(refused.status).toBe(1);
+    expect(refused.err).toContain(`Port ${port} is taken`);
+  });
+
+  it('shows the same findings after backup, wipe and restore', async () => {
+    const before = await findings();
+    expect(before).toContain('95 of 100 runs land within');
+    expect(runScript('backup', [backup], { home }).status).toBe(0);
+    await served.stop();
+    for (const name of ['database', 'database-ready', 'database-password', 'database-port']) {
+      rmSync(join(home, name), { recursive: true });
+    }
+    expect(runScript('restore', [backup], { home }).status).toBe(0);
+    served = await serve('demo', home);
+    expect(await findings()).toBe(before);
+  });
+
+  it('refuses a file that is no backup, and leaves the data alone', async () => {
+    const before = await findings();
+    const bad = join(home, 'bad.json');
+    const bundle = JSON.parse(readFileSync(backup, 'utf8')) as { tables: { run: object[] } };
+    for (const text of [
+      '',
+      '{"format":"other"}',
+      JSON.stringify({ ...bundle, tables: { ...bundle.tables, team: [] } }),
+      JSON.stringify({ ...bundle, tables: { ...bundle.tables, run: [{ id: 'x' }] } }),
+    ]) {
+      writeFileSync(bad, text);
+      const refused = runScript('restore', [bad], { home });
+      expect(refused.status).toBe(1);
+      expect(refused.err.trim().split('\n').at(-1)).toMatch(/^corvat: /);
+      expect(refused.err).not.toMatch(/\n\s+at /);
+    }
+    expect(await findings()).toBe(before);
+  });
+
+  it('takes over a database whose Corvat was killed', async () => {
+    const before = await findings();
+    process.kill(served.pid, 'SIGKILL');
+    expect(existsSync(join(home, 'database', 'corvat.pid'))).toBe(true);
+    served = await serve('demo', home);
+    expect(served.said()).toContain('taking over the database');
+    expect(await findings()).toBe(before);
+  });
+});

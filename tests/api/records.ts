@@ -1,0 +1,90 @@
+import { ulid } from 'ulid';
+import { inject } from 'vitest';
+import { robotSchema } from '../../src/core/robot';
+import { tableSchema } from '../../src/core/course/table';
+import type { RunRecord, SavedRun, TeamSetUp } from '../../src/formats/records';
+import { routeOf } from '../core/support';
+
+export interface Answer<T = Record<string, unknown>> {
+  status: number;
+  body: T & { error?: { code: string; message: string; path?: string; current?: unknown } };
+}
+
+export async function send<T>(
+  method: 'PUT' | 'POST' | 'GET',
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<Answer<T>> {
+  const response = await fetch(`${inject('url')}${path}`, {
+    method,
+    headers: { 'content-type': 'application/json', ...headers },
+    ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  });
+  return { status: response.status, body: (await response.json()) as Answer<T>['body'] };
+}
+
+export const put = <T>(kind: string, record: { id: string }) =>
+  send<T>('PUT', `/api/${kind}/${record.id}`, record);
+
+export const runsOf = async (seriesId: string): Promise<SavedRun[]> =>
+  (await send<{ runs: SavedRun[] }>('GET', `/api/series/${seriesId}/runs`)).body.runs;
+
+export const setUp = (): TeamSetUp => {
+  const [team, robot, course] = [ulid(), ulid(), ulid()];
+  const of = { version: 0, teamId: team };
+  return {
+    team: { id: team, version: 0, name: 'Quillon Yard' },
+    robot: {
+      ...of,
+      id: robot,
+      name: 'Pipit',
+      robot: robotSchema.parse({ wheelDiameterM: 0.056, trackM: 0.13 }),
+    },
+    course: {
+      ...of,
+      id: course,
+      name: 'Winter Garden',
+      table: tableSchema.parse({ widthM: 2.2, heightM: 1.1 }),
+    },
+    route: { id: ulid(), version: 0, courseId: course, robotId: robot, name: 'Round' },
+  };
+};
+
+/** A series to log into, with all that it needs. */
+export async function newSeries(): Promise<string> {
+  const records = setUp();
+  await send('POST', '/api/teams', records);
+  const version = { id: ulid(), routeId: records.route.id, note: '', route: routeOf([]) };
+  await put('route-versions', version);
+  const series = {
+    id: ulid(),
+    version: 0,
+    routeVersionId: version.id,
+    trying: 'a test',
+    plannedRuns: 10,
+    battery: null,
+    tableLabel: null,
+  };
+  await put('series', series);
+  return series.id;
+}
+
+export const runIn = (seriesId: string, part: Partial<RunRecord> = {}): RunRecord => ({
+  id: ulid(),
+  version: 0,
+  seriesId,
+  happenedAt: '2026-11-24T09:00:00.000Z',
+  placedBy: 'Moss',
+  battery: 'B1',
+  batteryV: 8.1,
+  endXM: 0.012,
+  endYM: -0.003,
+  endHeadingRad: 0.01,
+  worked: true,
+  missions: {},
+  cause: null,
+  note: null,
+  setAsideReason: null,
+  ...part,
+});
