@@ -24,7 +24,7 @@ export async function send<T>(
   return { status: response.status, body: (await response.json()) as Answer<T>['body'] };
 }
 
-export const put = <T>(kind: string, record: { id: string }) =>
+export const put = <T>(kind: string, record: { id: string; [key: string]: unknown }) =>
   send<T>('PUT', `/api/${kind}/${record.id}`, record);
 
 export const runsOf = async (seriesId: string): Promise<SavedRun[]> =>

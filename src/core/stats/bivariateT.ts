@@ -62,14 +62,31 @@ export function discRadius(distribution: BivariateT, about: Point, share: number
   let low = 0;
   let high = away + Math.sqrt(scale.xx + scale.yy);
   if (high === 0) return 0;
-  while (discProbability(distribution, about, high) < share) {
+  let atLow = -share;
+  let atHigh = discProbability(distribution, about, high) - share;
+  while (atHigh < 0) {
     low = high;
+    atLow = atHigh;
     high *= 2;
+    atHigh = discProbability(distribution, about, high) - share;
   }
-  for (let i = 0; i < 60 && high - low > 1e-10 * high; i += 1) {
-    const middle = (low + high) / 2;
-    if (discProbability(distribution, about, middle) < share) low = middle;
-    else high = middle;
+  // Regula falsi; the end that stays is halved (Dowell and Jarratt, BIT 11 (1971) 168–174).
+  let side = 0;
+  for (let i = 0; i < 60 && high - low > 1e-9 * high; i += 1) {
+    const middle = (low * atHigh - high * atLow) / (atHigh - atLow);
+    const atMiddle = discProbability(distribution, about, middle) - share;
+    if (Math.abs(atMiddle) < 1e-12) return middle;
+    if (atMiddle < 0) {
+      low = middle;
+      atLow = atMiddle;
+      if (side === -1) atHigh /= 2;
+      side = -1;
+    } else {
+      high = middle;
+      atHigh = atMiddle;
+      if (side === 1) atLow /= 2;
+      side = 1;
+    }
   }
   return high;
 }

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
@@ -15,7 +15,6 @@ import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { EntryForm, type EntryRefs } from './EntryForm';
 import { entryOf, newEntry, nextName, toggleMission, toRun, workedAsAWhole } from './entry';
-import { ImportDialog } from './ImportDialog';
 import { logKeys } from './keys';
 import styles from './LogStation.module.css';
 import { MISSION_KEYS } from './MissionToggles';
@@ -35,6 +34,9 @@ interface Props {
   placers: string[];
   batteries: string[];
 }
+
+/** Reading files is not needed for logging: it comes when it is asked for. */
+const ImportDialog = lazy(async () => ({ default: (await import('./ImportDialog')).ImportDialog }));
 
 const TYPED_BY_MISTAKE = 'Typed by mistake';
 
@@ -246,16 +248,18 @@ export function LogStation(props: Props) {
         <KeyHelp keys={logKeys(missions.length)} onClose={() => setDialog(null)} />
       )}
       {dialog === 'import' && (
-        <ImportDialog
-          seriesId={series.id}
-          missions={missions}
-          onClose={() => setDialog(null)}
-          onImported={(imported) => {
-            take(...imported);
-            setDialog(null);
-            tell(`${counted(imported.length, 'run')} imported.`);
-          }}
-        />
+        <Suspense>
+          <ImportDialog
+            seriesId={series.id}
+            missions={missions}
+            onClose={() => setDialog(null)}
+            onImported={(imported) => {
+              take(...imported);
+              setDialog(null);
+              tell(`${counted(imported.length, 'run')} imported.`);
+            }}
+          />
+        </Suspense>
       )}
       {settingAside !== null && (
         <SetAsideDialog

@@ -11,7 +11,7 @@ interface Props {
   deeds: { text: string; why: string; href: string }[];
   knowledge: { label: string; href: string; note: Freshness }[];
   /** The series before the last, told by their own list. */
-  series: ReactNode;
+  series?: ReactNode;
   hasEarlier: boolean;
   children?: ReactNode;
 }

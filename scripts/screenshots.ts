@@ -1,0 +1,85 @@
+import type { Page } from '@playwright/test';
+import { mkdirSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { demoId } from '../src/server/demo/scenario';
+import { launchBrowser, withServedDemo } from './lib/browser';
+import { root } from './lib/paths';
+import { main, say } from './lib/sentence';
+
+interface Shot {
+  name: string;
+  path: string;
+  dark?: boolean;
+  width?: number;
+  /** What is done before the picture is taken. */
+  prepare?: (page: Page) => Promise<void>;
+}
+
+const jig = demoId('S', 2);
+const warmUp = demoId('S', 3);
+
+const simulate = async (page: Page) => {
+  await page.getByRole('button', { name: /^Simulate/ }).click();
+  await page.getByRole('region', { name: 'Forecast' }).waitFor();
+};
+
+async function enterARun(page: Page): Promise<void> {
+  for (const key of ['b', '3', 'x', '3', '8', 'Tab', '4', '4', 'Tab', '-', '4']) {
+    await page.keyboard.press(key);
+  }
+}
+
+const SHOTS: Shot[] = [
+  { name: 'today', path: '/' },
+  { name: 'robot', path: '/robot' },
+  { name: 'course', path: '/course', prepare: simulate },
+  { name: 'course-dark', path: '/course', dark: true, prepare: simulate },
+  {
+    name: 'course-versions',
+    path: '/course',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Versions…' }).click();
+      await page.getByRole('dialog').getByLabel('From').selectOption({ index: 3 });
+    },
+  },
+  { name: 'table', path: '/course/table' },
+  { name: 'step-card', path: `/course/card?version=${demoId('V', 3)}` },
+  { name: 'runs', path: '/runs' },
+  { name: 'logging', path: `/runs/${warmUp}`, prepare: enterARun },
+  { name: 'log-sheet', path: `/runs/${warmUp}/sheet` },
+  { name: 'findings', path: `/findings/${jig}` },
+  {
+    name: 'findings-order',
+    path: `/findings/${jig}`,
+    prepare: async (page) => {
+      await page.getByRole('heading', { name: 'How often it works' }).evaluate((heading) => {
+        heading.scrollIntoView({ behavior: 'instant' });
+      });
+      await page.getByRole('img', { name: /^End error by run/ }).waitFor();
+    },
+  },
+  { name: 'findings-tablet', path: `/findings/${jig}`, width: 768, dark: true },
+];
+
+/** One current picture of each main view, from the demo data. */
+main(async () => {
+  const folder = join(root, 'docs/screenshots');
+  mkdirSync(folder, { recursive: true });
+  for (const old of readdirSync(folder)) rmSync(join(folder, old));
+  await withServedDemo(async (url) => {
+    const browser = await launchBrowser();
+    for (const { name, path, dark = false, width = 1280, prepare } of SHOTS) {
+      const page = await browser.newPage({
+        viewport: { width, height: 800 },
+        colorScheme: dark ? 'dark' : 'light',
+      });
+      await page.goto(url + path, { waitUntil: 'networkidle' });
+      await prepare?.(page);
+      await page.waitForTimeout(300);
+      await page.screenshot({ path: join(folder, `${name}.png`) });
+      await page.close();
+      say(`… ${name}.png`);
+    }
+    await browser.close();
+  });
+});

@@ -1,0 +1,137 @@
+import { gzipSync } from 'node:zlib';
+import type { Page } from '@playwright/test';
+import { routeSchema } from '../src/core/course/route';
+import { planRoute, plannedDurationS } from '../src/core/course/plan';
+import { demoId, pipit, ROUTE_VERSIONS, winterGarden } from '../src/server/demo/scenario';
+import { launchBrowser, withServedDemo } from './lib/browser';
+import { main, say } from './lib/sentence';
+
+const PAGES = [
+  '/',
+  '/robot',
+  '/course',
+  '/course/table',
+  '/runs',
+  '/runs/01DEMS00000000000000000002',
+  '/findings/01DEMS00000000000000000002',
+];
+const REPEATS = 5;
+
+const median = (values: number[]) =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
+
+const line = (what: string, value: string, limit: string, holds: boolean) =>
+  console.log(`${holds ? 'ok  ' : 'SLOW'}  ${what.padEnd(58)} ${value.padStart(10)}   ${limit}`);
+
+/** Wait at the last mission so that the planned route takes 30 s. */
+function thirtySecondRoute() {
+  const route = ROUTE_VERSIONS[2]?.route;
+  if (route === undefined) throw new Error('no route');
+  const missing = 30 - plannedDurationS(planRoute(route, pipit, winterGarden));
+  const last = route.steps.at(-1);
+  if (last?.kind !== 'mark') throw new Error('no mark at the end');
+  return routeSchema.parse({
+    ...route,
+    steps: [...route.steps.slice(0, -1), { ...last, dwellS: last.dwellS + missing }],
+  });
+}
+
+async function simulateOnce(page: Page): Promise<{ ms: number; longestTaskMs: number }> {
+  return page.evaluate(async () => {
+    let longest = 0;
+    const observer = new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) longest = Math.max(longest, entry.duration);
+    });
+    observer.observe({ entryTypes: ['longtask'] });
+    const button = [...document.querySelectorAll('button')].find((b) =>
+      b.textContent?.startsWith('Simulate'),
+    );
+    const started = performance.now();
+    button?.click();
+    await new Promise<void>((done) => {
+      const look = () => {
+        const running = document.querySelector('progress') !== null;
+        if (!running && performance.now() - started > 50) done();
+        else setTimeout(look, 4);
+      };
+      setTimeout(look, 20);
+    });
+    const ms = performance.now() - started;
+    await new Promise((next) => setTimeout(next, 200));
+    observer.disconnect();
+    return { ms, longestTaskMs: longest };
+  });
+}
+
+async function measureSimulation(page: Page, url: string): Promise<void> {
+  // The draft that the browser keeps of the demo's route is the 30 s route; the application does the rest.
+  const draft = { baseId: null, route: thirtySecondRoute() };
+  // The loader names functions through a helper that a page does not have.
+  await page.addInitScript('globalThis.__name = (named) => named');
+  await page.addInitScript(
+    ([key, text]) => localStorage.setItem(key ?? '', text ?? ''),
+    [`corvat-draft:${demoId('W', 1)}`, JSON.stringify(draft)],
+  );
+  await page.goto(`${url}/course`, { waitUntil: 'networkidle' });
+  await simulateOnce(page);
+  const runs = [];
+  for (let i = 0; i < REPEATS; i += 1) runs.push(await simulateOnce(page));
+  const ms = median(runs.map((run) => run.ms));
+  const task = Math.max(...runs.map((run) => run.longestTaskMs));
+  line(
+    '200 simulated runs of a 30 s route, two workers',
+    `${ms.toFixed(0)} ms`,
+    'under 1500 ms',
+    ms < 1500,
+  );
+  line(
+    'longest task on the main thread meanwhile',
+    task === 0 ? 'under 50 ms' : `${task.toFixed(0)} ms`,
+    'under 100 ms',
+    task < 100,
+  );
+}
+
+async function measurePages(page: Page, url: string): Promise<void> {
+  for (const path of PAGES) {
+    const times: number[] = [];
+    for (let i = 0; i < REPEATS + 1; i += 1) {
+      const { headers } = await fetch(url + path);
+      const timing = /dur=([\d.]+)/.exec(headers.get('server-timing') ?? '')?.[1];
+      if (i > 0) times.push(Number(timing));
+    }
+    const ms = median(times);
+    const scripts: Promise<number>[] = [];
+    page.removeAllListeners('response');
+    page.on('response', (response) => {
+      if (/\.js(\?|$)/.test(response.url())) {
+        scripts.push(response.body().then((body) => gzipSync(body).byteLength));
+      }
+    });
+    await page.goto(url + path, { waitUntil: 'networkidle' });
+    await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
+    await page.waitForLoadState('networkidle');
+    const kilobytes = (await Promise.all(scripts)).reduce((a, b) => a + b, 0) / 1000;
+    line(`${path}: server time`, `${ms.toFixed(1)} ms`, 'under 50 ms', ms < 50);
+    line(
+      `${path}: script, compressed`,
+      `${kilobytes.toFixed(0)} kB`,
+      'under 200 kB',
+      kilobytes < 200,
+    );
+  }
+}
+
+main(async () => {
+  await withServedDemo(async (url) => {
+    const browser = await launchBrowser();
+    try {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      say('… measuring; each figure is the median of five after a warm-up');
+      await measureSimulation(await context.newPage(), url);
+      await measurePages(await context.newPage(), url);
+    } finally {
+      await browser.close();
+    }
+  });
+});

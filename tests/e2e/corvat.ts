@@ -1,0 +1,50 @@
+import { expect, test as base, type Page } from '@playwright/test';
+
+const ALLOWED = [/Failed to load resource/, /net::ERR_/];
+
+/** A page of the served demo; any error in its console fails the test. */
+export const test = base.extend<{ corvat: Page }>({
+  baseURL: async ({}, use) => use(process.env.CORVAT_TEST_URL),
+  corvat: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+      const text = message.text();
+      if (message.type() === 'error' && !ALLOWED.some((allowed) => allowed.test(text))) {
+        errors.push(text);
+      }
+    });
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+
+export { expect };
+
+export const server = () => ({
+  url: process.env.CORVAT_TEST_URL ?? '',
+  home: process.env.CORVAT_TEST_HOME ?? '',
+  pid: Number(process.env.CORVAT_TEST_PID),
+});
+
+/** The screen listens: its islands are there (charts further down come when they are seen). */
+export async function ready(page: Page): Promise<void> {
+  await expect(page.locator('astro-island[ssr]:not([client=visible])')).toHaveCount(0);
+  await expect(page.locator('[data-ready=false]')).toHaveCount(0);
+}
+
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path);
+  await ready(page);
+}
+
+/** Start a series in the interface; ends on its logging screen. */
+export async function startSeries(page: Page, trying: string, planned = 10): Promise<void> {
+  await open(page, '/runs');
+  await page.getByRole('button', { name: 'Start a series…' }).click();
+  await page.getByLabel('What is being tried?').fill(trying);
+  await page.getByLabel('Planned runs').fill(String(planned));
+  await page.getByRole('button', { name: 'Start the series' }).click();
+  await page.waitForURL(/\/runs\/[0-9A-Z]{26}$/);
+  await ready(page);
+}

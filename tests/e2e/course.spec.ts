@@ -1,0 +1,128 @@
+import { expect, open, test } from './corvat';
+
+const sentences = (page: import('@playwright/test').Page) =>
+  page.getByRole('list', { name: 'Steps of the route' }).getByRole('listitem');
+
+test('a route is edited by keyboard: added, moved, doubled, removed, undone, redone', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('link', { name: 'Pond and back' }).click();
+  await expect(sentences(page)).toHaveCount(3);
+  await page.getByRole('button', { name: 'Turn', exact: true }).click();
+  await expect(sentences(page)).toHaveCount(4);
+  await page.getByRole('button', { name: 'Move step 4', exact: true }).focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.getByTestId('step-3')).toContainText('Turn');
+  await page.getByRole('button', { name: 'Duplicate step 3', exact: true }).click();
+  await expect(sentences(page)).toHaveCount(5);
+  await page.getByRole('button', { name: 'Remove step 4', exact: true }).click();
+  await expect(sentences(page)).toHaveCount(4);
+  for (let i = 0; i < 4; i += 1) await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(sentences(page)).toHaveCount(3);
+  await expect(page.getByTestId('saved-state')).toHaveText('version 1');
+  await page.locator('h1').click();
+  await page.keyboard.press('Control+y');
+  await expect(sentences(page)).toHaveCount(4);
+  // What is not saved is still there after a reload.
+  await page.reload();
+  await expect(sentences(page)).toHaveCount(4);
+  await page.getByRole('button', { name: 'Undo' }).click();
+});
+
+test('the start moves by keys and by dragging, and steps are dragged', async ({ corvat: page }) => {
+  await open(page, '/course');
+  const x = page.getByLabel('Start x');
+  const before = Number(await x.inputValue());
+  const start = page.getByRole('button', { name: /^Start of the robot/ });
+  await start.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(x).toHaveValue(String(before + 0.5));
+  const box = await start.boundingBox();
+  if (box === null) throw new Error('no start');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 3);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 3, { steps: 5 });
+  await page.mouse.up();
+  expect(Number(await x.inputValue())).toBeGreaterThan(before + 5);
+
+  await page.getByRole('button', { name: 'Move step 1', exact: true }).hover();
+  await page.mouse.down();
+  const target = await page.getByRole('button', { name: 'Move step 3', exact: true }).boundingBox();
+  await page.mouse.move((target?.x ?? 0) + 10, (target?.y ?? 0) + 30, { steps: 12 });
+  await page.mouse.up();
+  await expect(page.getByTestId('step-1')).toContainText('Turn');
+});
+
+test('a simulation can be cancelled, and says when the route has changed since', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('button', { name: 'Simulate 200 runs' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'Simulate 200 runs' })).toBeVisible();
+  await page.getByRole('button', { name: 'Simulate 200 runs' }).click();
+  await expect(page.getByRole('region', { name: 'Forecast' })).toBeVisible({ timeout: 30_000 });
+  await page.getByTestId('step-1').getByLabel('Distance').fill('60');
+  await expect(page.getByText('simulate again')).toBeVisible();
+});
+
+test('versions are compared line by line, and the card prints the steps', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('button', { name: 'Versions…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('From').selectOption({ index: 3 });
+  await expect(dialog.locator('li').filter({ hasText: 'Drive' }).first()).toBeVisible();
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('link', { name: 'Step card' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Round by the barrel, version',
+  );
+  await expect(page.getByRole('table')).toContainText('Work the seed drawer');
+});
+
+test('a mission is moved on the table and saved; a wrong value is said and not taken', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course/table');
+  const x = page.getByLabel('Robot’s axle at x');
+  const before = Number(await x.inputValue());
+  await page.getByRole('button', { name: /^Mission seed drawer/ }).focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(x).toHaveValue(String(before + 1));
+  await x.fill('5000');
+  await expect(page.getByText('0 to 2200 mm fits')).toBeVisible();
+  await x.fill(String(before + 2));
+  await page.getByRole('button', { name: 'Save the table' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.reload();
+  await expect(x).toHaveValue(String(before + 2));
+});
+
+test('motor degrees, distance and heading stand side by side; a record changed elsewhere is not lost', async ({
+  corvat: page,
+  context,
+}) => {
+  await open(page, '/robot');
+  await page.getByLabel('Motor', { exact: true }).fill('360');
+  // One turn of a 56 mm wheel: π · 56 mm = 17.6 cm; on a 132 mm track 152.7°.
+  await expect(page.getByLabel('Drives straight')).toHaveValue('17.6');
+  await expect(page.getByLabel('Robot turns on the spot')).toHaveValue('152.7');
+
+  const other = await context.newPage();
+  await open(other, '/robot');
+  const save = (tab: typeof page, track: string) =>
+    tab
+      .getByLabel('Track width')
+      .fill(track)
+      .then(() => tab.getByRole('button', { name: 'Save the robot' }).click());
+  await save(other, '133');
+  await expect(other.getByText('Saved.')).toBeVisible();
+  await save(page, '134');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('0.133');
+  await dialog.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('Track width')).toHaveValue('133');
+});

@@ -1,0 +1,126 @@
+import AxeBuilder from '@axe-core/playwright';
+import { newHome, removeHome, serve } from '../support/corvat';
+import { expect, open, ready, test } from './corvat';
+
+const S = '01DEMS0000000000000000000';
+const SCREENS = {
+  Today: '/',
+  Robot: '/robot',
+  Course: '/course',
+  Table: '/course/table',
+  'Step card': '/course/card?version=01DEMV00000000000000000003',
+  Runs: '/runs',
+  Logging: `/runs/${S}3`,
+  'Log sheet': `/runs/${S}3/sheet`,
+  Findings: `/findings/${S}2`,
+  'Not there': '/nowhere',
+};
+
+for (const scheme of ['light', 'dark'] as const) {
+  for (const [name, path] of Object.entries(SCREENS)) {
+    test(`axe finds nothing serious on ${name}, ${scheme}`, async ({ corvat: page }) => {
+      await page.emulateMedia({ colorScheme: scheme });
+      await open(page, path);
+      await expect(page.locator('html')).toHaveAttribute('data-theme', scheme);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter(
+        ({ impact }) => impact === 'serious' || impact === 'critical',
+      );
+      expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+    });
+  }
+}
+
+test('axe finds nothing serious in the dialogs', async ({ corvat: page }) => {
+  const check = async (what: string) => {
+    await expect(page.getByRole('dialog')).toBeVisible();
+    const { violations } = await new AxeBuilder({ page }).include('dialog[open]').analyze();
+    const serious = violations.filter(
+      ({ impact }) => impact === 'serious' || impact === 'critical',
+    );
+    expect(serious.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  };
+  await open(page, `/runs/${S}3`);
+  await page.keyboard.press('?');
+  await check('keys');
+  await page.getByRole('button', { name: 'Import…' }).click();
+  await page.getByLabel('CSV file', { exact: true }).setInputFiles({
+    name: 'a.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('x,y,ok\n1,2,1\n1,b,1\n'),
+  });
+  await check('import');
+  await page.getByRole('button', { name: 'Set run 6 aside' }).click();
+  await check('set aside');
+  await open(page, '/runs');
+  await page.getByRole('button', { name: 'Start a series…' }).click();
+  await check('start');
+  await open(page, '/course');
+  await page.getByRole('button', { name: 'Versions…' }).click();
+  await check('versions');
+});
+
+test('nothing is wider than a tablet, with long names too', async ({ corvat: page }) => {
+  await page.setViewportSize({ width: 768, height: 1024 });
+  for (const path of Object.values(SCREENS)) {
+    await open(page, path);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(wide, path).toBeLessThanOrEqual(0);
+  }
+  await open(page, '/runs');
+  await page.getByRole('button', { name: 'Start a series…' }).click();
+  await page.getByLabel('What is being tried?').fill('Longnamewithoutanybreak'.repeat(8));
+  await page.getByRole('button', { name: 'Start the series' }).click();
+  await page.waitForURL(/\/runs\/[0-9A-Z]{26}$/);
+  for (const path of [page.url(), '/runs', '/', page.url().replace('/runs/', '/findings/')]) {
+    await open(page, path);
+    const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(wide, path).toBeLessThanOrEqual(0);
+  }
+});
+
+test('the theme is switched by hand and remembered', async ({ corvat: page }) => {
+  await open(page, '/');
+  await page.getByRole('button', { name: 'Dark theme' }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+});
+
+test('a new team sets itself up and comes to its first runs', async ({ page }) => {
+  const home = newHome();
+  const served = await serve('start', home);
+  try {
+    await page.goto(served.url);
+    await ready(page);
+    await page.getByRole('button', { name: /^Begin/ }).click();
+    await expect(page.getByRole('alert')).toContainText('a name each');
+    await page.getByLabel('Team').fill('Quillon Yard');
+    await page.getByLabel('Robot', { exact: true }).fill('Wren');
+    await page.getByLabel('Course or table').fill('Winter Garden');
+    await page.getByRole('button', { name: /^Begin/ }).click();
+    await page.waitForURL(/course\/table/);
+    await ready(page);
+    await page.getByRole('button', { name: '+ Mission' }).click();
+    await page.getByRole('button', { name: 'Save the table' }).click();
+    await expect(page.getByText('Saved.')).toBeVisible();
+    await page.goto(`${served.url}/runs`);
+    await expect(page.getByText('No route to run yet')).toBeVisible();
+    await page.goto(`${served.url}/findings`);
+    await expect(page.getByText('Nothing to find yet')).toBeVisible();
+    await page.goto(`${served.url}/course`);
+    await ready(page);
+    await page.getByRole('button', { name: 'Drive', exact: true }).click();
+    await page.getByRole('button', { name: 'Mission', exact: true }).click();
+    await page.getByRole('button', { name: 'Save version…' }).click();
+    await page.getByRole('button', { name: 'Save version', exact: true }).click();
+    await expect(page.getByTestId('saved-state')).toHaveText('version 1');
+    await page.goto(served.url);
+    await page.getByRole('link', { name: 'Try First route, version 1' }).click();
+    await expect(page.getByRole('dialog', { name: 'Start a series of runs' })).toBeVisible();
+  } finally {
+    await served.stop();
+    removeHome(home);
+  }
+});
