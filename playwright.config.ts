@@ -8,7 +8,10 @@ export default defineConfig({
   workers: 1,
   timeout: 60_000,
   expect: { timeout: 10_000 },
-  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.CORVAT_E2E_RESULTS ?? 'test-results/e2e.json' }],
+  ],
   use: {
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',

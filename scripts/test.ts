@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { root } from './lib/paths';
 import { main, say } from './lib/sentence';
 
@@ -7,6 +7,7 @@ import { main, say } from './lib/sentence';
 interface Check {
   name: string;
   command: string[];
+  env?: Record<string, string>;
   counts?: () => { passed: number; failed: number };
 }
 
@@ -41,30 +42,49 @@ const vitest = (project: string): Check => ({
   counts: () => vitestCounts(`${results}/${project}.json`),
 });
 
-const CHECKS: Check[] = [
-  { name: 'formatting', command: ['prettier', '--check', '.', '--log-level', 'warn'] },
-  { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
-  { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
-  { name: 'unused code', command: ['knip'] },
-  vitest('core'),
-  vitest('api'),
-  {
-    name: 'browser',
-    command: ['playwright', 'test'],
-    counts: () => playwrightCounts(`${results}/e2e.json`),
-  },
+/** Some of the browser tests, with a served Corvat to themselves. */
+const browser = (name: string, files: string[]): Check => ({
+  name: `browser, ${name}`,
+  command: ['playwright', 'test', ...files, `--output=${results}/${name}`],
+  env: { CORVAT_E2E_RESULTS: `${results}/${name}.json` },
+  counts: () => playwrightCounts(`${results}/${name}.json`),
+});
+
+/** Checks of one lane follow one another; the lanes of a stage run side by side. */
+const STAGES: Check[][][] = [
+  [
+    [
+      { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
+      { name: 'formatting', command: ['prettier', '--check', '.', '--log-level', 'warn'] },
+      { name: 'unused code', command: ['knip'] },
+    ],
+    [{ name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] }, vitest('core')],
+  ],
+  [
+    [vitest('api'), browser('work', ['course', 'logging', 'story'])],
+    [browser('screens', ['screens'])],
+  ],
 ];
 
-const run = ([program = '', ...args]: string[]): Promise<number> =>
+/** Run a command to its end; what it says is kept together, so that two at once stay readable. */
+const run = ({
+  command: [program = '', ...args],
+  env: more,
+}: Check): Promise<{ status: number; said: string }> =>
   new Promise((ended) => {
     const { NODE_ENV: _production, ...env } = process.env;
     const child = spawn(`${root}/node_modules/.bin/${program}`, args, {
       cwd: root,
-      env,
-      stdio: 'inherit',
+      env: { ...env, ...more },
     });
-    child.once('error', () => ended(1));
-    child.once('exit', (code) => ended(code ?? 1));
+    let said = '';
+    const listen = (chunk: Buffer) => {
+      said += chunk.toString();
+    };
+    child.stdout.on('data', listen);
+    child.stderr.on('data', listen);
+    child.once('error', () => ended({ status: 1, said }));
+    child.once('exit', (code) => ended({ status: code ?? 1, said }));
   });
 
 /** What a check came to: its own counts, but never "nothing failed" when its command did. */
@@ -79,21 +99,28 @@ function countsOf({ counts }: Check, status: number) {
   }
 }
 
+async function check(one: Check) {
+  const started = Date.now();
+  const { status, said } = await run(one);
+  const counts = countsOf(one, status);
+  const seconds = Math.round((Date.now() - started) / 1000);
+  if (counts.failed > 0) say(said);
+  say(`… ${one.name}: ${counts.passed} passed, ${counts.failed} failed (${seconds} s)`);
+  return counts;
+}
+
 main(async () => {
   rmSync(results, { recursive: true, force: true });
-  if (!existsSync(results)) mkdirSync(results);
+  mkdirSync(results);
   const sum = { passed: 0, failed: 0 };
-  for (const check of CHECKS) {
-    const started = Date.now();
-    say(`\n── ${check.name}`);
-    const status = await run(check.command);
-    const { passed, failed } = countsOf(check, status);
-    sum.passed += passed;
-    sum.failed += failed;
-    say(
-      `── ${check.name}: ${passed} passed, ${failed} failed (${Math.round((Date.now() - started) / 1000)} s)`,
-    );
-  }
+  const inOrder = async (lane: Check[]) => {
+    for (const one of lane) {
+      const { passed, failed } = await check(one);
+      sum.passed += passed;
+      sum.failed += failed;
+    }
+  };
+  for (const stage of STAGES) await Promise.all(stage.map(inOrder));
   console.log(`${sum.passed} passed, ${sum.failed} failed`);
   process.exitCode = sum.failed === 0 ? 0 : 1;
 });

@@ -52,6 +52,14 @@ export function pushInside(pose: Pose, body: Body, table: Table): boolean {
 
 /** Whether the robot's rectangle overlaps a wall that stands on the table (Liang–Barsky clipping). */
 export function hitsWall(pose: Pose, body: Body, wall: Segment): boolean {
+  const reach = bodyRadius(body);
+  const farInX =
+    pose.xM - reach > Math.max(wall.x1M, wall.x2M) ||
+    pose.xM + reach < Math.min(wall.x1M, wall.x2M);
+  const farInY =
+    pose.yM - reach > Math.max(wall.y1M, wall.y2M) ||
+    pose.yM + reach < Math.min(wall.y1M, wall.y2M);
+  if (farInX || farInY) return false;
   const cos = Math.cos(pose.headingRad);
   const sin = Math.sin(pose.headingRad);
   const local = (xM: number, yM: number) => ({

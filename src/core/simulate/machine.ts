@@ -159,6 +159,7 @@ export function createMachine(
         step += 1;
         gyro.feed(step, pose.headingRad);
       }
+      if (left.rollM === leftBefore && right.rollM === rightBefore) return;
       move(slipped(left.rollM - leftBefore), slipped(right.rollM - rightBefore));
       if (table.walls.some((wall) => hitsWall(pose, robot.body, wall))) hitWall = true;
     },

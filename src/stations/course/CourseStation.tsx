@@ -12,7 +12,9 @@ import type {
   SavedRouteVersion,
 } from '../../formats/records';
 import { Button } from '../../ui/Button';
+import { KeyHelp } from '../../ui/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
+import { useKeys } from '../../ui/useKeys';
 import { Progress } from '../../ui/Progress';
 import { useToast } from '../../ui/useToast';
 import { CloudCanvas } from './CloudCanvas';
@@ -20,6 +22,7 @@ import styles from './CourseStation.module.css';
 import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
 import { ForecastPanel } from './ForecastPanel';
 import { editOf } from './history';
+import { COURSE_KEYS } from './keys';
 import { RouteBar } from './RouteBar';
 import { RoutePlan } from './RoutePlan';
 import { SaveVersionDialog } from './SaveVersionDialog';
@@ -86,7 +89,7 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
   const { table } = course;
   const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
   const [selected, setSelected] = useState<number | null>(null);
-  const [dialog, setDialog] = useState<'save' | 'versions' | null>(null);
+  const [dialog, setDialog] = useState<'save' | 'versions' | 'keys' | null>(null);
   const [toast, tell] = useToast();
   const simulation = useSimulation();
   const { state } = simulation;
@@ -101,6 +104,13 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
     edit(insertStep(route, at, newStep(kind, ulid(), table.missions[0]?.id ?? '')), 'add');
     setSelected(at);
   };
+  const simulate = () => simulation.start({ robot: robot.robot, table, route, seed: SEED });
+  useKeys((key) => {
+    if (key === 's' && !state.running && route.steps.length > 0) simulate();
+    else if (key === '?') setDialog('keys');
+    else return false;
+    return true;
+  });
   const forecast = state.result?.forecast ?? null;
   const stale = state.result !== null && state.result.of.route !== route;
   const sentence =
@@ -146,12 +156,8 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
               />
             ) : (
               <>
-                <Button
-                  look="strong"
-                  disabled={route.steps.length === 0}
-                  onClick={() => simulation.start({ robot: robot.robot, table, route, seed: SEED })}
-                >
-                  Simulate {SIMULATED_RUNS} runs
+                <Button look="strong" disabled={route.steps.length === 0} onClick={simulate}>
+                  Simulate {SIMULATED_RUNS} runs <kbd>s</kbd>
                 </Button>
                 <Button disabled={!changed} onClick={() => setDialog('save')}>
                   Save version…
@@ -170,6 +176,9 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
                 </Button>
                 <Button disabled={versions.length === 0} onClick={() => setDialog('versions')}>
                   Versions…
+                </Button>
+                <Button onClick={() => setDialog('keys')} aria-label="Keys on this screen">
+                  <kbd>?</kbd>
                 </Button>
                 {newest !== null && <a href={`/course/card?version=${newest.id}`}>Step card</a>}
               </>
@@ -241,6 +250,7 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
           }}
         />
       )}
+      {dialog === 'keys' && <KeyHelp keys={COURSE_KEYS} onClose={() => setDialog(null)} />}
       <Toast text={toast} />
     </>
   );

@@ -1,0 +1,13 @@
+import type { KeyMeaning } from '../../ui/KeyHelp';
+
+/** The keys of the route's screen. */
+export const COURSE_KEYS: KeyMeaning[] = [
+  { keys: ['s'], does: 'simulate 200 runs' },
+  { keys: ['Ctrl', 'z'], does: 'undo (outside of fields)' },
+  { keys: ['Ctrl', 'y'], does: 'redo' },
+  { keys: ['Alt', '↑ ↓'], does: 'move the step up or down' },
+  { keys: ['↑ ↓'], does: 'in a field: the value a step up or down' },
+  { keys: ['↑ ↓ ← →'], does: 'on the start: move it by 5 mm, with Shift by 1 mm' },
+  { keys: [',', '.'], does: 'on the start: turn it by 1°' },
+  { keys: ['?'], does: 'this list' },
+];
