@@ -12,8 +12,8 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   if (box === null) throw new Error('no pad');
   // ±60 mm on the pad: a third of the way from the middle to the right edge is 20 mm.
   await page.mouse.click(box.x + box.width * (0.5 + 1 / 6), box.y + box.height * (0.5 - 1 / 12));
-  await expect(page.getByLabel('End x (along the long edge)')).toHaveValue('20');
-  await expect(page.getByLabel('End y (away from home edge)')).toHaveValue('10');
+  await expect(page.getByLabel('End x (to the right)')).toHaveValue('20');
+  await expect(page.getByLabel('End y (away)')).toHaveValue('10');
   await pad.focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Shift+ArrowDown');

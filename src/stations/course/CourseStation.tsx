@@ -1,3 +1,4 @@
+import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { newStep } from '../../core/course/newStep';
@@ -163,16 +164,20 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
                   Save version…
                 </Button>
                 <Button
+                  aria-label="Undo"
+                  title="Undo"
                   disabled={history.past.length === 0}
                   onClick={() => dispatch({ type: 'undo' })}
                 >
-                  Undo
+                  <Undo2 size={18} aria-hidden />
                 </Button>
                 <Button
+                  aria-label="Redo"
+                  title="Redo"
                   disabled={history.future.length === 0}
                   onClick={() => dispatch({ type: 'redo' })}
                 >
-                  Redo
+                  <Redo2 size={18} aria-hidden />
                 </Button>
                 <Button disabled={versions.length === 0} onClick={() => setDialog('versions')}>
                   Versions…

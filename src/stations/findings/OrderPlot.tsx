@@ -19,6 +19,7 @@ function useColours() {
   const [colours, setColours] =
     useState<Record<'ink' | 'faint' | 'line' | 'marigold' | 'brick' | 'sheet', string>>();
   useEffect(() => {
+    ChartJs.defaults.font = { family: getComputedStyle(document.body).fontFamily, size: 13 };
     const read = () => {
       const style = getComputedStyle(document.documentElement);
       const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
@@ -66,7 +67,7 @@ export function OrderPlot({ errors: { numbers, valuesM, chart }, sentence }: Pro
     signals.has(index) ? colours?.brick : colours?.marigold,
   );
   const axis = (title: string) => ({
-    title: { display: true, text: title, color: colours?.faint, font: { family: 'inherit' } },
+    title: { display: true, text: title, color: colours?.faint },
     ticks: { color: colours?.faint, precision: 0 },
     grid: { color: colours?.line },
     border: { color: colours?.line },
@@ -108,7 +109,16 @@ export function OrderPlot({ errors: { numbers, valuesM, chart }, sentence }: Pro
             maintainAspectRatio: false,
             parsing: false,
             scales: {
-              x: { ...axis('run'), type: 'linear', min: first - 0.5, max: last + 0.5 },
+              x: {
+                ...axis('run'),
+                type: 'linear',
+                min: first - 0.5,
+                max: last + 0.5,
+                ticks: {
+                  color: colours.faint,
+                  callback: (value) => (Number.isInteger(value) ? value : ''),
+                },
+              },
               y: { ...axis('mm from the target'), type: 'linear', beginAtZero: true },
             },
             plugins: {

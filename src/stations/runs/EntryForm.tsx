@@ -46,7 +46,7 @@ function EndFields({ entry, refs, onChange }: Pick<Props, 'entry' | 'refs' | 'on
   return (
     <div className={styles.endFields}>
       <NumberField
-        label="End x (along the long edge)"
+        label="End x (to the right)"
         unit={MM}
         min={-5000}
         max={5000}
@@ -56,7 +56,7 @@ function EndFields({ entry, refs, onChange }: Pick<Props, 'entry' | 'refs' | 'on
         onChange={(endXM) => onChange({ ...entry, endXM })}
       />
       <NumberField
-        label="End y (away from home edge)"
+        label="End y (away)"
         unit={MM}
         min={-5000}
         max={5000}
@@ -66,7 +66,7 @@ function EndFields({ entry, refs, onChange }: Pick<Props, 'entry' | 'refs' | 'on
         onChange={(endYM) => onChange({ ...entry, endYM })}
       />
       <NumberField
-        label="Heading off by (left +)"
+        label="Heading (left +)"
         unit={DEG}
         min={-180}
         max={180}
@@ -118,9 +118,20 @@ export function EntryForm(props: Props) {
         props.onLog();
       }}
     >
-      <h2 ref={title} tabIndex={-1}>
-        {props.title}
-      </h2>
+      <div className={styles.titleRow}>
+        <h2 ref={title} tabIndex={-1}>
+          {props.title}
+        </h2>
+        <span className="faint">
+          {endOf(entry) === null
+            ? 'no end measured: it counts for success all the same'
+            : `the run ${worked ? 'worked' : 'failed'}`}
+        </span>
+        {entry.version > 0 && <Button onClick={props.onCancel}>Leave it as it was</Button>}
+        <Button look="strong" type="submit">
+          {entry.version === 0 ? 'Log the run' : 'Save the correction'} <kbd>Enter</kbd>
+        </Button>
+      </div>
       {missions.length > 0 ? (
         <MissionToggles
           missions={missions}
@@ -192,17 +203,6 @@ export function EntryForm(props: Props) {
         </div>
       </div>
       {!worked && <CauseChoice entry={entry} onChange={onChange} />}
-      <div className={styles.actions}>
-        <Button look="strong" type="submit">
-          {entry.version === 0 ? 'Log the run' : 'Save the correction'} <kbd>Enter</kbd>
-        </Button>
-        {entry.version > 0 && <Button onClick={props.onCancel}>Leave it as it was</Button>}
-        <span className="faint">
-          {endOf(entry) === null
-            ? 'No end measured: the run counts for success all the same.'
-            : `The run ${worked ? 'worked' : 'failed'}.`}
-        </span>
-      </div>
     </form>
   );
 }

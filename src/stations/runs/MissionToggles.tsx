@@ -20,7 +20,7 @@ interface Props {
 export function MissionToggles({ missions, results, onToggle }: Props) {
   return (
     <fieldset className={styles.missions}>
-      <legend>Missions</legend>
+      <legend className="visually-hidden">Missions</legend>
       {missions.map((mission, index) => {
         const state = STATES[`${results[mission.id]}` as keyof typeof STATES];
         return (
