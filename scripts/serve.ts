@@ -8,7 +8,7 @@ import { freePortFrom, isFree } from './lib/ports';
 import { endProcess } from './lib/processes';
 import { findRunning, noteRunning, noteStopped } from './lib/running';
 import { main, pause, say, Sentence } from './lib/sentence';
-import { startWeb, waitForWeb } from './lib/web';
+import { answers, startWeb, webLog } from './lib/web';
 
 const FIRST_PORT = 7340;
 /** More restarts than this within a minute mean that restarting does not help. */
@@ -25,6 +25,18 @@ async function choosePort(): Promise<number> {
     throw new Sentence(`Port ${port} is taken or not allowed. Choose another in CORVAT_PORT.`);
   }
   return port;
+}
+
+const addressOf = (port: number) => `http://127.0.0.1:${port}`;
+
+/** Another Corvat that starts at the same moment may take the port just found free: then the next one. */
+async function startWebOnFreePort(start: (port: number) => ChildProcess) {
+  for (let attempt = 0; attempt < 5; attempt += 1) {
+    const port = await choosePort();
+    const child = start(port);
+    if (await answers(addressOf(port), child)) return { port, child };
+  }
+  throw new Sentence(`The web application ends while it starts; see ${webLog}.`);
 }
 
 async function prepareData(url: string, data: Data): Promise<void> {
@@ -57,7 +69,8 @@ function keepAlive(what: string, start: () => Promise<ChildProcess>, isStopping:
         return;
       }
       say(`… ${what} has ended unexpectedly; starting it again`);
-      void pause(200)
+      // Longer each time: what is in the way, such as a taken port, may go.
+      void pause(100 * 2 ** restarts.length)
         .then(start)
         .then(watch)
         .catch((error: unknown) => {
@@ -73,7 +86,7 @@ async function serve(data: Data): Promise<void> {
   const other = findRunning(home);
   if (other !== undefined) {
     throw new Sentence(
-      `Corvat is already running from this folder at ${other.url} (process ${other.pid}). Use that, or stop it first.`,
+      `Corvat is already running from this folder ${other.url === '' ? '(still starting)' : `at ${other.url}`} (process ${other.pid}). Use that, or stop it first.`,
     );
   }
   let database: PrivateDatabase | undefined;
@@ -91,8 +104,7 @@ async function serve(data: Data): Promise<void> {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
     process.on(signal, () => void stop());
   }
-  const port = await choosePort();
-  const url = `http://127.0.0.1:${port}`;
+  let url = '';
   noteRunning(home, { pid: process.pid, data, url });
   const elsewhere = process.env.CORVAT_DATABASE_URL;
   try {
@@ -107,14 +119,19 @@ async function serve(data: Data): Promise<void> {
     const databaseUrl = elsewhere ?? privateUrl(home, data);
     await prepareData(databaseUrl, data);
     say('… starting the web application');
-    const startWebAgain = () => {
+    const startWebAt = (port: number) => {
       // The private database may have had to change its port meanwhile.
       web = startWeb(port, elsewhere ?? privateUrl(home, data));
-      return Promise.resolve(web);
+      return web;
     };
-    const first = await startWebAgain();
-    await waitForWeb(url, first);
-    keepAlive('the web application', startWebAgain, () => stopping)(first);
+    const { port, child } = await startWebOnFreePort(startWebAt);
+    url = addressOf(port);
+    noteRunning(home, { pid: process.pid, data, url });
+    keepAlive(
+      'the web application',
+      () => Promise.resolve(startWebAt(port)),
+      () => stopping,
+    )(child);
   } catch (error) {
     stopping = true;
     if (web?.pid !== undefined) await endProcess(web.pid, 3000);

@@ -1,11 +1,24 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { closeSync, existsSync, openSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { root } from './paths';
+import { home, root } from './paths';
 import { pause, Sentence } from './sentence';
 
-/** Start the built web application; it ends by itself when this process is gone. */
+/** Where the web application tells what it does, one JSON object a line. */
+export const webLog = join(home, 'web.log');
+const MOST_LOG_BYTES = 10_000_000;
+
+/**
+ * Start the built web application; it ends by itself when this process is gone. Its log goes to a
+ * file in the data folder, which is begun anew when it has grown large.
+ */
 export function startWeb(port: number, databaseUrl: string): ChildProcess {
-  return spawn(
+  const logFile = openSync(
+    webLog,
+    existsSync(webLog) && statSync(webLog).size < MOST_LOG_BYTES ? 'a' : 'w',
+  );
+  const child = spawn(
     process.execPath,
     ['--import', join(root, 'scripts/lib/endWithParent.mjs'), join(root, 'dist/server/entry.mjs')],
     {
@@ -16,23 +29,35 @@ export function startWeb(port: number, databaseUrl: string): ChildProcess {
         HOST: process.env.CORVAT_HOST ?? '127.0.0.1',
         PORT: String(port),
         CORVAT_DATABASE_URL: databaseUrl,
+        CORVAT_INSTANCE: instance,
       },
-      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      stdio: ['ignore', 'ignore', logFile, 'ipc'],
       detached: true,
     },
   );
+  closeSync(logFile);
+  return child;
 }
 
-/** Wait until the application answers. */
-export async function waitForWeb(url: string, child: ChildProcess): Promise<void> {
+/** Told to the application at its start and by it in its health, so that no other is taken for it. */
+const instance = randomUUID();
+
+/** Whether the application that answers at this address is the one that was started here. */
+async function isOurs(url: string): Promise<boolean> {
+  try {
+    const response = await fetch(`${url}/api/health`);
+    return ((await response.json()) as { instance?: string }).instance === instance;
+  } catch {
+    return false;
+  }
+}
+
+/** Wait until the application answers; false when it has ended instead, as it does on a taken port. */
+export async function answers(url: string, child: ChildProcess): Promise<boolean> {
   for (let waited = 0; waited < 30_000; waited += 100) {
-    if (child.exitCode !== null) throw new Sentence('The web application ended while starting.');
-    try {
-      if ((await fetch(`${url}/api/health`)).ok) return;
-    } catch {
-      // Not listening yet.
-    }
+    if (child.exitCode !== null || child.signalCode !== null) return false;
+    if (await isOurs(url)) return true;
     await pause(100);
   }
-  throw new Sentence('The web application does not answer after half a minute.');
+  throw new Sentence(`The web application does not answer after half a minute; see ${webLog}.`);
 }

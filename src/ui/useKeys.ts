@@ -8,7 +8,9 @@ export function useKeys(onKey: (key: string) => boolean): void {
   });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      // A key that is held down is one key.
+      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented)
+        return;
       const target = event.target instanceof Element ? event.target : null;
       if (document.querySelector('dialog[open]') !== null) return;
       if (target?.closest('input:not([type=radio]), select, textarea')) return;

@@ -103,6 +103,15 @@ describe('a folder with demo data', () => {
     expect(refused.err).toContain(`Port ${port} is taken`);
   });
 
+  it('starts beside others at the same moment, each with a port of its own', async () => {
+    const homes = [newHome(), newHome()];
+    const both = await Promise.all(homes.map((one) => serve('start', one)));
+    expect(new Set([served.url, ...both.map(({ url }) => url)]).size).toBe(3);
+    for (const { url } of both) expect((await fetch(url)).status).toBe(200);
+    await Promise.all(both.map((one) => one.stop()));
+    homes.forEach(removeHome);
+  });
+
   it('shows the same findings after backup, wipe and restore', async () => {
     const before = await findings();
     expect(before).toContain('95 of 100 runs land within');

@@ -1,4 +1,3 @@
-import { Redo2, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { newStep } from '../../core/course/newStep';
@@ -16,7 +15,6 @@ import { Button } from '../../ui/Button';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
-import { Progress } from '../../ui/Progress';
 import { useToast } from '../../ui/useToast';
 import { CloudCanvas } from './CloudCanvas';
 import styles from './CourseStation.module.css';
@@ -24,6 +22,7 @@ import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './
 import { ForecastPanel } from './ForecastPanel';
 import { editOf } from './history';
 import { COURSE_KEYS } from './keys';
+import { RouteActions } from './RouteActions';
 import { RouteBar } from './RouteBar';
 import { RoutePlan } from './RoutePlan';
 import { SaveVersionDialog } from './SaveVersionDialog';
@@ -147,48 +146,17 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
             />
             <CloudCanvas table={table} paths={state.landed} runs={state.result?.runs ?? []} />
           </div>
-          <div className={styles.actions}>
-            {state.running ? (
-              <Progress
-                label="Simulated runs"
-                done={state.done}
-                total={SIMULATED_RUNS}
-                onCancel={simulation.cancel}
-              />
-            ) : (
-              <>
-                <Button look="strong" disabled={route.steps.length === 0} onClick={simulate}>
-                  Simulate {SIMULATED_RUNS} runs <kbd>s</kbd>
-                </Button>
-                <Button disabled={!changed} onClick={() => setDialog('save')}>
-                  Save version…
-                </Button>
-                <Button
-                  aria-label="Undo"
-                  title="Undo"
-                  disabled={history.past.length === 0}
-                  onClick={() => dispatch({ type: 'undo' })}
-                >
-                  <Undo2 size={18} aria-hidden />
-                </Button>
-                <Button
-                  aria-label="Redo"
-                  title="Redo"
-                  disabled={history.future.length === 0}
-                  onClick={() => dispatch({ type: 'redo' })}
-                >
-                  <Redo2 size={18} aria-hidden />
-                </Button>
-                <Button disabled={versions.length === 0} onClick={() => setDialog('versions')}>
-                  Versions…
-                </Button>
-                <Button onClick={() => setDialog('keys')} aria-label="Keys on this screen">
-                  <kbd>?</kbd>
-                </Button>
-                {newest !== null && <a href={`/course/card?version=${newest.id}`}>Step card</a>}
-              </>
-            )}
-          </div>
+          <RouteActions
+            simulation={state}
+            history={history}
+            changed={changed}
+            hasVersions={versions.length > 0}
+            newestId={newest?.id ?? null}
+            dispatch={dispatch}
+            onSimulate={simulate}
+            onCancel={simulation.cancel}
+            onOpen={setDialog}
+          />
           {state.problem !== null && <Notice tone="fault">{state.problem}</Notice>}
           {stale && <Notice tone="careful">The route was changed since: simulate again.</Notice>}
           {forecast !== null && <ForecastPanel forecast={forecast} />}
