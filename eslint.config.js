@@ -81,10 +81,5 @@ export default defineConfig(
   {
     files: ['**/*.tsx'],
     ...a11y.flatConfigs.recommended,
-    rules: {
-      ...a11y.flatConfigs.recommended.rules,
-      // A dialog's first field takes the focus; the elements of a page do not.
-      'jsx-a11y/no-autofocus': ['error', { ignoreNonDOM: true }],
-    },
   },
 );

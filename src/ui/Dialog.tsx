@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, type ReactNode } from 'react';
+import { useId, useLayoutEffect, useRef, type ReactNode } from 'react';
 import { Button } from './Button';
 import styles from './Dialog.module.css';
 
@@ -11,14 +11,22 @@ interface Props {
   wide?: boolean;
 }
 
-/** A modal dialog on the browser's own element: focus stays inside, Escape closes. */
+const FIRST_FIELD = 'input, select, textarea';
+
+/** A modal dialog on the browser's own element: focus begins in its first field and stays inside, Escape closes. */
 export function Dialog({ title, onClose, children, actions, wide = false }: Props) {
   const element = useRef<HTMLDialogElement>(null);
   const titleId = useId();
-  useEffect(() => {
+  // Before the browser paints, and before the element goes: focus comes in and returns where it was.
+  useLayoutEffect(() => {
+    const opener = document.activeElement;
     const dialog = element.current;
     dialog?.showModal();
-    return () => dialog?.close();
+    dialog?.querySelector<HTMLElement>(FIRST_FIELD)?.focus();
+    return () => {
+      dialog?.close();
+      if (opener instanceof HTMLElement) opener.focus();
+    };
   }, []);
   return (
     <dialog

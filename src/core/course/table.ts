@@ -37,7 +37,14 @@ export const tableSchema = z.object({
     .array(segmentSchema.extend({ widthM: z.number().positive().max(0.5).default(0.02) }))
     .max(100)
     .default([]),
-  missions: z.array(missionSchema).max(15).default([]),
+  missions: z
+    .array(missionSchema)
+    .max(15)
+    .refine(
+      (missions) => new Set(missions.map(({ id }) => id)).size === missions.length,
+      'expected a different id for each mission',
+    )
+    .default([]),
 });
 
 export type Segment = z.output<typeof segmentSchema>;

@@ -52,7 +52,7 @@ function NewRouteDialog({
         </Button>
       }
     >
-      <TextField label="Name" value={name} maxLength={80} autoFocus onChange={setName} />
+      <TextField label="Name" value={name} maxLength={80} onChange={setName} />
       <Select
         label="Robot"
         value={robotId}

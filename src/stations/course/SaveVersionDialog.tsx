@@ -53,7 +53,6 @@ export function SaveVersionDialog({ routeId, route, base, missions, onSaved, onC
         label="What is new in it?"
         value={note}
         maxLength={500}
-        autoFocus
         onChange={setNote}
         onKeyDown={(event) => event.key === 'Enter' && !saving && void save()}
       />

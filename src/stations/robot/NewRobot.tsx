@@ -36,7 +36,7 @@ export function NewRobot({ like, onClose }: { like: RobotRecord; onClose(): void
       }
     >
       <p>It begins with the values of {like.name}; change what differs.</p>
-      <TextField label="Name" value={name} maxLength={80} autoFocus onChange={setName} />
+      <TextField label="Name" value={name} maxLength={80} onChange={setName} />
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
     </Dialog>
   );

@@ -40,7 +40,6 @@ export function SetAsideDialog({ run, onConfirm, onClose }: Props) {
         value={reason}
         maxLength={200}
         suggestions={REASONS}
-        autoFocus
         onChange={setReason}
         onKeyDown={(event) => event.key === 'Enter' && confirm()}
       />

@@ -81,7 +81,6 @@ function StartDialog({
           label="What is being tried?"
           value={trying}
           maxLength={200}
-          autoFocus
           hint="For example: start jig instead of the hand"
           onChange={setTrying}
         />
