@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['tests/{core,formats,stations}/**/*.test.ts'] } },
+      { test: { name: 'core', include: ['tests/{core,formats,server,stations}/**/*.test.ts'] } },
       {
         test: {
           name: 'api',

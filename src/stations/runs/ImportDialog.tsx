@@ -93,7 +93,11 @@ export function ImportDialog({ seriesId, missions, onImported, onClose }: Props)
           disabled={good.length === 0 || (bad > 0 && !withoutBad) || saving}
           onClick={() => void save()}
         >
-          {good.length === 0 ? 'Import' : `Import ${counted(good.length, 'run')}`}
+          {saving
+            ? 'Importing…'
+            : good.length === 0
+              ? 'Import'
+              : `Import ${counted(good.length, 'run')}`}
         </Button>
       }
     >

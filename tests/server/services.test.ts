@@ -1,0 +1,120 @@
+import { ulid } from 'ulid';
+import { describe, expect, it } from 'vitest';
+import { parseBundle } from '../../src/server/bundle';
+import { demoRuns } from '../../src/server/demo/runs';
+import { BY_HAND, IN_THE_JIG, ROUTE_VERSIONS, SERIES } from '../../src/server/demo/scenario';
+import { runRecord, type RunRecord } from '../../src/formats/records';
+import { seriesFindings } from '../../src/core/runs/findings';
+import { toLoggedRun } from '../../src/formats/loggedRun';
+import { deeds } from '../../src/server/services/today';
+import type { SeriesContext } from '../../src/server/services/seriesContext';
+import { describeIssue } from '../../src/formats/issues';
+import { TABLE_NAMES } from '../../src/server/models';
+
+describe('what to do next', () => {
+  const version = (routeId: string, number: number) => ({
+    id: ulid(),
+    routeId,
+    note: '',
+    route: ROUTE_VERSIONS[0]?.route as never,
+    number,
+    savedAt: '2026-11-01T00:00:00.000Z',
+  });
+  const context = (
+    versionOf: ReturnType<typeof version>,
+    planned: number,
+    runs: (string | null)[],
+  ) =>
+    ({
+      series: { id: ulid(), trying: 'a try', plannedRuns: planned },
+      version: versionOf,
+      runs: runs.map((setAsideReason) => ({ setAsideReason })),
+    }) as unknown as SeriesContext;
+  const round = version('r1', 1);
+  const names = new Map([['r1', 'Round']]);
+
+  it('goes on with the newest series while runs are planned, counting only those that count', () => {
+    const found = deeds([context(round, 3, [null, 'bumped'])], [round], names);
+    expect(found.map(({ text }) => text)).toEqual(['Log run 2 of 3']);
+    expect(deeds([context(round, 1, [null])], [round], names)).toEqual([]);
+  });
+
+  it('offers the newest version of a route that was never run, not those before it', () => {
+    const next = version('r1', 2);
+    const found = deeds([context(round, 1, [null])], [round, next], names);
+    expect(found).toEqual([
+      expect.objectContaining({ text: 'Try Round, version 2', href: `/runs?version=${next.id}` }),
+    ]);
+  });
+});
+
+describe('the demo data', () => {
+  const runs = SERIES.map((series, i) => {
+    const route = ROUTE_VERSIONS[series.version - 1]?.route;
+    if (route === undefined) throw new Error('no route');
+    return demoRuns(series, route, i + 1);
+  });
+  const findings = (list: RunRecord[]) =>
+    seriesFindings(
+      Math.PI,
+      list.map((run, i) => toLoggedRun({ ...run, number: i + 1 })),
+    );
+
+  it('are the same everywhere and fit the records', () => {
+    expect(runs.map((list) => list.length)).toEqual([30, 30, 6]);
+    for (const run of runs.flat()) expect(runRecord.parse(run)).toEqual(run);
+    const [series] = SERIES;
+    const route = ROUTE_VERSIONS[1]?.route;
+    if (series && route) expect(demoRuns(series, route, 1)).toEqual(runs[0]);
+  });
+
+  it('hold what the findings have to find: a jig that narrows, a drift that turns', () => {
+    const [byHand, jig, drift] = runs.map(findings);
+    expect(IN_THE_JIG.alongSdM).toBeLessThan(BY_HAND.alongSdM);
+    expect(jig?.end.r95AboutMeanM).toBeLessThan(0.75 * (byHand?.end.r95AboutMeanM ?? 0));
+    expect(jig?.end.success?.rate).toBeGreaterThan(byHand?.end.success?.rate ?? 1);
+    expect(jig?.setAside).toBe(1);
+    expect(jig?.byBattery.map(({ name }) => name)).toEqual(['B1', 'B3']);
+    expect(drift?.verdict.next).toMatch(/^First find why the heading is off/);
+  });
+});
+
+describe('a backup', () => {
+  const bundle = {
+    format: 'corvat-backup',
+    formatVersion: 1,
+    data: 'team',
+    madeAt: '2026-11-24T00:00:00.000Z',
+    tables: Object.fromEntries(TABLE_NAMES.map((name) => [name, []])),
+  };
+
+  it('has every table, those that are pointed to first', () => {
+    expect(parseBundle(JSON.stringify(bundle)).tables).toEqual(bundle.tables);
+    const before = (a: string, b: string) =>
+      expect(TABLE_NAMES.indexOf(a as 'run')).toBeLessThan(TABLE_NAMES.indexOf(b as 'run'));
+    before('team', 'robot');
+    before('course', 'mission');
+    before('route', 'routeVersion');
+    before('routeVersion', 'series');
+    before('series', 'run');
+  });
+
+  it.each([
+    ['nothing', ''],
+    ['another file', '{"runs":[]}'],
+    ['a later format', JSON.stringify({ ...bundle, formatVersion: 2 })],
+    [
+      'a table missing',
+      JSON.stringify({ ...bundle, tables: { ...bundle.tables, run: undefined } }),
+    ],
+  ])('is refused with a sentence when it is %s', (_, text) => {
+    expect(() => parseBundle(text)).toThrow(/^This file is not a backup/);
+  });
+});
+
+it('names a field as its reader would write it', () => {
+  const bad = runRecord.safeParse({ id: 'x' });
+  expect(bad.success ? '' : describeIssue(bad.error.issues[0] as never)).toMatch(
+    /^id: expected an identifier/,
+  );
+});
