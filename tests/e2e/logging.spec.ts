@@ -41,6 +41,7 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   await page.getByLabel('Why?').fill('A sleeve touched it');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('log-sentence')).toContainText('0 runs of 10 logged, 2 set aside');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.getByRole('button', { name: 'Take run 1 back in' }).click();
   await expect(page.getByTestId('log-sentence')).toContainText('1 run of 10 logged, 1 set aside');
   await page.reload();

@@ -54,7 +54,11 @@ export function SaveVersionDialog({ routeId, route, base, missions, onSaved, onC
         value={note}
         maxLength={500}
         onChange={setNote}
-        onKeyDown={(event) => event.key === 'Enter' && !saving && void save()}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter' || saving) return;
+          event.preventDefault();
+          void save();
+        }}
       />
       {base !== null && <DifferenceList differences={compareRoutes(base.route, route, missions)} />}
       {problem !== null && <Notice tone="fault">{problem}</Notice>}

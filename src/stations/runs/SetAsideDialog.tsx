@@ -41,7 +41,12 @@ export function SetAsideDialog({ run, onConfirm, onClose }: Props) {
         maxLength={200}
         suggestions={REASONS}
         onChange={setReason}
-        onKeyDown={(event) => event.key === 'Enter' && confirm()}
+        onKeyDown={(event) => {
+          if (event.key !== 'Enter') return;
+          // The focus goes back to the button that opened this: the key must not press it again.
+          event.preventDefault();
+          confirm();
+        }}
       />
     </Dialog>
   );
