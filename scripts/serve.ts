@@ -1,4 +1,5 @@
 import type { ChildProcess } from 'node:child_process';
+import { ConnectionError } from 'sequelize';
 import { openDatabase } from '../src/server/database';
 import { loadDemo } from '../src/server/demo/load';
 import { migrate } from '../src/server/migrate';
@@ -46,8 +47,8 @@ async function prepareData(url: string, data: Data): Promise<void> {
     if (done.length > 0) say(`… tables brought up to date (${done.join(', ')})`);
     if (data === 'demo' && (await loadDemo(db))) say('… demo data loaded');
   } catch (error) {
-    if ((error as Error).name.startsWith('SequelizeConnection')) {
-      throw new Sentence(`The database does not let Corvat in: ${(error as Error).message}`);
+    if (error instanceof ConnectionError) {
+      throw new Sentence(`The database does not let Corvat in: ${error.message}`);
     }
     throw error;
   } finally {

@@ -16,7 +16,7 @@ export function orderSentence(chart: OrderChart | null, numbers: readonly number
   if (chart === null) return 'Two measured ends are needed to see an order.';
   const [first, ...others] = chart.signals;
   if (first === undefined) {
-    return 'Nothing changed on the way: the ends scatter alike from the first run to the last.';
+    return 'No sign of a change on the way: the ends scatter alike from the first run to the last.';
   }
   const more =
     others.length === 0
