@@ -1,7 +1,7 @@
 import type { Forecast } from '../../core/simulate/summary';
 import { clock, number } from '../../core/text/quantities';
 import { Figure } from '../../ui/Figure';
-import styles from './CourseStation.module.css';
+import styles from './ForecastPanel.module.css';
 
 const share = (value: number) => number(value * 100);
 
