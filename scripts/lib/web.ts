@@ -45,7 +45,7 @@ const instance = randomUUID();
 /** Whether the application that answers at this address is the one that was started here. */
 async function isOurs(url: string): Promise<boolean> {
   try {
-    const response = await fetch(`${url}/api/health`);
+    const response = await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(2000) });
     return ((await response.json()) as { instance?: string }).instance === instance;
   } catch {
     return false;

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest';
 import { openDatabase } from '../../src/server/database';
 import { migrate } from '../../src/server/migrate';
 import { privateUrl } from '../../scripts/lib/mariadb';
@@ -101,6 +101,20 @@ describe('a folder with demo data', () => {
     removeHome(other);
     expect(refused.status).toBe(1);
     expect(refused.err).toContain(`Port ${port} is taken`);
+  });
+
+  it('leaves a port that another program takes at the last moment', async () => {
+    vi.stubEnv('CORVAT_HOME', home);
+    vi.resetModules();
+    const { answers, startWeb } = await import('../../scripts/lib/web');
+    // It accepts connections and never says a word.
+    const blocker = createServer();
+    await new Promise<void>((listening) => blocker.listen(0, '127.0.0.1', listening));
+    const address = blocker.address();
+    const port = typeof address === 'object' ? (address?.port ?? 0) : 0;
+    const web = startWeb(port, 'mariadb://nobody@127.0.0.1:1/nothing');
+    expect(await answers(`http://127.0.0.1:${port}`, web)).toBe(false);
+    blocker.close();
   });
 
   it('starts beside others at the same moment, each with a port of its own', async () => {
