@@ -5,6 +5,7 @@ import { knowledgeAge } from '../../src/core/freshness';
 import { seriesFindings, type LoggedRun } from '../../src/core/runs/findings';
 import { orderChart } from '../../src/core/runs/order';
 import { orderSentence } from '../../src/core/runs/orderSentence';
+import { orderStretches } from '../../src/core/runs/orderStretches';
 import { runsToProveBias } from '../../src/core/runs/biasTest';
 import { deg, recordedRuns, routeOf } from './support';
 
@@ -23,7 +24,7 @@ describe('findings of a series', () => {
   );
 
   it('tells bias along and across the travel, not along x and y', () => {
-    const { travel } = seriesFindings(deg(90), before);
+    const { travel } = seriesFindings(deg(90), before, 30);
     expect(travel?.biasAlongM).toBeCloseTo(0.0088666667, 8);
     expect(travel?.biasAcrossM).toBeCloseTo(-0.0036333333, 8);
     expect(travel?.sdAlongM).toBeCloseTo(0.019690245, 8);
@@ -31,13 +32,13 @@ describe('findings of a series', () => {
 
   it('counts what is set aside, and leaves it out of every figure', () => {
     const odd = logged({ xM: 3, yM: 3, success: false, setAside: true }, 30);
-    const findings = seriesFindings(0, [...before, odd]);
+    const findings = seriesFindings(0, [...before, odd], 30);
     expect(findings.setAside).toBe(1);
-    expect(findings.end).toEqual(seriesFindings(0, before).end);
+    expect(findings.end).toEqual(seriesFindings(0, before, 30).end);
   });
 
   it('splits by who placed the robot so that the parts add up', () => {
-    const { byPlacer } = seriesFindings(0, before);
+    const { byPlacer } = seriesFindings(0, before, 30);
     expect(byPlacer.map(({ name, n }) => [name, n])).toEqual([
       ['Moss', 15],
       ['Tam', 15],
@@ -51,21 +52,21 @@ describe('findings of a series', () => {
       Array.from({ length: 10 }, (_, i) =>
         logged({ xM: x + spread * Math.sin(i * 2.1), yM: spread * Math.cos(i * 3.7) }, i),
       );
-    expect(seriesFindings(0, at(0.03, 0.004)).verdict.next).toMatch(/^Aim 30 mm less far/);
-    expect(seriesFindings(0, at(0.002, 0.02)).verdict.next).toMatch(/^Do not re-aim\./);
+    expect(seriesFindings(0, at(0.03, 0.004), 30).verdict.next).toMatch(/^Aim 30 mm less far/);
+    expect(seriesFindings(0, at(0.002, 0.02), 30).verdict.next).toMatch(/^Do not re-aim\./);
   });
 
   it('puts a heading that is off before any aiming', () => {
     const turned = Array.from({ length: 8 }, (_, i) =>
       logged({ xM: 0.04 + i / 1000, yM: (i % 3) / 500, headingRad: deg(-4.5 + (i % 2)) }, i),
     );
-    const { verdict } = seriesFindings(0, turned);
+    const { verdict } = seriesFindings(0, turned, 30);
     expect(verdict.found).toContain('turned 4° to the right');
     expect(verdict.next).toMatch(/^First find why the heading is off/);
   });
 
   it('says how many more runs would tell, from none on', () => {
-    const { verdict } = seriesFindings(0, []);
+    const { verdict } = seriesFindings(0, [], 30);
     expect(verdict.found).toBe('No runs yet.');
     expect(verdict.next).toContain('Measure the end of 3 more');
     // The smaller the offset beside the scatter, the more runs; d² = 0.5 and 0.2 by simulation of Hotelling's test.
@@ -95,9 +96,61 @@ describe('the order of runs', () => {
     expect(rules([1, 2, 1, 2, 1, 2, 1, 2, 1, 9, 8, 9, 8, 9, 8, 9, 8, 9])).toContain(
       'nine-on-one-side',
     );
-    expect(
-      orderSentence(orderChart([...steady, 40]), steady.map((_, i) => i + 1).concat(11)),
-    ).toContain('run 11');
+    const jump = [...steady, 40].map((v) => run(v));
+    const numbers = jump.map((_, i) => i + 1);
+    expect(orderSentence(jump, orderStretches(jump), numbers)).toContain('run 11 lies outside');
+  });
+
+  const run = (mm: number, placedBy = 'Moss', battery = 'A') => ({
+    valueM: mm / 1000,
+    placedBy,
+    battery,
+  });
+  const scatter = [5, 7, 4, 6, 5, 8, 4, 6];
+
+  it('breaks at a change that lasts, and reports no unknown change for it', () => {
+    const runs = [...scatter.map((v) => run(v)), ...scatter.map((v) => run(v + 30, 'Moss', 'B'))];
+    const stretches = orderStretches(runs);
+    expect(stretches).toMatchObject([
+      { from: 0, to: 7, changed: [] },
+      { from: 8, to: 15, changed: ['battery'] },
+    ]);
+    const numbers = runs.map((_, i) => i + 1);
+    const sentence = orderSentence(runs, stretches, numbers);
+    expect(sentence).toContain('From run 9 on, with battery B,');
+    expect(sentence).toContain('6 mm from the target before, 36 mm since');
+    expect(sentence).toContain('No sign of another change');
+    // The same figures without a word of the battery: a change that nobody knows of.
+    const silent = runs.map(({ valueM }) => run(valueM * 1000));
+    expect(orderSentence(silent, orderStretches(silent), numbers)).toContain('Something changed');
+  });
+
+  it('does not break for people who take turns, nor for too few runs', () => {
+    const turns = scatter.map((v, i) => run(v, i % 2 === 0 ? 'Moss' : 'Tam'));
+    expect(orderStretches(turns)).toHaveLength(1);
+    const late = [...scatter.map((v) => run(v)), run(5, 'Tam'), run(6, 'Tam')];
+    expect(orderStretches(late)).toHaveLength(1);
+  });
+});
+
+describe('n of n in a row', () => {
+  const runs = (results: boolean[]) =>
+    results.map((success, i) => logged({ success, xM: i / 1000, yM: (i % 2) / 1000 }, i));
+  const ten = Array.from({ length: 10 }, () => true);
+
+  it('proves a rate when all the planned runs worked', () => {
+    // Ten of ten: 0.05^(1/10) = 0.7411; fifty-nine of fifty-nine prove 95 %.
+    const findings = seriesFindings(0, runs(ten), 10);
+    expect(findings.allWorked?.low95).toBeCloseTo(0.7411, 4);
+    expect(findings.verdict.sure).toContain('All 10 planned runs worked in a row');
+    expect(0.05 ** (1 / 59)).toBeGreaterThan(0.95);
+  });
+
+  it('proves nothing from a streak that was not planned, is not complete, or had runs set aside', () => {
+    expect(seriesFindings(0, runs([false, ...ten]), 10).allWorked).toBeNull();
+    expect(seriesFindings(0, runs(ten), 12).allWorked).toBeNull();
+    const trimmed = runs([...ten, true]).map((one, i) => ({ ...one, setAside: i === 3 }));
+    expect(seriesFindings(0, trimmed, 10).allWorked).toBeNull();
   });
 });
 

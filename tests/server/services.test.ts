@@ -58,6 +58,7 @@ describe('the demo data', () => {
     seriesFindings(
       Math.PI,
       list.map((run, i) => toLoggedRun({ ...run, number: i + 1 })),
+      30,
     );
 
   it('are the same everywhere and fit the records', () => {

@@ -1,4 +1,3 @@
-import chiSquareQuantile from '@stdlib/stats-base-dists-chisquare-quantile';
 import { wrap } from '../geometry/angle';
 import type { Point, Pose } from '../geometry/pose';
 import { discRadius } from '../stats/bivariateT';
@@ -7,6 +6,7 @@ import { meanPoint, sampleCovariance, type Symmetric2 } from '../stats/covarianc
 import { mean, sampleSd } from '../stats/moments';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { testBias, type BiasTest } from './biasTest';
+import { radius95AboutMean, radius95AboutTarget } from './radius95';
 import { meanRegion, singleRunRegion, type Ellipse } from './regions';
 import { scatterModel } from './scatterModel';
 
@@ -36,13 +36,15 @@ export interface Consistency {
   accuracyM: number | null;
   /** RP of ISO 9283: mean distance from the mean, plus three of its standard deviations. */
   repeatabilityM: number | null;
-  /** Radius that holds half, or 95 %, of single runs to come. */
+  /** Radius that holds half, or 95 %, of single runs to come; the interval is for the true 95 % radius. */
   r50AboutMeanM: number | null;
   r95AboutMeanM: number | null;
   r95AboutMeanLow95M: number | null;
   r95AboutMeanHigh95M: number | null;
   r50AboutTargetM: number | null;
   r95AboutTargetM: number | null;
+  r95AboutTargetLow95M: number | null;
+  r95AboutTargetHigh95M: number | null;
   ellipse95: Ellipse | null;
   meanEllipse95: Ellipse | null;
   biasTest: BiasTest | null;
@@ -51,29 +53,32 @@ export interface Consistency {
 
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
+const NO_RADII = {
+  r50AboutMeanM: null,
+  r95AboutMeanM: null,
+  r95AboutMeanLow95M: null,
+  r95AboutMeanHigh95M: null,
+  r50AboutTargetM: null,
+  r95AboutTargetM: null,
+  r95AboutTargetLow95M: null,
+  r95AboutTargetHigh95M: null,
+};
+
 function radii(points: readonly Point[], target: Point) {
   const model = scatterModel(points, target);
-  if (model === null) {
-    return {
-      r50AboutMeanM: null,
-      r95AboutMeanM: null,
-      r95AboutMeanLow95M: null,
-      r95AboutMeanHigh95M: null,
-      r50AboutTargetM: null,
-      r95AboutTargetM: null,
-    };
-  }
-  const { mean: centre, aboutMean, aboutTarget } = model;
-  const r95AboutMeanM = discRadius(aboutMean, centre, 0.95);
-  const spreadFactor = (p: number) =>
-    Math.sqrt(aboutMean.freedom / chiSquareQuantile(p, aboutMean.freedom));
+  if (model === null) return NO_RADII;
+  const { mean: centre, aboutMean, aboutTarget, biasErrorM } = model;
+  const ofMean = radius95AboutMean(aboutMean);
+  const ofTarget = radius95AboutTarget(aboutTarget, target, biasErrorM, points.length);
   return {
-    r50AboutMeanM: discRadius(aboutMean, centre, 0.5),
-    r95AboutMeanM,
-    r95AboutMeanLow95M: r95AboutMeanM * spreadFactor(0.975),
-    r95AboutMeanHigh95M: r95AboutMeanM * spreadFactor(0.025),
-    r50AboutTargetM: discRadius(aboutTarget, target, 0.5),
-    r95AboutTargetM: discRadius(aboutTarget, target, 0.95),
+    r50AboutMeanM: discRadius(aboutMean.next, centre, 0.5),
+    r95AboutMeanM: ofMean.radiusM,
+    r95AboutMeanLow95M: ofMean.low95M,
+    r95AboutMeanHigh95M: ofMean.high95M,
+    r50AboutTargetM: discRadius(aboutTarget.next, target, 0.5),
+    r95AboutTargetM: ofTarget.radiusM,
+    r95AboutTargetLow95M: ofTarget.low95M,
+    r95AboutTargetHigh95M: ofTarget.high95M,
   };
 }
 

@@ -1,8 +1,10 @@
 import { alongAcross, type Pose } from '../geometry/pose';
 import { mean, sampleSd } from '../stats/moments';
 import { wilson, type SuccessRate } from '../stats/wilson';
+import { allOfPlanned, type AllWorked } from './allOfPlanned';
 import { consistency, type Consistency, type MeasuredRun } from './consistency';
-import { orderChart, type OrderChart } from './order';
+import { orderSentence } from './orderSentence';
+import { orderStretches, type Stretch } from './orderStretches';
 import { verdict, type Verdict } from './verdict';
 
 /** A run as far as findings look at it. Poses are offsets from the planned end, in table x and y. */
@@ -37,8 +39,10 @@ export interface SeriesFindings {
   travel: AlongAcrossFigures | null;
   setAside: number;
   missions: { id: string; success: SuccessRate }[];
+  /** Set when every planned run was made and worked. */
+  allWorked: AllWorked | null;
   /** End errors (distance from the target, metres) in the order of the runs, with the run numbers. */
-  errors: { numbers: number[]; valuesM: number[]; chart: OrderChart | null };
+  errors: { numbers: number[]; valuesM: number[]; stretches: Stretch[]; sentence: string };
   byPlacer: Group[];
   byBattery: Group[];
 }
@@ -91,22 +95,43 @@ function successOf(results: readonly (boolean | null | undefined)[]): SuccessRat
   return wilson(known.filter(Boolean).length, known.length);
 }
 
+function inOrder(runs: readonly LoggedRun[]): SeriesFindings['errors'] {
+  const placed = runs.filter(isPlaced);
+  const numbers = placed.map((run) => run.number);
+  const ordered = placed.map(({ xM, yM, placedBy, battery }) => ({
+    valueM: Math.hypot(xM, yM),
+    placedBy,
+    battery,
+  }));
+  const stretches = orderStretches(ordered);
+  return {
+    numbers,
+    valuesM: ordered.map(({ valueM }) => valueM),
+    stretches,
+    sentence: orderSentence(ordered, stretches, numbers),
+  };
+}
+
 /**
  * Everything that a series of runs says: where the robot ends, how far apart, how sure that is.
  *
  * @param headingRad the planned heading at the end, which "along" and "across" refer to
  * @param runs in the order in which they were made; those set aside are counted and left out
+ * @param plannedRuns how many runs had been planned before the first
  */
-export function seriesFindings(headingRad: number, runs: readonly LoggedRun[]): SeriesFindings {
+export function seriesFindings(
+  headingRad: number,
+  runs: readonly LoggedRun[],
+  plannedRuns: number,
+): SeriesFindings {
   const used = runs.filter((run) => !run.setAside);
   const origin: Pose = { xM: 0, yM: 0, headingRad: 0 };
   const end = consistency(origin, used);
   const travel = travelFigures(headingRad, used);
-  const placed = used.filter(isPlaced);
-  const valuesM = placed.map((run) => Math.hypot(run.xM, run.yM));
+  const allWorked = allOfPlanned(runs, plannedRuns);
   const missionIds = [...new Set(used.flatMap((run) => Object.keys(run.missions)))];
   return {
-    verdict: verdict(end, travel),
+    verdict: verdict(end, travel, allWorked),
     end,
     travel,
     setAside: runs.length - used.length,
@@ -114,7 +139,8 @@ export function seriesFindings(headingRad: number, runs: readonly LoggedRun[]): 
       const success = successOf(used.map((run) => run.missions[id]));
       return success === null ? [] : [{ id, success }];
     }),
-    errors: { numbers: placed.map((run) => run.number), valuesM, chart: orderChart(valuesM) },
+    allWorked,
+    errors: inOrder(used),
     byPlacer: groupBy(used, headingRad, (run) => run.placedBy),
     byBattery: groupBy(used, headingRad, (run) => run.battery),
   };

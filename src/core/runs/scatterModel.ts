@@ -1,60 +1,94 @@
 import type { Point } from '../geometry/pose';
-import { meanPoint, principalAxes, sampleCovariance, type Symmetric2 } from '../stats/covariance';
 import type { BivariateT } from '../stats/bivariateT';
+import { meanPoint, sampleCovariance, type Symmetric2 } from '../stats/covariance';
+import { radiusDimensions, withoutChanceElongation } from '../stats/effectiveDimensions';
 
-const scaled = (matrix: Symmetric2, factor: number): Symmetric2 => ({
-  xx: matrix.xx * factor,
-  xy: matrix.xy * factor,
-  yy: matrix.yy * factor,
+/** a·A + b·B. */
+const sum = (a: number, A: Symmetric2, b: number, B: Symmetric2): Symmetric2 => ({
+  xx: a * A.xx + b * B.xx,
+  xy: a * A.xy + b * B.xy,
+  yy: a * A.yy + b * B.yy,
 });
 
-/**
- * How many of the two dimensions the scatter really uses: (tr Σ)² / tr Σ², 1 for a line, 2 for a circle.
- *
- * A small sample of a round cloud looks long by chance; both traces are therefore estimated without
- * bias from S with m degrees of freedom (Srivastava, J. Japan Statist. Soc. 35 (2005) 251–272).
- */
-function effectiveDimensions(covariance: Symmetric2, m: number): number {
-  const { xx, xy, yy } = covariance;
-  const traceSquared = (xx + yy) ** 2;
-  const squareTrace = xx * xx + 2 * xy * xy + yy * yy;
-  const squareTraceUnbiased = m * m * (squareTrace - traceSquared / m);
-  const traceSquaredUnbiased = m * (m + 1) * traceSquared - 2 * m * squareTrace;
-  if (squareTraceUnbiased <= 0) return 2;
-  return Math.min(2, Math.max(1, traceSquaredUnbiased / squareTraceUnbiased));
+/** v·vᵀ. */
+const outer = ({ xM, yM }: Point): Symmetric2 => ({ xx: xM * xM, xy: xM * yM, yy: yM * yM });
+
+const along = ({ xx, xy, yy }: Symmetric2, { xM, yM }: Point): number =>
+  xx * xM * xM + 2 * xy * xM * yM + yy * yM * yM;
+
+/** The scatter as fitted, and where the next single run may end, which also allows for the fit. */
+export interface Scatter {
+  fitted: BivariateT;
+  next: BivariateT;
 }
 
-/** The covariance with the same trace whose axes differ only as far as the sample proves. */
-function withoutChanceElongation(covariance: Symmetric2, dimensions: number): Symmetric2 {
-  const { major, minor } = principalAxes(covariance);
-  const middle = (major + minor) / 2;
-  const seen = (major - minor) / (major + minor);
-  const proved = Math.sqrt(2 / dimensions - 1);
-  const keep = seen > proved ? proved / seen : 1;
+/** The scatter about the mean of the runs so far, and as told from the target. */
+export interface ScatterModel {
+  mean: Point;
+  aboutMean: Scatter;
+  aboutTarget: Scatter;
+  /** Standard error of the bias in its own direction. */
+  biasErrorM: number;
+}
+
+/** The normal distribution is the t with endless degrees of freedom. */
+const normal = (centre: Point, scale: Symmetric2): BivariateT => ({
+  centre,
+  scale,
+  freedom: Infinity,
+});
+
+function aboutMean(mean: Point, covariance: Symmetric2, n: number): Scatter {
+  const shape = withoutChanceElongation(covariance, n - 1);
   return {
-    xx: middle + keep * (covariance.xx - middle),
-    xy: keep * covariance.xy,
-    yy: middle + keep * (covariance.yy - middle),
+    fitted: normal(mean, shape),
+    next: {
+      centre: mean,
+      scale: sum(1 + 1 / n, shape, 0, shape),
+      freedom: (n - 1) * radiusDimensions(shape, { xM: 0, yM: 0 }),
+    },
   };
 }
 
-/** Where the next single run may end: about the mean of the runs so far, and told from the target. */
-export interface ScatterModel {
-  mean: Point;
-  aboutMean: BivariateT;
-  aboutTarget: BivariateT;
+/**
+ * The bias seen contains chance: its square is too large by tr S/n on average, and so is shrunk by
+ * k = max(0, 1 − tr S/(n·bias²)). What is not bias is scatter: where k is small, the square of what
+ * the bias loses joins the scatter and its degrees of freedom. As the bias comes to weigh more than
+ * the scatter, the disc's edge lies across the bias, where only the scatter along it counts: the
+ * shape as seen comes in place of the cautious one. An error of the mean across the bias does not
+ * change the distance from the target, so that it widens the scale along the bias alone.
+ */
+function aboutTarget(target: Point, mean: Point, covariance: Symmetric2, n: number): Scatter {
+  const bias = { xM: mean.xM - target.xM, yM: mean.yM - target.yM };
+  const bias2 = bias.xM ** 2 + bias.yM ** 2;
+  const trace = covariance.xx + covariance.yy;
+  const keep = bias2 > 0 ? Math.max(0, 1 - trace / (n * bias2)) : 0;
+  const chance = (1 - keep) ** 2;
+  const freedom = n - 1 + chance;
+  const scatter = sum((n - 1) / freedom, covariance, (chance * n) / freedom, outer(bias));
+  const cautious = withoutChanceElongation(scatter, freedom);
+  const weight = keep > 0 ? (keep * bias2) / (keep * bias2 + trace) : 0;
+  const shape = sum(1 - weight, cautious, weight, scatter);
+  const shrunk = { xM: keep * bias.xM, yM: keep * bias.yM };
+  const errorAlong = keep > 0 ? (keep / n) * (along(shape, bias) / bias2 / bias2) : 0;
+  const centre = { xM: target.xM + shrunk.xM, yM: target.yM + shrunk.yM };
+  return {
+    fitted: normal(centre, shape),
+    next: {
+      centre,
+      scale: sum(1, shape, errorAlong, outer(bias)),
+      freedom: freedom * radiusDimensions(cautious, shrunk),
+    },
+  };
 }
 
 /**
- * Predictive distribution of the next run after n ≥ 3 measured runs with normal scatter.
+ * Normal scatter as fitted to n ≥ 3 measured runs, and the predictive distribution of the next run
+ * for discs.
  *
- * A bivariate t with S(1 + 1/n) as its scale and ν = m·f degrees of freedom, m = n − 1 and f the
- * effective dimensions: exact for circles about the mean when the cloud is round (Hotelling) or a
- * line (Student), and Satterthwaite's approximation (Biometrics 2 (1946) 110) between.
- *
- * About the target, the bias seen contains chance: its square is too large by tr S/n on average. It
- * is shrunk by k = max(0, 1 − c·tr S/(n·bias²)), after James and Stein (1961); c = 1 + 2.5/n was
- * chosen so that simulated coverage stays nearest to 95 % at biases of none to four standard deviations.
+ * The latter is a bivariate t whose degrees of freedom are those of the disc's radius: exact for circles about the
+ * mean when the cloud is a line (Student), and close to 95 % for other shapes; the shares that it
+ * holds in simulation are in docs/methods.md. Shrinking after James and Stein (1961).
  * @returns null for fewer than three runs
  */
 export function scatterModel(points: readonly Point[], target: Point): ScatterModel | null {
@@ -62,17 +96,13 @@ export function scatterModel(points: readonly Point[], target: Point): ScatterMo
   if (n < 3) return null;
   const mean = meanPoint(points);
   const covariance = sampleCovariance(points);
-  const trace = covariance.xx + covariance.yy;
-  const dimensions = trace > 0 ? effectiveDimensions(covariance, n - 1) : 2;
-  const freedom = (n - 1) * dimensions;
-  const scale = trace > 0 ? withoutChanceElongation(covariance, dimensions) : covariance;
   const bias = { xM: mean.xM - target.xM, yM: mean.yM - target.yM };
   const bias2 = bias.xM ** 2 + bias.yM ** 2;
-  const keep = bias2 > 0 ? Math.max(0, 1 - ((1 + 2.5 / n) * trace) / (n * bias2)) : 0;
-  const centre = { xM: target.xM + keep * bias.xM, yM: target.yM + keep * bias.yM };
+  const alongBias = bias2 > 0 ? along(covariance, bias) / bias2 : covariance.xx;
   return {
     mean,
-    aboutMean: { centre: mean, scale: scaled(scale, 1 + 1 / n), freedom },
-    aboutTarget: { centre, scale: scaled(scale, 1 + keep / n), freedom },
+    aboutMean: aboutMean(mean, covariance, n),
+    aboutTarget: aboutTarget(target, mean, covariance, n),
+    biasErrorM: Math.sqrt(alongBias / n),
   };
 }

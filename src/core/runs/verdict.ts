@@ -1,5 +1,6 @@
 import { radiansFromDegrees } from '../geometry/angle';
 import { counted, degrees, millimetres, number, percent } from '../text/quantities';
+import type { AllWorked } from './allOfPlanned';
 import { MOST_RUNS, runsToProveBias } from './biasTest';
 import type { Consistency } from './consistency';
 import type { AlongAcrossFigures } from './findings';
@@ -50,13 +51,16 @@ export const reAimInWords = (alongM: number, acrossM: number): string =>
     right: 'more to the right',
   });
 
-function successSentence(end: Consistency): string {
+function successSentence(end: Consistency, allWorked: AllWorked | null): string {
+  if (allWorked !== null && end.success?.n === allWorked.n) {
+    return ` All ${allWorked.n} planned runs worked in a row: the true rate is above ${percent(allWorked.low95)}.`;
+  }
   if (end.success === null) return '';
   const { successes, n, low95, high95 } = end.success;
   return ` ${successes} of ${counted(n, 'run')} worked; the true rate lies between ${percent(low95)} and ${percent(high95)}.`;
 }
 
-function tooFew(end: Consistency): Verdict {
+function tooFew(end: Consistency, success: string): Verdict {
   const missing = 3 - end.nPose;
   const found =
     end.n === 0
@@ -64,7 +68,7 @@ function tooFew(end: Consistency): Verdict {
       : `${counted(end.n, 'run')} logged, ${end.nPose === 0 ? 'none' : end.nPose} with a measured end: too few to tell where the robot ends.`;
   return {
     found,
-    sure: `Three measured ends give a first idea.${successSentence(end)}`,
+    sure: `Three measured ends give a first idea.${success}`,
     next: `Measure the end of ${missing} more; ${ENOUGH_FOR_SPREAD - end.nPose} more tell the spread to about a quarter.`,
   };
 }
@@ -131,17 +135,24 @@ function sureSentence(end: Consistency): string {
       : end.biasTest.real
         ? `The offset is real: chance alone would show one like it ${odds}.`
         : `The offset may be chance, which would show one like it ${odds}.`;
-  const low = millimetres(end.r95AboutMeanLow95M ?? 0);
-  const high = millimetres(end.r95AboutMeanHigh95M ?? 0);
-  return `${bias} About their own middle 95 of 100 runs lie within ${millimetres(end.r95AboutMeanM ?? 0)}; from ${counted(end.nPose, 'measured end')} that is known to ${low} to ${high}.`;
+  const known = ([low, high]: (number | null)[]) =>
+    `${millimetres(low ?? 0)} to ${millimetres(high ?? 0)}`;
+  const target = known([end.r95AboutTargetLow95M, end.r95AboutTargetHigh95M]);
+  const mean = known([end.r95AboutMeanLow95M, end.r95AboutMeanHigh95M]);
+  return `${bias} From ${counted(end.nPose, 'measured end')} the true radius is known to ${target}. About their own middle 95 of 100 runs lie within ${millimetres(end.r95AboutMeanM ?? 0)} (${mean}).`;
 }
 
 /** The honest sentences about a series, from its figures. */
-export function verdict(end: Consistency, travel: AlongAcrossFigures | null): Verdict {
-  if (end.nPose < 3 || travel === null) return tooFew(end);
+export function verdict(
+  end: Consistency,
+  travel: AlongAcrossFigures | null,
+  allWorked: AllWorked | null,
+): Verdict {
+  const success = successSentence(end, allWorked);
+  if (end.nPose < 3 || travel === null) return tooFew(end, success);
   return {
     found: foundSentence(end, travel),
-    sure: `${sureSentence(end)}${successSentence(end)}`,
+    sure: `${sureSentence(end)}${success}`,
     next:
       nextForHeading(end) ??
       (end.biasTest?.real === true ? nextForRealBias(end, travel) : nextForUnprovedBias(end)),

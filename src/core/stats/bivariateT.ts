@@ -1,7 +1,10 @@
 import type { Point } from '../geometry/pose';
 import type { Symmetric2 } from './covariance';
 
-/** A bivariate t distribution: centre, scale matrix (not the covariance) and degrees of freedom. */
+/**
+ * A bivariate t distribution: centre, scale matrix (not the covariance) and degrees of freedom. With
+ * Infinity for these it is the normal distribution, the scale its covariance.
+ */
 export interface BivariateT {
   centre: Point;
   scale: Symmetric2;
@@ -26,7 +29,10 @@ export function discProbability(
   const a = Math.sqrt(scale.xx);
   const b = a > 0 ? scale.xy / a : 0;
   const c = Math.sqrt(Math.max(0, scale.yy - b * b));
-  const tail = (rho: number) => (1 + (rho * rho) / freedom) ** (-freedom / 2);
+  const tail = (rho: number) =>
+    freedom === Infinity
+      ? Math.exp((-rho * rho) / 2)
+      : (1 + (rho * rho) / freedom) ** (-freedom / 2);
   const dx = centre.xM - about.xM;
   const dy = centre.yM - about.yM;
   const gap = dx * dx + dy * dy - radiusM * radiusM;

@@ -59,7 +59,11 @@ export const targetOf = ({ version, robot, course }: SeriesContext) =>
   plannedEnd(version.route, planRoute(version.route, robot.robot, course.table));
 
 export const findingsOf = (context: SeriesContext): SeriesFindings =>
-  seriesFindings(targetOf(context).headingRad, context.runs.map(toLoggedRun));
+  seriesFindings(
+    targetOf(context).headingRad,
+    context.runs.map(toLoggedRun),
+    context.series.plannedRuns,
+  );
 
 /** A series for a page, or null where the address points to none. */
 export async function openSeries(

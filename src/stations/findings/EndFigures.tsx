@@ -9,11 +9,14 @@ function probability(p: number): string {
   return p < 0.05 ? `real (p = ${number(p, 3)})` : `may be chance (p = ${number(p, 2)})`;
 }
 
+function howSure(low: number | null, high: number | null, half: number | null) {
+  if (low === null) return undefined;
+  return `known to ${mmText(low) ?? ''} to ${mmText(high) ?? ''} mm; half within ${mmText(half) ?? ''} mm`;
+}
+
 /** Where the robot ends and how far apart, in numbers. */
 export function EndFigures({ findings }: { findings: SeriesFindings }) {
   const { end, travel } = findings;
-  const low = mmText(end.r95AboutMeanLow95M);
-  const high = mmText(end.r95AboutMeanHigh95M);
   return (
     <dl className={styles.figures}>
       <Figure
@@ -22,7 +25,7 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
         label="95 of 100 runs land within"
         value={mmText(end.r95AboutTargetM)}
         unit="mm of the target"
-        detail={`half of them within ${mmText(end.r50AboutTargetM) ?? '–'} mm`}
+        detail={howSure(end.r95AboutTargetLow95M, end.r95AboutTargetHigh95M, end.r50AboutTargetM)}
       />
       <Figure
         testId="r95-mean"
@@ -30,11 +33,7 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
         label="… and within"
         value={mmText(end.r95AboutMeanM)}
         unit="mm of their middle"
-        detail={
-          low === null
-            ? undefined
-            : `known to ${low} to ${high ?? ''} mm; half within ${mmText(end.r50AboutMeanM) ?? ''} mm`
-        }
+        detail={howSure(end.r95AboutMeanLow95M, end.r95AboutMeanHigh95M, end.r50AboutMeanM)}
       />
       <Figure
         testId="bias-along"

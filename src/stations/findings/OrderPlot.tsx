@@ -41,28 +41,34 @@ function useColours() {
 
 interface Props {
   errors: SeriesFindings['errors'];
-  sentence: string;
 }
 
 /** End error of each run in the order in which they were made, with the limits of ordinary scatter. */
-export function OrderPlot({ errors: { numbers, valuesM, chart }, sentence }: Props) {
+export function OrderPlot({ errors: { numbers, valuesM, stretches, sentence } }: Props) {
   const colours = useColours();
   const points = valuesM.map((value, index) => ({ x: numbers[index] ?? 0, y: value * 1000 }));
   const first = numbers[0] ?? 0;
   const last = numbers.at(-1) ?? 1;
-  const level = (valueM: number, label: string, dash: number[]) => ({
-    label,
-    data: [
-      { x: first, y: valueM * 1000 },
-      { x: last, y: valueM * 1000 },
-    ],
-    borderColor: colours?.faint,
-    borderWidth: 1.2,
-    borderDash: dash,
-    pointRadius: 0,
-    pointHitRadius: 0,
+  const levels = stretches.flatMap(({ from, to, chart }) => {
+    if (chart === null) return [];
+    const level = (valueM: number, label: string, dash: number[]) => ({
+      label,
+      data: [from, to].map((index) => ({ x: numbers[index] ?? 0, y: valueM * 1000 })),
+      borderColor: colours?.faint,
+      borderWidth: 1.2,
+      borderDash: dash,
+      pointRadius: 0,
+      pointHitRadius: 0,
+    });
+    return [
+      level(chart.centre, 'Mean', []),
+      level(chart.high, 'Upper limit', [5, 4]),
+      ...(chart.low > 0 ? [level(chart.low, 'Lower limit', [5, 4])] : []),
+    ];
   });
-  const signals = new Set(chart?.signals.map(({ index }) => index));
+  const signals = new Set(
+    stretches.flatMap(({ from, chart }) => chart?.signals.map(({ index }) => from + index) ?? []),
+  );
   const pointColour = points.map((_, index) =>
     signals.has(index) ? colours?.brick : colours?.marigold,
   );
@@ -94,13 +100,7 @@ export function OrderPlot({ errors: { numbers, valuesM, chart }, sentence }: Pro
                 pointBackgroundColor: pointColour,
                 pointBorderColor: colours.sheet,
               },
-              ...(chart === null
-                ? []
-                : [
-                    level(chart.centre, 'Mean', []),
-                    level(chart.high, 'Upper limit', [5, 4]),
-                    ...(chart.low > 0 ? [level(chart.low, 'Lower limit', [5, 4])] : []),
-                  ]),
+              ...levels,
             ],
           }}
           options={{

@@ -43,6 +43,7 @@ export function SuccessTable({
   missions: readonly Mission[];
 }) {
   const { success } = findings.end;
+  const { allWorked } = findings;
   return (
     <section aria-label="Success">
       <h2>How often it works</h2>
@@ -71,6 +72,12 @@ export function SuccessTable({
             <Row name="the whole run" success={success} />
           </tbody>
         </table>
+      )}
+      {allWorked && (
+        <p>
+          All {allWorked.n} runs that were planned worked, from the first on: that proves a rate
+          above {percent(allWorked.low95)}. A streak picked afterwards would prove nothing.
+        </p>
       )}
     </section>
   );

@@ -36,8 +36,8 @@ export function useLogging(
   /** Counts the entries begun: each has a form of its own. */
   const [begun, setBegun] = useState(0);
   const findings = useMemo(
-    () => seriesFindings(target.headingRad, runs.map(toLoggedRun)),
-    [runs, target],
+    () => seriesFindings(target.headingRad, runs.map(toLoggedRun), series.plannedRuns),
+    [runs, series, target],
   );
 
   const begin = (next: typeof entry) => {
