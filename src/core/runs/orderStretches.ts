@@ -17,7 +17,7 @@ export interface Stretch {
 }
 
 /** Fewer runs give limits too loose to say anything. */
-const LEAST = 6;
+const LEAST = 5;
 
 const FACTORS = ['battery', 'placedBy'] as const;
 
@@ -35,7 +35,7 @@ function lastingChanges(runs: readonly OrderedRun[], index: number): Stretch['ch
 /**
  * The chart of individuals with breaks at known changes: another battery, somebody else placing the
  * robot. Each stretch is judged by its own limits, so that a known change is not reported as one that
- * nobody knows of. A change breaks the chart only when at least six runs follow alike and six runs
+ * nobody knows of. A change breaks the chart only when at least five runs follow alike and five runs
  * have gone before, for fewer give no limits: people who take turns break nothing.
  */
 export function orderStretches(runs: readonly OrderedRun[]): Stretch[] {
