@@ -21,6 +21,8 @@ export const databaseFiles = (home: string) => ({
   pid: join(home, 'database', 'corvat.pid'),
   init: join(home, 'database-init.sql'),
   log: join(home, 'database', 'corvat.log'),
+  /** Its own, for two servers that share a folder of temporary tables can trip over each other. */
+  temporary: join(home, 'database-tmp'),
 });
 
 const read = (path: string): string | undefined =>
@@ -58,6 +60,8 @@ function writeSecret(path: string, text: string): void {
 
 function prepareFolder(home: string, user: string | undefined): void {
   const files = databaseFiles(home);
+  mkdirSync(files.temporary, { recursive: true, mode: 0o700 });
+  own(files.temporary, user);
   if (existsSync(files.ready)) return;
   say('… making a private database');
   rmSync(files.data, { recursive: true, force: true });
@@ -66,6 +70,7 @@ function prepareFolder(home: string, user: string | undefined): void {
   const made = spawnSync('mariadb-install-db', [
     '--no-defaults',
     `--datadir=${files.data}`,
+    `--tmpdir=${files.temporary}`,
     '--auth-root-authentication-method=normal',
     '--skip-test-db',
     ...(user === undefined ? [] : [`--user=${user}`]),
@@ -161,6 +166,7 @@ export async function startMariadb(home: string): Promise<PrivateDatabase> {
     [
       '--no-defaults',
       `--datadir=${files.data}`,
+      `--tmpdir=${files.temporary}`,
       // Relative to the data folder: a socket's path must be short.
       '--socket=corvat.sock',
       `--pid-file=${files.pid}`,

@@ -1,0 +1,74 @@
+/** Readings of a heading sensor against time; headings unwrapped, counter-clockwise positive. */
+export interface HeadingLog {
+  tS: Float64Array;
+  headingRad: Float64Array;
+}
+
+/** A stretch of a log, in seconds of its own clock. */
+export interface Span {
+  fromS: number;
+  toS: number;
+}
+
+/** Index of the first of sorted times that is at or after a moment. */
+export function firstAtOrAfter(tS: Float64Array, momentS: number): number {
+  let low = 0;
+  let high = tS.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((tS[middle] ?? Infinity) < momentS) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
+
+/** A heading log from rates: the integral, by trapezoids. */
+export function integrateRate(tS: Float64Array, rateRadPerS: Float64Array): HeadingLog {
+  const headingRad = new Float64Array(tS.length);
+  for (let i = 1; i < tS.length; i += 1) {
+    const dt = (tS[i] ?? 0) - (tS[i - 1] ?? 0);
+    const rate = ((rateRadPerS[i] ?? 0) + (rateRadPerS[i - 1] ?? 0)) / 2;
+    headingRad[i] = (headingRad[i - 1] ?? 0) + rate * dt;
+  }
+  return { tS, headingRad };
+}
+
+/**
+ * The stretches that are left without the touched ones, cut where the log pauses as well.
+ *
+ * @param leastS shorter stretches tell nothing and are left out
+ * @returns index ranges [from, to) into the log
+ */
+export function cleanWindows(
+  tS: Float64Array,
+  touched: readonly Span[],
+  leastS: number,
+): { from: number; to: number }[] {
+  const period = medianPeriod(tS);
+  const longest = Math.max(1, 20 * period);
+  const windows: { from: number; to: number }[] = [];
+  let from = 0;
+  const close = (to: number) => {
+    if (to - from > 1 && (tS[to - 1] ?? 0) - (tS[from] ?? 0) >= leastS) windows.push({ from, to });
+  };
+  let span = 0;
+  for (let i = 0; i < tS.length; i += 1) {
+    const t = tS[i] ?? 0;
+    while (span < touched.length && (touched[span]?.toS ?? 0) < t) span += 1;
+    const inTouch = (touched[span]?.fromS ?? Infinity) <= t;
+    const afterPause = i > from && t - (tS[i - 1] ?? t) > longest;
+    if (inTouch || afterPause) {
+      close(i);
+      from = inTouch ? i + 1 : i;
+    }
+  }
+  close(tS.length);
+  return windows;
+}
+
+/** The usual time between two readings. */
+export function medianPeriod(tS: Float64Array): number {
+  const steps = tS.slice(1).map((t, i) => t - (tS[i] ?? t));
+  steps.sort();
+  return steps[steps.length >> 1] ?? 0;
+}

@@ -1,0 +1,32 @@
+/** Readings finer than this share of their range are as good as continuous. */
+const FINEST_SHARE = 1e-5;
+
+/**
+ * The step in which readings are given: the smallest difference between two of them, when all
+ * differences are whole multiples of it; 0 for readings without a step, or that never change.
+ *
+ * @param values readings in any unit; the step is in the same
+ */
+export function quantumOf(values: ArrayLike<number>): number {
+  const distinct = [...new Set(Array.from(values))].sort((a, b) => a - b);
+  const range = (distinct.at(-1) ?? 0) - (distinct[0] ?? 0);
+  if (range === 0) return 0;
+  const gaps = distinct.slice(1).map((value, i) => value - (distinct[i] ?? value));
+  // Conversion from degrees leaves rounding errors of some 1e-12: these are no steps.
+  const real = gaps.filter((gap) => gap > range * 1e-9);
+  const step = Math.min(...chunkMinima(real));
+  if (step < range * FINEST_SHARE) return 0;
+  const whole = real.every((gap) => Math.abs(gap / step - Math.round(gap / step)) < 0.02);
+  if (!whole) return 0;
+  // The mean over all steps takes out the rounding of the smallest.
+  return range / Math.round(range / step);
+}
+
+/** Minima of parts, for Math.min takes only so many arguments. */
+function chunkMinima(values: readonly number[]): number[] {
+  const minima: number[] = [];
+  for (let i = 0; i < values.length; i += 1000) {
+    minima.push(Math.min(...values.slice(i, i + 1000)));
+  }
+  return minima;
+}

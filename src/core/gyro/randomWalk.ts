@@ -1,0 +1,140 @@
+import type { HeadingLog } from './log';
+
+/** Angle random walk, and how well it is known. */
+export interface RandomWalk {
+  /** Strength N: the heading wanders by N·√t. */
+  radPerSqrtS: number;
+  /** Degrees of freedom of N². */
+  freedom: number;
+}
+
+/**
+ * Mean of f(1 − f), f the fractional part of a normal variable: what rounding adds, in squared steps,
+ * to the square of a difference of two readings when its phase is random.
+ *
+ * From the Fourier series of f(1 − f); the k-th term is the characteristic function at 2πk.
+ */
+export function roundingExcess(mean: number, sd: number): number {
+  let sum = 0;
+  for (let k = 1; k <= 12; k += 1) {
+    const damping = Math.exp(-2 * (Math.PI * k * sd) ** 2);
+    if (damping < 1e-9) break;
+    sum += (Math.cos(2 * Math.PI * k * mean) * damping) / (k * k);
+  }
+  return Math.max(0, 1 / 6 - sum / Math.PI ** 2);
+}
+
+/** The standard deviation (in steps) of a change whose rounded square is on average `square`. */
+function withoutRounding(square: number, meanChange: number): number {
+  let low = 0;
+  let high = Math.sqrt(square);
+  for (let i = 0; i < 50; i += 1) {
+    const middle = (low + high) / 2;
+    if (middle * middle + roundingExcess(meanChange, middle) > square) high = middle;
+    else low = middle;
+  }
+  return (low + high) / 2;
+}
+
+/** Mean square of the change over a lag beyond the drift, over all pairs within the windows. */
+function meanSquareChange(
+  { tS, headingRad }: HeadingLog,
+  windows: readonly { from: number; to: number }[],
+  driftRadPerS: number,
+  lagS: number,
+) {
+  let sum = 0;
+  let pairs = 0;
+  let stretchS = 0;
+  for (const { from, to } of windows) {
+    let j = from;
+    let any = false;
+    for (let i = from; i < to; i += 1) {
+      while (j < to && (tS[j] ?? 0) < (tS[i] ?? 0) + lagS) j += 1;
+      if (j >= to) break;
+      any = true;
+      const span = (tS[j] ?? 0) - (tS[i] ?? 0);
+      // A pause in the log makes a longer span than asked for.
+      const change = (headingRad[j] ?? 0) - (headingRad[i] ?? 0) - driftRadPerS * span;
+      sum += (change * change * lagS) / span;
+      pairs += 1;
+    }
+    if (any) stretchS += (tS[to - 1] ?? 0) - (tS[from] ?? 0);
+  }
+  return pairs === 0 ? null : { square: sum / pairs, stretchS };
+}
+
+/**
+ * Strength N from the times at which a drift first carries the heading over each step: a walk with
+ * drift takes an inverse Gaussian time from one level to the next, of shape quantum²/N², and
+ * λ·Σ(1/Δt − 1/mean) follows chi-square with one degree less than there are times.
+ *
+ * Source: Folks and Chhikara, J. R. Statist. Soc. B 40 (1978) 263–289, section 5.
+ * @returns null where the drift passes fewer than five steps
+ */
+function walkFromPassages(
+  { tS, headingRad }: HeadingLog,
+  windows: readonly { from: number; to: number }[],
+  driftRadPerS: number,
+  quantumRad: number,
+): RandomWalk | null {
+  const sign = Math.sign(driftRadPerS);
+  const times: number[] = [];
+  for (const { from, to } of windows) {
+    let reached = sign * (headingRad[from] ?? 0);
+    let last: number | null = null;
+    for (let i = from + 1; i < to; i += 1) {
+      const steps = Math.round((sign * (headingRad[i] ?? 0) - reached) / quantumRad);
+      if (steps < 1) continue;
+      const now = ((tS[i] ?? 0) + (tS[i - 1] ?? 0)) / 2;
+      // A reading that jumps several steps passed them all at about this moment: no time is known.
+      if (last !== null && steps === 1) times.push(now - last);
+      last = now;
+      reached += steps * quantumRad;
+    }
+  }
+  if (times.length < 4) return null;
+  const mean = times.reduce((sum, time) => sum + time, 0) / times.length;
+  const shape = times.reduce((sum, time) => sum + 1 / time - 1 / mean, 0);
+  const freedom = times.length - 1;
+  return { radPerSqrtS: quantumRad * Math.sqrt(Math.max(0, shape) / freedom), freedom };
+}
+
+/**
+ * Strength N of the angle random walk from a heading at rest.
+ *
+ * From the changes over a lag: their mean square beyond the drift is N²·lag, plus what rounding to
+ * the quantum adds. The shortest lag (from one second) counts at which the walk makes 0.7 steps. A
+ * walk too weak for that shows in the times at which the drift passes from step to step. Where it
+ * passes too few, all the change over the longest lag is taken for walk, rounding and all: that is
+ * a bound, not an estimate.
+ */
+export function angleRandomWalk(
+  log: HeadingLog,
+  windows: readonly { from: number; to: number }[],
+  driftRadPerS: number,
+  quantumRad: number,
+): RandomWalk {
+  const lengths = windows.map(({ from, to }) => (log.tS[to - 1] ?? 0) - (log.tS[from] ?? 0));
+  const longestS = Math.max(0, ...lengths);
+  let bound = 0;
+  for (let lagS = Math.min(1, longestS / 10); lagS <= longestS / 4; lagS *= Math.SQRT2) {
+    const found = meanSquareChange(log, windows, driftRadPerS, lagS);
+    if (found === null) break;
+    bound = Math.sqrt(found.square / lagS);
+    const sd =
+      quantumRad > 0
+        ? quantumRad *
+          withoutRounding(found.square / quantumRad ** 2, (driftRadPerS * lagS) / quantumRad)
+        : Math.sqrt(found.square);
+    // Overlapping pairs: about 1.5 independent squares per lag (Riley, NIST SP 1065, 2008, 5.4.1).
+    const freedom = Math.max(1, (1.5 * found.stretchS) / lagS - 2);
+    if (sd >= 0.7 * quantumRad) return { radPerSqrtS: sd / Math.sqrt(lagS), freedom };
+  }
+  return (
+    walkFromPassages(log, windows, driftRadPerS, quantumRad) ?? {
+      radPerSqrtS: bound,
+      freedom: Infinity,
+    }
+  );
+}
