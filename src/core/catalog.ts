@@ -1,27 +1,12 @@
 import { z } from 'zod';
 import { poseSchema, tableSchema } from './course/table';
 import { routeSchema } from './course/route';
+import { benchProcedures } from './benchProcedures';
 import { convert } from './drive/conversions';
+import { procedure, type Procedure } from './procedure';
 import { robotSchema } from './robot';
 import { consistency } from './runs/consistency';
 import { simulateRange, traceRun, type SimulatedRun } from './simulate/run';
-
-/** A procedure of the core under its public name, with what it takes. */
-export interface Procedure {
-  name: string;
-  summary: string;
-  input: z.ZodType;
-  run(input: unknown): unknown;
-}
-
-function procedure<Input extends z.ZodType>(
-  name: string,
-  summary: string,
-  input: Input,
-  compute: (input: z.output<Input>) => unknown,
-): Procedure {
-  return { name, summary, input, run: (value) => compute(input.parse(value)) };
-}
 
 const nonZero = z.number().refine((value) => value !== 0, 'expected a number other than 0');
 const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
@@ -97,4 +82,5 @@ export const catalog: readonly Procedure[] = [
     simulateInput,
     simulate,
   ),
+  ...benchProcedures,
 ];

@@ -1,0 +1,41 @@
+import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { mean, sampleSd } from '../stats/moments';
+import type { RandomWalk } from './randomWalk';
+
+/** More blocks give a smaller quantile, fewer keep slow noise in one block: 20 is a usual middle. */
+const BLOCKS = 20;
+
+/**
+ * Drift from rates at rest: their mean, with the standard error from means of blocks, so that noise
+ * that is alike from one reading to the next is not taken for many readings. Where the noise is below
+ * the step of the reading, half a step is added: rounding then hides as much.
+ *
+ * Source: method of batch means (Conway, Management Science 10 (1963) 47–61).
+ * @param windows index ranges of untouched rates
+ */
+export function fitRateDrift(
+  tS: Float64Array,
+  rateRadPerS: Float64Array,
+  windows: readonly { from: number; to: number }[],
+  quantumRadPerS: number,
+): { driftRadPerS: number; low95: number; high95: number; walk: RandomWalk } {
+  const rates = windows.flatMap(({ from, to }) => Array.from(rateRadPerS.slice(from, to)));
+  const cleanS = windows.reduce(
+    (sum, { from, to }) => sum + (tS[to - 1] ?? 0) - (tS[from] ?? 0),
+    0,
+  );
+  const size = Math.floor(rates.length / BLOCKS);
+  const blocks = Array.from({ length: BLOCKS }, (_, b) =>
+    mean(rates.slice(b * size, (b + 1) * size)),
+  );
+  const driftRadPerS = mean(rates);
+  const error = size > 0 ? sampleSd(blocks) / Math.sqrt(BLOCKS) : Infinity;
+  const hidden = sampleSd(rates) < quantumRadPerS ? quantumRadPerS / 2 : 0;
+  const half = tQuantile(0.975, BLOCKS - 1) * error + hidden;
+  return {
+    driftRadPerS,
+    low95: driftRadPerS - half,
+    high95: driftRadPerS + half,
+    walk: { radPerSqrtS: error * Math.sqrt(cleanS), freedom: BLOCKS - 1 },
+  };
+}

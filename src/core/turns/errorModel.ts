@@ -1,0 +1,145 @@
+import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
+
+/** Which errors a group of turns has: |actual| = c + (1 + k)·|target| + noise. */
+export type TurnModelName = 'none' | 'c' | 'k' | 'both';
+
+/** The chosen model of a group, fitted to the error |actual| − |target|. */
+export interface TurnErrorModel {
+  model: TurnModelName;
+  /** c: the same at every angle; positive is turning too far. */
+  constantRad: number;
+  /** k: the same share of every angle. */
+  scaleError: number;
+  /** With n − p; NaN when there is nothing left to judge it by. */
+  residualSdRad: number;
+  n: number;
+  fit: LinearFit;
+  /** Smallest and largest target tried. */
+  fromRad: number;
+  toRad: number;
+  /** c and k cannot be told apart: only one target angle was tried. */
+  oneTarget: boolean;
+  /** AICc of each model that could be judged, less the smallest. */
+  aiccAbove: Partial<Record<TurnModelName, number>>;
+}
+
+export interface TargetAndActual {
+  target: number;
+  actual: number;
+}
+
+const COLUMNS: Record<TurnModelName, (target: number) => number[]> = {
+  none: () => [],
+  c: () => [1],
+  k: (target) => [target],
+  both: (target) => [1, target],
+};
+
+/** Two targets closer than this are one: nobody reads a protractor finer. */
+const SAME_TARGET_RAD = 0.009;
+/** A residual below this is no scatter but the rounding of numbers. */
+const LEAST_SD_RAD = 1e-6;
+
+/**
+ * Akaike's criterion for small samples, the noise's variance counted as a parameter.
+ *
+ * Source: Hurvich and Tsai, Biometrika 76 (1989) 297–307.
+ */
+export function aicc(residualSumOfSquares: number, n: number, meanParameters: number): number {
+  const parameters = meanParameters + 1;
+  if (n - parameters - 1 <= 0) return Infinity;
+  const variance = Math.max(residualSumOfSquares / n, LEAST_SD_RAD ** 2);
+  return (
+    n * Math.log(variance) +
+    2 * parameters +
+    (2 * parameters * (parameters + 1)) / (n - parameters - 1)
+  );
+}
+
+const fitModel = (name: TurnModelName, trials: readonly TargetAndActual[]): LinearFit | null =>
+  linearFit(
+    trials.map(({ target }) => COLUMNS[name](target)),
+    trials.map(({ target, actual }) => actual - target),
+  );
+
+/** With two or three trials no criterion can judge: a constant, if Student's t proves one at 5 %. */
+function smallSampleChoice(trials: readonly TargetAndActual[]): TurnModelName {
+  const fit = fitModel('c', trials);
+  if (fit === null || trials.length < 2) return 'none';
+  const error = fit.residualSd / Math.sqrt(trials.length);
+  const limit = error * tQuantile(0.975, trials.length - 1);
+  return Math.abs(fit.coefficients[0] ?? 0) > Math.max(limit, LEAST_SD_RAD) ? 'c' : 'none';
+}
+
+/** Models that n trials can judge: "both" wants five of at least two targets. */
+function candidates(trials: readonly TargetAndActual[], oneTarget: boolean): TurnModelName[] {
+  if (oneTarget) return ['none', 'c'];
+  return trials.length >= 5 ? ['none', 'c', 'k', 'both'] : ['none', 'c', 'k'];
+}
+
+/**
+ * The model of a group's turning errors: none, a constant c, a scale error k, or both, by AICc.
+ *
+ * With one target angle c and k cannot be told apart; the error is then called a constant.
+ * @param trials magnitudes; at least one
+ * @param only leave no choice (for comparing groups by the same model)
+ */
+export function turnErrorModel(
+  trials: readonly TargetAndActual[],
+  only?: TurnModelName,
+): TurnErrorModel {
+  const n = trials.length;
+  const targets = trials.map(({ target }) => target);
+  const fromRad = Math.min(...targets);
+  const toRad = Math.max(...targets);
+  const oneTarget = toRad - fromRad < SAME_TARGET_RAD;
+  const judged = (only === undefined ? candidates(trials, oneTarget) : [only]).flatMap((name) => {
+    const fit = fitModel(name, trials);
+    if (fit === null) return [];
+    return [{ name, fit, score: aicc(fit.residualSumOfSquares, n, COLUMNS[name](1).length) }];
+  });
+  const lowest = Math.min(...judged.map(({ score }) => score));
+  const small = n < 4 && only === undefined ? smallSampleChoice(trials) : undefined;
+  // The first of equals is the simplest.
+  const chosen =
+    judged.find(({ name, score }) => (small === undefined ? score === lowest : name === small)) ??
+    judged[0];
+  if (chosen === undefined) return turnErrorModel(trials, 'none');
+  const { name, fit } = chosen;
+  const [first = 0, second = 0] = fit.coefficients;
+  return {
+    model: name,
+    constantRad: name === 'c' || name === 'both' ? first : 0,
+    scaleError: name === 'k' ? first : name === 'both' ? second : 0,
+    residualSdRad: fit.residualSd,
+    n,
+    fit,
+    fromRad,
+    toRad,
+    oneTarget,
+    aiccAbove: Object.fromEntries(
+      judged
+        .filter(({ score }) => Number.isFinite(score))
+        .map(({ name: judgedName, score }) => [judgedName, score - lowest]),
+    ),
+  };
+}
+
+/** Command (magnitude) for a wanted angle: the model turned round. */
+export const commandFor = (
+  { constantRad, scaleError }: Pick<TurnErrorModel, 'constantRad' | 'scaleError'>,
+  wantedRad: number,
+): number => (wantedRad - constantRad) / (1 + scaleError);
+
+/** Half width of the 95 % interval of the angle that one turn at this command will truly make. */
+export function predictionHalfWidth(model: TurnErrorModel, commandRad: number): number {
+  const { fit, residualSdRad } = model;
+  if (fit.freedom < 1) return Infinity;
+  const variance = 1 + leverage(fit, COLUMNS[model.model](commandRad));
+  return tQuantile(0.975, fit.freedom) * residualSdRad * Math.sqrt(variance);
+}
+
+/** Variance of the fitted error at a target, in units of the noise's. */
+export const uncertaintyAt = (model: TurnErrorModel, targetRad: number): number =>
+  leverage(model.fit, COLUMNS[model.model](targetRad));

@@ -1,0 +1,84 @@
+/** One turn that was tried: what the program was told, and what the robot truly did. */
+export interface TurnTrial {
+  /** Left positive, right negative; unwrapped. */
+  targetRad: number;
+  actualRad: number;
+  /** Turning rate, a magnitude. */
+  rateRadPerS: number;
+  kind: 'spin' | 'pivot';
+  /** How long the turn took; where it is not known, target over rate. */
+  durationS?: number | undefined;
+}
+
+export type TurnSide = 'left' | 'right';
+
+export const sideOf = (angleRad: number): TurnSide => (angleRad < 0 ? 'right' : 'left');
+
+/** A trial in magnitudes, the known drift taken out. */
+export interface TurnPoint {
+  target: number;
+  actual: number;
+  side: TurnSide;
+  rate: number;
+  kind: 'spin' | 'pivot';
+}
+
+/**
+ * A trial in magnitudes. A program stops by its gyro: with a drift d(reading − truth)/dt the robot
+ * has truly turned drift·duration less than it read, which would pass for a scale error.
+ */
+export function turnPoint(trial: TurnTrial, driftRadPerS: number): TurnPoint {
+  const { targetRad, actualRad, rateRadPerS, kind } = trial;
+  const durationS = trial.durationS ?? Math.abs(targetRad) / rateRadPerS;
+  const side = sideOf(targetRad);
+  const sign = side === 'left' ? 1 : -1;
+  return {
+    target: Math.abs(targetRad),
+    actual: sign * (actualRad + driftRadPerS * durationS),
+    side,
+    rate: rateRadPerS,
+    kind,
+  };
+}
+
+/** How a turn was truly measured; see `trueAngle`. */
+export type AngleReading =
+  | { by: 'protractor'; angleRad: number }
+  /** Beside a straight edge: how far the robot's line runs along the reference, and away from it. */
+  | { by: 'along-reference'; alongM: number; offsetM: number }
+  /** Beside a straight edge: length along the turned edge, and its end's distance from the reference. */
+  | { by: 'along-edge'; edgeM: number; offsetM: number };
+
+/**
+ * The angle between the line turned to and a reference line, in radians, signed like the offset.
+ *
+ * @throws RangeError when the offset is longer than the edge that it belongs to
+ */
+export function measuredAngle(reading: AngleReading): number {
+  switch (reading.by) {
+    case 'protractor':
+      return reading.angleRad;
+    case 'along-reference':
+      return Math.atan2(reading.offsetM, reading.alongM);
+    case 'along-edge':
+      if (Math.abs(reading.offsetM) > reading.edgeM) {
+        throw new RangeError('The offset cannot be longer than the edge: look at both again.');
+      }
+      return Math.asin(reading.offsetM / reading.edgeM);
+  }
+}
+
+/**
+ * The angle truly turned, left positive.
+ *
+ * @param reading the whole turn, or what is over the target (positive: too far, in either direction)
+ */
+export function trueAngle(
+  reading: AngleReading,
+  targetRad: number,
+  means: 'whole' | 'over',
+): number {
+  const angle = measuredAngle(reading);
+  const sign = targetRad < 0 ? -1 : 1;
+  return means === 'over' ? targetRad + sign * angle : sign * angle;
+}
