@@ -42,6 +42,51 @@ export const robotErrorsSchema = z.object({
   slipMPerSqrtM: notNegative.max(0.2).default(0.002).describe('scatter of one wheel after 1 m'),
 });
 
+const sign = z.union([z.literal(1), z.literal(-1)]);
+
+/** Whether a raw reading grows (1) or shrinks (−1) in Corvat's positive direction; nothing else flips a sign. */
+export const rawSignsSchema = z.object({
+  heading: sign.default(1).describe('1: grows when the robot turns left'),
+  leftMotor: sign.default(1).describe('1: grows when it rolls forward'),
+  rightMotor: sign.default(1),
+});
+
+/** What a unit is plugged in for. */
+export const unitRoleSchema = z.enum([
+  'left motor',
+  'right motor',
+  'heading sensor',
+  'distance sensor',
+  'light sensor',
+  'touch sensor',
+  'attachment motor',
+  'other',
+]);
+
+const label = z.string().trim().max(40, 'expected at most 40 characters');
+
+/** One motor or sensor with a label of its own: a calibration belongs to it, not to its port. */
+export const unitSchema = z.object({
+  id: z.string().min(1).max(40),
+  role: unitRoleSchema,
+  label: label.min(1, 'expected a label'),
+  port: label.describe('empty: not plugged in'),
+  heightM: z.number().min(0).max(1).nullable().default(null),
+  mounting: label.default('').describe('where it sits and which way it looks'),
+});
+
+/** How the robot is built and behaves, as far as the team knows. */
+export const buildSchema = z.object({
+  ports: z.array(label.min(1)).max(20).default(['A', 'B', 'C', 'D', 'E', 'F']),
+  units: z.array(unitSchema).max(30).default([]),
+  drivenWheels: z.union([z.literal(2), z.literal(4)]).default(2),
+  skids: z.boolean().default(false).describe('wheels slide sideways when it turns'),
+  encodersRollOver: z.boolean().default(false),
+  onStop: z.enum(['coast', 'brake', 'hold']).default('brake'),
+  startZeroesHeading: z.enum(['yes', 'no', 'not tested']).default('not tested'),
+  battery: label.default(''),
+});
+
 /** The robot's record: sizes as measured, sensors and drive as known, SI units and radians. */
 export const robotSchema = z.object({
   wheelDiameterM: positive.max(1),
@@ -71,7 +116,12 @@ export const robotSchema = z.object({
   gyro: gyroSchema.prefault({}),
   distance: distanceSensorSchema.nullable().default(null),
   errors: robotErrorsSchema.prefault({}),
+  signs: rawSignsSchema.prefault({}),
+  build: buildSchema.prefault({}),
 });
 
 export type Robot = z.output<typeof robotSchema>;
+export type RawSigns = z.output<typeof rawSignsSchema>;
+export type Unit = z.output<typeof unitSchema>;
+export type UnitRole = z.output<typeof unitRoleSchema>;
 export type DistanceSensor = z.output<typeof distanceSensorSchema>;

@@ -2,20 +2,9 @@ import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
 import { tableSchema } from '../core/course/table';
 import { robotSchema } from '../core/robot';
+import { id, name, note, shortText, time, version } from './fields';
 
-/**
- * The records that pass between browser, server and files, in SI units and radians. `id` is made by
- * the client; `version` is the version that a write was based on (0: new).
- */
-const id = z
-  .string()
-  .regex(/^[0-9A-HJKMNP-TV-Z]{26}$/, 'expected an identifier of 26 letters and digits (ULID)');
-const version = z.number().int().min(0).max(1_000_000_000);
-const name = z.string().trim().min(1, 'expected a name').max(80, 'expected at most 80 characters');
-const note = z.string().trim().max(500, 'expected at most 500 characters');
-const shortText = z.string().trim().max(40, 'expected at most 40 characters');
-const time = z.iso.datetime();
-
+/** The records that pass between browser, server and files, in SI units and radians. */
 export const teamRecord = z.object({ id, version, name });
 
 export const robotRecord = z.object({ id, version, teamId: id, name, robot: robotSchema });

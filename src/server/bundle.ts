@@ -6,10 +6,13 @@ import { TABLE_NAMES, type TableName } from './models';
 const FORMAT = 'corvat-backup';
 const FORMAT_VERSION = 1;
 
+const rows = z.array(z.record(z.string(), z.unknown()));
+
 const tables = z.object(
   Object.fromEntries(
-    TABLE_NAMES.map((name) => [name, z.array(z.record(z.string(), z.unknown()))]),
-  ) as Record<TableName, z.ZodArray<z.ZodRecord<z.ZodString, z.ZodUnknown>>>,
+    // A backup of an earlier Corvat has fewer tables; without a team it is none.
+    TABLE_NAMES.map((name) => [name, name === 'team' ? rows : rows.default([])]),
+  ) as Record<TableName, typeof rows>,
 );
 
 const bundleSchema = z.object({

@@ -1,8 +1,12 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './database';
 import * as firstTables from './migrations/0001-first-tables';
+import * as bench from './migrations/0002-bench';
 
-const MIGRATIONS = [{ name: '0001-first-tables', up: firstTables.up }];
+const MIGRATIONS = [
+  { name: '0001-first-tables', up: firstTables.up },
+  { name: '0002-bench', up: bench.up },
+];
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */
 export async function migrate({ sequelize }: Database): Promise<string[]> {

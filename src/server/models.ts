@@ -8,6 +8,7 @@ const textOrNull = (length: number) => ({ type: DataTypes.STRING(length), allowN
 const json = { type: DataTypes.JSON, allowNull: false };
 const double = { type: DataTypes.DOUBLE, allowNull: false };
 const doubleOrNull = { type: DataTypes.DOUBLE, allowNull: true };
+const integer = { type: DataTypes.INTEGER, allowNull: false };
 const time = { type: DataTypes.DATE(3), allowNull: false };
 
 /** The columns of every table; units in the names, as everywhere. */
@@ -73,6 +74,72 @@ const TABLES = {
     cause: textOrNull(40),
     note: textOrNull(500),
     setAsideReason: textOrNull(200),
+  },
+  standIn: { id, state: json },
+  robotChange: {
+    id,
+    robotId: ulid,
+    part: text(40),
+    note: text(500),
+    who: textOrNull(40),
+    changedAt: time,
+  },
+  benchLog: {
+    id,
+    robotId: ulid,
+    name: text(80),
+    source: text(20),
+    columns: json,
+    pieces: integer,
+    samples: integer,
+    takenAt: time,
+  },
+  benchLogPiece: {
+    logId: { ...ulid, primaryKey: true },
+    number: { ...integer, primaryKey: true },
+    data: json,
+  },
+  stillCheck: {
+    id,
+    version,
+    robotId: ulid,
+    logId: ulid,
+    takenAt: time,
+    powerUp: text(40),
+    school: textOrNull(40),
+    beforeId: { ...ulid, allowNull: true },
+    runDurationS: double,
+    toleranceRad: double,
+    result: json,
+    setAsideReason: textOrNull(200),
+  },
+  benchTrials: {
+    id,
+    version,
+    robotId: ulid,
+    procedure: text(20),
+    conditions: json,
+    trials: json,
+    startedAt: time,
+  },
+  calibration: {
+    id,
+    robotId: ulid,
+    kind: text(20),
+    value: json,
+    evidence: json,
+    surface: textOrNull(40),
+    battery: textOrNull(40),
+    madeAt: time,
+  },
+  calibrationChange: {
+    id,
+    robotId: ulid,
+    kind: text(20),
+    calibrationId: { ...ulid, allowNull: true },
+    reason: text(500),
+    who: textOrNull(40),
+    changedAt: time,
   },
 } as const;
 

@@ -22,7 +22,12 @@ const turnSchema = z.object({
   angleRad: z.number().min(-20).max(20),
   direction: z.enum(['short', 'left', 'right']).default('short').describe('for mode "to"'),
   rateRadPerS: z.number().min(0.05).max(20).default(1.6),
-  leadRad: z.number().min(0).max(1.5).default(0.08).describe('how much early the motors stop'),
+  leadRad: z
+    .number()
+    .min(-0.5)
+    .max(1.5)
+    .default(0.08)
+    .describe('how much early the motors stop; negative: late'),
 });
 
 /** Drive until the distance reading is at or below a threshold; fails at the time-out. */
@@ -67,6 +72,12 @@ export const routeSchema = z.object({
     .prefault({})
     .describe('scatter of placing the robot, standard deviations along and across its heading'),
   steps: z.array(stepSchema).max(100),
+  turnCalibrationId: z
+    .string()
+    .max(40)
+    .nullable()
+    .default(null)
+    .describe('the calibration from which the turns’ leads were reckoned'),
 });
 
 export type Step = z.output<typeof stepSchema>;

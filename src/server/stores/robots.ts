@@ -1,4 +1,6 @@
-import type { Robot } from '../../core/robot';
+import { ulid } from 'ulid';
+import { changedParts } from '../../core/calibration/robotChanges';
+import { robotSchema } from '../../core/robot';
 import type { RobotRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -9,7 +11,8 @@ const toRecord = (row: Row): RobotRecord => ({
   version: row.get('version') as number,
   teamId: row.get('teamId') as string,
   name: row.get('name') as string,
-  robot: row.get('robot') as Robot,
+  // What later versions ask for besides is filled in.
+  robot: robotSchema.parse(row.get('robot')),
 });
 
 export const robotKept = (db: Database): Kept<RobotRecord> => ({
@@ -19,8 +22,24 @@ export const robotKept = (db: Database): Kept<RobotRecord> => ({
   columns: ({ teamId, name, robot }) => ({ teamId, name, robot }),
 });
 
+/** Save a robot; what was changed about it is noted with its date, for what rests on it. */
 export const saveRobot = (db: Database, record: RobotRecord): Promise<RobotRecord> =>
-  inTransaction(db, (transaction) => saveVersioned(robotKept(db), record, transaction));
+  inTransaction(db, async (transaction) => {
+    const before = await db.models.robot.findByPk(record.id, { transaction, lock: true });
+    const saved = await saveVersioned(robotKept(db), record, transaction);
+    if (before === null || (before.get('version') as number) === saved.version) return saved;
+    const parts = changedParts(toRecord(before).robot, saved.robot);
+    const noted = parts.map((part) => ({
+      id: ulid(),
+      robotId: record.id,
+      part,
+      note: 'Changed in the record',
+      who: null,
+      changedAt: new Date(),
+    }));
+    await db.models.robotChange.bulkCreate(noted, { transaction });
+    return saved;
+  });
 
 /** All robots, in the order in which they were made. */
 export const listRobots = async (db: Database): Promise<RobotRecord[]> =>

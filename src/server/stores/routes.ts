@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Route } from '../../core/course/route';
+import { routeSchema } from '../../core/course/route';
 import type { RouteRecord, RouteVersionRecord, SavedRouteVersion } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -19,7 +19,8 @@ const toVersion = (row: Row): SavedRouteVersion => ({
   routeId: row.get('routeId') as string,
   number: row.get('number') as number,
   note: row.get('note') as string,
-  route: row.get('route') as Route,
+  // What later versions of Corvat ask for besides is filled in.
+  route: routeSchema.parse(row.get('route')),
   savedAt: (row.get('savedAt') as Date).toISOString(),
 });
 

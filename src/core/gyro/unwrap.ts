@@ -1,0 +1,18 @@
+/**
+ * Headings that jump by a whole turn where a sensor wraps round, made continuous.
+ *
+ * A jump counts as wrapped when it is more than 0.6 of a turn between two neighbours: a robot turns
+ * less than that between readings.
+ * @param headingRad as read; not changed
+ */
+export function unwrapHeadings(headingRad: Float64Array): Float64Array {
+  const turn = 2 * Math.PI;
+  let added = 0;
+  let before = headingRad[0] ?? 0;
+  return headingRad.map((heading) => {
+    const jump = heading - before;
+    if (Math.abs(jump) > 0.6 * turn) added -= turn * Math.round(jump / turn);
+    before = heading;
+    return heading + added;
+  });
+}

@@ -1,0 +1,241 @@
+import { z } from 'zod';
+import { randomStream } from '../simulate/random';
+import { benchStepSchema } from './program';
+import { motionFrom, placeAt } from './place';
+import {
+  busyUntilS,
+  epochAt,
+  KEPT_EVENTS,
+  lastPlace,
+  standInTime,
+  type Epoch,
+  type Motion,
+  type StandIn,
+} from './state';
+import type { StandInTruth } from './truth';
+
+/** What can be done with a stand-in robot. */
+export const standInActionSchema = z.discriminatedUnion('do', [
+  z.object({ do: z.literal('power-on'), inHand: z.boolean() }),
+  z.object({ do: z.literal('power-off') }),
+  z.object({ do: z.literal('reconnect-sensor'), inHand: z.boolean() }),
+  z.object({ do: z.literal('reinitialise-sensor'), inHand: z.boolean() }),
+  z.object({ do: z.literal('zero') }),
+  z.object({ do: z.literal('turn-by-hand'), angleRad: z.number().min(-20).max(20) }),
+  z.object({ do: z.literal('roll-by-hand'), distanceM: z.number().min(-2).max(2) }),
+  z.object({ do: z.literal('touch') }),
+  z.object({ do: z.literal('put-back') }),
+  z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
+  z.object({ do: z.literal('press-button'), down: z.boolean() }),
+  z.object({ do: z.literal('run'), steps: z.array(benchStepSchema).min(1).max(20) }),
+  z.object({ do: z.literal('set-clock'), rate: z.union([z.literal(0), z.literal(1), z.literal(10)]) }),
+  z.object({ do: z.literal('advance'), durationS: z.number().min(0).max(3600) }),
+  z.object({ do: z.literal('charge') }),
+  z.object({ do: z.literal('reveal') }),
+]);
+
+export type StandInAction = z.output<typeof standInActionSchema>;
+
+/** Why an action cannot be done now, in a sentence. */
+export class CannotDo extends Error {}
+
+const decide = (state: StandIn) =>
+  randomStream(state.seed, state.decisions + 1, 'stand-in-decisions');
+
+/** Used up faster while a program runs. */
+const PROGRAM_LOAD = 8;
+
+const withMotion = (state: StandIn, truth: StandInTruth, nowS: number, what: Motion['what']): StandIn => {
+  const motion = motionFrom(truth.robot, placeAt(truth.robot, state, nowS), nowS, what);
+  const durationS = motion.toS - motion.fromS;
+  return {
+    ...state,
+    motions: [...state.motions, motion].slice(-KEPT_EVENTS),
+    usedS: state.usedS + (what.by === 'program' ? PROGRAM_LOAD * durationS : 0),
+    decisions: state.decisions + 1,
+  };
+};
+
+const withEpoch = (state: StandIn, nowS: number, change: Partial<Epoch>): StandIn => ({
+  ...state,
+  epochs: [...state.epochs, { ...epochAt(state, nowS), ...change, fromS: nowS }].slice(-KEPT_EVENTS),
+  decisions: state.decisions + 1,
+});
+
+/**
+ * The sensor finds its zero rate anew: held still it nearly always does, in the hand it takes the
+ * hand's motion for rest. Zero is set to the heading at the end of it.
+ */
+function startSensor(
+  state: StandIn,
+  truth: StandInTruth,
+  nowS: number,
+  { inHand, works, powered }: { inHand: boolean; works: number; powered: boolean },
+): StandIn {
+  const random = decide(state);
+  const moved = inHand ? withMotion(state, truth, nowS, { by: 'carried' }) : state;
+  const fresh = (inHand ? truth.handDriftRadPerS * (0.7 + 0.6 * random.uniform()) : 0)
+    + truth.stillDriftSdRadPerS * random.normal();
+  const before = epochAt(state, nowS).driftRadPerS;
+  const worked = random.uniform() < works;
+  return withEpoch(moved, nowS, {
+    on: true,
+    zeroRad: placeAt(truth.robot, state, nowS).pose.headingRad,
+    zeroS: nowS,
+    driftRadPerS: worked || inHand ? fresh : before,
+    ...(powered && { walkSeed: state.seed + 7919 * (state.decisions + 1), poweredS: nowS }),
+  });
+}
+
+function needOn(state: StandIn, nowS: number): void {
+  if (!epochAt(state, nowS).on) throw new CannotDo('The stand-in is switched off: switch it on first.');
+}
+
+function needRest(state: StandIn, nowS: number): void {
+  if (nowS < busyUntilS(state)) throw new CannotDo('The stand-in is still moving: wait until it stands.');
+}
+
+/** Put down at the starting marks again, as exactly as a careful hand can. */
+function putBack(state: StandIn, truth: StandInTruth, nowS: number): StandIn {
+  const random = decide(state);
+  const carried = withMotion(state, truth, nowS, { by: 'carried' });
+  const motion = carried.motions.at(-1);
+  if (motion === undefined) return carried;
+  const turns = Math.round(motion.start.pose.headingRad / (2 * Math.PI));
+  const pose = {
+    xM: 0.001 * random.normal(),
+    yM: 0.001 * random.normal(),
+    headingRad: 2 * Math.PI * turns + 0.004 * random.normal(),
+  };
+  const put = { ...motion, end: { ...motion.end, pose } };
+  return { ...carried, motions: [...carried.motions.slice(0, -1), put] };
+}
+
+function setClock(state: StandIn, nowMs: number, rate: 0 | 1 | 10): StandIn {
+  return { ...state, clock: { rate, anchorMs: nowMs, anchorS: standInTime(state, nowMs) } };
+}
+
+/**
+ * Do something with the stand-in.
+ *
+ * @param nowMs the wall clock, for the stand-in's own
+ * @throws CannotDo with a sentence when it cannot be done now
+ */
+export function act(
+  state: StandIn,
+  truth: StandInTruth,
+  action: StandInAction,
+  nowMs: number,
+): StandIn {
+  const nowS = standInTime(state, nowMs);
+  switch (action.do) {
+    case 'power-on': {
+      needRest(state, nowS);
+      return startSensor(state, truth, nowS, { inHand: action.inHand, works: 1, powered: true });
+    }
+    case 'power-off':
+      needRest(state, nowS);
+      return withEpoch(state, nowS, { on: false });
+    case 'reconnect-sensor':
+    case 'reinitialise-sensor': {
+      needOn(state, nowS);
+      needRest(state, nowS);
+      const works =
+        action.do === 'reconnect-sensor' ? truth.reconnectWorks : truth.reinitialiseWorks;
+      return startSensor(state, truth, nowS, { inHand: action.inHand, works, powered: false });
+    }
+    case 'zero':
+      needOn(state, nowS);
+      return withEpoch(state, nowS, {
+        zeroRad: placeAt(truth.robot, state, nowS).pose.headingRad,
+        zeroS: nowS,
+      });
+    case 'turn-by-hand':
+      needRest(state, nowS);
+      return withMotion(state, truth, nowS, { by: 'hand-turn', angleRad: action.angleRad });
+    case 'roll-by-hand':
+      needRest(state, nowS);
+      return withMotion(state, truth, nowS, { by: 'hand-roll', distanceM: action.distanceM });
+    case 'touch': {
+      needRest(state, nowS);
+      const random = decide(state);
+      const angleRad = (random.uniform() < 0.5 ? -1 : 1) * (0.08 + 0.12 * random.uniform());
+      return withMotion(state, truth, nowS, { by: 'touch', angleRad });
+    }
+    case 'put-back':
+      needRest(state, nowS);
+      return putBack(state, truth, nowS);
+    case 'set-target': {
+      if (action.distanceM === null) return { ...state, target: null };
+      const { pose } = placeAt(truth.robot, state, nowS);
+      const atRad = pose.headingRad;
+      const atM = pose.xM * Math.cos(atRad) + pose.yM * Math.sin(atRad);
+      return { ...state, target: { distanceM: action.distanceM, atM, atRad } };
+    }
+    case 'press-button':
+      return { ...state, buttonDown: action.down };
+    case 'run':
+      needOn(state, nowS);
+      needRest(state, nowS);
+      return withMotion(state, truth, nowS, {
+        by: 'program',
+        steps: action.steps,
+        seed: Math.floor(decide(state).uniform() * 4294967295),
+        driftRadPerS: epochAt(state, nowS).driftRadPerS,
+      });
+    case 'set-clock':
+      return setClock(state, nowMs, action.rate);
+    case 'advance': {
+      if (state.clock.rate !== 0) {
+        throw new CannotDo('The clock runs by itself: set it to “stepped” to move it by hand.');
+      }
+      const clock = { ...state.clock, anchorS: state.clock.anchorS + action.durationS };
+      return { ...state, clock };
+    }
+    case 'charge':
+      return { ...state, usedS: 0 };
+    case 'reveal':
+      return { ...state, revealed: true };
+  }
+}
+
+/** What a person measures of the last program: the pose it ended in, in the frame it began in. */
+export function measureLastProgram(state: StandIn, nowS: number) {
+  const motion = state.motions.at(-1);
+  if (motion?.what.by !== 'program' || nowS < motion.toS) return null;
+  const { start, end, what } = motion;
+  const random = randomStream(what.seed, 0, 'measuring');
+  const dx = end.pose.xM - start.pose.xM;
+  const dy = end.pose.yM - start.pose.yM;
+  const cos = Math.cos(start.pose.headingRad);
+  const sin = Math.sin(start.pose.headingRad);
+  const toMillimetre = (metres: number) =>
+    Math.round(metres * 1000 + 0.7 * random.normal()) / 1000;
+  const halfDegree = Math.PI / 360;
+  const turned = end.pose.headingRad - start.pose.headingRad + 0.005 * random.normal();
+  return {
+    turnedRad: Math.round(turned / halfDegree) * halfDegree,
+    xM: toMillimetre(cos * dx + sin * dy),
+    yM: toMillimetre(-sin * dx + cos * dy),
+    durationS: motion.toS - motion.fromS,
+  };
+}
+
+/** What is shown of a stand-in besides its readings. */
+export function standInView(state: StandIn, nowMs: number) {
+  const nowS = standInTime(state, nowMs);
+  const epoch = epochAt(state, nowS);
+  return {
+    nowS,
+    on: epoch.on,
+    onForS: epoch.on ? nowS - epoch.poweredS : null,
+    moving: nowS < busyUntilS(state),
+    clockRate: state.clock.rate,
+    targetM: state.target?.distanceM ?? null,
+    buttonDown: state.buttonDown,
+    measured: measureLastProgram(state, nowS),
+    place: nowS < busyUntilS(state) ? null : lastPlace(state).pose,
+  };
+}
+
+export type StandInView = ReturnType<typeof standInView>;

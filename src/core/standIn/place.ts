@@ -1,0 +1,134 @@
+import type { Robot } from '../robot';
+import { runBenchProgram, type Moment } from './program';
+import { lastPlace, motionAt, type Motion, type StandIn } from './state';
+
+type Place = Motion['end'];
+
+/** Slow at both ends, as a hand moves. */
+const eased = (share: number): number => share * share * (3 - 2 * share);
+
+const turned = (from: Place, angleRad: number, trackM: number): Place => ({
+  pose: { ...from.pose, headingRad: from.pose.headingRad + angleRad },
+  leftM: from.leftM - (angleRad * trackM) / 2,
+  rightM: from.rightM + (angleRad * trackM) / 2,
+});
+
+const rolled = (from: Place, distanceM: number): Place => ({
+  pose: {
+    ...from.pose,
+    xM: from.pose.xM + distanceM * Math.cos(from.pose.headingRad),
+    yM: from.pose.yM + distanceM * Math.sin(from.pose.headingRad),
+  },
+  leftM: from.leftM + distanceM,
+  rightM: from.rightM + distanceM,
+});
+
+/** A moment of a program, which starts in its own frame, on the floor where the robot stood. */
+function inPlace(from: Place, { pose, leftM, rightM }: Moment): Place {
+  const cos = Math.cos(from.pose.headingRad);
+  const sin = Math.sin(from.pose.headingRad);
+  return {
+    pose: {
+      xM: from.pose.xM + cos * pose.xM - sin * pose.yM,
+      yM: from.pose.yM + sin * pose.xM + cos * pose.yM,
+      headingRad: from.pose.headingRad + pose.headingRad,
+    },
+    leftM: from.leftM + leftM,
+    rightM: from.rightM + rightM,
+  };
+}
+
+/** Programs that were simulated lately: asking again for the same one is cheap. */
+const simulated = new Map<string, Moment[]>();
+const MOST_SIMULATED = 8;
+
+/** The course of a program: a function of what is asked, kept for the next who asks. */
+export function programMoments(
+  robot: Robot,
+  what: Extract<Motion['what'], { by: 'program' }>,
+): Moment[] {
+  const key = JSON.stringify([robot, what]);
+  const known = simulated.get(key);
+  if (known !== undefined) return known;
+  const moments = runBenchProgram(
+    { ...robot, gyro: { ...robot.gyro, driftRadPerS: what.driftRadPerS } },
+    what.steps,
+    what.seed,
+  );
+  const oldest = simulated.keys().next().value;
+  if (simulated.size >= MOST_SIMULATED && oldest !== undefined) simulated.delete(oldest);
+  simulated.set(key, moments);
+  return moments;
+}
+
+/** Carried about: it turns this way and that, and is put down as it was, its wheels not turned. */
+const swayed = (from: Place, share: number): Place => ({
+  ...from,
+  pose: {
+    ...from.pose,
+    headingRad:
+      from.pose.headingRad + 0.35 * Math.sin(9 * share) * Math.sin(Math.PI * share) ** 2,
+  },
+});
+
+/** A bump: it is turned a little in a fraction of the time, and stays so. */
+const bumped = (from: Place, angleRad: number, share: number): Place => ({
+  ...from,
+  pose: {
+    ...from.pose,
+    headingRad: from.pose.headingRad + angleRad * eased(Math.min(1, 2 * share)),
+  },
+});
+
+function within(robot: Robot, { what, start, fromS, toS }: Motion, tS: number): Place {
+  const share = (tS - fromS) / (toS - fromS);
+  const trackM = robot.trackM * (1 + robot.errors.trackScaleError);
+  switch (what.by) {
+    case 'hand-turn':
+      return turned(start, what.angleRad * eased(share), trackM);
+    case 'hand-roll':
+      return rolled(start, what.distanceM * eased(share));
+    case 'carried':
+      return swayed(start, share);
+    case 'touch':
+      return bumped(start, what.angleRad, share);
+    case 'program': {
+      const moments = programMoments(robot, what);
+      const index = Math.floor((tS - fromS) / robot.loopPeriodS);
+      const moment = moments[Math.max(0, Math.min(index, moments.length - 1))];
+      return moment === undefined ? start : inPlace(start, moment);
+    }
+  }
+}
+
+/** The true place of the stand-in at a moment. */
+export function placeAt(robot: Robot, state: StandIn, tS: number): Place {
+  const motion = motionAt(state, tS);
+  if (motion === undefined) return state.motions[0]?.start ?? lastPlace(state);
+  return tS >= motion.toS ? motion.end : within(robot, motion, tS);
+}
+
+/** A motion from where the robot stands, with where and when it will end. */
+export function motionFrom(robot: Robot, start: Place, fromS: number, what: Motion['what']): Motion {
+  const lasting = (durationS: number): Motion => ({
+    fromS,
+    toS: fromS + durationS,
+    what,
+    start,
+    end: start,
+  });
+  if (what.by === 'program') {
+    const moments = programMoments(robot, what);
+    const last = moments.at(-1);
+    const motion = lasting(last?.tS ?? 0);
+    return last === undefined ? motion : { ...motion, end: inPlace(start, last) };
+  }
+  const durationS = {
+    'hand-turn': 1 + ('angleRad' in what ? Math.abs(what.angleRad) : 0) / 2,
+    'hand-roll': 1.5,
+    carried: 4,
+    touch: 0.6,
+  }[what.by];
+  const motion = lasting(durationS);
+  return { ...motion, end: within(robot, motion, motion.toS) };
+}

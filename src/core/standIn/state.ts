@@ -1,0 +1,123 @@
+import { z } from 'zod';
+import { poseSchema } from '../course/table';
+import { robotSchema, type Robot } from '../robot';
+import { benchStepSchema } from './program';
+
+/** How a motion of the stand-in came about. */
+const motionSchema = z.object({
+  fromS: z.number(),
+  toS: z.number(),
+  what: z.discriminatedUnion('by', [
+    z.object({ by: z.literal('hand-turn'), angleRad: z.number() }),
+    z.object({ by: z.literal('hand-roll'), distanceM: z.number() }),
+    z.object({ by: z.literal('carried') }),
+    z.object({ by: z.literal('touch'), angleRad: z.number() }),
+    z.object({
+      by: z.literal('program'),
+      steps: z.array(benchStepSchema),
+      seed: z.number().int(),
+      driftRadPerS: z.number(),
+    }),
+  ]),
+  /** The true pose (heading unwrapped) and wheel rolls when it began, and when it was over. */
+  start: z.object({ pose: poseSchema, leftM: z.number(), rightM: z.number() }),
+  end: z.object({ pose: poseSchema, leftM: z.number(), rightM: z.number() }),
+});
+
+/** From a moment on the heading sensor behaves so, until the next entry. */
+const epochSchema = z.object({
+  fromS: z.number(),
+  on: z.boolean(),
+  /** The true heading that is read as zero. */
+  zeroRad: z.number(),
+  /** The sensor's own zero: its drift counts from here. */
+  zeroS: z.number(),
+  driftRadPerS: z.number(),
+  /** Seed of its random walk. */
+  walkSeed: z.number().int(),
+  /** When it was powered up: the warm-up counts from here. */
+  poweredS: z.number(),
+});
+
+/**
+ * A stand-in robot as it is kept: its clock, its motions and how its heading sensor behaved. What it
+ * reads at any moment follows from this alone, so that any web process can answer for it.
+ */
+export const standInSchema = z.object({
+  seed: z.number().int(),
+  robotId: z.string(),
+  /** The record of its robot when it was unpacked: later corrections of the record do not change it. */
+  record: robotSchema,
+  /** Robot seconds = anchorS + rate · seconds since anchorMs; rate 0: the clock is stepped by hand. */
+  clock: z.object({
+    rate: z.union([z.literal(0), z.literal(1), z.literal(10)]),
+    anchorMs: z.number(),
+    anchorS: z.number(),
+  }),
+  epochs: z.array(epochSchema).min(1),
+  motions: z.array(motionSchema),
+  /** A flat thing held or taped in front: its true distance from the sensor when it was put there. */
+  target: z
+    .object({ distanceM: z.number(), atM: z.number(), atRad: z.number() })
+    .nullable(),
+  buttonDown: z.boolean(),
+  /** How often something random was decided: each decision has a stream of its own. */
+  decisions: z.number().int(),
+  /** Battery charge used, as seconds of standing about. */
+  usedS: z.number(),
+  revealed: z.boolean(),
+  /** The last actions, by the ids their clients gave them: a repeated one is the same one. */
+  done: z.array(z.string()),
+});
+
+export type StandIn = z.output<typeof standInSchema>;
+export type Motion = z.output<typeof motionSchema>;
+export type Epoch = z.output<typeof epochSchema>;
+
+/** How much of the past stays readable. */
+export const KEPT_EVENTS = 60;
+
+const STANDING = { pose: { xM: 0, yM: 0, headingRad: 0 }, leftM: 0, rightM: 0 };
+
+/** A stand-in that was just unpacked: switched off, on the table. */
+export const newStandIn = (
+  robotId: string,
+  record: Robot,
+  seed: number,
+  nowMs: number,
+): StandIn => ({
+  seed,
+  robotId,
+  record,
+  clock: { rate: 1, anchorMs: nowMs, anchorS: 0 },
+  epochs: [
+    { fromS: 0, on: false, zeroRad: 0, zeroS: 0, driftRadPerS: 0, walkSeed: 0, poweredS: 0 },
+  ],
+  motions: [],
+  target: null,
+  buttonDown: false,
+  decisions: 0,
+  usedS: 0,
+  revealed: false,
+  done: [],
+});
+
+/** The stand-in's own time at a moment of the wall clock. */
+export function standInTime({ clock }: StandIn, nowMs: number): number {
+  return clock.anchorS + (clock.rate * Math.max(0, nowMs - clock.anchorMs)) / 1000;
+}
+
+/** Where it stands when nothing moves it any more. */
+export const lastPlace = ({ motions }: StandIn): Motion['end'] => motions.at(-1)?.end ?? STANDING;
+
+/** When it comes to rest: after this it only stands. */
+export const busyUntilS = ({ motions }: StandIn): number => motions.at(-1)?.toS ?? 0;
+
+const latest = <T extends { fromS: number }>(list: readonly T[], tS: number): T | undefined =>
+  list.findLast(({ fromS }) => fromS <= tS);
+
+export const epochAt = (state: StandIn, tS: number): Epoch =>
+  latest(state.epochs, tS) ?? (state.epochs[0] as Epoch);
+
+export const motionAt = (state: StandIn, tS: number): Motion | undefined =>
+  latest(state.motions, tS);

@@ -1,0 +1,70 @@
+import { radiansFromDegrees as deg } from '../geometry/angle';
+import { robotSchema, type RawSigns, type Robot } from '../robot';
+import { randomStream } from '../simulate/random';
+
+/** What is true of a stand-in robot and hidden from the procedures. */
+export interface StandInTruth {
+  robot: Robot;
+  /** Which way its raw readings grow: by how it is built, whatever the record says. */
+  signs: RawSigns;
+  /** Spread of the drift after a power-up at rest, and its size after one in the hand. */
+  stillDriftSdRadPerS: number;
+  handDriftRadPerS: number;
+  /** Drift that a cold sensor shows besides, and the time in which it dies away. */
+  warmUpRadPerS: number;
+  warmUpS: number;
+  /** Chances that each way of starting the sensor anew works, held still. */
+  reconnectWorks: number;
+  reinitialiseWorks: number;
+  fullVolts: number;
+  /** Light over the floor, percent. */
+  floorPercent: number;
+}
+
+/**
+ * The truths of a team's stand-in robot: the record of its robot with errors that follow from a seed.
+ *
+ * @param record what the team believes of the robot
+ */
+export function standInTruth(record: Robot, seed: number): StandInTruth {
+  const random = randomStream(seed, 0, 'stand-in');
+  const between = (low: number, high: number) => low + (high - low) * random.uniform();
+  const either = () => (random.uniform() < 0.5 ? -1 : 1);
+  const robot = robotSchema.parse({
+    ...record,
+    motors: { ...record.motors, lagS: between(0.03, 0.06), maxAccelerationMPerS2: between(2.5, 4) },
+    gyro: {
+      ...record.gyro,
+      driftRadPerS: 0,
+      driftSdRadPerS: 0,
+      scaleError: either() * between(0.002, 0.008),
+      latencyS: between(0.01, 0.03),
+      noiseRadPerSqrtS: deg(between(0.008, 0.02)),
+    },
+    distance: {
+      ...(record.distance ?? {}),
+      offsetM: between(-0.004, 0.012),
+      scale: between(0.985, 1.015),
+      noiseM: 0.003,
+      lostEchoShare: 0.02,
+    },
+    errors: {
+      wheelScaleError: -between(0.004, 0.012),
+      wheelDifference: either() * between(0.002, 0.007),
+      trackScaleError: either() * between(0.008, 0.03),
+      slipMPerSqrtM: 0.002,
+    },
+  });
+  return {
+    robot,
+    signs: { heading: -1, leftMotor: 1, rightMotor: -1 },
+    stillDriftSdRadPerS: deg(0.006),
+    handDriftRadPerS: either() * deg(between(0.35, 0.9)),
+    warmUpRadPerS: either() * deg(0.03),
+    warmUpS: 60,
+    reconnectWorks: 0.85,
+    reinitialiseWorks: 0.8,
+    fullVolts: between(8.15, 8.35),
+    floorPercent: between(55, 66),
+  };
+}

@@ -1,0 +1,207 @@
+import { z } from 'zod';
+import { calibrationValueSchema } from '../core/calibration/calibration';
+import { ROBOT_PARTS } from '../core/calibration/robotChanges';
+import { standInActionSchema } from '../core/standIn/act';
+import { id, note, shortText, time, version } from './fields';
+
+/** What is done with the stand-in; the id makes a repeated one the same one. */
+export const standInRequest = z.object({ id, action: standInActionSchema });
+
+export const robotChangeRecord = z.object({
+  id,
+  robotId: id,
+  part: z.enum(ROBOT_PARTS),
+  note,
+  who: shortText.nullable(),
+  changedAt: time,
+});
+
+/** Columns that a log can have besides its time stamps. */
+export const LOG_COLUMNS = [
+  'headingRad',
+  'rateRadPerS',
+  'leftMotorDegrees',
+  'rightMotorDegrees',
+] as const;
+
+export type LogColumn = (typeof LOG_COLUMNS)[number];
+
+export const LOG_SOURCES = ['stand-in', 'file', 'serial'] as const;
+
+/** The longest log: half an hour at 100 readings a second, and some. */
+export const MAX_LOG_SAMPLES = 400_000;
+export const LOG_PIECE_SAMPLES = 8000;
+
+/** A recorded log, raw but in Corvat's units and directions; its samples come in pieces. */
+export const benchLogRecord = z.object({
+  id,
+  robotId: id,
+  name: z.string().trim().min(1, 'expected a name').max(80),
+  source: z.enum(LOG_SOURCES),
+  columns: z.array(z.enum(LOG_COLUMNS)).min(1),
+  pieces: z.number().int().min(1).max(Math.ceil(MAX_LOG_SAMPLES / LOG_PIECE_SAMPLES)),
+  samples: z.number().int().min(2).max(MAX_LOG_SAMPLES),
+  takenAt: time,
+});
+
+const values = z.array(z.number().min(-1e7).max(1e7)).max(LOG_PIECE_SAMPLES);
+
+/** A piece of a log: one list of numbers per column, all of one length. */
+export const benchLogPiece = z
+  .object({
+    number: z.number().int().min(0),
+    tS: values.min(1),
+    columns: z.partialRecord(z.enum(LOG_COLUMNS), values),
+  })
+  .refine(
+    ({ tS, columns }) => Object.values(columns).every((column) => column.length === tS.length),
+    'expected columns of one length',
+  );
+
+/** How the sensor was started before a check. */
+export const POWER_UPS = ['lying still', 'in the hand', 'not known'] as const;
+
+/** Five ways of getting rid of drift. */
+export const REZERO_SCHOOLS = [
+  'restart',
+  'reconnect',
+  're-initialise',
+  'estimate at start',
+  're-anchor',
+] as const;
+
+export type RezeroSchool = (typeof REZERO_SCHOOLS)[number];
+
+/** A still check of a log; its result is reckoned by the server from the log. */
+export const stillCheckRecord = z.object({
+  id,
+  version,
+  robotId: id,
+  logId: id,
+  takenAt: time,
+  powerUp: z.enum(POWER_UPS),
+  school: z.enum(REZERO_SCHOOLS).nullable().describe('what was done before it, if anything'),
+  beforeId: id.nullable().describe('the check before that'),
+  runDurationS: z.number().min(1).max(600),
+  toleranceRad: z.number().min(0.0005).max(1),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+const angle = z.number().min(-40).max(40);
+
+/** How the angle truly turned was found. */
+export const ANGLE_SOURCES = [
+  'protractor',
+  'along the reference',
+  'along the edge',
+  'eye',
+  'stand-in',
+  'file',
+] as const;
+
+const turnTrialRecord = z.object({
+  id,
+  targetRad: angle.refine((value) => value !== 0, 'expected a turn, not 0'),
+  /** Null: judged by eye only. */
+  actualRad: angle.nullable(),
+  seen: z.enum(['under', 'right', 'over']).nullable(),
+  rateRadPerS: z.number().min(0.05).max(20),
+  kind: z.enum(['spin', 'pivot']),
+  durationS: z.number().positive().max(600).nullable(),
+  measuredBy: z.enum(ANGLE_SOURCES),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+const lapRecord = z.object({
+  id,
+  direction: z.enum(['cw', 'ccw']),
+  xM: z.number().min(-5).max(5),
+  yM: z.number().min(-5).max(5),
+  headingRad: z.number().min(-3.2).max(3.2),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+const conditions = {
+  surface: shortText,
+  battery: shortText,
+  who: shortText,
+};
+
+export const MAX_TRIALS = 500;
+
+/** Trials of one procedure with one robot under one set of conditions. */
+export const benchTrialsRecord = z.discriminatedUnion('procedure', [
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('turns'),
+    conditions: z.object({
+      ...conditions,
+      driftRadPerS: z.number().min(-1).max(1),
+      readingSdRad: z.number().min(0).max(0.2).describe('of whoever reads the protractor'),
+      wantedRad: z.array(angle).max(24),
+      stopMode: z.enum(['coast', 'brake', 'hold']),
+    }),
+    trials: z.array(turnTrialRecord).max(MAX_TRIALS),
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('square'),
+    conditions: z.object({
+      ...conditions,
+      sideM: z.number().min(0.1).max(5),
+      driven: z.enum(['encoders', 'gyro']),
+    }),
+    trials: z.array(lapRecord).max(MAX_TRIALS),
+  }),
+]);
+
+/** A result that was applied; never changed. */
+export const calibrationRecord = z.object({
+  id,
+  robotId: id,
+  value: calibrationValueSchema,
+  /** The raw readings that it rests on. */
+  evidence: z.object({
+    trialsId: id.nullable(),
+    stillCheckId: id.nullable(),
+    raw: z.array(z.unknown()).max(MAX_TRIALS),
+  }),
+  surface: shortText.nullable(),
+  battery: shortText.nullable(),
+});
+
+/** One line of the journal: which calibration of a kind holds from now on, why, and who says so. */
+export const calibrationChangeRecord = z.object({
+  id,
+  robotId: id,
+  kind: z.enum(['gyro-drift', 'turns', 'drive']),
+  calibrationId: id.nullable().describe('null: none holds any more'),
+  reason: note.min(1, 'expected a reason'),
+  who: shortText.nullable(),
+});
+
+/** Applying: the calibration and its line in the journal, both or neither. */
+export const applyRequest = z.object({
+  calibration: calibrationRecord,
+  change: calibrationChangeRecord,
+});
+
+export type StandInRequest = z.output<typeof standInRequest>;
+export type RobotChangeRecord = z.output<typeof robotChangeRecord>;
+export type BenchLogRecord = z.output<typeof benchLogRecord>;
+export type BenchLogPiece = z.output<typeof benchLogPiece>;
+export type StillCheckRecord = z.output<typeof stillCheckRecord>;
+export type BenchTrialsRecord = z.output<typeof benchTrialsRecord>;
+export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
+export type TurnTrialRecord = TurnTrials['trials'][number];
+export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;
+export type LapRecord = SquareTrials['trials'][number];
+export type CalibrationRecord = z.output<typeof calibrationRecord>;
+export type SavedCalibration = CalibrationRecord & { madeAt: string };
+export type CalibrationChangeRecord = z.output<typeof calibrationChangeRecord>;
+export type SavedCalibrationChange = CalibrationChangeRecord & { changedAt: string };
+export type ApplyRequest = z.output<typeof applyRequest>;

@@ -1,0 +1,38 @@
+import { robotChangeRecord, type RobotChangeRecord } from '../../formats/benchRecords';
+import { type Database, inTransaction } from '../database';
+import type { Row } from '../models';
+import { keepForGood, type KeptForGood } from './immutable';
+
+const toRecord = (row: Row): RobotChangeRecord =>
+  robotChangeRecord.parse({
+    ...row.get({ plain: true }),
+    changedAt: (row.get('changedAt') as Date).toISOString(),
+  });
+
+const kept = (db: Database): KeptForGood<RobotChangeRecord> => ({
+  what: 'change',
+  model: db.models.robotChange,
+  read: toRecord,
+  columns: ({ id: _id, changedAt, ...columns }) => ({ ...columns, changedAt: new Date(changedAt) }),
+});
+
+/** Note that a part of a robot was changed. */
+export const saveRobotChange = (db: Database, record: RobotChangeRecord): Promise<RobotChangeRecord> =>
+  inTransaction(db, async (transaction) =>
+    toRecord((await keepForGood(kept(db), record, transaction)).row),
+  );
+
+/** The changes of a robot (or of all), the newest first. */
+export const listRobotChanges = async (
+  db: Database,
+  robotId?: string,
+): Promise<RobotChangeRecord[]> =>
+  (
+    await db.models.robotChange.findAll({
+      ...(robotId !== undefined && { where: { robotId } }),
+      order: [
+        ['changedAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    })
+  ).map(toRecord);
