@@ -67,7 +67,12 @@ export function stillCoverage(one: LogKind, logs: number, seed: number): Coverag
 /** The kinds of log over which the coverage is stated. */
 export const LOG_KINDS: LogKind[] = [
   ...[0, 0.1, 1].flatMap((quantumDeg) =>
-    [15, 60, 300].map((lengthS) => ({ kind: 'heading' as const, quantumDeg, lengthS, walkDeg: 0.02 })),
+    [15, 60, 300].map((lengthS) => ({
+      kind: 'heading' as const,
+      quantumDeg,
+      lengthS,
+      walkDeg: 0.02,
+    })),
   ),
   { kind: 'heading', quantumDeg: 0.1, lengthS: 60, walkDeg: 0.005 },
   { kind: 'heading', quantumDeg: 1, lengthS: 60, walkDeg: 0.1 },

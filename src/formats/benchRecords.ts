@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { StillCheck } from '../core/gyro/stillCheck';
 import { calibrationValueSchema } from '../core/calibration/calibration';
 import { ROBOT_PARTS } from '../core/calibration/robotChanges';
 import { standInActionSchema } from '../core/standIn/act';
@@ -39,7 +40,11 @@ export const benchLogRecord = z.object({
   name: z.string().trim().min(1, 'expected a name').max(80),
   source: z.enum(LOG_SOURCES),
   columns: z.array(z.enum(LOG_COLUMNS)).min(1),
-  pieces: z.number().int().min(1).max(Math.ceil(MAX_LOG_SAMPLES / LOG_PIECE_SAMPLES)),
+  pieces: z
+    .number()
+    .int()
+    .min(1)
+    .max(Math.ceil(MAX_LOG_SAMPLES / LOG_PIECE_SAMPLES)),
   samples: z.number().int().min(2).max(MAX_LOG_SAMPLES),
   takenAt: time,
 });
@@ -195,11 +200,15 @@ export type RobotChangeRecord = z.output<typeof robotChangeRecord>;
 export type BenchLogRecord = z.output<typeof benchLogRecord>;
 export type BenchLogPiece = z.output<typeof benchLogPiece>;
 export type StillCheckRecord = z.output<typeof stillCheckRecord>;
+/** What is kept of a check's result, so that a season can be drawn without its logs. */
+export type StillResult = Omit<StillCheck, 'fit'>;
+export type SavedStillCheck = StillCheckRecord & { result: StillResult };
 export type BenchTrialsRecord = z.output<typeof benchTrialsRecord>;
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
 export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;
 export type LapRecord = SquareTrials['trials'][number];
+export type SavedTrials = BenchTrialsRecord & { startedAt: string };
 export type CalibrationRecord = z.output<typeof calibrationRecord>;
 export type SavedCalibration = CalibrationRecord & { madeAt: string };
 export type CalibrationChangeRecord = z.output<typeof calibrationChangeRecord>;

@@ -21,13 +21,13 @@ interface ErrorBody {
 
 const TIMEOUT_MS = 15_000;
 
-async function send<T>(method: 'PUT' | 'POST', path: string, body: unknown): Promise<T> {
+async function send<T>(method: 'GET' | 'PUT' | 'POST', path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(path, {
       method,
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify(body),
+      ...(body !== undefined && { body: JSON.stringify(body) }),
       signal: AbortSignal.timeout(TIMEOUT_MS),
     });
   } catch {
@@ -49,6 +49,8 @@ async function send<T>(method: 'PUT' | 'POST', path: string, body: unknown): Pro
 
 export const putRecord = <T>(kind: string, record: { id: string }): Promise<T> =>
   send<T>('PUT', `/api/${kind}/${record.id}`, record);
+
+export const get = <T>(path: string): Promise<T> => send<T>('GET', path);
 
 export const post = <T>(path: string, body: unknown): Promise<T> => send<T>('POST', path, body);
 

@@ -5,8 +5,8 @@ import styles from './Choice.module.css';
 interface Props<T extends string> {
   label: string;
   value: T;
-  options: readonly { value: T; label: string }[];
-  onChange(value: T): void;
+  options: readonly { value: NoInfer<T>; label: string }[];
+  onChange(value: NoInfer<T>): void;
   /** In a sentence: small, and the label only for screen readers. */
   inline?: boolean;
 }

@@ -2,6 +2,7 @@
 export const STATIONS = [
   { id: 'today', label: 'Today', href: '/' },
   { id: 'robot', label: 'Robot', href: '/robot' },
+  { id: 'bench', label: 'Bench', href: '/bench' },
   { id: 'course', label: 'Course', href: '/course' },
   { id: 'runs', label: 'Runs', href: '/runs' },
   { id: 'findings', label: 'Findings', href: '/findings' },

@@ -14,7 +14,9 @@ function groupFor(turns: TurnsCalibration, angleRad: number, rate: number): Grou
   const distance = ({ rates }: Group) =>
     Math.min(...rates.map((tried) => Math.abs(Math.log(tried / rate))));
   return turns.groups
-    .filter(({ kind, direction }) => kind === 'spin' && (direction === side || direction === 'both'))
+    .filter(
+      ({ kind, direction }) => kind === 'spin' && (direction === side || direction === 'both'),
+    )
     .toSorted((a, b) => distance(a) - distance(b))[0];
 }
 

@@ -28,7 +28,10 @@ export const standInActionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
   z.object({ do: z.literal('press-button'), down: z.boolean() }),
   z.object({ do: z.literal('run'), steps: z.array(benchStepSchema).min(1).max(20) }),
-  z.object({ do: z.literal('set-clock'), rate: z.union([z.literal(0), z.literal(1), z.literal(10)]) }),
+  z.object({
+    do: z.literal('set-clock'),
+    rate: z.union([z.literal(0), z.literal(1), z.literal(10)]),
+  }),
   z.object({ do: z.literal('advance'), durationS: z.number().min(0).max(3600) }),
   z.object({ do: z.literal('charge') }),
   z.object({ do: z.literal('reveal') }),
@@ -45,7 +48,12 @@ const decide = (state: StandIn) =>
 /** Used up faster while a program runs. */
 const PROGRAM_LOAD = 8;
 
-const withMotion = (state: StandIn, truth: StandInTruth, nowS: number, what: Motion['what']): StandIn => {
+const withMotion = (
+  state: StandIn,
+  truth: StandInTruth,
+  nowS: number,
+  what: Motion['what'],
+): StandIn => {
   const motion = motionFrom(truth.robot, placeAt(truth.robot, state, nowS), nowS, what);
   const durationS = motion.toS - motion.fromS;
   return {
@@ -58,7 +66,9 @@ const withMotion = (state: StandIn, truth: StandInTruth, nowS: number, what: Mot
 
 const withEpoch = (state: StandIn, nowS: number, change: Partial<Epoch>): StandIn => ({
   ...state,
-  epochs: [...state.epochs, { ...epochAt(state, nowS), ...change, fromS: nowS }].slice(-KEPT_EVENTS),
+  epochs: [...state.epochs, { ...epochAt(state, nowS), ...change, fromS: nowS }].slice(
+    -KEPT_EVENTS,
+  ),
   decisions: state.decisions + 1,
 });
 
@@ -74,8 +84,9 @@ function startSensor(
 ): StandIn {
   const random = decide(state);
   const moved = inHand ? withMotion(state, truth, nowS, { by: 'carried' }) : state;
-  const fresh = (inHand ? truth.handDriftRadPerS * (0.7 + 0.6 * random.uniform()) : 0)
-    + truth.stillDriftSdRadPerS * random.normal();
+  const fresh =
+    (inHand ? truth.handDriftRadPerS * (0.7 + 0.6 * random.uniform()) : 0) +
+    truth.stillDriftSdRadPerS * random.normal();
   const before = epochAt(state, nowS).driftRadPerS;
   const worked = random.uniform() < works;
   return withEpoch(moved, nowS, {
@@ -88,11 +99,13 @@ function startSensor(
 }
 
 function needOn(state: StandIn, nowS: number): void {
-  if (!epochAt(state, nowS).on) throw new CannotDo('The stand-in is switched off: switch it on first.');
+  if (!epochAt(state, nowS).on)
+    throw new CannotDo('The stand-in is switched off: switch it on first.');
 }
 
 function needRest(state: StandIn, nowS: number): void {
-  if (nowS < busyUntilS(state)) throw new CannotDo('The stand-in is still moving: wait until it stands.');
+  if (nowS < busyUntilS(state))
+    throw new CannotDo('The stand-in is still moving: wait until it stands.');
 }
 
 /** Put down at the starting marks again, as exactly as a careful hand can. */
@@ -209,8 +222,7 @@ export function measureLastProgram(state: StandIn, nowS: number) {
   const dy = end.pose.yM - start.pose.yM;
   const cos = Math.cos(start.pose.headingRad);
   const sin = Math.sin(start.pose.headingRad);
-  const toMillimetre = (metres: number) =>
-    Math.round(metres * 1000 + 0.7 * random.normal()) / 1000;
+  const toMillimetre = (metres: number) => Math.round(metres * 1000 + 0.7 * random.normal()) / 1000;
   const halfDegree = Math.PI / 360;
   const turned = end.pose.headingRad - start.pose.headingRad + 0.005 * random.normal();
   return {

@@ -66,8 +66,7 @@ const swayed = (from: Place, share: number): Place => ({
   ...from,
   pose: {
     ...from.pose,
-    headingRad:
-      from.pose.headingRad + 0.35 * Math.sin(9 * share) * Math.sin(Math.PI * share) ** 2,
+    headingRad: from.pose.headingRad + 0.35 * Math.sin(9 * share) * Math.sin(Math.PI * share) ** 2,
   },
 });
 
@@ -109,7 +108,12 @@ export function placeAt(robot: Robot, state: StandIn, tS: number): Place {
 }
 
 /** A motion from where the robot stands, with where and when it will end. */
-export function motionFrom(robot: Robot, start: Place, fromS: number, what: Motion['what']): Motion {
+export function motionFrom(
+  robot: Robot,
+  start: Place,
+  fromS: number,
+  what: Motion['what'],
+): Motion {
   const lasting = (durationS: number): Motion => ({
     fromS,
     toS: fromS + durationS,

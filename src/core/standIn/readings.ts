@@ -58,7 +58,13 @@ export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number
 }
 
 /** The distance that the sensor reads to the flat thing in front, or null without an echo. */
-function distanceAt(truth: StandInTruth, state: StandIn, tS: number, noise: () => number, luck: number) {
+function distanceAt(
+  truth: StandInTruth,
+  state: StandIn,
+  tS: number,
+  noise: () => number,
+  luck: number,
+) {
   const sensor = truth.robot.distance;
   if (sensor === null || state.target === null) return null;
   const { pose } = placeAt(truth.robot, state, tS);
@@ -84,7 +90,8 @@ export function readingAt(truth: StandInTruth, state: StandIn, index: number): R
   const { signs } = truth;
   const count = 1 / robot.encoderCountsPerMotorDegree;
   const motor = (rollM: number, sign: number) =>
-    sign * rounded(motorDegreesFromDistance(robot, rollM / (1 + robot.errors.wheelScaleError)), count);
+    sign *
+    rounded(motorDegreesFromDistance(robot, rollM / (1 + robot.errors.wheelScaleError)), count);
   const rate = (headingRad - before) / READING_PERIOD_S;
   return {
     tS: Number(tS.toFixed(3)),

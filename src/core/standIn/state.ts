@@ -57,9 +57,7 @@ export const standInSchema = z.object({
   epochs: z.array(epochSchema).min(1),
   motions: z.array(motionSchema),
   /** A flat thing held or taped in front: its true distance from the sensor when it was put there. */
-  target: z
-    .object({ distanceM: z.number(), atM: z.number(), atRad: z.number() })
-    .nullable(),
+  target: z.object({ distanceM: z.number(), atM: z.number(), atRad: z.number() }).nullable(),
   buttonDown: z.boolean(),
   /** How often something random was decided: each decision has a stream of its own. */
   decisions: z.number().int(),

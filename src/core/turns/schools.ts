@@ -118,8 +118,7 @@ export function runTurnSchool(
   const control = controllerFor(school, targetRad);
   const startS = machine.timeS;
   const gyro = machine.headingReadingRad();
-  const turnedBy = () =>
-    (machine.rightEncoderM() - machine.leftEncoderM()) / robot.trackM;
+  const turnedBy = () => (machine.rightEncoderM() - machine.leftEncoderM()) / robot.trackM;
   const encoder = turnedBy();
   const until = startS + timeoutS(school, targetRad);
   let settled = true;
@@ -148,4 +147,3 @@ export function runTurnSchool(
   }
   return { durationS, settled };
 }
-

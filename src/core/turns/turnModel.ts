@@ -33,7 +33,8 @@ function groupFor(
   rate: number,
 ) {
   const fitting = groups.filter(
-    (group) => group.kind === kind && group.rates.some((tried) => Math.abs(tried / rate - 1) < 0.01),
+    (group) =>
+      group.kind === kind && group.rates.some((tried) => Math.abs(tried / rate - 1) < 0.01),
   );
   const own = fitting.find(({ direction }) => direction === side || direction === 'both');
   return { group: own ?? fitting[0], tried: own !== undefined };

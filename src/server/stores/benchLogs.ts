@@ -37,12 +37,17 @@ export const saveLogPiece = (db: Database, logId: string, piece: BenchLogPiece):
     const { pieces, columns } = toRecord(log);
     const missing = columns.find((column) => piece.columns[column] === undefined);
     if (piece.number >= pieces || missing !== undefined) {
-      throw new Problem(422, 'invalid', 'This piece does not belong to the log as it was announced.');
+      throw new Problem(
+        422,
+        'invalid',
+        'This piece does not belong to the log as it was announced.',
+      );
     }
     const where = { logId, number: piece.number };
     const existing = await db.models.benchLogPiece.findOne({ where, transaction, lock: true });
     const data = { tS: piece.tS, columns: piece.columns };
-    if (existing === null) await db.models.benchLogPiece.create({ ...where, data }, { transaction });
+    if (existing === null)
+      await db.models.benchLogPiece.create({ ...where, data }, { transaction });
     else if (JSON.stringify(existing.get('data')) !== JSON.stringify(data)) {
       throw conflict('piece of a log', null);
     }
@@ -61,7 +66,10 @@ export async function findLog(db: Database, id: string): Promise<BenchLogRecord 
 
 /** The samples of a log; a problem in words where some of its pieces never came. */
 export async function logSamples(db: Database, log: BenchLogRecord): Promise<LogSamples> {
-  const rows = await db.models.benchLogPiece.findAll({ where: { logId: log.id }, order: ['number'] });
+  const rows = await db.models.benchLogPiece.findAll({
+    where: { logId: log.id },
+    order: ['number'],
+  });
   if (rows.length < log.pieces) {
     throw new Problem(
       422,

@@ -1,12 +1,13 @@
-import { benchTrialsRecord, type BenchTrialsRecord } from '../../formats/benchRecords';
+import {
+  benchTrialsRecord,
+  type BenchTrialsRecord,
+  type SavedTrials,
+} from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): BenchTrialsRecord =>
-  benchTrialsRecord.parse(row.get({ plain: true }));
-
-export type SavedTrials = BenchTrialsRecord & { startedAt: string };
+const toRecord = (row: Row): BenchTrialsRecord => benchTrialsRecord.parse(row.get({ plain: true }));
 
 const toSaved = (row: Row): SavedTrials => ({
   ...toRecord(row),

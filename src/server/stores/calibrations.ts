@@ -58,7 +58,11 @@ async function noteChange(
     const fits =
       pointedTo?.get('robotId') === change.robotId && pointedTo.get('kind') === change.kind;
     if (!fits) {
-      throw new Problem(422, 'points-nowhere', 'This calibration is not there, or is another robot’s.');
+      throw new Problem(
+        422,
+        'points-nowhere',
+        'This calibration is not there, or is another robot’s.',
+      );
     }
   }
   return toSavedChange((await keepForGood(changeKept(db), change, transaction)).row);
@@ -84,10 +88,19 @@ export const changeCalibration = (
 /** Every calibration of a robot and the journal of which held when, both the newest first. */
 export async function calibrationsOf(db: Database, robotId: string) {
   const [calibrations, journal] = await Promise.all([
-    db.models.calibration.findAll({ where: { robotId }, order: [['madeAt', 'DESC'], ['id', 'DESC']] }),
+    db.models.calibration.findAll({
+      where: { robotId },
+      order: [
+        ['madeAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    }),
     db.models.calibrationChange.findAll({
       where: { robotId },
-      order: [['changedAt', 'DESC'], ['id', 'DESC']],
+      order: [
+        ['changedAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
     }),
   ]);
   return { calibrations: calibrations.map(toSaved), journal: journal.map(toSavedChange) };

@@ -17,7 +17,10 @@ const kept = (db: Database): KeptForGood<RobotChangeRecord> => ({
 });
 
 /** Note that a part of a robot was changed. */
-export const saveRobotChange = (db: Database, record: RobotChangeRecord): Promise<RobotChangeRecord> =>
+export const saveRobotChange = (
+  db: Database,
+  record: RobotChangeRecord,
+): Promise<RobotChangeRecord> =>
   inTransaction(db, async (transaction) =>
     toRecord((await keepForGood(kept(db), record, transaction)).row),
   );

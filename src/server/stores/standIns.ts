@@ -74,7 +74,10 @@ export async function readStandIn(db: Database, sinceS: number): Promise<StandIn
 }
 
 /** Do something with the stand-in, one after the other whoever asks; the same request twice is one. */
-export const actOnStandIn = (db: Database, { id, action }: StandInRequest): Promise<StandInReport> =>
+export const actOnStandIn = (
+  db: Database,
+  { id, action }: StandInRequest,
+): Promise<StandInReport> =>
   inTransaction(db, async (transaction) => {
     const { team, row, state } = await load(db, transaction);
     const nowMs = Date.now();

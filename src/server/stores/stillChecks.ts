@@ -1,15 +1,16 @@
 import { z } from 'zod';
-import { stillCheck, type StillCheck, type StillLog } from '../../core/gyro/stillCheck';
-import { stillCheckRecord, type StillCheckRecord } from '../../formats/benchRecords';
+import { stillCheck, type StillLog } from '../../core/gyro/stillCheck';
+import {
+  stillCheckRecord,
+  type SavedStillCheck,
+  type StillCheckRecord,
+  type StillResult,
+} from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { notFound, Problem } from '../problem';
 import { findLog, logSamples } from './benchLogs';
 import { saveVersioned, type Kept } from './versioned';
-
-/** What is kept of a check's result, so that a season can be drawn without its logs. */
-export type StillResult = Omit<StillCheck, 'fit'>;
-export type SavedStillCheck = StillCheckRecord & { result: StillResult };
 
 const resultSchema = z.custom<StillResult>((value) => typeof value === 'object' && value !== null);
 

@@ -45,7 +45,7 @@ const EMPTY_ROUTE: Route = {
   start: { xM: 0.2, yM: 0.2, headingRad: 0 },
   placement: { alongSdM: 0.004, acrossSdM: 0.004, headingSdRad: 0.014 },
   steps: [],
-        turnCalibrationId: null,
+  turnCalibrationId: null,
 };
 
 const KINDS: { kind: Step['kind']; label: string }[] = [

@@ -6,38 +6,13 @@ import {
   PointElement,
   Tooltip,
 } from 'chart.js';
-import { useEffect, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import type { SeriesFindings } from '../../core/runs/findings';
 import { number } from '../../core/text/quantities';
+import { useColours } from '../../ui/chart/useColours';
 import { Frame } from '../../ui/Frame';
 
 ChartJs.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
-
-/** The colours of the theme in force; they change with it. */
-function useColours() {
-  const [colours, setColours] =
-    useState<Record<'ink' | 'faint' | 'line' | 'marigold' | 'brick' | 'sheet', string>>();
-  useEffect(() => {
-    ChartJs.defaults.font = { family: getComputedStyle(document.body).fontFamily, size: 13 };
-    const read = () => {
-      const style = getComputedStyle(document.documentElement);
-      const colour = (name: string) => style.getPropertyValue(`--${name}`).trim();
-      setColours({
-        ink: colour('ink'),
-        faint: colour('ink-faint'),
-        line: colour('line'),
-        marigold: colour('marigold'),
-        brick: colour('brick'),
-        sheet: colour('sheet'),
-      });
-    };
-    read();
-    document.addEventListener('corvat-theme', read);
-    return () => document.removeEventListener('corvat-theme', read);
-  }, []);
-  return colours;
-}
 
 interface Props {
   errors: SeriesFindings['errors'];

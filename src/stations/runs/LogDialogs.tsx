@@ -5,13 +5,20 @@ import type { SavedRun } from '../../formats/records';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { ConflictDialog } from '../ConflictDialog';
 import { logKeys } from './keys';
-import { SetAsideDialog } from './SetAsideDialog';
+import { SetAsideDialog } from '../SetAsideDialog';
 import type { Logging } from './useLogging';
 
 /** Reading files is not needed for logging: it comes when it is asked for. */
 const ImportDialog = lazy(async () => ({ default: (await import('./ImportDialog')).ImportDialog }));
 
 export type OpenDialog = 'import' | 'keys' | { setAside: SavedRun } | null;
+
+const REASONS = [
+  'Somebody touched the robot',
+  'The table was bumped',
+  'The battery was changed in between',
+  'Typed by mistake',
+];
 
 interface Props {
   open: OpenDialog;
@@ -57,7 +64,9 @@ export function LogDialogs({ open, logging, seriesId, missions, onClose, tell }:
   }
   return (
     <SetAsideDialog
-      run={open.setAside}
+      what={`run ${open.setAside.number}`}
+      reasons={REASONS}
+      caution="A run that went wrong by itself is no reason: leaving those out would flatter."
       onConfirm={(reason) => {
         onClose();
         void setAside(open.setAside, reason);

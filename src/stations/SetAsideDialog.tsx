@@ -1,29 +1,25 @@
 import { useState } from 'react';
-import type { SavedRun } from '../../formats/records';
-import { Button } from '../../ui/Button';
-import { Dialog } from '../../ui/Dialog';
-import { TextField } from '../../ui/TextField';
-
-const REASONS = [
-  'Somebody touched the robot',
-  'The table was bumped',
-  'The battery was changed in between',
-  'Typed by mistake',
-];
+import { Button } from '../ui/Button';
+import { Dialog } from '../ui/Dialog';
+import { TextField } from '../ui/TextField';
 
 interface Props {
-  run: SavedRun;
+  /** What is set aside: "run 6". */
+  what: string;
+  reasons: readonly string[];
+  /** What is no reason. */
+  caution: string;
   onConfirm(reason: string): void;
   onClose(): void;
 }
 
-/** Leave a run out of the figures, with a reason; it stays in the list and can come back. */
-export function SetAsideDialog({ run, onConfirm, onClose }: Props) {
+/** Leave something out of the figures, with a reason; it stays in the list and can come back. */
+export function SetAsideDialog({ what, reasons, caution, onConfirm, onClose }: Props) {
   const [reason, setReason] = useState('');
   const confirm = () => reason.trim() !== '' && onConfirm(reason.trim());
   return (
     <Dialog
-      title={`Set run ${run.number} aside`}
+      title={`Set ${what} aside`}
       onClose={onClose}
       actions={
         <Button look="strong" disabled={reason.trim() === ''} onClick={confirm}>
@@ -32,14 +28,13 @@ export function SetAsideDialog({ run, onConfirm, onClose }: Props) {
       }
     >
       <p>
-        It stays in the list and is counted as set aside, but no figure is made from it. A run that
-        went wrong by itself is no reason: leaving those out would flatter.
+        It stays in the list and is counted as set aside, but no figure is made from it. {caution}
       </p>
       <TextField
         label="Why?"
         value={reason}
         maxLength={200}
-        suggestions={REASONS}
+        suggestions={reasons}
         onChange={setReason}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;

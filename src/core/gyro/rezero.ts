@@ -1,0 +1,202 @@
+import { wilson, type SuccessRate } from '../stats/wilson';
+import { clock, counted, degrees, percent } from '../text/quantities';
+import { driftText } from './stillSentence';
+import type { StillVerdict } from './stillVerdict';
+
+/** Ways of getting rid of drift. */
+export type RezeroSchool =
+  'restart' | 'reconnect' | 're-initialise' | 'estimate at start' | 're-anchor';
+
+export interface SchoolFacts {
+  school: RezeroSchool;
+  title: string;
+  /** What it takes at the table, s. */
+  takesS: number;
+  needs: string;
+  steps: string[];
+}
+
+/** The five schools, in the order in which they are usually tried. */
+export const REZERO_FACTS: readonly SchoolFacts[] = [
+  {
+    school: 'restart',
+    title: 'Restart the controller, lying still',
+    takesS: 45,
+    needs: 'a flat place, and nobody touching the robot',
+    steps: [
+      'Switch the robot off and put it on the table.',
+      'Press the button, take the hand away at once.',
+      'Wait until it has started; do not touch it meanwhile.',
+    ],
+  },
+  {
+    school: 'reconnect',
+    title: 'Unplug the sensor and plug it in again',
+    takesS: 15,
+    needs: 'a hand on the cable and a robot that does not move',
+    steps: [
+      'Hold the robot down on the table.',
+      'Pull the sensor’s cable, count to three, plug it in.',
+      'Let go and wait for two seconds.',
+    ],
+  },
+  {
+    school: 're-initialise',
+    title: 'Let the program start the sensor anew',
+    takesS: 5,
+    needs: 'a program that switches the sensor’s mode and back, and waits',
+    steps: [
+      'Put the robot down, hands off.',
+      'Start the program that switches the sensor to another mode and back.',
+      'It waits until the reading stands still, then sets the heading to zero.',
+    ],
+  },
+  {
+    school: 'estimate at start',
+    title: 'Measure the drift at the start and subtract it',
+    takesS: 10,
+    needs: 'ten still seconds before each run, and a line in the program',
+    steps: [
+      'Put the robot at its start, hands off.',
+      'The program reads the heading at the beginning and the end of the still time.',
+      'From then on it takes drift × time off every reading.',
+    ],
+  },
+  {
+    school: 're-anchor',
+    title: 'Square up on the way and set the heading',
+    takesS: 3,
+    needs: 'a straight wall or edge that the route passes',
+    steps: [
+      'Drive gently against something straight until both corners touch.',
+      'Set the heading to what the wall says.',
+      'Drive on: only the drift since then is left.',
+    ],
+  },
+];
+
+/** A check that followed one of the schools. */
+export interface SchoolTrial {
+  school: RezeroSchool;
+  verdict: StillVerdict;
+  driftRadPerS: number;
+}
+
+export interface SchoolRecord {
+  facts: SchoolFacts;
+  /** Null: never tried and checked. */
+  success: SuccessRate | null;
+  worked: number;
+  tried: number;
+  /** Median size of the drift after it; null: never checked. */
+  leftRadPerS: number | null;
+}
+
+/** A check that proves a run drivable: what a school is for. */
+export const didWork = (verdict: StillVerdict): boolean =>
+  verdict === 'steady' || verdict === 'correctable';
+
+function median(values: number[]): number | null {
+  const sorted = values.toSorted((a, b) => a - b);
+  return sorted[Math.floor((sorted.length - 1) / 2)] ?? null;
+}
+
+/** What each school has come to in this team's hands. Checks that could not tell are not counted. */
+export function schoolRecords(trials: readonly SchoolTrial[]): SchoolRecord[] {
+  return REZERO_FACTS.map((facts) => {
+    const own = trials.filter(
+      ({ school, verdict }) =>
+        school === facts.school &&
+        verdict !== 'measure-longer' &&
+        verdict !== 'not-enough-still-time',
+    );
+    const worked = own.filter(({ verdict }) => didWork(verdict)).length;
+    return {
+      facts,
+      worked,
+      tried: own.length,
+      success: wilson(worked, own.length),
+      leftRadPerS: median(own.map(({ driftRadPerS }) => Math.abs(driftRadPerS))),
+    };
+  });
+}
+
+/**
+ * Heading error (one standard deviation) after t seconds when the drift was estimated in k still
+ * seconds at the start: N·√(t²/k + t).
+ *
+ * Source: independent random walks during the estimate and the run.
+ */
+export const leftAfterEstimate = (walkRadPerSqrtS: number, k: number, t: number): number =>
+  walkRadPerSqrtS * Math.sqrt((t * t) / k + t);
+
+/**
+ * The shortest still time that keeps the heading within a tolerance (two standard deviations).
+ *
+ * @returns null when no still time can: the walk alone is too much
+ */
+export function stillTimeNeeded(
+  walkRadPerSqrtS: number,
+  runDurationS: number,
+  toleranceRad: number,
+): number | null {
+  const variance = (toleranceRad / (2 * walkRadPerSqrtS)) ** 2 - runDurationS;
+  return variance <= 0 ? null : (runDurationS * runDurationS) / variance;
+}
+
+export interface Recommendation {
+  school: RezeroSchool;
+  reason: string;
+}
+
+interface Situation {
+  verdict: StillVerdict;
+  driftRadPerS: number;
+  walkRadPerSqrtS: number;
+  runDurationS: number;
+  toleranceRad: number;
+  /** What there is before the next run, s. */
+  timeS: number;
+}
+
+/** A school is trusted less the less it was tried: its chance by Laplace's rule. */
+const chanceOf = ({ worked, tried }: SchoolRecord): number => (worked + 1) / (tried + 2);
+
+/**
+ * Which school to try now: a correctable drift is subtracted; a large one needs the sensor started
+ * anew, by what has worked best here among what the time allows; without time, re-anchor on the way.
+ */
+export function recommendSchool(
+  situation: Situation,
+  records: readonly SchoolRecord[],
+): Recommendation | null {
+  const { verdict, driftRadPerS, walkRadPerSqrtS, runDurationS, toleranceRad, timeS } = situation;
+  if (verdict === 'steady') return null;
+  if (verdict === 'correctable') {
+    const k = stillTimeNeeded(walkRadPerSqrtS, runDurationS, toleranceRad);
+    if (k !== null && k <= timeS) {
+      return {
+        school: 'estimate at start',
+        reason: `The drift of ${driftText(driftRadPerS)} is steady: ${clock(Math.max(2, k))} of still time before each run keep the heading within ${degrees(toleranceRad)}.`,
+      };
+    }
+  }
+  const anew = records
+    .filter(({ facts }) => ['restart', 'reconnect', 're-initialise'].includes(facts.school))
+    .filter(({ facts }) => facts.takesS <= timeS)
+    .toSorted((a, b) => chanceOf(b) - chanceOf(a))[0];
+  if (anew !== undefined) {
+    const so =
+      anew.success === null
+        ? 'nothing is known yet of how well it works here'
+        : `it worked ${counted(anew.worked, 'time')} of ${anew.tried} here (${percent(anew.success.low95)} to ${percent(anew.success.high95)})`;
+    return {
+      school: anew.facts.school,
+      reason: `A drift of ${driftText(driftRadPerS)} is more than a sensor that started well shows; this takes ${clock(anew.facts.takesS)}, and ${so}.`,
+    };
+  }
+  return {
+    school: 're-anchor',
+    reason: `There is no time to start the sensor anew: square up on the way, and only the drift since then counts.`,
+  };
+}

@@ -1,0 +1,56 @@
+import { degrees, millimetres, number } from '../text/quantities';
+import { degreesFromRadians } from '../geometry/angle';
+import { runBenchProgram } from './program';
+import { stopPhysics } from '../turns/stopPhysics';
+import type { TurnPoint } from '../turns/trial';
+import type { StandInTruth } from './truth';
+
+/**
+ * How late a stand-in's turns stop, all causes together: its simulated turns without any scatter,
+ * fitted as the trials would be.
+ */
+export function effectiveStop({ robot }: StandInTruth) {
+  const exact = {
+    ...robot,
+    gyro: { ...robot.gyro, noiseRadPerSqrtS: 0, scaleError: 0, quantumRad: 0, driftRadPerS: 0 },
+    errors: { ...robot.errors, slipMPerSqrtM: 0 },
+  };
+  const points = [0.8, 1.2, 1.6, 2.2, 2.8, 3.2].map((rateRadPerS): TurnPoint => {
+    const target = 2.5;
+    const step = {
+      kind: 'turn' as const,
+      angleRad: target,
+      how: { school: 'stop-early' as const, rateRadPerS, leadRad: 0 },
+    };
+    const actual = runBenchProgram(exact, [step], 1).at(-1)?.pose.headingRad ?? target;
+    return { target, actual, side: 'left', rate: rateRadPerS, kind: 'spin' };
+  });
+  return stopPhysics(points);
+}
+
+/** What was hidden about a stand-in, in words. */
+export function secretsOf(truth: StandInTruth): { name: string; value: string }[] {
+  const { robot, signs } = truth;
+  const { lagS, brakingRadPerS2 } = effectiveStop(truth);
+  const percentOf = (share: number) => `${number(share * 100, 2)} %`;
+  const growing = (sign: number) => (sign > 0 ? 'grows' : 'shrinks');
+  return [
+    { name: 'Turns stop late by', value: lagS === null ? '–' : `${number(lagS * 1000)} ms` },
+    {
+      name: 'Turning is braked with',
+      value: brakingRadPerS2 === null ? '–' : `${degrees(brakingRadPerS2, 0)}/s²`,
+    },
+    { name: 'Gyro reads a turn too large by', value: percentOf(robot.gyro.scaleError) },
+    {
+      name: 'Drift when switched on in the hand, about',
+      value: `${number(degreesFromRadians(truth.handDriftRadPerS), 2)} °/s`,
+    },
+    { name: 'Track wider than recorded by', value: percentOf(robot.errors.trackScaleError) },
+    { name: 'Right wheel larger by', value: percentOf(robot.errors.wheelDifference) },
+    { name: 'Wheels larger than recorded by', value: percentOf(robot.errors.wheelScaleError) },
+    { name: 'Distance sensor reads long by', value: millimetres(robot.distance?.offsetM ?? 0) },
+    { name: 'Raw heading, turning left', value: growing(signs.heading) },
+    { name: 'Raw left motor, rolling forward', value: growing(signs.leftMotor) },
+    { name: 'Raw right motor, rolling forward', value: growing(signs.rightMotor) },
+  ];
+}

@@ -1,0 +1,58 @@
+import type { RawSigns } from '../../core/robot';
+import type { ColumnMap } from '../../formats/logCsv';
+import type { Log } from '../../formats/toLog';
+import type { BenchReply, BenchRequest, ReadLog, StillAnalysis } from '../../workers/bench.worker';
+
+/** Work under way in a worker. */
+export interface WorkerJob<T> {
+  result: Promise<T>;
+  cancel(): void;
+}
+
+function ask<T>(
+  request: BenchRequest,
+  pick: (reply: BenchReply) => T | undefined,
+  onProgress: (share: number) => void = () => undefined,
+): WorkerJob<T> {
+  const worker = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), {
+    type: 'module',
+  });
+  const end = () => worker.terminate();
+  const result = new Promise<T>((resolve, reject) => {
+    worker.onmessage = ({ data }: MessageEvent<BenchReply>) => {
+      if (data.kind === 'progress') return onProgress(data.share);
+      end();
+      const picked = pick(data);
+      if (picked !== undefined) resolve(picked);
+      else reject(new Error(data.kind === 'failed' ? data.sentence : 'The worker went astray.'));
+    };
+    worker.onerror = (event) => {
+      end();
+      reject(new Error(`The reckoning stopped: ${event.message}`));
+    };
+    worker.postMessage(request);
+  });
+  return { result, cancel: end };
+}
+
+/** Read a file of readings: JSON Lines, or CSV by a choice of columns. */
+export const readLogFile = (
+  file: Blob,
+  map: ColumnMap | null,
+  signs: RawSigns,
+  onProgress: (share: number) => void,
+): WorkerJob<ReadLog> =>
+  ask(
+    { kind: 'read', file, map, signs },
+    (reply) => (reply.kind === 'read' ? reply.read : undefined),
+    onProgress,
+  );
+
+export const analyseStill = (
+  log: Log,
+  runDurationS: number,
+  toleranceRad: number,
+): WorkerJob<StillAnalysis> =>
+  ask({ kind: 'still', log, runDurationS, toleranceRad }, (reply) =>
+    reply.kind === 'still' ? reply.analysis : undefined,
+  );

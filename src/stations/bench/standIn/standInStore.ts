@@ -1,0 +1,93 @@
+import { ulid } from 'ulid';
+import type { StandInAction, StandInView } from '../../../core/standIn/act';
+import type { RawReading } from '../../../core/standIn/readings';
+import type { StandInTruth } from '../../../core/standIn/truth';
+import { get, post, sentenceOf } from '../../api';
+
+/** The stand-in as this browser knows it: one source for the panel and for what captures from it. */
+export interface StandInSeen {
+  view: StandInView | null;
+  robotId: string | null;
+  /** The newest reading; null while it is switched off. */
+  latest: RawReading | null;
+  truth: StandInTruth | null;
+  problem: string | null;
+}
+
+interface Report {
+  view: StandInView;
+  robotId: string;
+  readings: RawReading[];
+  truth: StandInTruth | null;
+}
+
+const POLL_MS = 200;
+
+let seen: StandInSeen = { view: null, robotId: null, latest: null, truth: null, problem: null };
+let sinceS = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+const watchers = new Set<() => void>();
+const listeners = new Set<(readings: RawReading[]) => void>();
+
+function publish(next: Partial<StandInSeen>): void {
+  seen = { ...seen, ...next };
+  for (const watcher of watchers) watcher();
+}
+
+function accept(report: Report): void {
+  const { view, robotId, readings, truth } = report;
+  publish({
+    view,
+    robotId,
+    truth,
+    latest: view.on ? (readings.at(-1) ?? seen.latest) : null,
+    problem: null,
+  });
+  if (readings.length === 0) return;
+  sinceS = readings.at(-1)?.tS ?? sinceS;
+  for (const listener of listeners) listener(readings);
+}
+
+async function poll(): Promise<void> {
+  try {
+    // The first look wants only what is read now; a capture says itself from when on.
+    if (seen.view === null) {
+      const report = await get<Report>('/api/stand-in?since=1e12');
+      sinceS = Math.max(0, report.view.nowS - 1);
+      accept(report);
+    } else {
+      accept(await get<Report>(`/api/stand-in?since=${sinceS}`));
+    }
+  } catch (error) {
+    publish({ problem: sentenceOf(error) });
+  }
+  if (watchers.size > 0) timer = setTimeout(() => void poll(), POLL_MS);
+  else timer = undefined;
+}
+
+/** For React: told at every change, polled while anybody listens. */
+export function watchStandIn(watcher: () => void): () => void {
+  watchers.add(watcher);
+  if (timer === undefined) timer = setTimeout(() => void poll(), 0);
+  return () => watchers.delete(watcher);
+}
+
+export const standInSeen = (): StandInSeen => seen;
+const NOT_YET: StandInSeen = seen;
+export const standInUnseen = (): StandInSeen => NOT_YET;
+
+/** Every reading from now on, in order, until the returned function is called. */
+export function listenToStandIn(listener: (readings: RawReading[]) => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** Do something with it; a sentence when it cannot be done. */
+export async function doWithStandIn(action: StandInAction): Promise<string | null> {
+  try {
+    accept({ ...(await post<Report>('/api/stand-in', { id: ulid(), action })), readings: [] });
+    return null;
+  } catch (error) {
+    return sentenceOf(error);
+  }
+}

@@ -1,0 +1,90 @@
+import { degreesFromRadians } from '../../../core/geometry/angle';
+import { VERDICT_NAMES, driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
+import { counted } from '../../../core/text/quantities';
+import type { SavedStillCheck } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
+import { Plot, type Curve } from '../../../ui/chart/Plot';
+import { Frame } from '../../../ui/Frame';
+import styles from '../Bench.module.css';
+
+interface Props {
+  checks: readonly SavedStillCheck[];
+  onSetAside(check: SavedStillCheck): void;
+}
+
+const MARKS = { 'lying still': 'circle', 'in the hand': 'triangle', 'not known': 'rect' } as const;
+const SHOWN = 12;
+
+const when = (iso: string) => `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
+
+/** Drift of a robot over the season, told apart by how its sensor was started. */
+export function SeasonChart({ checks, onSetAside }: Props) {
+  const used = checks
+    .filter(({ setAsideReason }) => setAsideReason === null)
+    .toSorted((a, b) => a.takenAt.localeCompare(b.takenAt));
+  const curves = (Object.keys(MARKS) as (keyof typeof MARKS)[]).map((powerUp): Curve => ({
+    label: `switched on: ${powerUp}`,
+    points: used.flatMap((check, i) =>
+      check.powerUp === powerUp
+        ? [{ x: i + 1, y: degreesFromRadians(check.result.driftRadPerS) }]
+        : [],
+    ),
+    tone: powerUp === 'in the hand' ? 'fault' : 'measured',
+    look: 'points',
+    shape: MARKS[powerUp],
+  }));
+  const inHand = used.filter(({ powerUp }) => powerUp === 'in the hand').length;
+  const sentence = `${counted(used.length, 'check')} so far; ${counted(inHand, 'power-up')} in the hand.`;
+  return (
+    <section aria-label="Earlier checks" className={styles.work}>
+      <Frame
+        title="Drift over the season"
+        sentence={sentence}
+        legend="● switched on lying still   ▲ in the hand   ■ not known"
+      >
+        <Plot
+          label={`Drift over the season. ${sentence}`}
+          xTitle="check"
+          yTitle="°/s"
+          curves={curves}
+        />
+      </Frame>
+      <div className={styles.scroll}>
+        <table className={styles.table}>
+          <thead>
+            <tr>
+              <th>When</th>
+              <th>Switched on</th>
+              <th>After</th>
+              <th className={styles.number}>Drift</th>
+              <th>Verdict</th>
+              <th>
+                <span className="visually-hidden">Set aside</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {checks.slice(0, SHOWN).map((check) => (
+              <tr key={check.id} className={check.setAsideReason === null ? '' : styles.aside}>
+                <td>{when(check.takenAt)}</td>
+                <td>{check.powerUp}</td>
+                <td>{check.school ?? '–'}</td>
+                <td className={styles.number}>
+                  {driftText(check.result.driftRadPerS)} ± {driftPlusMinus(check.result)}
+                </td>
+                <td>{check.setAsideReason ?? VERDICT_NAMES[check.result.verdict]}</td>
+                <td>
+                  {check.setAsideReason === null && (
+                    <Button look="bare" onClick={() => onSetAside(check)}>
+                      Set aside
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

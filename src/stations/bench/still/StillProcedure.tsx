@@ -1,0 +1,221 @@
+import { useState, type ReactNode } from 'react';
+import { ulid } from 'ulid';
+import { radiansFromDegrees } from '../../../core/geometry/angle';
+import { number } from '../../../core/text/quantities';
+import {
+  POWER_UPS,
+  type RezeroSchool,
+  type SavedStillCheck,
+  type StillCheckRecord,
+} from '../../../formats/benchRecords';
+import type { Reading } from '../../../formats/readings';
+import type { Log } from '../../../formats/toLog';
+import type { RobotRecord } from '../../../formats/records';
+import type { StillAnalysis } from '../../../workers/bench.worker';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Notice } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { Progress } from '../../../ui/Progress';
+import { DEG, SECONDS } from '../../../ui/units';
+import { putRecord, sentenceOf } from '../../api';
+import { analyseStill } from '../benchWorker';
+import styles from '../Bench.module.css';
+import { FileSource } from '../FileSource';
+import { saveLog } from '../saveLog';
+import { hasSerial, logOf, type LiveSource } from '../sources';
+import { useStandIn } from '../standIn/useStandIn';
+import { LiveChart } from './LiveChart';
+import { StillResult, StillVerdict } from './StillResult';
+import { useCapture } from './useCapture';
+
+type Source = LiveSource | 'file';
+
+interface Props {
+  robot: RobotRecord;
+  /** What was done before this check, and the check before that. */
+  school?: RezeroSchool;
+  beforeId?: string;
+  /** Shown where the verdict will stand. */
+  intro: ReactNode;
+  onSaved(check: SavedStillCheck): void;
+}
+
+const LENGTHS = [
+  { value: '30', label: '30 s, match queue' },
+  { value: '60', label: '1 min' },
+  { value: '180', label: '3 min' },
+] as const;
+
+interface Result {
+  log: Log;
+  analysis: StillAnalysis;
+}
+
+/** Do, see, know: lie still, be read, and be told how fast the heading creeps. */
+export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Props) {
+  const standIn = useStandIn();
+  const [source, setSource] = useState<Source>('stand-in');
+  const [lengthS, setLength] = useState<(typeof LENGTHS)[number]['value']>('60');
+  const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
+  const [runDurationS, setRunDuration] = useState(150);
+  const [toleranceRad, setTolerance] = useState(radiansFromDegrees(2));
+  const [result, setResult] = useState<Result | null>(null);
+  const [sent, setSent] = useState<number | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+
+  const keep = async (log: Log, name: string) => {
+    const takenAt = new Date().toISOString();
+    const logId = ulid();
+    setSent(0);
+    await saveLog(log, { id: logId, robotId: robot.id, name, source, takenAt }, setSent);
+    const record: StillCheckRecord = {
+      id: ulid(),
+      version: 0,
+      robotId: robot.id,
+      logId,
+      takenAt,
+      powerUp,
+      school: school ?? null,
+      beforeId: beforeId ?? null,
+      runDurationS,
+      toleranceRad,
+      setAsideReason: null,
+    };
+    onSaved(await putRecord<SavedStillCheck>('still-checks', record));
+  };
+  const judge = async (log: Log, name: string) => {
+    setProblem(null);
+    try {
+      const analysis = await analyseStill(log, runDurationS, toleranceRad).result;
+      setResult({ log, analysis });
+      await keep(log, name.slice(0, 80));
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    } finally {
+      setSent(null);
+    }
+  };
+  const onCaptured = (readings: Reading[]) => {
+    try {
+      void judge(logOf(readings, robot.robot.signs), 'still check');
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  const capture = useCapture(onCaptured);
+  const running = capture.state.phase !== 'idle';
+  const standInIsOther =
+    source === 'stand-in' && standIn.robotId !== null && standIn.robotId !== robot.id;
+  const isOff = source === 'stand-in' && standIn.view?.on === false;
+  const live = source === 'file' ? null : source;
+  return (
+    <>
+      {result === null ? (
+        intro
+      ) : (
+        <StillVerdict analysis={result.analysis} {...{ runDurationS, toleranceRad }} />
+      )}
+      {capture.state.phase === 'countdown' && (
+        <div className={styles.countdown} role="status">
+          <strong>{Math.ceil(capture.state.leftS)}</strong>
+          <span>Hands off the robot.</span>
+          <Button onClick={capture.cancel}>Cancel</Button>
+        </div>
+      )}
+      {capture.state.phase === 'capturing' && (
+        <Progress
+          label="Lying still, seconds"
+          done={Math.floor(capture.state.doneS)}
+          total={Number(lengthS)}
+          onCancel={capture.cancel}
+        />
+      )}
+      {capture.state.phase === 'capturing' ? (
+        <LiveChart readings={capture.state.readings} signs={robot.robot.signs} />
+      ) : (
+        result !== null && <StillResult {...result} {...{ runDurationS, toleranceRad }} />
+      )}
+      <section aria-label="Do" className={styles.do}>
+        <ol className={styles.steps}>
+          <li>Put the robot on the table where nobody bumps it.</li>
+          <li>Switch it on and take your hands away.</li>
+          <li>Press start, and wait for the tone at the end.</li>
+        </ol>
+        <div className={styles.work}>
+          <div className={styles.fields}>
+            <Choice
+              label="Read from"
+              value={source}
+              options={[
+                { value: 'stand-in', label: 'stand-in' },
+                { value: 'file', label: 'a file' },
+                { value: 'serial', label: 'robot on USB' },
+              ]}
+              onChange={setSource}
+            />
+            {live !== null && (
+              <Choice label="For" value={lengthS} options={LENGTHS} onChange={setLength} />
+            )}
+          </div>
+          <div className={styles.fields}>
+            <Choice
+              label="How it was switched on"
+              value={powerUp}
+              options={POWER_UPS.map((value) => ({ value, label: value }))}
+              onChange={setPowerUp}
+            />
+            <NumberField
+              label="A run takes"
+              unit={SECONDS}
+              min={1}
+              max={600}
+              value={runDurationS}
+              onChange={setRunDuration}
+            />
+            <NumberField
+              label="It can bear"
+              unit={DEG}
+              min={0.1}
+              max={45}
+              value={toleranceRad}
+              onChange={setTolerance}
+            />
+          </div>
+          {live === 'serial' && !hasSerial() && (
+            <Notice tone="careful">
+              This browser cannot read a robot on USB. Use one that can (over localhost or HTTPS),
+              or let the robot write a file and choose “a file”.
+            </Notice>
+          )}
+          {standInIsOther && (
+            <Notice tone="careful">The stand-in stands in for another robot than this one.</Notice>
+          )}
+          {live === null ? (
+            <FileSource
+              signs={robot.robot.signs}
+              onLog={({ log }, name) => void judge(log, name)}
+            />
+          ) : (
+            !running && (
+              <div className={styles.actions}>
+                <Button
+                  look="strong"
+                  disabled={isOff || standInIsOther || (live === 'serial' && !hasSerial())}
+                  onClick={() => void capture.start(live, Number(lengthS))}
+                >
+                  Start, hands off
+                </Button>
+                {isOff && <span className="faint">The stand-in is switched off.</span>}
+              </div>
+            )
+          )}
+        </div>
+      </section>
+      {sent !== null && <p role="status">Keeping the log: {number(sent * 100)} %</p>}
+      {(problem ?? capture.problem) !== null && (
+        <Notice tone="fault">{problem ?? capture.problem}</Notice>
+      )}
+    </>
+  );
+}

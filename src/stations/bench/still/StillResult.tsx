@@ -1,0 +1,117 @@
+import { useMemo } from 'react';
+import { degreesFromRadians } from '../../../core/geometry/angle';
+import { driftPlusMinus, driftText, stillSentences } from '../../../core/gyro/stillSentence';
+import { centimetres, clock, counted, degrees, number } from '../../../core/text/quantities';
+import type { Log } from '../../../formats/toLog';
+import { Plot } from '../../../ui/chart/Plot';
+import { Figure } from '../../../ui/Figure';
+import { Frame } from '../../../ui/Frame';
+import type { StillAnalysis } from '../../../workers/bench.worker';
+import styles from '../Bench.module.css';
+import { AllanFigure } from './AllanFigure';
+import { stillCurves } from './stillChart';
+
+interface Props {
+  log: Log;
+  analysis: StillAnalysis;
+  runDurationS: number;
+  toleranceRad: number;
+}
+
+/** The verdict of a still check: sentence, what it means, what to do next. */
+export function StillVerdict({ analysis, runDurationS, toleranceRad }: Omit<Props, 'log'>) {
+  const sentences = stillSentences(analysis.check, runDurationS, toleranceRad);
+  return (
+    <div
+      className={styles.verdict}
+      data-testid="still-verdict"
+      data-verdict={analysis.check.verdict}
+    >
+      <p className={styles.headline}>{sentences.found}</p>
+      <p>{sentences.means}</p>
+      <p className={styles.next}>{sentences.next}</p>
+    </div>
+  );
+}
+
+function StillFigures({ analysis, runDurationS }: Omit<Props, 'log' | 'toleranceRad'>) {
+  const { check } = analysis;
+  const far = Math.abs(check.headingErrorAtEndRad) > 1.2;
+  return (
+    <dl className={styles.figures}>
+      <Figure
+        label="Drift, left positive"
+        value={driftText(check.driftRadPerS).replace(' °/s', '')}
+        unit="°/s"
+        detail={`± ${driftPlusMinus(check)} (95 %)`}
+        tone="measured"
+        testId="still-drift"
+      />
+      <Figure
+        label={`Heading off after ${clock(runDurationS)}`}
+        value={number(degreesFromRadians(check.headingErrorAtEndRad), 1)}
+        unit="°"
+        detail={far ? undefined : `${centimetres(Math.abs(check.sidewaysPerM))} sideways per metre`}
+        tone="predicted"
+      />
+      <Figure
+        label="Lay still"
+        value={number(check.cleanS)}
+        unit="s"
+        detail={
+          check.touched.length === 0
+            ? 'nobody touched it'
+            : `touched ${counted(check.touched.length, 'time')}, left out`
+        }
+      />
+      <Figure
+        label="Wanders by itself"
+        value={number(degreesFromRadians(check.randomWalkRadPerSqrtS), 3)}
+        unit="°/√s"
+        detail={check.quantum > 0 ? `reads in steps of ${degrees(check.quantum, 3)}` : undefined}
+      />
+    </dl>
+  );
+}
+
+function warmUpText({ check }: StillAnalysis): string {
+  const { warmUp } = check;
+  if (warmUp?.changing !== true) return '';
+  return ` The drift itself changes, from ${driftText(warmUp.startRadPerS)} to ${driftText(warmUp.endRadPerS)}: the sensor is still warming up.`;
+}
+
+/** What a still check found: the curve with the fit, the figures, and for long rate logs the Allan deviation. */
+export function StillResult(props: Props) {
+  const { log, analysis } = props;
+  const { check, kind } = analysis;
+  const { curves, bands } = useMemo(() => stillCurves(log, check), [log, check]);
+  const start = log.tS[0] ?? 0;
+  const shades = check.touched.map(({ fromS, toS }) => ({ from: fromS - start, to: toS - start }));
+  const touched =
+    shades.length > 0
+      ? ` ${counted(shades.length, 'touched stretch', 'touched stretches')} left out.`
+      : '';
+  const sentence = `Drift ${driftText(check.driftRadPerS)} ± ${driftPlusMinus(check)} over ${number(check.cleanS)} s.${touched}${warmUpText(analysis)}`;
+  return (
+    <>
+      <StillFigures {...props} />
+      <Frame
+        title={
+          kind === 'heading' ? 'Heading while it lay still' : 'Turning rate while it lay still'
+        }
+        sentence={sentence}
+        legend="— read   — fitted drift with its 95 % band   ▮ touched, left out"
+      >
+        <Plot
+          label={`Still check. ${sentence}`}
+          xTitle="seconds"
+          yTitle={kind === 'heading' ? 'degrees from the start' : 'degrees per second'}
+          curves={curves}
+          bands={bands}
+          shades={shades}
+        />
+      </Frame>
+      {analysis.allan !== null && <AllanFigure allan={analysis.allan} />}
+    </>
+  );
+}

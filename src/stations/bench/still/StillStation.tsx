@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { SavedStillCheck, SavedCalibration } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
+import { Toast } from '../../../ui/Notice';
+import { useToast } from '../../../ui/useToast';
+import { post, putRecord, sentenceOf } from '../../api';
+import { SetAsideDialog } from '../../SetAsideDialog';
+import { BenchLayout, type BenchProps } from '../BenchLayout';
+import styles from '../Bench.module.css';
+import { SeasonChart } from './SeasonChart';
+import { StillProcedure } from './StillProcedure';
+
+interface Props extends BenchProps {
+  checks: SavedStillCheck[];
+}
+
+const REASONS = ['Somebody leaned on the table', 'The wrong robot', 'The log was cut off'];
+
+/** Let a drift hold from now on, with the check that found it. */
+export function applyDrift(check: SavedStillCheck) {
+  const calibrationId = ulid();
+  return post<{ calibration: SavedCalibration }>('/api/calibrations', {
+    calibration: {
+      id: calibrationId,
+      robotId: check.robotId,
+      value: {
+        kind: 'gyro-drift',
+        driftRadPerS: check.result.driftRadPerS,
+        low95: check.result.low95,
+        high95: check.result.high95,
+      },
+      evidence: { trialsId: null, stillCheckId: check.id, raw: [] },
+      surface: null,
+      battery: null,
+    },
+    change: {
+      id: ulid(),
+      robotId: check.robotId,
+      kind: 'gyro-drift',
+      calibrationId,
+      reason: 'Found by a still check',
+      who: null,
+    },
+  });
+}
+
+/** The still check: is the heading sensor still, and what does it do to a run if not? */
+export function StillStation({ robot, robots, checks: loaded }: Props) {
+  const [checks, setChecks] = useState(loaded);
+  const [aside, setAside] = useState<SavedStillCheck | null>(null);
+  const [toast, tell] = useToast();
+  const [latest, setLatest] = useState<SavedStillCheck | null>(null);
+
+  const take = (check: SavedStillCheck) =>
+    setChecks((old) => [check, ...old.filter(({ id }) => id !== check.id)]);
+  const setAsideNow = async (check: SavedStillCheck, setAsideReason: string) => {
+    setAside(null);
+    const { result: _result, ...record } = check;
+    try {
+      const saved = await putRecord<SavedStillCheck>('still-checks', {
+        ...record,
+        setAsideReason,
+      } as SavedStillCheck);
+      setChecks((old) => old.map((one) => (one.id === saved.id ? saved : one)));
+    } catch (error) {
+      tell(sentenceOf(error));
+    }
+  };
+  const apply = async (check: SavedStillCheck) => {
+    try {
+      await applyDrift(check);
+      tell('This drift is reckoned with from now on.');
+    } catch (error) {
+      tell(sentenceOf(error));
+    }
+  };
+  return (
+    <BenchLayout robot={robot} robots={robots} current="still">
+      <StillProcedure
+        robot={robot}
+        intro={
+          <p className={styles.headline}>
+            A heading sensor can creep while the robot lies still. One minute tells how fast, and
+            what that does to a run.
+          </p>
+        }
+        onSaved={(check) => {
+          take(check);
+          setLatest(check);
+          tell('The check is kept.');
+        }}
+      />
+      {latest !== null && (
+        <div className={styles.actions}>
+          <Button onClick={() => void apply(latest)}>Reckon with this drift</Button>
+          {latest.result.verdict === 're-zero' && (
+            <a href="/bench/re-zero">Get rid of it, step by step</a>
+          )}
+        </div>
+      )}
+      {checks.length > 0 && <SeasonChart checks={checks} onSetAside={setAside} />}
+      {aside !== null && (
+        <SetAsideDialog
+          what="this check"
+          reasons={REASONS}
+          caution="A drift that you do not like is no reason."
+          onConfirm={(reason) => void setAsideNow(aside, reason)}
+          onClose={() => setAside(null)}
+        />
+      )}
+      <Toast text={toast} />
+    </BenchLayout>
+  );
+}

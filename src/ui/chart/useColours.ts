@@ -1,0 +1,39 @@
+import { Chart as ChartJs } from 'chart.js';
+import { useEffect, useState } from 'react';
+
+const NAMES = {
+  ink: 'ink',
+  faint: 'ink-faint',
+  line: 'line',
+  spruce: 'spruce',
+  spruceWash: 'spruce-wash',
+  marigold: 'marigold',
+  brick: 'brick',
+  brickWash: 'brick-wash',
+  sheet: 'sheet',
+} as const;
+
+export type Colours = Record<keyof typeof NAMES, string>;
+
+/** The colours of the theme in force, for charts; they change with it. */
+export function useColours(): Colours | undefined {
+  const [colours, setColours] = useState<Colours>();
+  useEffect(() => {
+    ChartJs.defaults.font = { family: getComputedStyle(document.body).fontFamily, size: 13 };
+    const read = () => {
+      const style = getComputedStyle(document.documentElement);
+      setColours(
+        Object.fromEntries(
+          Object.entries(NAMES).map(([key, name]) => [
+            key,
+            style.getPropertyValue(`--${name}`).trim(),
+          ]),
+        ) as Colours,
+      );
+    };
+    read();
+    document.addEventListener('corvat-theme', read);
+    return () => document.removeEventListener('corvat-theme', read);
+  }, []);
+  return colours;
+}

@@ -1,0 +1,86 @@
+import { allanDeviation, type AllanResult } from '../core/gyro/allan';
+import { medianPeriod } from '../core/gyro/log';
+import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCheck';
+import type { RawSigns } from '../core/robot';
+import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
+import { parseJsonLines, type BadLine } from '../formats/readings';
+import { toLog, type Log } from '../formats/toLog';
+
+export type BenchRequest =
+  | { kind: 'read'; file: Blob; map: ColumnMap | null; signs: RawSigns }
+  | { kind: 'still'; log: Log; runDurationS: number; toleranceRad: number };
+
+/** A log that was read from a file, and what of it could not be. */
+export interface ReadLog {
+  log: Log;
+  bad: BadLine[];
+  badCount: number;
+}
+
+export interface StillAnalysis {
+  check: StillCheck;
+  /** Only for rates over at least five minutes. */
+  allan: AllanResult | null;
+  kind: StillLog['kind'];
+}
+
+export type BenchReply =
+  | { kind: 'progress'; share: number }
+  | { kind: 'read'; read: ReadLog }
+  | { kind: 'still'; analysis: StillAnalysis }
+  | { kind: 'failed'; sentence: string };
+
+/** Rates want so long a log before their Allan deviation says anything. */
+const LEAST_ALLAN_S = 300;
+
+const reply = (message: BenchReply, transfer: Transferable[] = []): void =>
+  self.postMessage(message, { transfer });
+
+function read(text: string, map: ColumnMap | null, signs: RawSigns): ReadLog {
+  const onProgress = (share: number) => reply({ kind: 'progress', share });
+  const table =
+    map === null ? parseJsonLines(text, onProgress) : parseLogCsv(text, map, onProgress);
+  const [first] = table.bad;
+  if (Object.keys(table.columns).length === 0) {
+    throw new Error(
+      first === undefined
+        ? 'There are no readings in this file.'
+        : `No line of this file could be read. Line ${first.line}: ${first.why}.`,
+    );
+  }
+  return { log: toLog(table, signs), bad: table.bad, badCount: table.badCount };
+}
+
+function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalysis {
+  const { tS, columns } = request.log;
+  const { headingRad, rateRadPerS } = columns;
+  const log: StillLog =
+    headingRad !== undefined
+      ? { kind: 'heading', tS, headingRad }
+      : { kind: 'rate', tS, rateRadPerS: rateRadPerS ?? new Float64Array(tS.length) };
+  const lengthS = (tS.at(-1) ?? 0) - (tS[0] ?? 0);
+  return {
+    check: stillCheck(log, request.runDurationS, request.toleranceRad),
+    allan:
+      rateRadPerS !== undefined && lengthS >= LEAST_ALLAN_S
+        ? allanDeviation(rateRadPerS, medianPeriod(tS))
+        : null,
+    kind: log.kind,
+  };
+}
+
+async function answer(data: BenchRequest): Promise<void> {
+  if (data.kind === 'still') return reply({ kind: 'still', analysis: analyse(data) });
+  const result = read(await data.file.text(), data.map, data.signs);
+  const { tS, columns } = result.log;
+  reply(
+    { kind: 'read', read: result },
+    [tS, ...Object.values(columns)].map(({ buffer }) => buffer),
+  );
+}
+
+self.onmessage = ({ data }: MessageEvent<BenchRequest>) => {
+  answer(data).catch((error: unknown) =>
+    reply({ kind: 'failed', sentence: error instanceof Error ? error.message : String(error) }),
+  );
+};
