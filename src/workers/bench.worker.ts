@@ -1,14 +1,27 @@
 import { allanDeviation, type AllanResult } from '../core/gyro/allan';
 import { medianPeriod } from '../core/gyro/log';
 import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCheck';
-import type { RawSigns } from '../core/robot';
+import type { Anchor } from '../core/gyro/anchors';
+import type { RawSigns, Robot } from '../core/robot';
+import { studyRunLog, type RunLogStudy } from '../core/gyro/runLog';
+import type { TurnSchool } from '../core/turns/schools';
+import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
 import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
 import { parseJsonLines, type BadLine } from '../formats/readings';
 import { toLog, type Log } from '../formats/toLog';
 
 export type BenchRequest =
   | { kind: 'read'; file: Blob; map: ColumnMap | null; signs: RawSigns }
-  | { kind: 'still'; log: Log; runDurationS: number; toleranceRad: number };
+  | { kind: 'still'; log: Log; runDurationS: number; toleranceRad: number }
+  | {
+      kind: 'schools';
+      robot: Robot;
+      schools: TurnSchool[];
+      targetRad: number;
+      /** Beyond the target by so much at most, for the suggested gain. */
+      overshootRad: number;
+    }
+  | { kind: 'run-log'; log: Log; anchors: Anchor[]; robot: Robot };
 
 /** A log that was read from a file, and what of it could not be. */
 export interface ReadLog {
@@ -28,6 +41,8 @@ export type BenchReply =
   | { kind: 'progress'; share: number }
   | { kind: 'read'; read: ReadLog }
   | { kind: 'still'; analysis: StillAnalysis }
+  | { kind: 'schools'; outcomes: SchoolOutcome[]; suggestedKpPerS: number | null }
+  | { kind: 'run-log'; study: RunLogStudy }
   | { kind: 'failed'; sentence: string };
 
 /** Rates want so long a log before their Allan deviation says anything. */
@@ -69,7 +84,26 @@ function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalys
   };
 }
 
+const SCHOOL_RUNS = 60;
+
+function schools({
+  robot,
+  schools: ways,
+  targetRad,
+  overshootRad,
+}: Extract<BenchRequest, { kind: 'schools' }>) {
+  const outcomes = ways.map((school) => simulateSchool(robot, school, targetRad, SCHOOL_RUNS, 11));
+  const own = ways.find((school) => school.school === 'proportional');
+  const suggestedKpPerS =
+    own === undefined ? null : suggestGain(robot, own, targetRad, overshootRad);
+  return reply({ kind: 'schools', outcomes, suggestedKpPerS });
+}
+
 async function answer(data: BenchRequest): Promise<void> {
+  if (data.kind === 'schools') return schools(data);
+  if (data.kind === 'run-log') {
+    return reply({ kind: 'run-log', study: studyRunLog(data.log, data.anchors, data.robot) });
+  }
   if (data.kind === 'still') return reply({ kind: 'still', analysis: analyse(data) });
   const result = read(await data.file.text(), data.map, data.signs);
   const { tS, columns } = result.log;

@@ -200,3 +200,25 @@ export function recommendSchool(
     reason: `There is no time to start the sensor anew: square up on the way, and only the drift since then counts.`,
   };
 }
+
+interface CheckedDrift {
+  verdict: StillVerdict;
+  driftRadPerS: number;
+  low95: number;
+  high95: number;
+}
+
+/** Whether a school helped: the drift before and after, each with its interval. */
+export function proveRezero(before: CheckedDrift, after: CheckedDrift): string {
+  const change = `Before: ${driftText(before.driftRadPerS)}. After: ${driftText(after.driftRadPerS)}.`;
+  if (after.verdict === 'measure-longer' || after.verdict === 'not-enough-still-time') {
+    return `${change} The check afterwards is too short to prove anything: let it lie longer.`;
+  }
+  const apart = before.low95 > after.high95 || before.high95 < after.low95;
+  if (!apart) return `${change} No change is proved.`;
+  const smaller = Math.abs(after.driftRadPerS) < Math.abs(before.driftRadPerS);
+  if (!smaller) return `${change} It has become worse: try another way.`;
+  return didWork(after.verdict)
+    ? `${change} It helped, and the robot can drive.`
+    : `${change} It helped, but not enough: try again, or another way.`;
+}

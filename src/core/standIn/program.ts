@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
+import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine, type Machine } from '../simulate/machine';
 import { runTurnSchool, turnSchoolSchema } from '../turns/schools';
 
@@ -30,9 +31,6 @@ export interface Moment {
   rightM: number;
 }
 
-/** A floor without an edge in reach, the robot in its middle. */
-const FLOOR = { widthM: 20, heightM: 20, walls: [], lines: [], missions: [] };
-const MIDDLE = 10;
 const STEP_S = 0.002;
 const HOLD_GAIN = 1.2;
 
@@ -73,14 +71,13 @@ function rest(machine: Machine, durationS: number, onLoop: () => void): void {
  * @returns the truth after each loop of the program; pose from the start, headings unwrapped
  */
 export function runBenchProgram(robot: Robot, steps: readonly BenchStep[], seed: number): Moment[] {
-  const start = { xM: MIDDLE, yM: MIDDLE, headingRad: 0 };
-  const machine = createMachine(robot, FLOOR, start, seed, 0, STEP_S);
+  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, 0, STEP_S);
   const moments: Moment[] = [];
   const note = () => {
     const { xM, yM, headingRad } = machine.pose;
     moments.push({
       tS: machine.timeS,
-      pose: { xM: xM - MIDDLE, yM: yM - MIDDLE, headingRad },
+      pose: { xM: xM - FLOOR_MIDDLE.xM, yM: yM - FLOOR_MIDDLE.yM, headingRad },
       leftM: machine.leftEncoderM(),
       rightM: machine.rightEncoderM(),
     });

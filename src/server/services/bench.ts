@@ -1,6 +1,11 @@
+import { benchTrialsRecord, type BenchTrialsRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
+import type { RobotRoute } from '../../formats/robotRoute';
 import type { Database } from '../database';
+import { listTrials } from '../stores/benchTrials';
+import { listCourses } from '../stores/courses';
 import { listRobots } from '../stores/robots';
+import { listRoutes, listVersions } from '../stores/routes';
 import { frameData, type Frame } from './stationNotes';
 
 /** What every page of the Bench needs: the frame, the robots, and the one that is worked on. */
@@ -10,4 +15,31 @@ export async function benchContext(
 ): Promise<{ frame: Frame; robots: RobotRecord[]; robot: RobotRecord | undefined }> {
   const [frame, robots] = await Promise.all([frameData(db), listRobots(db)]);
   return { frame, robots, robot: robots.find(({ id }) => id === wished) ?? robots[0] };
+}
+
+/** The routes of a robot, each as it was saved last. */
+export async function routesOfRobot(db: Database, robotId: string): Promise<RobotRoute[]> {
+  const [routes, versions, courses] = await Promise.all([
+    listRoutes(db),
+    listVersions(db),
+    listCourses(db),
+  ]);
+  return routes
+    .filter((route) => route.robotId === robotId)
+    .flatMap(({ id, name, courseId }) => {
+      // Versions come with the newest first.
+      const version = versions.find(({ routeId }) => routeId === id);
+      const course = courses.find((one) => one.id === courseId);
+      return version && course ? [{ routeId: id, name, version, table: course.table }] : [];
+    });
+}
+
+/** The list of trials that was begun last, without what the server adds. */
+export async function newestTrials(
+  db: Database,
+  robotId: string,
+  procedure: BenchTrialsRecord['procedure'],
+): Promise<BenchTrialsRecord | null> {
+  const [newest] = await listTrials(db, robotId, procedure);
+  return newest === undefined ? null : benchTrialsRecord.parse(newest);
 }

@@ -1,6 +1,8 @@
 import { knowledgeAge, type Freshness } from '../../core/freshness';
 import type { Database } from '../database';
+import { listRobots } from '../stores/robots';
 import { findTeam } from '../stores/teams';
+import { standingOf } from './standing';
 
 const asDate = (value: unknown): Date | null =>
   value === null || value === undefined ? null : new Date(value as string);
@@ -11,26 +13,37 @@ export interface Frame {
   notes: Record<'today' | 'robot' | 'bench' | 'course' | 'runs' | 'findings', Freshness>;
 }
 
+/** What the Bench says of its knowledge: the first robot's turns, or else what was measured last. */
+async function benchNote(db: Database): Promise<Freshness> {
+  const [lastCheck, robots] = await Promise.all([
+    db.models.stillCheck.max('takenAt'),
+    listRobots(db),
+  ]);
+  const first = robots[0];
+  if (first !== undefined) {
+    const { turns } = await standingOf(db, first.id);
+    if (turns.text !== 'not measured') return { ...turns, text: `turns: ${turns.text}` };
+  }
+  return knowledgeAge(asDate(lastCheck), new Date(), 'nothing measured');
+}
+
 export async function frameData(db: Database): Promise<Frame> {
-  const [team, robots, lastSaved, lastRun, lastCalibration, lastCheck] = await Promise.all([
+  const [team, robots, lastSaved, lastRun, bench] = await Promise.all([
     findTeam(db),
     db.models.robot.count(),
     db.models.routeVersion.max('savedAt'),
     db.models.run.max('happenedAt'),
-    db.models.calibration.max('madeAt'),
-    db.models.stillCheck.max('takenAt'),
+    benchNote(db),
   ]);
   const now = new Date();
   const route = knowledgeAge(asDate(lastSaved), now, 'no route yet');
-  const bench = [lastCalibration, lastCheck].map(asDate).filter((date) => date !== null);
-  const measured = bench.toSorted((a, b) => b.getTime() - a.getTime())[0] ?? null;
   const runs = knowledgeAge(asDate(lastRun), now, 'no runs yet');
   return {
     team: team?.name ?? null,
     notes: {
       today: { text: now.toISOString().slice(0, 10), state: 'fresh' },
       robot: { text: robots === 1 ? '1 robot' : `${robots} robots`, state: 'fresh' },
-      bench: knowledgeAge(measured, now, 'nothing measured'),
+      bench,
       course: route,
       runs,
       findings: runs,

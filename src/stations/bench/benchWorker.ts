@@ -1,4 +1,8 @@
-import type { RawSigns } from '../../core/robot';
+import type { Anchor } from '../../core/gyro/anchors';
+import type { RunLogStudy } from '../../core/gyro/runLog';
+import type { RawSigns, Robot } from '../../core/robot';
+import type { TurnSchool } from '../../core/turns/schools';
+import type { SchoolOutcome } from '../../core/turns/simulateSchool';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
 import type { BenchReply, BenchRequest, ReadLog, StillAnalysis } from '../../workers/bench.worker';
@@ -55,4 +59,21 @@ export const analyseStill = (
 ): WorkerJob<StillAnalysis> =>
   ask({ kind: 'still', log, runDurationS, toleranceRad }, (reply) =>
     reply.kind === 'still' ? reply.analysis : undefined,
+  );
+
+/** Ways of turning side by side, and the gain that stays within an overshoot. */
+export const compareSchools = (
+  robot: Robot,
+  schools: TurnSchool[],
+  targetRad: number,
+  overshootRad: number,
+): WorkerJob<{ outcomes: SchoolOutcome[]; suggestedKpPerS: number | null }> =>
+  ask({ kind: 'schools', robot, schools, targetRad, overshootRad }, (reply) =>
+    reply.kind === 'schools' ? reply : undefined,
+  );
+
+/** A recorded run corrected by anchors, and what its encoders and time stamps say. */
+export const studyRun = (log: Log, anchors: Anchor[], robot: Robot): WorkerJob<RunLogStudy> =>
+  ask({ kind: 'run-log', log, anchors, robot }, (reply) =>
+    reply.kind === 'run-log' ? reply.study : undefined,
   );

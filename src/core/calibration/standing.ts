@@ -1,0 +1,20 @@
+import { knowledgeAge, type Freshness } from '../freshness';
+import type { CalibrationKind } from './calibration';
+import { staleSince, type RobotChange } from './robotChanges';
+
+/**
+ * How far a calibration can still be relied on: by its age, and by what was changed about the robot
+ * since ("12 days old, wheels and track changed since").
+ */
+export function calibrationStanding(
+  kind: CalibrationKind,
+  madeAt: Date | null,
+  changes: readonly RobotChange[],
+  now: Date,
+): Freshness {
+  const age = knowledgeAge(madeAt, now, 'not measured');
+  const change = madeAt === null ? undefined : staleSince(kind, madeAt, changes);
+  return change === undefined
+    ? age
+    : { text: `${age.text}, ${change.part} changed since`, state: 'missing' };
+}

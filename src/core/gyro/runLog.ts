@@ -1,0 +1,105 @@
+import { degreesFromRadians } from '../geometry/angle';
+import type { Robot } from '../robot';
+import { counted, degrees, number } from '../text/quantities';
+import {
+  encoderHeading,
+  headingLag,
+  loopPeriod,
+  partings,
+  type LoopPeriod,
+  type Parting,
+} from './agreement';
+import { correctByAnchors, type Anchor, type AnchorCorrection } from './anchors';
+import { driftText, type ThreeSentences } from './stillSentence';
+
+/** The columns of a recorded run that are looked at. */
+export interface RunLog {
+  tS: Float64Array;
+  columns: {
+    headingRad?: Float64Array | undefined;
+    leftMotorDegrees?: Float64Array | undefined;
+    rightMotorDegrees?: Float64Array | undefined;
+  };
+}
+
+export interface RunLogStudy {
+  correction: AnchorCorrection | null;
+  loop: LoopPeriod;
+  /** Heading by the encoders, where the log has them. */
+  encoderRad: Float64Array | null;
+  lagS: number | null;
+  partings: Parting[];
+  sentences: ThreeSentences;
+}
+
+/** Inner anchors within so many of their own uncertainties are believed. */
+const BELIEVED = 3;
+/** A square against a wall is good to this, where nothing else is said. */
+export const USUAL_ANCHOR_SD_RAD = 0.009;
+
+function innerAnchors({ leaveOneOutRad, leaveOneOutSdRad }: AnchorCorrection): string {
+  if (leaveOneOutRad.length === 0) {
+    return 'With a third anchor in between it could be checked.';
+  }
+  const worst = Math.max(...leaveOneOutRad.map(Math.abs));
+  const fits = leaveOneOutRad.every(
+    (residual, i) => Math.abs(residual) <= BELIEVED * Math.max(leaveOneOutSdRad[i] ?? 0, 1e-9),
+  );
+  return fits
+    ? `The inner ${counted(leaveOneOutRad.length, 'anchor')} agree within ${degrees(worst)}: believe it.`
+    : `The inner ${counted(leaveOneOutRad.length, 'anchor')} disagree by up to ${degrees(worst)}: the drift was not steady, or an anchor is wrong.`;
+}
+
+function sentencesOf(correction: AnchorCorrection, endErrorRad: number): ThreeSentences {
+  const drifts = correction.pieces.map(({ driftRadPerS }) => driftText(driftRadPerS));
+  return {
+    found: `The heading drifted by ${drifts.join(', then ')}.`,
+    means: `At the end the reading was off by ${number(degreesFromRadians(endErrorRad), 1)}°.`,
+    next: innerAnchors(correction),
+  };
+}
+
+const NO_ANCHORS: ThreeSentences = {
+  found: 'Mark moments at which you know the true heading.',
+  means:
+    'At the start in the jig, squared against a wall, along a line: two of them give the drift.',
+  next: 'A third in between tells whether to believe it.',
+};
+
+/**
+ * What a recorded run tells: its heading corrected by anchors, gyro against encoders, loop and lag.
+ *
+ * @param anchors in any order; those without an uncertainty are taken to be good to half a degree
+ */
+export function studyRunLog(
+  { tS, columns }: RunLog,
+  anchors: readonly Anchor[],
+  robot: Robot,
+): RunLogStudy {
+  const { headingRad, leftMotorDegrees, rightMotorDegrees } = columns;
+  const encoderRad =
+    leftMotorDegrees !== undefined && rightMotorDegrees !== undefined
+      ? encoderHeading(leftMotorDegrees, rightMotorDegrees, robot)
+      : null;
+  const samples =
+    headingRad === undefined
+      ? []
+      : Array.from(tS, (t, i) => ({ tS: t, headingRad: headingRad[i] ?? 0 }));
+  const sorted = anchors
+    .map((anchor) => ({ ...anchor, sdRad: anchor.sdRad ?? USUAL_ANCHOR_SD_RAD }))
+    .toSorted((a, b) => a.tS - b.tS);
+  const correction =
+    sorted.length > 0 && samples.length > 1 ? correctByAnchors(samples, sorted) : null;
+  const endErrorRad =
+    (samples.at(-1)?.headingRad ?? 0) - (correction?.corrected.at(-1)?.headingRad ?? 0);
+  const both = headingRad !== undefined && encoderRad !== null;
+  return {
+    correction,
+    loop: loopPeriod(tS),
+    encoderRad,
+    lagS: both ? headingLag(tS, headingRad, encoderRad) : null,
+    partings: both ? partings(tS, headingRad, encoderRad) : [],
+    sentences:
+      correction === null || sorted.length < 2 ? NO_ANCHORS : sentencesOf(correction, endErrorRad),
+  };
+}

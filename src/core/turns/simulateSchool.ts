@@ -1,0 +1,133 @@
+import type { TurnsCalibration } from '../calibration/calibration';
+import type { Robot } from '../robot';
+import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
+import { createMachine } from '../simulate/machine';
+import { mean, sampleSd } from '../stats/moments';
+import { runTurnSchool, type TurnSchool } from './schools';
+
+/** What a way of turning comes to on a robot. */
+export interface SchoolOutcome {
+  school: TurnSchool;
+  meanDurationS: number;
+  meanErrorRad: number;
+  sdErrorRad: number;
+  /** Furthest that the first run went beyond the target on its way. */
+  overshootRad: number;
+  unsettledShare: number;
+  /** True heading of the first run against time. */
+  trace: { tS: number; headingRad: number }[];
+}
+
+const STEP_S = 0.002;
+
+/**
+ * The robot with the lag and braking that its turn trials told, in place of the record's.
+ *
+ * The lag of a turn is the sensor's latency, half a sensor period, half a loop, and the motors' lag.
+ */
+export function fittedRobot(robot: Robot, turns: TurnsCalibration | null): Robot {
+  if (turns === null) return robot;
+  const { gyro, motors } = robot;
+  const sensing = gyro.latencyS + gyro.periodS / 2 + robot.loopPeriodS / 2;
+  const lagS = turns.lagS === null ? motors.lagS : Math.max(0.004, turns.lagS - sensing);
+  const maxAccelerationMPerS2 =
+    turns.brakingRadPerS2 === null
+      ? motors.maxAccelerationMPerS2
+      : Math.min(50, (turns.brakingRadPerS2 * robot.trackM) / 2);
+  return { ...robot, motors: { ...motors, lagS, maxAccelerationMPerS2 } };
+}
+
+/** The same robot without anything random or systematically wrong: for overshoot by design. */
+const exact = (robot: Robot): Robot => ({
+  ...robot,
+  gyro: {
+    ...robot.gyro,
+    noiseRadPerSqrtS: 0,
+    driftRadPerS: 0,
+    driftSdRadPerS: 0,
+    scaleError: 0,
+    quantumRad: 0,
+  },
+  errors: { wheelScaleError: 0, wheelDifference: 0, trackScaleError: 0, slipMPerSqrtM: 0 },
+});
+
+function turnOnce(robot: Robot, school: TurnSchool, targetRad: number, seed: number, run: number) {
+  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, run, STEP_S);
+  const trace = [{ tS: 0, headingRad: 0 }];
+  // Programs do not begin in step with their sensors: wait a part of a period, a different one each time.
+  const wait = run % 7;
+  for (let i = 0; i < wait; i += 1) machine.advance();
+  const startS = machine.timeS;
+  const { durationS, settled } = runTurnSchool(machine, robot, school, targetRad, () => {
+    trace.push({ tS: machine.timeS - startS, headingRad: machine.pose.headingRad });
+  });
+  const sign = Math.sign(targetRad);
+  const beyond = trace.map(({ headingRad }) => sign * (headingRad - targetRad));
+  return {
+    durationS,
+    settled,
+    errorRad: sign * (machine.pose.headingRad - targetRad),
+    overshootRad: Math.max(0, ...beyond),
+    trace,
+  };
+}
+
+/**
+ * Simulate a way of turning many times: how long it takes, how far off it ends, how far apart, and
+ * how often it never settles.
+ *
+ * @param runs at least two
+ */
+export function simulateSchool(
+  robot: Robot,
+  school: TurnSchool,
+  targetRad: number,
+  runs: number,
+  seed: number,
+): SchoolOutcome {
+  const outcomes = Array.from({ length: runs }, (_, run) =>
+    turnOnce(robot, school, targetRad, seed, run),
+  );
+  const errors = outcomes.map(({ errorRad }) => errorRad);
+  return {
+    school,
+    meanDurationS: mean(outcomes.map(({ durationS }) => durationS)),
+    meanErrorRad: mean(errors),
+    sdErrorRad: sampleSd(errors),
+    overshootRad: outcomes[0]?.overshootRad ?? 0,
+    unsettledShare: outcomes.filter(({ settled }) => !settled).length / runs,
+    trace: outcomes[0]?.trace ?? [],
+  };
+}
+
+type Proportional = Extract<TurnSchool, { school: 'proportional' }>;
+
+const HIGHEST_GAIN = 30;
+
+/**
+ * The largest gain with which a proportional turn still settles and stays within an overshoot, on the
+ * robot without scatter; found by halving.
+ *
+ * @returns null when even a small gain goes further beyond the target
+ */
+export function suggestGain(
+  robot: Robot,
+  school: Proportional,
+  targetRad: number,
+  overshootRad: number,
+): number | null {
+  const still = exact(robot);
+  const fits = (kpPerS: number) => {
+    const run = turnOnce(still, { ...school, kpPerS }, targetRad, 1, 0);
+    return run.settled && run.overshootRad <= overshootRad;
+  };
+  let low = 0.5;
+  if (!fits(low)) return null;
+  let high = HIGHEST_GAIN;
+  for (let i = 0; i < 12; i += 1) {
+    const middle = (low + high) / 2;
+    if (fits(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
+}

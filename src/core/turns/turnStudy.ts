@@ -1,0 +1,133 @@
+import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
+import { counted, degrees, number } from '../text/quantities';
+import type { ThreeSentences } from '../gyro/stillSentence';
+import type { TurnErrorModel, TurnModelName } from './errorModel';
+import type { TurnGroup } from './grouping';
+import { adviseNextTrial, type Advice } from './nextTrial';
+import type { TurnTrial } from './trial';
+import { turnModel, type TurnModel } from './turnModel';
+
+/** Angles that a team is asked about when it has named none. */
+export const USUAL_ANGLES_RAD: readonly number[] = [45, 90, 180].flatMap((angle) => [
+  radiansFromDegrees(angle),
+  -radiansFromDegrees(angle),
+]);
+
+export interface TurnStudy {
+  model: TurnModel;
+  advice: Advice;
+  sentences: ThreeSentences;
+  /** Why this model and not the others, group by group. */
+  why: { group: string; text: string }[];
+}
+
+/** A group in words: "left, 90°/s". */
+export function groupName({ direction, rateRadPerS, kind, rates }: TurnGroup): string {
+  const way = direction === 'both' ? 'both ways' : `to the ${direction}`;
+  const rate =
+    rateRadPerS === null
+      ? rates.map((one) => degrees(one, 0)).join(' and ')
+      : degrees(rateRadPerS, 0);
+  return `${kind === 'spin' ? 'in place' : 'about one wheel'}, ${way}, ${rate}/s`;
+}
+
+const further = (angleRad: number): string =>
+  angleRad >= 0 ? `${degrees(angleRad)} too far` : `${degrees(-angleRad)} short`;
+
+function errorInWords(model: TurnErrorModel): string {
+  const { constantRad, scaleError } = model;
+  const share = `${number(Math.abs(scaleError) * 100, 1)} % ${scaleError >= 0 ? 'too far' : 'short'}`;
+  switch (model.model) {
+    case 'none':
+      return 'turns come out right on average';
+    case 'c':
+      return `every turn goes ${further(constantRad)}, whatever the angle`;
+    case 'k':
+      return `turns go ${share}, the more the larger the angle`;
+    case 'both':
+      return `every turn goes ${further(constantRad)}, and ${share} of its angle besides`;
+  }
+}
+
+const NAMES: Record<TurnModelName, string> = {
+  none: 'no error at all',
+  c: 'a constant',
+  k: 'a share of the angle',
+  both: 'a constant and a share together',
+};
+
+/** Why this model: what the others would have cost, by AICc. */
+function whyModel(model: TurnErrorModel): string {
+  const basis = `${counted(model.n, 'trial')}`;
+  if (model.oneTarget) {
+    return `${basis} of one angle: a constant and a share of the angle cannot be told apart. Try another angle.`;
+  }
+  const others = (Object.entries(model.aiccAbove) as [TurnModelName, number][])
+    .filter(([name]) => name !== model.model)
+    .toSorted((a, b) => a[1] - b[1])
+    .map(([name, above]) => `${NAMES[name]} by ${number(above, 1)}`);
+  const text =
+    others.length === 0
+      ? `${basis}: too few to compare models; a constant is believed only when it is proved.`
+      : `${basis}: ${NAMES[model.model]} explains them best; worse are ${others.join(', ')} (AICc; 2 is a hint, 10 is clear).`;
+  return text;
+}
+
+/** The sentence of a command, for the angle that is asked about most: 90° to the left, or the first. */
+function commandSentence({ commands }: TurnModel): string {
+  const asked =
+    commands.find(({ wantedRad }) => Math.abs(wantedRad - Math.PI / 2) < 0.01) ?? commands[0];
+  if (asked === undefined) return 'Name the angles that your routes use.';
+  const interval =
+    asked.low95Rad === null || asked.high95Rad === null
+      ? ''
+      : `; one such turn then makes ${degrees(Math.min(Math.abs(asked.low95Rad), Math.abs(asked.high95Rad)))} to ${degrees(Math.max(Math.abs(asked.low95Rad), Math.abs(asked.high95Rad)))}`;
+  return `For ${degrees(Math.abs(asked.wantedRad), 0)} to the ${asked.direction} at ${degrees(asked.rateRadPerS, 0)}/s, stop at ${degrees(Math.abs(asked.commandRad))}${interval}.`;
+}
+
+function sentencesOf(model: TurnModel): ThreeSentences {
+  const worst = model.groups.toSorted(
+    (a, b) =>
+      Math.abs(b.model.constantRad + b.model.scaleError * 1.57) -
+      Math.abs(a.model.constantRad + a.model.scaleError * 1.57),
+  )[0];
+  if (worst === undefined) return { found: '', means: '', next: '' };
+  const at90 = worst.model.constantRad + worst.model.scaleError * (Math.PI / 2);
+  const found = `${groupName(worst)}: ${errorInWords(worst.model)}.`;
+  const physics =
+    model.lagS === null
+      ? ''
+      : ` Turns stop ${number(model.lagS * 1000)} ms late${model.brakingRadPerS2 === null ? '' : `, and are braked with ${degrees(model.brakingRadPerS2, 0)}/s²`}.`;
+  const scatter = worst.model.residualSdRad;
+  const after4 = degreesFromRadians(Math.abs(at90) * 4);
+  const means =
+    Math.abs(at90) < radiansFromDegrees(0.3)
+      ? `Four quarter turns leave the heading right; one turn scatters by ± ${degrees(scatter || 0)}.`
+      : `After four quarter turns the robot faces ${number(after4)}° the wrong way; one turn scatters by ± ${degrees(scatter || 0)}.`;
+  return {
+    found: found.charAt(0).toUpperCase() + found.slice(1),
+    means: means + physics,
+    next: commandSentence(model),
+  };
+}
+
+/**
+ * What a list of turn trials says: models, commands, sentences, and what to try next.
+ *
+ * @param trials those with a measured angle, none set aside; at least one
+ */
+export function studyTurns(
+  trials: readonly TurnTrial[],
+  driftRadPerS: number,
+  wantedRad: readonly number[],
+  readingSdRad: number,
+): TurnStudy {
+  const wanted = wantedRad.length > 0 ? wantedRad : USUAL_ANGLES_RAD;
+  const model = turnModel(trials, driftRadPerS, wanted);
+  return {
+    model,
+    advice: adviseNextTrial(model.groups, wanted, readingSdRad),
+    sentences: sentencesOf(model),
+    why: model.groups.map((group) => ({ group: groupName(group), text: whyModel(group.model) })),
+  };
+}

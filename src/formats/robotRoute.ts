@@ -1,0 +1,10 @@
+import type { Table } from '../core/course/table';
+import type { SavedRouteVersion } from './records';
+
+/** A route of a robot as it was saved last, with the table that it runs on. */
+export interface RobotRoute {
+  routeId: string;
+  name: string;
+  version: SavedRouteVersion;
+  table: Table;
+}

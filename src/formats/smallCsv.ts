@@ -1,0 +1,96 @@
+import Papa from 'papaparse';
+import type { BadLine } from './readings';
+
+/** A column that a small table must or may have. */
+export interface WantedColumn {
+  key: string;
+  /** What its heading may be. */
+  heading: RegExp;
+  /** How it is called when it is missing. */
+  name: string;
+  optional?: boolean;
+  /** Text columns are given as they are; numbers have limits, in the file's own unit. */
+  number?: { min: number; max: number };
+}
+
+export interface SmallTable {
+  rows: { line: number; values: Record<string, number | string> }[];
+  bad: BadLine[];
+}
+
+const MOST_BYTES = 2_000_000;
+
+const toNumber = (text: string): number =>
+  /^[+\-−]?(\d+[.,]?\d*|[.,]\d+)(e[+-]?\d+)?$/i.test(text)
+    ? Number(text.replace('−', '-').replace(',', '.'))
+    : Number.NaN;
+
+function readRow(
+  cells: readonly string[],
+  places: readonly { column: WantedColumn; at: number }[],
+): Record<string, number | string> | string {
+  const values: Record<string, number | string> = {};
+  for (const { column, at } of places) {
+    const text = (cells[at] ?? '').trim();
+    if (text === '' && column.optional === true) continue;
+    if (text === '') return `${column.name} is empty`;
+    if (column.number === undefined) {
+      values[column.key] = text.slice(0, 80);
+      continue;
+    }
+    const { min, max } = column.number;
+    const value = toNumber(text);
+    if (Number.isNaN(value)) return `${column.name}: “${text.slice(0, 20)}” is no number`;
+    if (value < min || value > max)
+      return `${column.name}: ${text} is not between ${min} and ${max}`;
+    values[column.key] = value;
+  }
+  return values;
+}
+
+/**
+ * A small table from a CSV file with a heading line: its columns are known by their headings, its bad
+ * rows are told with their line numbers and left out.
+ *
+ * @throws Error with a sentence when the file is no such table
+ */
+export async function readSmallCsv(
+  file: File,
+  columns: readonly WantedColumn[],
+): Promise<SmallTable> {
+  if (file.size > MOST_BYTES) throw new Error('This file is too large to be such a table.');
+  const text = await file.text();
+  if (text.trim() === '') throw new Error('The file is empty.');
+  if (text.includes('\u0000')) throw new Error('The file is no text: expected CSV.');
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd());
+  const header = (data[0] ?? []).map((title) => title.trim());
+  const places = columns.flatMap((column) => {
+    const at = header.findIndex((title) => column.heading.test(title));
+    return at < 0 ? [] : [{ column, at }];
+  });
+  const missing = columns.find(
+    (column) => column.optional !== true && !places.some((place) => place.column === column),
+  );
+  if (missing !== undefined) {
+    throw new Error(
+      `There is no column ${missing.name} in the heading line (${header.join(', ').slice(0, 120)}).`,
+    );
+  }
+  const table: SmallTable = { rows: [], bad: [] };
+  data.slice(1).forEach((cells, i) => {
+    const line = i + 2;
+    if (cells.length === 1 && cells[0]?.trim() === '') return;
+    const values = readRow(cells, places);
+    if (typeof values === 'string') table.bad.push({ line, why: values });
+    else table.rows.push({ line, values });
+  });
+  if (table.rows.length === 0) {
+    const [first] = table.bad;
+    throw new Error(
+      first === undefined
+        ? 'There are no rows under the heading line.'
+        : `No row could be read. Line ${first.line}: ${first.why}.`,
+    );
+  }
+  return table;
+}

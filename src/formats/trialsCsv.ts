@@ -1,0 +1,125 @@
+import { radiansFromDegrees } from '../core/geometry/angle';
+import type { LapRecord, TurnTrialRecord } from './benchRecords';
+import { readSmallCsv, type WantedColumn } from './smallCsv';
+import type { BadLine } from './readings';
+
+const degrees = (max: number) => ({ min: -max, max });
+
+const TURN_COLUMNS: WantedColumn[] = [
+  { key: 'target', heading: /^target_deg$/i, name: 'target_deg', number: degrees(2000) },
+  { key: 'actual', heading: /^actual_deg$/i, name: 'actual_deg', number: degrees(2000) },
+  {
+    key: 'rate',
+    heading: /^rate_deg_per_s$/i,
+    name: 'rate_deg_per_s',
+    number: { min: 3, max: 1100 },
+  },
+  { key: 'kind', heading: /^kind$/i, name: 'kind', optional: true },
+  {
+    key: 'duration',
+    heading: /^duration_s$/i,
+    name: 'duration_s',
+    optional: true,
+    number: { min: 0.01, max: 600 },
+  },
+];
+
+const LAP_COLUMNS: WantedColumn[] = [
+  { key: 'direction', heading: /^direction$/i, name: 'direction (cw or ccw)' },
+  { key: 'x', heading: /^return_x_mm$/i, name: 'return_x_mm', number: degrees(5000) },
+  { key: 'y', heading: /^return_y_mm$/i, name: 'return_y_mm', number: degrees(5000) },
+  {
+    key: 'heading',
+    heading: /^return_heading_deg$/i,
+    name: 'return_heading_deg',
+    number: degrees(180),
+  },
+];
+
+const ANCHOR_COLUMNS: WantedColumn[] = [
+  { key: 't', heading: /^t_s$/i, name: 't_s', number: degrees(1e6) },
+  {
+    key: 'heading',
+    heading: /^true_heading_deg$/i,
+    name: 'true_heading_deg',
+    number: degrees(100_000),
+  },
+  { key: 'what', heading: /^what$/i, name: 'what', optional: true },
+];
+
+/** Rows of a file as records, and the lines that are none. */
+export interface ReadRecords<T> {
+  records: T[];
+  bad: BadLine[];
+}
+
+/** Turn trials from a CSV file with target_deg, actual_deg, rate_deg_per_s (right turns negative). */
+export async function readTurnTrials(
+  file: File,
+  newId: () => string,
+): Promise<ReadRecords<TurnTrialRecord>> {
+  const { rows, bad } = await readSmallCsv(file, TURN_COLUMNS);
+  const records: TurnTrialRecord[] = [];
+  for (const { line, values } of rows) {
+    const [target, actual] = [Number(values.target), Number(values.actual)];
+    if (target === 0) bad.push({ line, why: 'target_deg is 0: that is no turn' });
+    else if (values.kind !== undefined && values.kind !== 'spin' && values.kind !== 'pivot') {
+      bad.push({ line, why: `kind: “${values.kind}” is neither spin nor pivot` });
+    } else {
+      records.push({
+        id: newId(),
+        targetRad: radiansFromDegrees(target),
+        actualRad: radiansFromDegrees(actual),
+        seen: null,
+        rateRadPerS: radiansFromDegrees(Number(values.rate)),
+        kind: values.kind === 'pivot' ? 'pivot' : 'spin',
+        durationS: values.duration === undefined ? null : Number(values.duration),
+        measuredBy: 'file',
+        setAsideReason: null,
+      });
+    }
+  }
+  return { records, bad };
+}
+
+/** Laps of a square from a CSV file with direction, return_x_mm, return_y_mm, return_heading_deg. */
+export async function readLaps(file: File, newId: () => string): Promise<ReadRecords<LapRecord>> {
+  const { rows, bad } = await readSmallCsv(file, LAP_COLUMNS);
+  const records: LapRecord[] = [];
+  for (const { line, values } of rows) {
+    const direction = String(values.direction).toLowerCase();
+    if (direction !== 'cw' && direction !== 'ccw') {
+      bad.push({ line, why: `direction: “${direction.slice(0, 20)}” is neither cw nor ccw` });
+      continue;
+    }
+    records.push({
+      id: newId(),
+      direction,
+      xM: Number(values.x) / 1000,
+      yM: Number(values.y) / 1000,
+      headingRad: radiansFromDegrees(Number(values.heading)),
+      setAsideReason: null,
+    });
+  }
+  return { records, bad };
+}
+
+/** A moment at which the true heading is known. */
+export interface AnchorRow {
+  tS: number;
+  headingRad: number;
+  what: string;
+}
+
+/** Anchors from a CSV file with t_s, true_heading_deg and, if there is one, what. */
+export async function readAnchors(file: File): Promise<ReadRecords<AnchorRow>> {
+  const { rows, bad } = await readSmallCsv(file, ANCHOR_COLUMNS);
+  return {
+    records: rows.map(({ values }) => ({
+      tS: Number(values.t),
+      headingRad: radiansFromDegrees(Number(values.heading)),
+      what: values.what === undefined ? '' : String(values.what),
+    })),
+    bad,
+  };
+}

@@ -1,0 +1,76 @@
+import { useState, type ReactNode } from 'react';
+import { ulid } from 'ulid';
+import { CALIBRATION_NAMES, type CalibrationValue } from '../../../core/calibration/calibration';
+import type { CalibrationRecord, SavedCalibration } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
+import { Dialog } from '../../../ui/Dialog';
+import { Notice } from '../../../ui/Notice';
+import { TextField } from '../../../ui/TextField';
+import { post, sentenceOf } from '../../api';
+
+interface Props {
+  robotId: string;
+  value: CalibrationValue;
+  evidence: CalibrationRecord['evidence'];
+  surface: string | null;
+  battery: string | null;
+  /** What it will change. */
+  children: ReactNode;
+  onApplied(calibration: SavedCalibration): void;
+  onClose(): void;
+}
+
+/** Let a result hold from now on: what it changes, why, and who says so. It can be taken back. */
+export function ApplyDialog(props: Props) {
+  const { robotId, value, evidence, surface, battery, children, onApplied, onClose } = props;
+  const [reason, setReason] = useState('');
+  const [who, setWho] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const [saving, setSaving] = useState(false);
+  // Made once, so that pressing again after a lost answer applies it once.
+  const [ids] = useState(() => ({ calibration: ulid(), change: ulid() }));
+  const name = CALIBRATION_NAMES[value.kind];
+  const apply = async () => {
+    setSaving(true);
+    setProblem(null);
+    try {
+      const { calibration } = await post<{ calibration: SavedCalibration }>('/api/calibrations', {
+        calibration: { id: ids.calibration, robotId, value, evidence, surface, battery },
+        change: {
+          id: ids.change,
+          robotId,
+          kind: value.kind,
+          calibrationId: ids.calibration,
+          reason: reason.trim() || 'Measured on the bench',
+          who: who.trim() || null,
+        },
+      });
+      onApplied(calibration);
+    } catch (error) {
+      setProblem(sentenceOf(error));
+      setSaving(false);
+    }
+  };
+  return (
+    <Dialog
+      title={`Let this hold: ${name}`}
+      onClose={onClose}
+      actions={
+        <Button look="strong" disabled={saving} onClick={() => void apply()}>
+          Apply from now on
+        </Button>
+      }
+    >
+      {children}
+      <TextField
+        label="Why?"
+        value={reason}
+        maxLength={500}
+        onChange={setReason}
+        hint="for the journal; may be left empty"
+      />
+      <TextField label="Who? (nickname)" value={who} maxLength={40} onChange={setWho} />
+      {problem !== null && <Notice tone="fault">{problem}</Notice>}
+    </Dialog>
+  );
+}

@@ -1,0 +1,145 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import {
+  CALIBRATION_KINDS,
+  CALIBRATION_NAMES,
+  type CalibrationKind,
+} from '../../../core/calibration/calibration';
+import { describeCalibration } from '../../../core/calibration/describe';
+import type { Freshness } from '../../../core/freshness';
+import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
+import type { RobotRoute } from '../../../formats/robotRoute';
+import { Button } from '../../../ui/Button';
+import { Notice, Toast } from '../../../ui/Notice';
+import { useToast } from '../../../ui/useToast';
+import { putRecord, sentenceOf } from '../../api';
+import { RouteChanges } from '../apply/RouteChanges';
+import { BenchLayout, type BenchProps } from '../BenchLayout';
+import styles from '../Bench.module.css';
+
+interface Props extends BenchProps {
+  calibrations: SavedCalibration[];
+  journal: SavedCalibrationChange[];
+  standing: Record<CalibrationKind, Freshness>;
+  routes: RobotRoute[];
+}
+
+const MEASURED_AT: Record<CalibrationKind, { href: string; label: string }> = {
+  'gyro-drift': { href: '/bench/still', label: 'Measure the drift' },
+  turns: { href: '/bench/turns', label: 'Measure turns' },
+  drive: { href: '/bench/square', label: 'Drive a square' },
+};
+
+const when = (iso: string) => `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
+
+/** The line of the journal before the one that holds: where one action goes back to. */
+function previousOf(kind: CalibrationKind, journal: readonly SavedCalibrationChange[]) {
+  const lines = journal.filter((line) => line.kind === kind);
+  const now = lines[0]?.calibrationId ?? null;
+  return lines.find(({ calibrationId }) => calibrationId !== now)?.calibrationId ?? null;
+}
+
+/** What is reckoned with now, how far it can be relied on, and the journal of every change. */
+export function CalibrationsStation(props: Props) {
+  const { robot, robots, calibrations, standing, routes } = props;
+  const [journal, setJournal] = useState(props.journal);
+  const [problem, setProblem] = useState<string | null>(null);
+  const [toast, tell] = useToast();
+  const holding = (kind: CalibrationKind) => {
+    const line = journal.find((one) => one.kind === kind);
+    return calibrations.find(({ id }) => id === line?.calibrationId);
+  };
+  const revert = async (kind: CalibrationKind) => {
+    setProblem(null);
+    const calibrationId = previousOf(kind, journal);
+    try {
+      const line = await putRecord<SavedCalibrationChange>('calibration-changes', {
+        id: ulid(),
+        robotId: robot.id,
+        kind,
+        calibrationId,
+        reason: calibrationId === null ? 'Taken back: none holds' : 'Gone back to the one before',
+        who: null,
+      } as { id: string });
+      setJournal((old) => [line, ...old]);
+      tell('Gone back. The journal keeps both.');
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  const turns = holding('turns');
+  return (
+    <BenchLayout robot={robot} robots={robots} current="calibrations">
+      <p className={styles.headline}>
+        {CALIBRATION_KINDS.some((kind) => holding(kind) !== undefined)
+          ? `What ${robot.name} is reckoned with now.`
+          : `Nothing is measured of ${robot.name} yet: the Course reckons with its record.`}
+      </p>
+      {problem !== null && <Notice tone="fault">{problem}</Notice>}
+      <div className={styles.tools}>
+        {CALIBRATION_KINDS.map((kind) => {
+          const current = holding(kind);
+          const { href, label } = MEASURED_AT[kind];
+          return (
+            <section key={kind} className={styles.tool} aria-label={CALIBRATION_NAMES[kind]}>
+              <h2>{CALIBRATION_NAMES[kind]}</h2>
+              <p data-testid={`holds-${kind}`}>
+                {current === undefined ? 'none holds' : describeCalibration(current.value)}
+              </p>
+              <small className={styles[standing[kind].state]}>{standing[kind].text}</small>
+              {current !== undefined && (
+                <small className="faint">
+                  made {when(current.madeAt)}
+                  {current.surface !== null && `, on ${current.surface}`}
+                  {current.battery !== null && `, battery ${current.battery}`}
+                </small>
+              )}
+              <span className={styles.actions}>
+                <a href={`${href}?robot=${robot.id}`}>{label}</a>
+                {current !== undefined && (
+                  <Button onClick={() => void revert(kind)}>Go back to the one before</Button>
+                )}
+              </span>
+            </section>
+          );
+        })}
+      </div>
+      {turns?.value.kind === 'turns' && (
+        <section aria-label="Routes" className={styles.do}>
+          <h2>What the turns change in the saved routes</h2>
+          <RouteChanges turns={turns.value} robot={robot} routes={routes} />
+        </section>
+      )}
+      {journal.length > 0 && (
+        <div className={styles.scroll}>
+          <table className={styles.table} aria-label="Journal">
+            <thead>
+              <tr>
+                <th>When</th>
+                <th>What</th>
+                <th>From then on</th>
+                <th>Why</th>
+                <th>Who</th>
+              </tr>
+            </thead>
+            <tbody>
+              {journal.map((line) => {
+                const value = calibrations.find(({ id }) => id === line.calibrationId)?.value;
+                return (
+                  <tr key={line.id}>
+                    <td>{when(line.changedAt)}</td>
+                    <td>{CALIBRATION_NAMES[line.kind]}</td>
+                    <td>{value === undefined ? 'none' : describeCalibration(value)}</td>
+                    <td>{line.reason}</td>
+                    <td>{line.who ?? '–'}</td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+        </div>
+      )}
+      <Toast text={toast} />
+    </BenchLayout>
+  );
+}

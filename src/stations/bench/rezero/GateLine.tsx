@@ -1,0 +1,38 @@
+import { useEffect, useState } from 'react';
+import { standstillGate, type Gate } from '../../../core/gyro/standstill';
+import type { RawReading } from '../../../core/standIn/readings';
+import { degrees } from '../../../core/text/quantities';
+import { Button } from '../../../ui/Button';
+import styles from '../Bench.module.css';
+import { doWithStandIn, listenToStandIn } from '../standIn/standInStore';
+import { useStandIn } from '../standIn/useStandIn';
+
+const KEPT = 60;
+
+/** The gate before every zeroing: quiet, wheels still, finger off; and what is lost without it. */
+export function GateLine() {
+  const { view } = useStandIn();
+  const [gate, setGate] = useState<Gate | null>(null);
+  useEffect(() => {
+    let recent: RawReading[] = [];
+    return listenToStandIn((readings) => {
+      recent = [...recent, ...readings].slice(-KEPT);
+      setGate(standstillGate(recent));
+    });
+  }, []);
+  if (view?.on !== true) return null;
+  return (
+    <section aria-label="Standstill gate" className={styles.actions} data-testid="gate">
+      <span>
+        {gate === null
+          ? 'Looking whether it stands still …'
+          : gate.open
+            ? 'It stands still: the heading can be set to zero.'
+            : `Not yet: ${gate.reasons.join(', ')}. Setting it to zero now would lose ${degrees(gate.lostRad)}.`}
+      </span>
+      <Button disabled={gate?.open !== true} onClick={() => void doWithStandIn({ do: 'zero' })}>
+        Set to zero
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,308 @@
+import { useEffect, useRef, useState } from 'react';
+import type { TurnsCalibration } from '../../../core/calibration/calibration';
+import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
+import { degrees, number, percent } from '../../../core/text/quantities';
+import type { TurnSchool } from '../../../core/turns/schools';
+import { compareText, SCHOOL_NAMES } from '../../../core/turns/schoolText';
+import { fittedRobot, type SchoolOutcome } from '../../../core/turns/simulateSchool';
+import { Button } from '../../../ui/Button';
+import { Plot, type Curve } from '../../../ui/chart/Plot';
+import { Frame } from '../../../ui/Frame';
+import { Notice } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { Slider } from '../../../ui/Slider';
+import { DEG, DEG_PER_S } from '../../../ui/units';
+import { sentenceOf } from '../../api';
+import { BenchLayout, type BenchProps } from '../BenchLayout';
+import styles from '../Bench.module.css';
+import { compareSchools, type WorkerJob } from '../benchWorker';
+
+interface Props extends BenchProps {
+  /** What the turn trials told, or null where the record has to do. */
+  turns: TurnsCalibration | null;
+  turnsNote: string;
+}
+
+interface Knobs {
+  targetRad: number;
+  rateRadPerS: number;
+  leadRad: number;
+  slowRateRadPerS: number;
+  slowFromRad: number;
+  kpPerS: number;
+  kd: number;
+  kiPerS2: number;
+  overshootRad: number;
+}
+
+const FIRST: Knobs = {
+  targetRad: radiansFromDegrees(90),
+  rateRadPerS: radiansFromDegrees(150),
+  leadRad: radiansFromDegrees(6),
+  slowRateRadPerS: radiansFromDegrees(40),
+  slowFromRad: radiansFromDegrees(30),
+  kpPerS: 5,
+  kd: 0.1,
+  kiPerS2: 0.5,
+  overshootRad: radiansFromDegrees(1),
+};
+
+function waysOf(knobs: Knobs): TurnSchool[] {
+  const { rateRadPerS, leadRad, slowRateRadPerS, slowFromRad, kpPerS, kd, kiPerS2 } = knobs;
+  const proportional = {
+    school: 'proportional' as const,
+    rateRadPerS,
+    kpPerS,
+    leastRateRadPerS: 0.25,
+    integralLimitRadPerS: 0.4,
+    settledRad: radiansFromDegrees(1),
+    settledRateRadPerS: radiansFromDegrees(5),
+    settledS: 0.1,
+  };
+  return [
+    { school: 'encoder', rateRadPerS },
+    { school: 'stop-early', rateRadPerS, leadRad },
+    {
+      school: 'two-speed',
+      rateRadPerS,
+      slowRateRadPerS,
+      slowFromRad,
+      leadRad: leadRad * (slowRateRadPerS / rateRadPerS),
+    },
+    { ...proportional, kd: 0, kiPerS2: 0 },
+    { ...proportional, kd, kiPerS2: 0 },
+    { ...proportional, kd, kiPerS2 },
+  ];
+}
+
+interface Compared {
+  outcomes: SchoolOutcome[];
+  suggestedKpPerS: number | null;
+}
+
+/** The comparison for the knobs as they stand, reckoned anew a moment after each change. */
+function useComparison(props: Pick<Props, 'robot' | 'turns'>, knobs: Knobs) {
+  const [compared, setCompared] = useState<Compared | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const job = useRef<WorkerJob<Compared> | null>(null);
+  const { robot, turns } = props;
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      job.current?.cancel();
+      const started = compareSchools(
+        fittedRobot(robot.robot, turns),
+        waysOf(knobs),
+        knobs.targetRad,
+        knobs.overshootRad,
+      );
+      job.current = started;
+      started.result.then(
+        (result) => {
+          setCompared(result);
+          setProblem(null);
+        },
+        (error: unknown) => setProblem(sentenceOf(error)),
+      );
+    }, 60);
+    return () => clearTimeout(timer);
+  }, [robot, turns, knobs]);
+  useEffect(() => () => job.current?.cancel(), []);
+  return { compared, problem };
+}
+
+const LOOKS: Pick<Curve, 'tone' | 'dashed'>[] = [
+  { tone: 'faint', dashed: true },
+  { tone: 'faint' },
+  { tone: 'measured', dashed: true },
+  { tone: 'predicted', dashed: true },
+  { tone: 'predicted' },
+  { tone: 'fault' },
+];
+
+function TimeChart({ outcomes, targetRad }: { outcomes: SchoolOutcome[]; targetRad: number }) {
+  const curves = outcomes.map((outcome, i): Curve => ({
+    label: SCHOOL_NAMES[i] ?? '',
+    points: outcome.trace.map(({ tS, headingRad }) => ({
+      x: tS,
+      y: degreesFromRadians(headingRad),
+    })),
+    look: 'line',
+    ...(LOOKS[i] ?? { tone: 'faint' }),
+  }));
+  const longest = Math.max(...outcomes.map(({ trace }) => trace.at(-1)?.tS ?? 0));
+  const sentence = `Simulated turns of ${degrees(targetRad, 0)}, each by its own program.`;
+  return (
+    <Frame
+      title="Heading against time"
+      sentence={sentence}
+      legend="grey: encoders (dashed), stop early   amber dashed: two speeds   green: P (dashed), PD   red: PID   black dashed: target"
+    >
+      <Plot
+        label={`Heading against time. ${sentence}`}
+        xTitle="seconds"
+        yTitle="degrees"
+        curves={[
+          ...curves,
+          {
+            label: 'target',
+            points: [0, longest].map((x) => ({ x, y: degreesFromRadians(targetRad) })),
+            tone: 'planned',
+            look: 'line',
+          },
+        ]}
+      />
+    </Frame>
+  );
+}
+
+function OutcomeTable({ outcomes }: { outcomes: SchoolOutcome[] }) {
+  const deg = (angle: number, decimals = 1) => `${number(degreesFromRadians(angle), decimals)}°`;
+  return (
+    <div className={styles.scroll}>
+      <table className={styles.table} aria-label="Ways to turn">
+        <thead>
+          <tr>
+            <th>Way</th>
+            <th className={styles.number}>Takes</th>
+            <th className={styles.number}>Ends too far by</th>
+            <th className={styles.number}>± from turn to turn</th>
+            <th className={styles.number}>Goes beyond by</th>
+            <th className={styles.number}>Never settles</th>
+          </tr>
+        </thead>
+        <tbody>
+          {outcomes.map((outcome, i) => (
+            <tr key={SCHOOL_NAMES[i]}>
+              <td>{SCHOOL_NAMES[i]}</td>
+              <td className={styles.number}>{number(outcome.meanDurationS, 2)} s</td>
+              <td className={styles.number}>{deg(outcome.meanErrorRad)}</td>
+              <td className={styles.number}>{deg(outcome.sdErrorRad, 2)}</td>
+              <td className={styles.number}>{deg(outcome.overshootRad)}</td>
+              <td className={styles.number}>{percent(outcome.unsettledShare)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** Ways to turn, simulated side by side on this robot, with sliders that answer at once. */
+export function SchoolsStation({ robot, robots, turns, turnsNote }: Props) {
+  const [knobs, setKnobs] = useState(FIRST);
+  const { compared, problem } = useComparison({ robot, turns }, knobs);
+  const set = (part: Partial<Knobs>) => setKnobs((old) => ({ ...old, ...part }));
+  const suggested = compared?.suggestedKpPerS ?? null;
+  return (
+    <BenchLayout robot={robot} robots={robots} current="schools">
+      <div className={styles.verdict} data-testid="schools-sentence">
+        <p className={styles.headline}>
+          {compared === null ? 'Reckoning …' : compareText(compared.outcomes)}
+        </p>
+        <p className="faint">{turnsNote}</p>
+      </div>
+      {problem !== null && <Notice tone="fault">{problem}</Notice>}
+      <section aria-label="Do" className={styles.do}>
+        <div className={styles.fields}>
+          <NumberField
+            label="Turn by"
+            unit={DEG}
+            min={10}
+            max={360}
+            value={knobs.targetRad}
+            onChange={(targetRad) => set({ targetRad })}
+          />
+          <NumberField
+            label="Highest rate"
+            unit={DEG_PER_S}
+            min={20}
+            max={600}
+            value={knobs.rateRadPerS}
+            onChange={(rateRadPerS) => set({ rateRadPerS })}
+          />
+          <NumberField
+            label="Stop early by"
+            unit={DEG}
+            min={0}
+            max={60}
+            value={knobs.leadRad}
+            onChange={(leadRad) => set({ leadRad })}
+          />
+          <NumberField
+            label="Slow rate"
+            unit={DEG_PER_S}
+            min={5}
+            max={300}
+            value={knobs.slowRateRadPerS}
+            onChange={(slowRateRadPerS) => set({ slowRateRadPerS })}
+          />
+          <NumberField
+            label="Slow for the last"
+            unit={DEG}
+            min={1}
+            max={170}
+            value={knobs.slowFromRad}
+            onChange={(slowFromRad) => set({ slowFromRad })}
+          />
+        </div>
+        <div className={styles.fields}>
+          <Slider
+            label="P: gain"
+            unit="1/s"
+            min={0.5}
+            max={20}
+            step={0.1}
+            value={knobs.kpPerS}
+            onChange={(kpPerS) => set({ kpPerS })}
+          />
+          <Slider
+            label="D: braking"
+            unit=""
+            min={0}
+            max={1}
+            step={0.01}
+            value={knobs.kd}
+            onChange={(kd) => set({ kd })}
+          />
+          <Slider
+            label="I: pushing"
+            unit="1/s²"
+            min={0}
+            max={10}
+            step={0.1}
+            value={knobs.kiPerS2}
+            onChange={(kiPerS2) => set({ kiPerS2 })}
+          />
+        </div>
+        <div className={styles.actions}>
+          <NumberField
+            label="May go beyond by"
+            unit={DEG}
+            min={0.1}
+            max={20}
+            value={knobs.overshootRad}
+            onChange={(overshootRad) => set({ overshootRad })}
+          />
+          {suggested === null ? (
+            <span>With so little room beyond the target no gain settles.</span>
+          ) : (
+            <>
+              <span data-testid="suggested-gain">
+                The largest P gain that stays within it: <strong>{number(suggested, 1)} 1/s</strong>
+              </span>
+              <Button onClick={() => set({ kpPerS: Math.round(suggested * 10) / 10 })}>
+                Use it
+              </Button>
+            </>
+          )}
+        </div>
+      </section>
+      {compared !== null && (
+        <>
+          <OutcomeTable outcomes={compared.outcomes} />
+          <TimeChart outcomes={compared.outcomes} targetRad={knobs.targetRad} />
+        </>
+      )}
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,76 @@
+import type { EncoderSquare } from '../../../core/square/squareFit';
+import { squareReturn, type LapReturn } from '../../../core/square/squarePath';
+import { Plot, type Curve } from '../../../ui/chart/Plot';
+import { Frame } from '../../../ui/Frame';
+
+interface Props {
+  cw: readonly LapReturn[];
+  ccw: readonly LapReturn[];
+  sideM: number;
+  trackM: number;
+  /** For encoder-driven laps: what the fit says the laps come to. */
+  fit: EncoderSquare | null;
+  sentence: string;
+}
+
+const millimetres = ({ xM, yM }: LapReturn) => ({ x: xM * 1000, y: yM * 1000 });
+
+/** Where the laps ended, both clouds about their start, and where the fitted sizes say they end. */
+export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
+  const laps: Curve[] = [
+    {
+      label: 'clockwise',
+      points: cw.map(millimetres),
+      tone: 'measured',
+      look: 'points',
+      shape: 'rectRot',
+    },
+    {
+      label: 'counter-clockwise',
+      points: ccw.map(millimetres),
+      tone: 'measured',
+      look: 'points',
+      shape: 'triangle',
+    },
+    {
+      label: 'start',
+      points: [{ x: 0, y: 0 }],
+      tone: 'planned',
+      look: 'points',
+      shape: 'crossRot',
+    },
+  ];
+  const foretold: Curve[] =
+    fit === null
+      ? []
+      : (['cw', 'ccw'] as const).map((direction) => ({
+          label: `by the fit, ${direction === 'cw' ? 'clockwise' : 'counter-clockwise'}`,
+          points: [millimetres(squareReturn(sideM, trackM, fit, direction))],
+          tone: 'predicted',
+          look: 'points',
+          shape: direction === 'cw' ? 'rectRot' : 'triangle',
+        }));
+  const reach =
+    1.15 *
+    Math.max(
+      20,
+      ...[...cw, ...ccw].flatMap(({ xM, yM }) => [Math.abs(xM), Math.abs(yM)].map((v) => v * 1000)),
+    );
+  const range = { min: -Math.ceil(reach / 10) * 10, max: Math.ceil(reach / 10) * 10 };
+  return (
+    <Frame
+      title="Where the laps ended"
+      sentence={sentence}
+      legend="◆ clockwise   ▲ counter-clockwise   (green: as the fitted sizes foretell)   ✕ start; x forward, y to the left"
+    >
+      <Plot
+        label={`Returns of the laps. ${sentence}`}
+        xTitle="forward of the start, mm"
+        yTitle="left of the start, mm"
+        curves={[...laps, ...foretold]}
+        xRange={range}
+        yRange={range}
+      />
+    </Frame>
+  );
+}

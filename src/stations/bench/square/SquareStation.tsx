@@ -1,0 +1,256 @@
+import { useMemo, useState } from 'react';
+import { driveFromSquare } from '../../../core/calibration/fromSquare';
+import { degreesFromRadians } from '../../../core/geometry/angle';
+import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
+import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
+import { counted, number } from '../../../core/text/quantities';
+import type { LapRecord, SquareTrials } from '../../../formats/benchRecords';
+import { readLaps } from '../../../formats/trialsCsv';
+import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
+import { Figure } from '../../../ui/Figure';
+import { Toast } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { CM } from '../../../ui/units';
+import { useToast } from '../../../ui/useToast';
+import { SetAsideDialog } from '../../SetAsideDialog';
+import { ApplyDialog } from '../apply/ApplyDialog';
+import { BenchLayout, type BenchProps } from '../BenchLayout';
+import styles from '../Bench.module.css';
+import { KeepingLine } from '../KeepingLine';
+import { useStandIn } from '../standIn/useStandIn';
+import { TrialsFile } from '../TrialsFile';
+import { useTrials } from '../useTrials';
+import { LapEntry } from './LapEntry';
+import { LapTable } from './LapTable';
+import { SquarePlot } from './SquarePlot';
+
+interface Props extends BenchProps {
+  trials: SquareTrials;
+}
+
+const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];
+
+function study({ conditions, trials }: SquareTrials, trackM: number) {
+  const used = trials.filter(({ setAsideReason }) => setAsideReason === null);
+  const cw = used.filter(({ direction }) => direction === 'cw');
+  const ccw = used.filter(({ direction }) => direction === 'ccw');
+  if (cw.length === 0 || ccw.length === 0) return { cw, ccw, encoders: null, gyro: null };
+  const laps = { sideM: conditions.sideM, trackM, cw, ccw };
+  return conditions.driven === 'encoders'
+    ? { cw, ccw, encoders: encoderSquare(laps), gyro: null }
+    : { cw, ccw, encoders: null, gyro: gyroSquare(laps) };
+}
+
+function Figures({ encoders, gyro }: ReturnType<typeof study>) {
+  if (encoders !== null) {
+    const between = (low: number, high: number) => `${number(low, 4)} to ${number(high, 4)} (95 %)`;
+    return (
+      <dl className={styles.figures}>
+        <Figure
+          label="True track over nominal"
+          value={number(encoders.trackRatio, 4)}
+          detail={between(encoders.trackRatioLow95, encoders.trackRatioHigh95)}
+          tone="measured"
+          testId="track-ratio"
+        />
+        <Figure
+          label="Right wheel over left"
+          value={number(encoders.diameterRatio, 4)}
+          detail={between(encoders.diameterRatioLow95, encoders.diameterRatioHigh95)}
+          tone="measured"
+          testId="diameter-ratio"
+        />
+        <Figure label="Left wheel, times" value={number(encoders.leftWheelFactor, 4)} />
+        <Figure label="Right wheel, times" value={number(encoders.rightWheelFactor, 4)} />
+        <Figure
+          label="Ends off the start"
+          value={number(encoders.closureBeforeM * 1000)}
+          unit="mm"
+          detail={`about ${number(encoders.closureAfterM * 1000)} mm after correcting`}
+          tone="predicted"
+          testId="closure"
+        />
+      </dl>
+    );
+  }
+  if (gyro === null) return null;
+  const degrees = (value: number) => number(degreesFromRadians(value), 2);
+  const range = (low: number | null, high: number | null) =>
+    low === null || high === null
+      ? 'two laps each way tell how sure'
+      : `${degrees(low)} to ${degrees(high)}° (95 %)`;
+  return (
+    <dl className={styles.figures}>
+      <Figure
+        label="Each quarter turn too far by"
+        value={degrees(gyro.turnBiasRad)}
+        unit="°"
+        detail={range(gyro.turnBiasLow95, gyro.turnBiasHigh95)}
+        tone="measured"
+      />
+      <Figure
+        label="Drift a lap, left positive"
+        value={degrees(gyro.driftRadPerLap)}
+        unit="°"
+        detail={range(gyro.driftLow95, gyro.driftHigh95)}
+        tone="measured"
+      />
+    </dl>
+  );
+}
+
+/** Square path: laps both ways tell the true track and wheels, or drift and turn bias. */
+export function SquareStation({ robot, robots, trials: loaded }: Props) {
+  const { record, change, keep, keeping, problem } = useTrials(loaded);
+  const [aside, setAside] = useState<LapRecord | null>(null);
+  const [applying, setApplying] = useState(false);
+  const [toast, tell] = useToast();
+  const standIn = useStandIn();
+  const { trackM } = robot.robot;
+  const found = useMemo(() => study(record, trackM), [record, trackM]);
+  const { cw, ccw, encoders, gyro } = found;
+  const sentences =
+    encoders !== null
+      ? encoderSquareSentences(encoders)
+      : gyro !== null
+        ? gyroSquareSentences(gyro)
+        : null;
+  const { conditions } = record;
+  const add = (...laps: LapRecord[]) => change({ ...record, trials: [...record.trials, ...laps] });
+  const replace = (lap: LapRecord) =>
+    change({ ...record, trials: record.trials.map((one) => (one.id === lap.id ? lap : one)) });
+  const value = encoders === null ? null : driveFromSquare(encoders);
+  return (
+    <BenchLayout robot={robot} robots={robots} current="square">
+      {sentences === null ? (
+        <p className={styles.headline}>
+          Let the robot drive a square, both ways round: where it ends tells how wide its track
+          truly is and whether its wheels are alike. {counted(cw.length, 'lap')} clockwise and{' '}
+          {ccw.length} counter-clockwise so far.
+        </p>
+      ) : (
+        <div className={styles.verdict} data-testid="square-verdict">
+          <p className={styles.headline}>{sentences.found}</p>
+          <p>{sentences.means}</p>
+          <p className={styles.next}>{sentences.next}</p>
+        </div>
+      )}
+      <section aria-label="Do" className={styles.do}>
+        <ol className={styles.steps}>
+          <li>Mark where the robot stands, and place it there before every lap.</li>
+          <li>Let it drive one lap: four sides, a quarter turn after each.</li>
+          <li>Measure how far forward, left and turned it ends. Three laps each way.</li>
+        </ol>
+        <div className={styles.fields}>
+          <NumberField
+            label="Side of the square"
+            unit={CM}
+            min={10}
+            max={500}
+            value={conditions.sideM}
+            onChange={(sideM) => change({ ...record, conditions: { ...conditions, sideM } })}
+          />
+          <Choice
+            label="Sides and turns by"
+            value={conditions.driven}
+            options={[
+              { value: 'encoders', label: 'encoders, heading hold off' },
+              { value: 'gyro', label: 'the gyro' },
+            ]}
+            onChange={(driven) => change({ ...record, conditions: { ...conditions, driven } })}
+          />
+        </div>
+        <LapEntry
+          sideM={conditions.sideM}
+          driven={conditions.driven}
+          standInFits={standIn.robotId === robot.id}
+          onLap={add}
+        />
+        <TrialsFile
+          label="Laps (CSV)"
+          what="lap"
+          columns="direction (cw or ccw), return_x_mm, return_y_mm, return_heading_deg"
+          read={readLaps}
+          onTake={(laps) => add(...laps)}
+        />
+      </section>
+      <Figures {...found} />
+      {cw.length + ccw.length > 0 && (
+        <SquarePlot
+          cw={cw}
+          ccw={ccw}
+          sideM={conditions.sideM}
+          trackM={trackM}
+          fit={encoders}
+          sentence={sentences?.means ?? 'Laps in both directions are needed.'}
+        />
+      )}
+      <div className={styles.actions}>
+        {value !== null && (
+          <Button look="strong" onClick={() => setApplying(true)}>
+            Apply these sizes…
+          </Button>
+        )}
+        {record.trials.length > 0 && (
+          <>
+            <a href={`/bench/square?robot=${robot.id}&new`}>Begin a new list</a>
+            <KeepingLine keeping={keeping} problem={problem} onKeep={keep} />
+          </>
+        )}
+      </div>
+      {record.trials.length > 0 && (
+        <LapTable
+          laps={record.trials}
+          onSetAside={setAside}
+          onTakeBack={(lap) => replace({ ...lap, setAsideReason: null })}
+        />
+      )}
+      {applying && value !== null && (
+        <ApplyDialog
+          robotId={robot.id}
+          value={value}
+          evidence={{ trialsId: record.id, stillCheckId: null, raw: [...cw, ...ccw] }}
+          surface={conditions.surface || null}
+          battery={conditions.battery || null}
+          onApplied={() => {
+            setApplying(false);
+            tell('These sizes hold from now on.');
+          }}
+          onClose={() => setApplying(false)}
+        >
+          <p>
+            The Course reckons from now on with a track of{' '}
+            {number(trackM * value.trackRatio * 1000, 1)} mm instead of {number(trackM * 1000, 1)}{' '}
+            mm, a left wheel of{' '}
+            {number(robot.robot.wheelDiameterM * value.leftWheelFactor * 1000, 2)} mm and a right
+            wheel of {number(robot.robot.wheelDiameterM * value.rightWheelFactor * 1000, 2)} mm.
+          </p>
+        </ApplyDialog>
+      )}
+      {aside !== null && (
+        <SetAsideDialog
+          what="this lap"
+          reasons={REASONS}
+          caution="A lap that ended far off by itself is no reason."
+          onConfirm={(setAsideReason) => {
+            replace({ ...aside, setAsideReason });
+            setAside(null);
+          }}
+          onClose={() => setAside(null)}
+        />
+      )}
+      <Toast text={toast} />
+    </BenchLayout>
+  );
+}
+
+/** An empty list of laps, kept with its first lap. */
+export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
+  id,
+  version: 0,
+  robotId,
+  procedure: 'square',
+  conditions: { surface: '', battery: '', who: '', sideM: 1.2, driven: 'encoders' },
+  trials: [],
+});

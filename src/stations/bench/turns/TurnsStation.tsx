@@ -1,0 +1,280 @@
+import { useMemo, useState } from 'react';
+import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
+import { radiansFromDegrees } from '../../../core/geometry/angle';
+import { driftText } from '../../../core/gyro/stillSentence';
+import { estimateByEye } from '../../../core/turns/byEye';
+import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
+import type { SavedCalibration, TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
+import type { RobotRoute } from '../../../formats/robotRoute';
+import { readTurnTrials } from '../../../formats/trialsCsv';
+import { Button } from '../../../ui/Button';
+import { Toast } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { TextField } from '../../../ui/TextField';
+import { DEG, DRIFT_DEG_PER_S } from '../../../ui/units';
+import { useToast } from '../../../ui/useToast';
+import { SetAsideDialog } from '../../SetAsideDialog';
+import { ApplyDialog } from '../apply/ApplyDialog';
+import { RouteChanges } from '../apply/RouteChanges';
+import { BenchLayout, type BenchProps } from '../BenchLayout';
+import styles from '../Bench.module.css';
+import { KeepingLine } from '../KeepingLine';
+import { useStandIn } from '../standIn/useStandIn';
+import { TrialsFile } from '../TrialsFile';
+import { useTrials } from '../useTrials';
+import { AnglesField } from './AnglesField';
+import { CommandTable } from './CommandTable';
+import { ConfirmTurns } from './ConfirmTurns';
+import { TrialTable } from './TrialTable';
+import { TurnChart } from './TurnChart';
+import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
+
+interface Props extends BenchProps {
+  /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
+  trials: TurnTrials;
+  routes: RobotRoute[];
+}
+
+const REASONS = [
+  'A wheel slipped',
+  'Somebody touched the robot',
+  'Read off wrongly',
+  'Typed by mistake',
+];
+
+function Conditions({
+  record,
+  onChange,
+}: {
+  record: TurnTrials;
+  onChange(next: TurnTrials): void;
+}) {
+  const { conditions } = record;
+  const set = (part: Partial<TurnTrials['conditions']>) =>
+    onChange({ ...record, conditions: { ...conditions, ...part } });
+  return (
+    <details>
+      <summary>
+        Conditions: surface, battery, who measures,{' '}
+        {conditions.driftRadPerS === 0
+          ? 'no known drift'
+          : `a drift of ${driftText(conditions.driftRadPerS)} taken out`}
+      </summary>
+      <div className={styles.fields}>
+        <TextField
+          label="Surface"
+          value={conditions.surface}
+          maxLength={40}
+          onChange={(surface) => set({ surface })}
+        />
+        <TextField
+          label="Battery"
+          value={conditions.battery}
+          maxLength={40}
+          onChange={(battery) => set({ battery })}
+        />
+        <TextField
+          label="Measured by (nickname)"
+          value={conditions.who}
+          maxLength={40}
+          onChange={(who) => set({ who })}
+        />
+        <NumberField
+          label="Known drift"
+          unit={DRIFT_DEG_PER_S}
+          min={-20}
+          max={20}
+          value={conditions.driftRadPerS}
+          onChange={(driftRadPerS) => set({ driftRadPerS })}
+          hint="taken out of every trial"
+        />
+        <NumberField
+          label="Protractor good to ±"
+          unit={DEG}
+          min={0}
+          max={10}
+          value={conditions.readingSdRad}
+          onChange={(readingSdRad) => set({ readingSdRad })}
+        />
+        <AnglesField
+          anglesRad={conditions.wantedRad}
+          onChange={(wantedRad) => set({ wantedRad })}
+        />
+      </div>
+    </details>
+  );
+}
+
+/** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
+export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
+  const { record, change, keep, keeping, problem } = useTrials(loaded);
+  const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
+  const [aside, setAside] = useState<TurnTrialRecord | null>(null);
+  const [applying, setApplying] = useState(false);
+  const [applied, setApplied] = useState<SavedCalibration | null>(null);
+  const [toast, tell] = useToast();
+  const standIn = useStandIn();
+  const standInFits = standIn.robotId === robot.id;
+
+  const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
+  const { driftRadPerS, wantedRad, readingSdRad } = record.conditions;
+  const study = useMemo(() => {
+    const measured = record.trials.flatMap(({ actualRad, durationS, setAsideReason, ...trial }) =>
+      actualRad === null || setAsideReason !== null
+        ? []
+        : [{ ...trial, actualRad, ...(durationS !== null && { durationS }) }],
+    );
+    if (measured.length === 0) return null;
+    return studyTurns(measured, driftRadPerS, wantedRad, readingSdRad);
+  }, [record.trials, driftRadPerS, wantedRad, readingSdRad]);
+  const byEye = estimateByEye(used.flatMap(({ seen }) => seen ?? []));
+  const add = (...trials: TurnTrialRecord[]) =>
+    change({ ...record, trials: [...record.trials, ...trials] });
+  const replace = (trial: TurnTrialRecord) =>
+    change({ ...record, trials: record.trials.map((one) => (one.id === trial.id ? trial : one)) });
+  const next = study?.advice.next ?? null;
+  const value = study === null ? null : calibrationFromTurns(study.model);
+  return (
+    <BenchLayout robot={robot} robots={robots} current="turns">
+      {study === null ? (
+        <p className={styles.headline}>
+          Tell the robot to turn, measure how far it truly turned, and Corvat says what to tell it
+          instead. Three turns of 90° each way are a good beginning.
+        </p>
+      ) : (
+        <div className={styles.verdict} data-testid="turn-verdict">
+          <p className={styles.headline}>{study.sentences.found}</p>
+          <p>{study.sentences.means}</p>
+          <p className={styles.next}>{study.sentences.next}</p>
+        </div>
+      )}
+      {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
+      <section aria-label="Do" className={styles.do}>
+        <p data-testid="advice">
+          {study?.advice.sentence ??
+            'Lay a straight edge beside the robot, turn, and measure the angle between the two.'}{' '}
+          {next !== null && (
+            <Button
+              look="bare"
+              onClick={() =>
+                setSetting({
+                  targetRad: Math.abs(next.targetRad),
+                  direction: next.direction,
+                  rateRadPerS: next.rateRadPerS,
+                  kind: next.kind,
+                })
+              }
+            >
+              Set that up
+            </Button>
+          )}
+        </p>
+        <TurnEntry
+          setting={setting}
+          onSetting={setSetting}
+          onTrial={add}
+          standInFits={standInFits}
+        />
+        <TrialsFile
+          label="Turn trials (CSV)"
+          what="trial"
+          columns="target_deg, actual_deg, rate_deg_per_s (right turns negative)"
+          read={readTurnTrials}
+          onTake={(trials) => add(...trials)}
+        />
+        <Conditions record={record} onChange={change} />
+      </section>
+      {study !== null && value !== null && (
+        <>
+          <TurnChart study={study} />
+          <ul className={styles.why}>
+            {study.why.map(({ group, text }) => (
+              <li key={group}>
+                <strong>{group}:</strong> {text}
+              </li>
+            ))}
+          </ul>
+          <CommandTable commands={study.model.commands} />
+          <div className={styles.actions}>
+            <Button look="strong" onClick={() => setApplying(true)}>
+              Apply these commands…
+            </Button>
+            <a href={`/bench/turns?robot=${robot.id}&new`}>Begin a new list</a>
+            <KeepingLine keeping={keeping} problem={problem} onKeep={keep} />
+          </div>
+          {applied?.value.kind === 'turns' && (
+            <ConfirmTurns
+              calibration={applied}
+              turns={applied.value}
+              standInFits={standInFits}
+              onTold={tell}
+            />
+          )}
+        </>
+      )}
+      {record.trials.length > 0 && (
+        <TrialTable
+          trials={record.trials}
+          onRepeat={(trial) =>
+            setSetting({
+              targetRad: Math.abs(trial.targetRad),
+              direction: trial.targetRad < 0 ? 'right' : 'left',
+              rateRadPerS: trial.rateRadPerS,
+              kind: trial.kind,
+            })
+          }
+          onSetAside={setAside}
+          onTakeBack={(trial) => replace({ ...trial, setAsideReason: null })}
+        />
+      )}
+      {applying && value !== null && (
+        <ApplyDialog
+          robotId={robot.id}
+          value={value}
+          evidence={{ trialsId: record.id, stillCheckId: null, raw: used }}
+          surface={record.conditions.surface || null}
+          battery={record.conditions.battery || null}
+          onApplied={(calibration) => {
+            setApplying(false);
+            setApplied(calibration);
+            tell('These commands hold from now on.');
+          }}
+          onClose={() => setApplying(false)}
+        >
+          <RouteChanges turns={value} robot={robot} routes={routes} />
+        </ApplyDialog>
+      )}
+      {aside !== null && (
+        <SetAsideDialog
+          what="this trial"
+          reasons={REASONS}
+          caution="A turn that went wrong by itself is no reason."
+          onConfirm={(setAsideReason) => {
+            replace({ ...aside, setAsideReason });
+            setAside(null);
+          }}
+          onClose={() => setAside(null)}
+        />
+      )}
+      <Toast text={toast} />
+    </BenchLayout>
+  );
+}
+
+/** An empty list of turn trials, kept with its first trial. */
+export const newTurnTrials = (id: string, robotId: string, driftRadPerS: number): TurnTrials => ({
+  id,
+  version: 0,
+  robotId,
+  procedure: 'turns',
+  conditions: {
+    surface: '',
+    battery: '',
+    who: '',
+    driftRadPerS,
+    readingSdRad: radiansFromDegrees(0.5),
+    wantedRad: [...USUAL_ANGLES_RAD],
+    stopMode: 'brake',
+  },
+  trials: [],
+});

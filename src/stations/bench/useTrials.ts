@@ -1,0 +1,55 @@
+import { useCallback, useRef, useState } from 'react';
+import type { BenchTrialsRecord } from '../../formats/benchRecords';
+import { ApiError, putRecord, sentenceOf } from '../api';
+
+/** How keeping a list of trials goes. */
+export type Keeping = 'kept' | 'keeping' | 'not kept';
+
+/**
+ * A list of trials that is kept at every change. What could not be sent stays on the screen and says
+ * so; a list that was changed elsewhere is shown as it stands there, with what is new here added.
+ */
+export function useTrials<T extends BenchTrialsRecord>(loaded: T) {
+  const [record, setRecord] = useState(loaded);
+  const [keeping, setKeeping] = useState<Keeping>('kept');
+  const [problem, setProblem] = useState<string | null>(null);
+  const latest = useRef(loaded);
+  /** The version that the database has; saves follow one another. */
+  const version = useRef(loaded.version);
+  const queue = useRef(Promise.resolve());
+
+  const send = useCallback(async () => {
+    const sent = { ...latest.current, version: version.current };
+    try {
+      version.current = (await putRecord<T>('bench-trials', sent)).version;
+      setProblem(null);
+      setKeeping('kept');
+    } catch (error) {
+      if (error instanceof ApiError && error.status === 409 && error.current !== undefined) {
+        const theirs = error.current as T;
+        const known = new Set(theirs.trials.map(({ id }) => id));
+        const own = latest.current.trials.filter(({ id }) => !known.has(id));
+        latest.current = { ...theirs, trials: [...theirs.trials, ...own] };
+        version.current = theirs.version;
+        setRecord(latest.current);
+        setProblem(
+          'This list was changed on another screen meanwhile. Both are here now: look at it and change something, or press “Keep it now”.',
+        );
+      } else setProblem(sentenceOf(error));
+      setKeeping('not kept');
+    }
+  }, []);
+  const keep = useCallback(() => {
+    setKeeping('keeping');
+    queue.current = queue.current.then(send);
+  }, [send]);
+  const change = useCallback(
+    (next: T) => {
+      latest.current = next;
+      setRecord(next);
+      keep();
+    },
+    [keep],
+  );
+  return { record, change, keep, keeping, problem };
+}
