@@ -67,7 +67,7 @@ export default defineConfig(
         {
           patterns: [
             {
-              regex: '^(?!\\.|zod$|pure-rand|@stdlib/)',
+              regex: '^(?!\\.|zod$|pure-rand|ml-matrix$|@stdlib/)',
               message: 'The core imports only numeric packages and Zod.',
             },
           ],

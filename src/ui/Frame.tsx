@@ -6,18 +6,20 @@ interface Props {
   /** What the chart says, above it. */
   sentence: string;
   legend: string;
+  /** Both axes in the same unit. */
+  square?: boolean;
   children: ReactNode;
 }
 
 /** A chart with its title, the sentence that it shows, and what its marks mean. */
-export function Frame({ title, sentence, legend, children }: Props) {
+export function Frame({ title, sentence, legend, square = false, children }: Props) {
   return (
     <figure className={styles.frame}>
       <figcaption>
         <h2>{title}</h2>
         <p>{sentence}</p>
       </figcaption>
-      <div className={styles.plot}>{children}</div>
+      <div className={square ? styles.square : styles.plot}>{children}</div>
       <small className="faint">{legend}</small>
     </figure>
   );

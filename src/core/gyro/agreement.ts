@@ -50,6 +50,8 @@ function resample(tS: Float64Array, values: Float64Array, periodS: number): Floa
 }
 
 const LONGEST_LAG_S = 0.4;
+/** Below this correlation gyro and encoders did not see the same turning. */
+const LEAST_AGREEMENT = 0.6;
 /** The robot has to turn by so much in all for a lag to show. */
 const LEAST_TURNING_RAD = 1;
 
@@ -58,7 +60,7 @@ const LEAST_TURNING_RAD = 1;
  * agree best (highest normalised cross-correlation), refined by a parabola through its neighbours.
  *
  * Source: Knapp and Carter, IEEE Trans. ASSP 24 (1976) 320–327.
- * @returns null when the robot hardly turns, or the best shift lies at the edge of what is looked at
+ * @returns null when the robot hardly turns, the two do not see the same turning, or the best shift lies at the edge of what is looked at
  */
 export function headingLag(
   tS: Float64Array,
@@ -89,7 +91,8 @@ export function headingLag(
   };
   const scores = Array.from({ length: 2 * most + 1 }, (_, k) => score(k - most));
   const best = scores.indexOf(Math.max(...scores));
-  if (best === 0 || best === scores.length - 1) return null;
+  const tooWeak = (scores[best] ?? 0) < LEAST_AGREEMENT;
+  if (tooWeak || best === 0 || best === scores.length - 1) return null;
   const [before, at, after] = [scores[best - 1] ?? 0, scores[best] ?? 0, scores[best + 1] ?? 0];
   const bend = before - 2 * at + after;
   const offset = bend === 0 ? 0 : (before - after) / (2 * bend);

@@ -192,7 +192,7 @@ export function recommendSchool(
         : `it worked ${counted(anew.worked, 'time')} of ${anew.tried} here (${percent(anew.success.low95)} to ${percent(anew.success.high95)})`;
     return {
       school: anew.facts.school,
-      reason: `A drift of ${driftText(driftRadPerS)} is more than a sensor that started well shows; this takes ${clock(anew.facts.takesS)}, and ${so}.`,
+      reason: `A drift of ${driftText(driftRadPerS)} is more than a sensor that started well shows; this takes ${anew.facts.takesS} s, and ${so}.`,
     };
   }
   return {

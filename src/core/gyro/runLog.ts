@@ -45,9 +45,13 @@ function innerAnchors({ leaveOneOutRad, leaveOneOutSdRad }: AnchorCorrection): s
   const fits = leaveOneOutRad.every(
     (residual, i) => Math.abs(residual) <= BELIEVED * Math.max(leaveOneOutSdRad[i] ?? 0, 1e-9),
   );
+  const inner =
+    leaveOneOutRad.length === 1
+      ? 'The anchor in between'
+      : `Each of the ${counted(leaveOneOutRad.length, 'anchor')} in between`;
   return fits
-    ? `The inner ${counted(leaveOneOutRad.length, 'anchor')} agree within ${degrees(worst)}: believe it.`
-    : `The inner ${counted(leaveOneOutRad.length, 'anchor')} disagree by up to ${degrees(worst)}: the drift was not steady, or an anchor is wrong.`;
+    ? `${inner} fits within ${degrees(worst)}: believe it.`
+    : `${inner} is off by up to ${degrees(worst)}: the drift was not steady, or an anchor is wrong.`;
 }
 
 function sentencesOf(correction: AnchorCorrection, endErrorRad: number): ThreeSentences {

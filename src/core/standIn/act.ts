@@ -24,6 +24,7 @@ export const standInActionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('turn-by-hand'), angleRad: z.number().min(-20).max(20) }),
   z.object({ do: z.literal('roll-by-hand'), distanceM: z.number().min(-2).max(2) }),
   z.object({ do: z.literal('touch') }),
+  z.object({ do: z.literal('tilt') }),
   z.object({ do: z.literal('put-back') }),
   z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
   z.object({ do: z.literal('press-button'), down: z.boolean() }),
@@ -175,6 +176,9 @@ export function act(
       const angleRad = (random.uniform() < 0.5 ? -1 : 1) * (0.08 + 0.12 * random.uniform());
       return withMotion(state, truth, nowS, { by: 'touch', angleRad });
     }
+    case 'tilt':
+      needRest(state, nowS);
+      return withMotion(state, truth, nowS, { by: 'tilt' });
     case 'put-back':
       needRest(state, nowS);
       return putBack(state, truth, nowS);

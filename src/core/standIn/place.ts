@@ -89,6 +89,8 @@ function within(robot: Robot, { what, start, fromS, toS }: Motion, tS: number): 
       return rolled(start, what.distanceM * eased(share));
     case 'carried':
       return swayed(start, share);
+    case 'tilt':
+      return start;
     case 'touch':
       return bumped(start, what.angleRad, share);
     case 'program': {
@@ -131,6 +133,7 @@ export function motionFrom(
     'hand-turn': 1 + ('angleRad' in what ? Math.abs(what.angleRad) : 0) / 2,
     'hand-roll': 1.5,
     carried: 4,
+    tilt: 1.5,
     touch: 0.6,
   }[what.by];
   const motion = lasting(durationS);

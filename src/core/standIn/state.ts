@@ -11,6 +11,7 @@ const motionSchema = z.object({
     z.object({ by: z.literal('hand-turn'), angleRad: z.number() }),
     z.object({ by: z.literal('hand-roll'), distanceM: z.number() }),
     z.object({ by: z.literal('carried') }),
+    z.object({ by: z.literal('tilt') }),
     z.object({ by: z.literal('touch'), angleRad: z.number() }),
     z.object({
       by: z.literal('program'),

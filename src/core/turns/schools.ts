@@ -63,8 +63,12 @@ function proportional(school: Proportional, targetRad: number): Controller {
     settledSince = near && slow ? (settledSince ?? reading.timeS) : null;
     if (settledSince !== null && reading.timeS - settledSince >= school.settledS) return null;
     const limit = school.integralLimitRadPerS;
-    integral = Math.max(-limit, Math.min(limit, integral + school.kiPerS2 * left * dt));
-    const wanted = school.kpPerS * left + integral - school.kd * rateNow;
+    const without = school.kpPerS * left - school.kd * rateNow;
+    // While the rate is at its limit the integral would only wind up.
+    if (Math.abs(without + integral) < school.rateRadPerS) {
+      integral = Math.max(-limit, Math.min(limit, integral + school.kiPerS2 * left * dt));
+    }
+    const wanted = without + integral;
     const size = Math.min(school.rateRadPerS, Math.abs(wanted));
     if (near && size < school.leastRateRadPerS) return 0;
     return Math.sign(wanted) * Math.max(size, near ? 0 : school.leastRateRadPerS);

@@ -5,7 +5,7 @@ import type { TurnErrorModel, TurnModelName } from './errorModel';
 import type { TurnGroup } from './grouping';
 import { adviseNextTrial, type Advice } from './nextTrial';
 import type { TurnTrial } from './trial';
-import { turnModel, type TurnModel } from './turnModel';
+import { turnModel, type TurnCommand, type TurnModel } from './turnModel';
 
 /** Angles that a team is asked about when it has named none. */
 export const USUAL_ANGLES_RAD: readonly number[] = [45, 90, 180].flatMap((angle) => [
@@ -73,41 +73,64 @@ function whyModel(model: TurnErrorModel): string {
   return text;
 }
 
-/** The sentence of a command, for the angle that is asked about most: 90° to the left, or the first. */
-function commandSentence({ commands }: TurnModel): string {
-  const asked =
-    commands.find(({ wantedRad }) => Math.abs(wantedRad - Math.PI / 2) < 0.01) ?? commands[0];
+/** The command that is asked about most: 90° to the left, or the first. */
+const askedCommand = ({ commands }: TurnModel): TurnCommand | undefined =>
+  commands.find(({ wantedRad }) => Math.abs(wantedRad - Math.PI / 2) < 0.01) ?? commands[0];
+
+function commandSentence(asked: TurnCommand | undefined): string {
   if (asked === undefined) return 'Name the angles that your routes use.';
+  const { low95Rad, high95Rad } = asked;
+  const sizes = [low95Rad, high95Rad].map((angle) => Math.abs(angle ?? 0)).sort((a, b) => a - b);
   const interval =
-    asked.low95Rad === null || asked.high95Rad === null
+    low95Rad === null || high95Rad === null
       ? ''
-      : `; one such turn then makes ${degrees(Math.min(Math.abs(asked.low95Rad), Math.abs(asked.high95Rad)))} to ${degrees(Math.max(Math.abs(asked.low95Rad), Math.abs(asked.high95Rad)))}`;
+      : `; one such turn then makes ${degrees(sizes[0] ?? 0)} to ${degrees(sizes[1] ?? 0)}`;
   return `For ${degrees(Math.abs(asked.wantedRad), 0)} to the ${asked.direction} at ${degrees(asked.rateRadPerS, 0)}/s, stop at ${degrees(Math.abs(asked.commandRad))}${interval}.`;
 }
 
+/** All groups in a few words where they differ by the rate alone, or else the one asked about. */
+function foundSentence(groups: readonly TurnGroup[], asked: TurnGroup): string {
+  const alike = groups.every(
+    ({ direction, kind, model, rateRadPerS }) =>
+      direction === asked.direction &&
+      kind === asked.kind &&
+      model.model === 'c' &&
+      rateRadPerS !== null,
+  );
+  if (!alike || groups.length < 2) return `${groupName(asked)}: ${errorInWords(asked.model)}`;
+  const list = groups.map(
+    ({ rateRadPerS, model }) =>
+      `${further(model.constantRad)} at ${degrees(rateRadPerS ?? 0, 0)}/s`,
+  );
+  return `every turn goes ${list.join(', ')}, whatever the angle`;
+}
+
 function sentencesOf(model: TurnModel): ThreeSentences {
-  const worst = model.groups.toSorted(
-    (a, b) =>
-      Math.abs(b.model.constantRad + b.model.scaleError * 1.57) -
-      Math.abs(a.model.constantRad + a.model.scaleError * 1.57),
-  )[0];
-  if (worst === undefined) return { found: '', means: '', next: '' };
-  const at90 = worst.model.constantRad + worst.model.scaleError * (Math.PI / 2);
-  const found = `${groupName(worst)}: ${errorInWords(worst.model)}.`;
+  const command = askedCommand(model);
+  const group =
+    model.groups.find(
+      ({ rates, direction }) =>
+        rates.some((rate) => Math.abs(rate / (command?.rateRadPerS ?? rate) - 1) < 0.01) &&
+        (direction === 'both' || direction === command?.direction),
+    ) ?? model.groups[0];
+  if (group === undefined) return { found: '', means: '', next: '' };
+  const at90 = group.model.constantRad + group.model.scaleError * (Math.PI / 2);
+  const found = foundSentence(model.groups, group);
   const physics =
     model.lagS === null
       ? ''
       : ` Turns stop ${number(model.lagS * 1000)} ms late${model.brakingRadPerS2 === null ? '' : `, and are braked with ${degrees(model.brakingRadPerS2, 0)}/s²`}.`;
-  const scatter = worst.model.residualSdRad;
-  const after4 = degreesFromRadians(Math.abs(at90) * 4);
+  const scatter = degrees(group.model.residualSdRad || 0);
+  const after4 = number(degreesFromRadians(Math.abs(at90) * 4));
+  const rate = degrees(command?.rateRadPerS ?? group.rates[0] ?? 0, 0);
   const means =
     Math.abs(at90) < radiansFromDegrees(0.3)
-      ? `Four quarter turns leave the heading right; one turn scatters by ± ${degrees(scatter || 0)}.`
-      : `After four quarter turns the robot faces ${number(after4)}° the wrong way; one turn scatters by ± ${degrees(scatter || 0)}.`;
+      ? `Four quarter turns leave the heading right; one turn scatters by ± ${scatter}.`
+      : `After four quarter turns at ${rate}/s the robot faces ${after4}° the wrong way; one turn scatters by ± ${scatter}.`;
   return {
-    found: found.charAt(0).toUpperCase() + found.slice(1),
+    found: `${found.charAt(0).toUpperCase()}${found.slice(1)}.`,
     means: means + physics,
-    next: commandSentence(model),
+    next: commandSentence(command),
   };
 }
 

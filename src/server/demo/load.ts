@@ -4,6 +4,7 @@ import { importRuns } from '../stores/runs';
 import { saveSeries } from '../stores/series';
 import { findTeam, setUpTeam } from '../stores/teams';
 import { saveRoute, saveVersion } from '../stores/routes';
+import { loadBench } from './bench';
 import { demoRuns } from './runs';
 import { demoId, pipit, POND_ROUTE, ROUTE_VERSIONS, SERIES, winterGarden, wren } from './scenario';
 
@@ -63,5 +64,6 @@ export async function loadDemo(db: Database): Promise<boolean> {
   await saveRobot(db, { id: demoId('B', 2), version, teamId, name: 'Wren', robot: wren });
   await loadRoutes(db);
   await loadSeries(db);
+  await loadBench(db, robotId);
   return true;
 }

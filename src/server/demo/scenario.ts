@@ -1,7 +1,7 @@
 import { radiansFromDegrees as deg } from '../../core/geometry/angle';
 import { routeSchema, type Route } from '../../core/course/route';
 import { tableSchema, type Table } from '../../core/course/table';
-import { robotSchema, type Robot } from '../../core/robot';
+import { robotSchema, type Robot, type Unit } from '../../core/robot';
 
 /** An identifier of the demo data: a valid ULID that never changes. */
 export const demoId = (kind: string, n: number): string =>
@@ -41,6 +41,15 @@ export const winterGarden: Table = tableSchema.parse({
   ],
 });
 
+const unit = (
+  id: string,
+  role: Unit['role'],
+  label: string,
+  port: string,
+  mounting: string,
+  heightM: number | null = null,
+): Unit => ({ id, role, label, port, mounting, heightM });
+
 /** Pipit as the team has written it down. */
 export const pipit: Robot = robotSchema.parse({
   wheelDiameterM: 0.056,
@@ -52,6 +61,18 @@ export const pipit: Robot = robotSchema.parse({
   gyro: { driftSdRadPerS: deg(0.01), noiseRadPerSqrtS: deg(0.02), quantumRad: deg(0.1) },
   distance: { aheadM: 0.1, noiseM: 0.003, lostEchoShare: 0.02 },
   errors: { slipMPerSqrtM: 0.0015 },
+  signs: { heading: -1, leftMotor: 1, rightMotor: -1 },
+  build: {
+    units: [
+      unit('u1', 'left motor', 'M-left', 'A', 'left side'),
+      unit('u2', 'right motor', 'M-right', 'B', 'right side'),
+      unit('u3', 'heading sensor', 'H1', 'C', 'flat, middle of the deck', 0.06),
+      unit('u4', 'distance sensor', 'D3', 'D', 'bow, looks ahead', 0.045),
+      unit('u5', 'light sensor', 'L1', 'E', 'under the bow', 0.012),
+    ],
+    battery: 'B1',
+    startZeroesHeading: 'yes',
+  },
 });
 
 /** Wren as the team has written it down: larger wheels, no distance sensor. */

@@ -6,6 +6,7 @@ import { useStandIn } from './standIn/useStandIn';
 
 /** The procedures of the Bench, in the order in which a season begins. */
 export const PROCEDURES = [
+  { id: 'directions', label: 'Directions' },
   { id: 'still', label: 'Still check' },
   { id: 're-zero', label: 'Get rid of drift' },
   { id: 'turns', label: 'Turns' },

@@ -16,6 +16,7 @@ import { KeyHelp } from '../../ui/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
 import { useToast } from '../../ui/useToast';
+import { CalibrationLine, type CourseCalibrations } from './CalibrationLine';
 import { CloudCanvas } from './CloudCanvas';
 import styles from './CourseStation.module.css';
 import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
@@ -39,6 +40,7 @@ interface Props {
   robot: RobotRecord;
   robots: RobotRecord[];
   versions: SavedRouteVersion[];
+  calibrations: CourseCalibrations;
 }
 
 const EMPTY_ROUTE: Route = {
@@ -78,7 +80,8 @@ function useUndoKeys(undo: () => void, redo: () => void) {
   }, [undo, redo]);
 }
 
-export function CourseStation({ routes, record, course, robot, robots, versions: loaded }: Props) {
+export function CourseStation(props: Props) {
+  const { routes, record, course, robot, robots, versions: loaded, calibrations } = props;
   const [versions, setVersions] = useState(loaded);
   const newest = versions[0] ?? null;
   const saved = useMemo(
@@ -181,6 +184,13 @@ export function CourseStation({ routes, record, course, robot, robots, versions:
               edit(removeStep(route, index), 'remove');
               setSelected(null);
             }}
+          />
+          <CalibrationLine
+            calibrations={calibrations}
+            route={route}
+            robot={robot.robot}
+            table={table}
+            onChange={(next) => edit(next, 'calibration')}
           />
           <div className={styles.add}>
             <span>{selected === null ? 'Add' : `Add after step ${selected + 1}`}</span>

@@ -1,6 +1,7 @@
 import type { Robot } from '../../core/robot';
 import { NumberField } from '../../ui/NumberField';
 import { MM, PERCENT } from '../../ui/units';
+import { BuildFacts, UnitFields } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { FieldGroup, type RobotFieldsProps } from './FieldGroup';
 import { DistanceFields, GyroFields } from './SensorFields';
@@ -55,6 +56,8 @@ export function RobotFields(props: RobotFieldsProps) {
   return (
     <>
       <DriveFields {...props} />
+      <UnitFields {...props} />
+      <BuildFacts {...props} />
       <GyroFields {...props} />
       <DistanceFields {...props} />
       <ErrorFields {...props} />

@@ -1,5 +1,7 @@
 import { useState } from 'react';
 import type { Robot } from '../../core/robot';
+import type { Need } from '../../core/wiring';
+import type { RobotChangeRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Notice, Toast } from '../../ui/Notice';
@@ -7,7 +9,9 @@ import { TextField } from '../../ui/TextField';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { useSaved } from '../useSaved';
+import { ChangeList } from './ChangeList';
 import { Converter } from './Converter';
+import { NeedList } from './NeedList';
 import { NewRobot } from './NewRobot';
 import { RobotDrawing } from './RobotDrawing';
 import { RobotFields } from './RobotFields';
@@ -16,10 +20,12 @@ import styles from './RobotStation.module.css';
 interface Props {
   record: RobotRecord;
   robots: RobotRecord[];
+  changes: RobotChangeRecord[];
+  needs: Need[];
 }
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
-export function RobotStation({ record, robots }: Props) {
+export function RobotStation({ record, robots, changes, needs }: Props) {
   const [toast, tell] = useToast();
   const saved = useSaved('robots', record, () => tell('Saved.'));
   const [newRobot, setNewRobot] = useState(false);
@@ -68,6 +74,12 @@ export function RobotStation({ record, robots }: Props) {
           </div>
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RobotDrawing robot={draft.robot} />
+          <NeedList needs={needs} />
+          <p>
+            <a href={`/bench/directions?robot=${record.id}`}>Check the directions</a> ·{' '}
+            <a href={`/robot/sheet?robot=${record.id}`}>Wiring sheet to print</a>
+          </p>
+          <ChangeList robotId={record.id} changes={changes} />
         </aside>
       </div>
       {saved.theirs !== null && (

@@ -8,7 +8,7 @@ import {
 } from '../../../core/gyro/rezero';
 import { driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
 import type { StandInAction } from '../../../core/standIn/act';
-import { clock, percent } from '../../../core/text/quantities';
+import { percent } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Empty, Toast } from '../../../ui/Notice';
@@ -79,7 +79,7 @@ function SchoolTable({ records, recommended, chosen, onChoose }: TableProps) {
                   {isBest ? <strong>{facts.title}</strong> : facts.title}
                   {isBest && <small> (recommended)</small>}
                 </td>
-                <td className={styles.number}>{clock(facts.takesS)}</td>
+                <td className={styles.number}>{facts.takesS} s</td>
                 <td>{facts.needs}</td>
                 <td>{soFar(record)}</td>
                 <td className={styles.number}>
@@ -190,7 +190,15 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
               The last check found {driftText(result.driftRadPerS)} ± {driftPlusMinus(result)}.{' '}
               {recommendation === null && 'The sensor is steady: there is nothing to get rid of.'}
             </p>
-            {recommendation !== null && <p>{recommendation.reason}</p>}
+            {recommendation !== null && (
+              <>
+                <p>{recommendation.reason}</p>
+                <p className={styles.next}>
+                  {records.find(({ facts }) => facts.school === recommendation.school)?.facts.title}
+                  .
+                </p>
+              </>
+            )}
           </>
         ) : (
           <p className={styles.headline} data-testid="rezero-proof">

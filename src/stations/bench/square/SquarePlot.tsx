@@ -59,6 +59,7 @@ export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
   const range = { min: -Math.ceil(reach / 10) * 10, max: Math.ceil(reach / 10) * 10 };
   return (
     <Frame
+      square
       title="Where the laps ended"
       sentence={sentence}
       legend="◆ clockwise   ▲ counter-clockwise   (green: as the fitted sizes foretell)   ✕ start; x forward, y to the left"

@@ -136,6 +136,19 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
           <p className={styles.next}>{sentences.next}</p>
         </div>
       )}
+      {cw.length + ccw.length > 0 && (
+        <div className={styles.two}>
+          <SquarePlot
+            cw={cw}
+            ccw={ccw}
+            sideM={conditions.sideM}
+            trackM={trackM}
+            fit={encoders}
+            sentence={sentences?.means ?? 'Laps in both directions are needed.'}
+          />
+          <Figures {...found} />
+        </div>
+      )}
       <section aria-label="Do" className={styles.do}>
         <ol className={styles.steps}>
           <li>Mark where the robot stands, and place it there before every lap.</li>
@@ -175,17 +188,6 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
           onTake={(laps) => add(...laps)}
         />
       </section>
-      <Figures {...found} />
-      {cw.length + ccw.length > 0 && (
-        <SquarePlot
-          cw={cw}
-          ccw={ccw}
-          sideM={conditions.sideM}
-          trackM={trackM}
-          fit={encoders}
-          sentence={sentences?.means ?? 'Laps in both directions are needed.'}
-        />
-      )}
       <div className={styles.actions}>
         {value !== null && (
           <Button look="strong" onClick={() => setApplying(true)}>

@@ -59,7 +59,7 @@ export function TurnChart({ study }: { study: TurnStudy }) {
   return (
     <Frame
       title="Error against the angle"
-      sentence={study.sentences.found}
+      sentence="Each mark is one turn; the band holds 95 of 100 single turns."
       legend="◆ to the left   ▲ to the right   — model of each group, with the band of single turns"
     >
       <Plot

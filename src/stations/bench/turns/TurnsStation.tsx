@@ -149,6 +149,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
         </div>
       )}
       {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
+      {study !== null && <TurnChart study={study} />}
       <section aria-label="Do" className={styles.do}>
         <p data-testid="advice">
           {study?.advice.sentence ??
@@ -186,7 +187,6 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
       </section>
       {study !== null && value !== null && (
         <>
-          <TurnChart study={study} />
           <ul className={styles.why}>
             {study.why.map(({ group, text }) => (
               <li key={group}>

@@ -1,0 +1,242 @@
+import { calibrationFromTurns } from '../../core/calibration/fromTurns';
+import { radiansFromDegrees as deg, wrap } from '../../core/geometry/angle';
+import { randomStream } from '../../core/simulate/random';
+import { simulateStillHeading } from '../../core/simulate/stillLog';
+import { runBenchProgram, type BenchStep } from '../../core/standIn/program';
+import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
+import type {
+  BenchTrialsRecord,
+  LapRecord,
+  RezeroSchool,
+  StillCheckRecord,
+  TurnTrialRecord,
+} from '../../formats/benchRecords';
+import type { Database } from '../database';
+import { saveLog, saveLogPiece } from '../stores/benchLogs';
+import { saveTrials } from '../stores/benchTrials';
+import { applyCalibration } from '../stores/calibrations';
+import { saveRobotChange } from '../stores/robotChanges';
+import { saveStillCheck } from '../stores/stillChecks';
+import { demoId, hiddenPipit } from './scenario';
+
+interface DemoCheck {
+  at: string;
+  driftDeg: number;
+  powerUp: StillCheckRecord['powerUp'];
+  school?: RezeroSchool;
+  after?: number;
+}
+
+/** The season's still checks: on two days the robot was carried while it started. */
+const CHECKS: DemoCheck[] = [
+  { at: '2026-10-31T09:40:00.000Z', driftDeg: 0.006, powerUp: 'lying still' },
+  { at: '2026-11-05T16:10:00.000Z', driftDeg: 0.42, powerUp: 'in the hand' },
+  {
+    at: '2026-11-05T16:16:00.000Z',
+    driftDeg: 0.39,
+    powerUp: 'in the hand',
+    school: 're-initialise',
+    after: 1,
+  },
+  {
+    at: '2026-11-05T16:21:00.000Z',
+    driftDeg: -0.004,
+    powerUp: 'lying still',
+    school: 'restart',
+    after: 2,
+  },
+  { at: '2026-11-07T13:55:00.000Z', driftDeg: 0.002, powerUp: 'lying still' },
+  { at: '2026-11-12T15:05:00.000Z', driftDeg: -0.005, powerUp: 'lying still' },
+  { at: '2026-11-14T13:58:00.000Z', driftDeg: 0.007, powerUp: 'lying still' },
+  { at: '2026-11-21T09:41:00.000Z', driftDeg: 0.163, powerUp: 'in the hand' },
+  {
+    at: '2026-11-21T09:50:00.000Z',
+    driftDeg: 0.003,
+    powerUp: 'lying still',
+    school: 'restart',
+    after: 7,
+  },
+];
+
+const rounded = (values: Float64Array, decimals: number) =>
+  Array.from(values, (value) => Number(value.toFixed(decimals)));
+
+async function loadChecks(db: Database, robotId: string): Promise<void> {
+  for (const [i, check] of CHECKS.entries()) {
+    const { tS, headingRad } = simulateStillHeading(
+      {
+        driftRadPerS: deg(check.driftDeg),
+        walkRadPerSqrtS: deg(0.012),
+        quantumRad: deg(0.1),
+        lengthS: 60,
+        periodS: 0.02,
+        jitterS: 0.001,
+      },
+      randomStream(4200, i, 'demo-still'),
+    );
+    const logId = demoId('G', i + 1);
+    await saveLog(db, {
+      id: logId,
+      robotId,
+      name: 'still check',
+      source: 'stand-in',
+      columns: ['headingRad'],
+      pieces: 1,
+      samples: tS.length,
+      takenAt: check.at,
+    });
+    const columns = { headingRad: rounded(headingRad, 7) };
+    await saveLogPiece(db, logId, { number: 0, tS: rounded(tS, 4), columns });
+    await saveStillCheck(db, {
+      id: demoId('K', i + 1),
+      version: 0,
+      robotId,
+      logId,
+      takenAt: check.at,
+      powerUp: check.powerUp,
+      school: check.school ?? null,
+      beforeId: check.after === undefined ? null : demoId('K', check.after + 1),
+      runDurationS: 150,
+      toleranceRad: deg(2),
+      setAsideReason: null,
+    });
+  }
+}
+
+/** Told angle in degrees and rate, in the order in which they were tried. */
+const TURNS: [number, number][] = [
+  [90, 90],
+  [-90, 90],
+  [90, 90],
+  [-90, 90],
+  [180, 90],
+  [-180, 90],
+  [45, 90],
+  [-45, 90],
+  [90, 180],
+  [-90, 180],
+  [180, 180],
+  [-180, 180],
+  [45, 180],
+  [-45, 180],
+  [90, 180],
+  [-90, 180],
+];
+
+function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord {
+  const step: BenchStep = {
+    kind: 'turn',
+    angleRad: deg(angle),
+    how: { school: 'stop-early', rateRadPerS: deg(rate), leadRad: 0 },
+  };
+  const moments = runBenchProgram(hiddenPipit, [step], 900 + i);
+  const turned = moments.at(-1)?.pose.headingRad ?? 0;
+  const read = turned + deg(0.4) * randomStream(77, i, 'protractor').normal();
+  return {
+    id: demoId('H', i + 1),
+    targetRad: deg(angle),
+    actualRad: deg(Math.round((read * 360) / Math.PI) / 2),
+    seen: null,
+    rateRadPerS: deg(rate),
+    kind: 'spin',
+    durationS: null,
+    measuredBy: 'protractor',
+    setAsideReason: null,
+  };
+}
+
+function lap(direction: LapRecord['direction'], i: number): LapRecord {
+  const angleRad = deg(direction === 'ccw' ? 90 : -90);
+  const steps = Array.from({ length: 4 }, (): BenchStep[] => [
+    { kind: 'straight', distanceM: 1.2, speedMPerS: 0.25, holdHeading: false },
+    { kind: 'turn', angleRad, how: { school: 'encoder', rateRadPerS: 0.7 } },
+  ]).flat();
+  const end = runBenchProgram(hiddenPipit, steps, 950 + i).at(-1)?.pose;
+  const toMillimetre = (metres: number) => Math.round(metres * 1000) / 1000;
+  return {
+    id: demoId('Q', i + 1),
+    direction,
+    xM: toMillimetre(end?.xM ?? 0),
+    yM: toMillimetre(end?.yM ?? 0),
+    headingRad: deg(Math.round((wrap(end?.headingRad ?? 0) * 360) / Math.PI) / 2),
+    setAsideReason: null,
+  };
+}
+
+const CONDITIONS = { surface: 'table mat', battery: 'B1', who: 'Juniper' };
+const TURNS_DAY = '2026-11-12T15:40:00.000Z';
+
+async function loadTurns(db: Database, robotId: string): Promise<void> {
+  const trials = TURNS.map(turnTrial);
+  const record: BenchTrialsRecord = {
+    id: demoId('J', 1),
+    version: 0,
+    robotId,
+    procedure: 'turns',
+    conditions: {
+      ...CONDITIONS,
+      driftRadPerS: 0,
+      readingSdRad: deg(0.5),
+      wantedRad: [...USUAL_ANGLES_RAD],
+      stopMode: 'brake',
+    },
+    trials,
+  };
+  await saveTrials(db, record);
+  await db.models.benchTrials.update({ startedAt: TURNS_DAY }, { where: { id: record.id } });
+  const measured = trials.flatMap(({ actualRad, durationS: _unknown, ...trial }) =>
+    actualRad === null ? [] : [{ ...trial, actualRad }],
+  );
+  const study = studyTurns(measured, 0, USUAL_ANGLES_RAD, deg(0.5));
+  const calibrationId = demoId('Y', 1);
+  await applyCalibration(db, {
+    calibration: {
+      id: calibrationId,
+      robotId,
+      value: calibrationFromTurns(study.model),
+      evidence: { trialsId: record.id, stillCheckId: null, raw: trials },
+      surface: CONDITIONS.surface,
+      battery: CONDITIONS.battery,
+    },
+    change: {
+      id: demoId('Z', 1),
+      robotId,
+      kind: 'turns',
+      calibrationId,
+      reason: 'Quarter turns came out as 94°',
+      who: 'Juniper',
+    },
+  });
+  await db.models.calibration.update({ madeAt: TURNS_DAY }, { where: { id: calibrationId } });
+  const changedAt = '2026-11-12T16:20:00.000Z';
+  await db.models.calibrationChange.update({ changedAt }, { where: { id: demoId('Z', 1) } });
+}
+
+async function loadSquare(db: Database, robotId: string): Promise<void> {
+  const trials = (['cw', 'ccw', 'cw', 'ccw', 'cw', 'ccw'] as const).map(lap);
+  const id = demoId('J', 2);
+  await saveTrials(db, {
+    id,
+    version: 0,
+    robotId,
+    procedure: 'square',
+    conditions: { ...CONDITIONS, who: 'Moss', sideM: 1.2, driven: 'encoders' },
+    trials,
+  });
+  await db.models.benchTrials.update({ startedAt: '2026-11-19T16:30:00.000Z' }, { where: { id } });
+}
+
+/** What was done on the Bench during the season, simulated from the hidden truths. */
+export async function loadBench(db: Database, robotId: string): Promise<void> {
+  await loadChecks(db, robotId);
+  await loadTurns(db, robotId);
+  await loadSquare(db, robotId);
+  await saveRobotChange(db, {
+    id: demoId('X', 1),
+    robotId,
+    part: 'battery',
+    note: 'B3 is tired: kept for practice only',
+    who: 'Tam',
+    changedAt: '2026-11-14T16:00:00.000Z',
+  });
+}

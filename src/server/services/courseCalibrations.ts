@@ -1,0 +1,43 @@
+import { calibratedRobot } from '../../core/calibration/calibratedRobot';
+import { CALIBRATION_NAMES } from '../../core/calibration/calibration';
+import { describeCalibration } from '../../core/calibration/describe';
+import type { Freshness } from '../../core/freshness';
+import type { SavedCalibration } from '../../formats/benchRecords';
+import type { RobotRecord } from '../../formats/records';
+import type { Database } from '../database';
+import { calibrationsOf, currentOf } from '../stores/calibrations';
+import { standingOf } from './standing';
+
+/** The robot that a course is reckoned with, and by which calibrations. */
+export async function courseCalibrations(
+  db: Database,
+  record: RobotRecord,
+): Promise<{
+  robot: RobotRecord;
+  calibrations: { turns: SavedCalibration | null; standing: Freshness; others: string[] };
+}> {
+  const [all, standing] = await Promise.all([
+    calibrationsOf(db, record.id),
+    standingOf(db, record.id),
+  ]);
+  const current = currentOf(all);
+  const others = [current.drive, current['gyro-drift']].flatMap((one) =>
+    one === undefined ? [] : [one],
+  );
+  return {
+    robot: {
+      ...record,
+      robot: calibratedRobot(
+        record.robot,
+        others.map(({ value }) => value),
+      ),
+    },
+    calibrations: {
+      turns: current.turns ?? null,
+      standing: standing.turns,
+      others: others.map(
+        ({ value }) => `${CALIBRATION_NAMES[value.kind]}, ${describeCalibration(value)}`,
+      ),
+    },
+  };
+}
