@@ -9,7 +9,15 @@ const calc = (name: string, input: unknown) =>
 describe('corvat calc', () => {
   it('lists what it computes, with a schema for each', () => {
     const list = runScript('calc', ['--list']).out;
-    for (const name of ['consistency', 'convert', 'simulate']) {
+    for (const name of [
+      'consistency',
+      'convert',
+      'simulate',
+      'still-check',
+      'turn-model',
+      'square-path',
+      'drift-anchors',
+    ]) {
       expect(list).toContain(name);
       expect(JSON.parse(runScript('calc', [name, '--schema']).out)).toHaveProperty(
         'type',
@@ -59,7 +67,76 @@ describe('corvat calc', () => {
     expect(simulated.trace.length).toBeGreaterThan(100);
   });
 
+  it('answers for the bench as its contracts say', () => {
+    const deg = Math.PI / 180;
+    const samples = Array.from({ length: 601 }, (_, i) => ({
+      tS: i / 10,
+      headingRad: Math.round(0.5 * i) * 0.1 * deg,
+    }));
+    const still = JSON.parse(
+      calc('still-check', { samples, runDurationS: 100, toleranceRad: 0.03 }).out,
+    ) as Record<string, unknown>;
+    expect(still).toMatchObject({
+      driftRadPerS: expect.closeTo(0.5 * deg, 4) as number,
+      cleanS: expect.closeTo(60, 6) as number,
+      touched: [],
+      verdict: 're-zero',
+    });
+    expect(still.headingErrorAtEndRad).toBeCloseTo((still.driftRadPerS as number) * 100, 12);
+    const trials = [90, 90, 180, 180, 45, -90, -90, -180, -45, -180].map((angle) => ({
+      targetRad: angle * deg,
+      actualRad: (angle + 4 * Math.sign(angle)) * deg,
+      rateRadPerS: 1.5,
+    }));
+    expect(JSON.parse(calc('turn-model', { trials, wantedRad: [-90 * deg] }).out)).toMatchObject({
+      groups: [{ direction: 'both', kind: 'spin', model: 'c', n: 10 }],
+      lagS: null,
+      brakingRadPerS2: null,
+      commands: [{ direction: 'right', commandRad: expect.closeTo(-86 * deg, 6) as number }],
+    });
+    const lap = { xM: 0.1, yM: 0.1, headingRad: -0.1 };
+    const square = { sideM: 1, trackM: 0.14, wheelDiameterM: 0.056, cw: [lap], ccw: [lap] };
+    expect(JSON.parse(calc('square-path', { ...square, driven: 'gyro' }).out)).toMatchObject({
+      turnBiasRad: 0,
+      driftRadPerLap: expect.closeTo(0.1, 9) as number,
+    });
+    const anchored = calc('drift-anchors', {
+      samples,
+      anchors: [
+        { tS: 0, headingRad: 0 },
+        { tS: 60, headingRad: 0 },
+      ],
+    });
+    expect(JSON.parse(anchored.out)).toMatchObject({
+      pieces: [{ fromS: 0, toS: 60, driftRadPerS: expect.closeTo(0.5 * deg, 9) as number }],
+      leaveOneOutRad: [],
+    });
+  });
+
   it.each([
+    [
+      'still-check',
+      {
+        samples: [
+          { tS: 0, headingRad: 0 },
+          { tS: 1, rateRadPerS: 0 },
+        ],
+        runDurationS: 1,
+        toleranceRad: 1,
+      },
+      /^samples\[1\]: expected headingRad/,
+    ],
+    [
+      'turn-model',
+      { trials: [{ targetRad: 0, actualRad: 0, rateRadPerS: 1 }], wantedRad: [] },
+      /^trials\[0\]\.targetRad: expected a turn/,
+    ],
+    [
+      'square-path',
+      { sideM: 1, trackM: 0.1, wheelDiameterM: 0.05, driven: 'hope', cw: [], ccw: [] },
+      /^driven: /,
+    ],
+    ['drift-anchors', { samples: [], anchors: [] }, /^samples: /],
     ['consistency', '', /^\(input\): expected JSON/],
     [
       'consistency',

@@ -106,25 +106,44 @@ export interface Parting {
   changeRad: number;
 }
 
+/** Values as they are a while later, between the samples around each moment. */
+function later(tS: Float64Array, values: Float64Array, byS: number): Float64Array {
+  if (byS === 0) return values;
+  let j = 0;
+  return tS.map((moment) => {
+    const t = moment + byS;
+    while (j < tS.length - 2 && (tS[j + 1] ?? 0) <= t) j += 1;
+    while (j > 0 && (tS[j] ?? 0) > t) j -= 1;
+    const [t0, t1] = [tS[j] ?? 0, tS[j + 1] ?? 0];
+    const share = t1 > t0 ? Math.max(0, Math.min(1, (t - t0) / (t1 - t0))) : 0;
+    return (values[j] ?? 0) + share * ((values[j + 1] ?? 0) - (values[j] ?? 0));
+  });
+}
+
 const WINDOW_S = 0.5;
 const LEAST_PARTING_RAD = 0.05;
 
 /**
  * Moments at which gyro and encoders suddenly part: by more than 3° within half a second, and by far
  * more than is usual in this log. A wheel slipped, or somebody touched the robot.
+ *
+ * @param lagS by which the gyro comes after the encoders; it is taken out first
  */
 export function partings(
   tS: Float64Array,
   gyroRad: Float64Array,
   encoderRad: Float64Array,
+  lagS = 0,
 ): Parting[] {
-  const difference = gyroRad.map((value, i) => value - (encoderRad[i] ?? 0));
+  const aligned = later(tS, gyroRad, lagS);
+  const difference = aligned.map((value, i) => value - (encoderRad[i] ?? 0));
+  const last = tS.at(-1) ?? 0;
   const changes: number[] = [];
   const starts: number[] = [];
   let j = 0;
   for (let i = 0; i < tS.length; i += 1) {
     while (j < tS.length && (tS[j] ?? 0) < (tS[i] ?? 0) + WINDOW_S) j += 1;
-    if (j >= tS.length) break;
+    if (j >= tS.length || (tS[j] ?? 0) > last - lagS) break;
     starts.push(i);
     changes.push((difference[j] ?? 0) - (difference[i] ?? 0));
   }
@@ -135,10 +154,10 @@ export function partings(
   changes.forEach((change, k) => {
     if (Math.abs(change) < limit) return;
     const fromS = tS[starts[k] ?? 0] ?? 0;
-    const last = found.at(-1);
-    if (last !== undefined && fromS <= last.toS) {
-      last.toS = fromS + WINDOW_S;
-      if (Math.abs(change) > Math.abs(last.changeRad)) last.changeRad = change;
+    const open = found.at(-1);
+    if (open !== undefined && fromS <= open.toS) {
+      open.toS = fromS + WINDOW_S;
+      if (Math.abs(change) > Math.abs(open.changeRad)) open.changeRad = change;
     } else {
       found.push({ fromS, toS: fromS + WINDOW_S, changeRad: change });
     }

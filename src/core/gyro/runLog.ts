@@ -97,12 +97,13 @@ export function studyRunLog(
   const endErrorRad =
     (samples.at(-1)?.headingRad ?? 0) - (correction?.corrected.at(-1)?.headingRad ?? 0);
   const both = headingRad !== undefined && encoderRad !== null;
+  const lagS = both ? headingLag(tS, headingRad, encoderRad) : null;
   return {
     correction,
     loop: loopPeriod(tS),
     encoderRad,
-    lagS: both ? headingLag(tS, headingRad, encoderRad) : null,
-    partings: both ? partings(tS, headingRad, encoderRad) : [],
+    lagS,
+    partings: both ? partings(tS, headingRad, encoderRad, lagS ?? 0) : [],
     sentences:
       correction === null || sorted.length < 2 ? NO_ANCHORS : sentencesOf(correction, endErrorRad),
   };

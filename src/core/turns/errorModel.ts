@@ -135,7 +135,7 @@ export const commandFor = (
 /** Half width of the 95 % interval of the angle that one turn at this command will truly make. */
 export function predictionHalfWidth(model: TurnErrorModel, commandRad: number): number {
   const { fit, residualSdRad } = model;
-  if (fit.freedom < 1) return Infinity;
+  if (fit.freedom < 1 || model.n < 2) return Infinity;
   const variance = 1 + leverage(fit, COLUMNS[model.model](commandRad));
   return tQuantile(0.975, fit.freedom) * residualSdRad * Math.sqrt(variance);
 }

@@ -2,7 +2,7 @@ import { degrees, number } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { uncertaintyAt, type TurnErrorModel } from './errorModel';
 import type { TurnGroup } from './grouping';
-import type { TurnSide } from './trial';
+import { sideOf, type TurnSide } from './trial';
 
 export interface NextTrial {
   targetRad: number;
@@ -14,6 +14,8 @@ export interface NextTrial {
 
 /** More trials are worth it while they would narrow the interval of a turn by more than this. */
 const WORTH_NARROWING = 0.04;
+/** With fewer trials no model is believed. */
+const LEAST_TRIALS = 5;
 /** A protractor counts for so much of the scatter that a better one is the next thing. */
 const READING_DOMINATES = 0.5;
 
@@ -63,13 +65,32 @@ export function adviseNextTrial(
   if (groups.length === 0 || wantedRad.length === 0) {
     return { next: null, sentence: 'Begin with three turns of 90° each way, at the usual rate.' };
   }
+  const untried = wantedRad.find(
+    (angle) => !groups.some(({ direction }) => direction === 'both' || direction === sideOf(angle)),
+  );
+  const [any] = groups;
+  if (untried !== undefined && any !== undefined) {
+    const direction = sideOf(untried);
+    const [rateRadPerS = 1.5] = any.rates;
+    const next = {
+      targetRad: untried,
+      direction,
+      rateRadPerS,
+      kind: any.kind,
+      why: 'it was never tried',
+    };
+    return {
+      next,
+      sentence: `Next: ${degrees(Math.abs(untried), 0)} to the ${direction}, which was never tried.`,
+    };
+  }
   const judged = groups.map((group) => {
     const side = group.direction === 'both' ? null : group.direction;
     const own = wantedRad.filter((angle) => side === null || angle < 0 === (side === 'right'));
     const wanted = own.length > 0 ? own : wantedRad;
     const { model } = group;
-    // Too few trials for any interval: that first.
-    const few = model.fit.freedom < 2;
+    // Too few trials to believe any model: that first.
+    const few = model.n < LEAST_TRIALS;
     return { group, wanted, few, uncertainty: few ? Infinity : meanUncertainty(model, wanted) };
   });
   const [worst] = judged.toSorted((a, b) => b.uncertainty - a.uncertainty);
@@ -96,7 +117,7 @@ export function adviseNextTrial(
   const targetRad = (direction === 'right' ? -1 : 1) * (best?.target ?? Math.PI / 2);
   const rateRadPerS = group.rates[0] ?? 1.5;
   const why = few
-    ? 'there are too few trials of this kind for any interval'
+    ? 'there are fewer than five trials of this kind'
     : `it narrows the interval of the wanted turns by ${number(narrowing * 100)} %`;
   return {
     next: { targetRad, direction, rateRadPerS, kind: group.kind, why },

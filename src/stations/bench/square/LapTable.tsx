@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { counted, number } from '../../../core/text/quantities';
 import type { LapRecord } from '../../../formats/benchRecords';
@@ -15,8 +16,10 @@ const SHOWN_OPEN = 8;
 
 /** The laps as they were driven, the newest first. */
 export function LapTable({ laps, onSetAside, onTakeBack }: Props) {
+  // As it was found: a list that grows must not fold itself away.
+  const [isOpen] = useState(laps.length <= SHOWN_OPEN);
   return (
-    <details open={laps.length <= SHOWN_OPEN}>
+    <details open={isOpen}>
       <summary>{counted(laps.length, 'lap')}, the newest first</summary>
       <div className={styles.scroll}>
         <table className={styles.table} aria-label="Laps">

@@ -58,7 +58,8 @@ export function useCapture(onDone: (readings: Reading[]) => void) {
       const take = (readings: Reading[]) => {
         const last = readings.at(-1);
         if (last === undefined || !counting) return;
-        from ??= (readings[0]?.t_s ?? 0) + COUNTDOWN_S;
+        // What came before the button was pressed is no part of it.
+        from ??= last.t_s + COUNTDOWN_S;
         const begin = from;
         if (last.t_s < begin) {
           setState({ phase: 'countdown', leftS: begin - last.t_s });

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { counted, degrees, number } from '../../../core/text/quantities';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
@@ -25,8 +26,10 @@ const SHOWN_OPEN = 8;
 
 /** The trials as they were made, the newest first; none is ever deleted. */
 export function TrialTable({ trials, onRepeat, onSetAside, onTakeBack }: Props) {
+  // As it was found: a list that grows must not fold itself away.
+  const [isOpen] = useState(trials.length <= SHOWN_OPEN);
   return (
-    <details open={trials.length <= SHOWN_OPEN}>
+    <details open={isOpen}>
       <summary>{counted(trials.length, 'trial')}, the newest first</summary>
       <div className={styles.scroll}>
         <table className={styles.table} aria-label="Trials">

@@ -1,0 +1,319 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { leadFor, withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { judgeConfirmation } from '../../src/core/calibration/confirm';
+import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
+import { randomStream } from '../../src/core/simulate/random';
+import { linearFit } from '../../src/core/stats/linearFit';
+import { estimateByEye } from '../../src/core/turns/byEye';
+import { aicc, turnErrorModel } from '../../src/core/turns/errorModel';
+import type { TurnSchool } from '../../src/core/turns/schools';
+import { simulateSchool, suggestGain } from '../../src/core/turns/simulateSchool';
+import { trueAngle, type TurnTrial } from '../../src/core/turns/trial';
+import { turnModel } from '../../src/core/turns/turnModel';
+import { studyTurns } from '../../src/core/turns/turnStudy';
+import { recordedTable } from './logs';
+import { bareTable, deg, idealRobot, routeOf } from './support';
+
+const recorded = (): TurnTrial[] =>
+  recordedTable('turn-trials').map((row) => ({
+    targetRad: deg(Number(row.target_deg)),
+    actualRad: deg(Number(row.actual_deg)),
+    rateRadPerS: deg(Number(row.rate_deg_per_s)),
+    kind: 'spin',
+  }));
+
+/** Trials of a robot with known errors. */
+function trialsOf(
+  targets: number[],
+  rates: number[],
+  { c = (rate: number) => 0 * rate, k = 0, sd = 0, seed = 1, rightExtra = 0 },
+): TurnTrial[] {
+  const random = randomStream(seed, 0, 'turn-trials');
+  return rates.flatMap((rate) =>
+    targets.map((target) => {
+      const sign = Math.sign(target);
+      const size =
+        c(rate) + (sign < 0 ? rightExtra : 0) + (1 + k) * Math.abs(target) + sd * random.normal();
+      return {
+        targetRad: deg(target),
+        actualRad: sign * deg(size),
+        rateRadPerS: deg(rate),
+        kind: 'spin',
+      };
+    }),
+  );
+}
+
+const BOTH_WAYS = [45, 90, 180, 270, 45, 90, 180].flatMap((angle) => [angle, -angle]);
+
+describe('the model of turns', () => {
+  it('agrees with least squares and AICc reckoned apart on the recorded trials', () => {
+    const { groups, commands } = turnModel(recorded(), 0, [deg(90)]);
+    expect(
+      groups.map(({ direction, rateRadPerS, model }) => [
+        direction,
+        rateRadPerS,
+        model.model,
+        model.n,
+      ]),
+    ).toEqual([
+      ['both', deg(90), 'c', 12],
+      ['both', deg(180), 'both', 12],
+    ]);
+    const [slow, fast] = groups;
+    expect(slow?.model.constantRad).toBeCloseTo(deg(2.9833333), 8);
+    expect(slow?.model.residualSdRad).toBeCloseTo(deg(1.0878113), 8);
+    expect(fast?.model.constantRad).toBeCloseTo(deg(11.2544554), 8);
+    expect(fast?.model.scaleError).toBeCloseTo(-0.0161716, 7);
+    expect(fast?.model.residualSdRad).toBeCloseTo(deg(0.3034456), 8);
+    expect(slow?.model.aiccAbove.both).toBeCloseTo(1.4, 1);
+    const at180 = commands.find(({ rateRadPerS }) => rateRadPerS > 3);
+    expect(at180?.commandRad).toBeCloseTo(deg(80.0398), 5);
+    expect(((at180?.high95Rad ?? 0) - (at180?.low95Rad ?? 0)) / 2).toBeCloseTo(deg(0.7220739), 7);
+  });
+
+  it('tells lag and braking of the recorded trials within their uncertainty', () => {
+    const { lagS, lagSeS, brakingRadPerS2, brakingSeRadPerS2 } = turnModel(recorded(), 0, []);
+    expect(Math.abs((lagS ?? 0) - 0.034145)).toBeLessThan(3.29 * (lagSeS ?? 0));
+    expect(Math.abs((brakingRadPerS2 ?? 0) - deg(4656.9))).toBeLessThan(
+      3.29 * (brakingSeRadPerS2 ?? 0),
+    );
+  });
+
+  it('finds errors without scatter exactly, whatever they are', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 0.08, noNaN: true }),
+        fc.double({ min: 300, max: 4000, noNaN: true }),
+        fc.double({ min: -0.03, max: 0.03, noNaN: true }),
+        (lag, braking, k) => {
+          const c = (rate: number) => rate * lag + (rate * rate) / (2 * braking);
+          const model = turnModel(trialsOf(BOTH_WAYS, [60, 120, 180], { c, k }), 0, [
+            deg(90),
+            deg(-130),
+          ]);
+          expect(model.lagS).toBeCloseTo(lag, 4);
+          expect((model.brakingRadPerS2 ?? 0) / deg(braking)).toBeCloseTo(1, 2);
+          for (const { wantedRad, rateRadPerS, commandRad } of model.commands) {
+            const sign = Math.sign(wantedRad);
+            const truly = deg(c(rateRadPerS / deg(1))) + (1 + k) * Math.abs(commandRad);
+            expect(sign * truly).toBeCloseTo(wantedRad, 5);
+          }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it('takes a known drift out, which would pass for a scale error', () => {
+    const drift = deg(0.5);
+    const trials = trialsOf([90, 180, 270, 90, 180, 270], [90], {}).map((trial) => ({
+      ...trial,
+      durationS: 2 * (trial.targetRad / trial.rateRadPerS),
+      actualRad: trial.targetRad - drift * 2 * (trial.targetRad / trial.rateRadPerS),
+    }));
+    expect(turnModel(trials, 0, []).groups[0]?.model.scaleError).toBeLessThan(-0.01);
+    expect(turnModel(trials, drift, []).groups[0]?.model.model).toBe('none');
+  });
+
+  it('keeps directions apart when they differ, and when there are too few trials to tell', () => {
+    const differ = trialsOf(BOTH_WAYS, [90], { c: () => 4, sd: 0.4, rightExtra: 3 });
+    expect(turnModel(differ, 0, []).groups.map(({ direction }) => direction)).toEqual([
+      'left',
+      'right',
+    ]);
+    const few = trialsOf([90, -90, 180, -180], [90], { c: () => 4, sd: 0.4 });
+    expect(turnModel(few, 0, []).groups.map(({ direction }) => direction)).toEqual([
+      'left',
+      'right',
+    ]);
+    const alike = trialsOf(BOTH_WAYS, [90], { c: () => 4, sd: 0.4 });
+    expect(turnModel(alike, 0, []).groups.map(({ direction }) => direction)).toEqual(['both']);
+  });
+
+  it('says that one angle cannot tell a constant from a share, and flags what was not tried', () => {
+    const model = turnModel(trialsOf([90, 90, 90, 90], [90], { c: () => 4, sd: 0.3 }), 0, [
+      deg(90),
+      deg(15),
+      deg(-90),
+    ]);
+    expect(model.groups[0]?.model).toMatchObject({ model: 'c', oneTarget: true });
+    expect(model.lagS).toBeNull();
+    expect(model.commands.map(({ extrapolated }) => extrapolated)).toEqual([false, true, true]);
+    const single = turnModel(trialsOf([90], [90], { c: () => 4 }), 0, [deg(90)]);
+    expect(single.commands[0]).toMatchObject({ low95Rad: null, high95Rad: null });
+  });
+
+  it('has intervals that hold 95 of 100 new turns', () => {
+    let held = 0;
+    const logs = 400;
+    for (let seed = 0; seed < logs; seed += 1) {
+      const c = () => 5;
+      const model = turnModel(
+        trialsOf([45, 90, 180, 45, 90, 180], [90], { c, k: 0.01, sd: 1, seed }),
+        0,
+        [deg(90)],
+      );
+      const [command] = model.commands;
+      const truly =
+        deg(5) + 1.01 * (command?.commandRad ?? 0) + deg(randomStream(seed, 1, 'new').normal());
+      if (truly >= (command?.low95Rad ?? 9) && truly <= (command?.high95Rad ?? -9)) held += 1;
+    }
+    expect(held / logs).toBeGreaterThan(0.92);
+    expect(held / logs).toBeLessThan(0.985);
+  });
+
+  it('uses AICc as published, and refuses to judge too few', () => {
+    // n·ln(RSS/n) + 2K + 2K(K+1)/(n−K−1) with K = 3, n = 10, RSS = 10.
+    expect(aicc(10, 10, 2)).toBeCloseTo(6 + 24 / 6, 12);
+    expect(aicc(10, 4, 2)).toBe(Infinity);
+    expect(
+      turnErrorModel([
+        { target: 1, actual: 1.1 },
+        { target: 1, actual: 1.1 },
+      ]).model,
+    ).toBe('c');
+    expect(
+      linearFit(
+        [
+          [1, 2],
+          [2, 4],
+          [3, 6],
+        ],
+        [1, 2, 3],
+      ),
+    ).toBeNull();
+  });
+});
+
+describe('measuring a turn', () => {
+  it('by protractor, along the reference or along the edge', () => {
+    expect(trueAngle({ by: 'protractor', angleRad: deg(94) }, deg(-90), 'whole')).toBeCloseTo(
+      deg(-94),
+      12,
+    );
+    expect(
+      trueAngle({ by: 'along-reference', alongM: 0.1, offsetM: 0.1 }, deg(90), 'over'),
+    ).toBeCloseTo(deg(135), 12);
+    expect(trueAngle({ by: 'along-edge', edgeM: 0.2, offsetM: 0.1 }, deg(-90), 'over')).toBeCloseTo(
+      deg(-120),
+      12,
+    );
+    expect(() => trueAngle({ by: 'along-edge', edgeM: 0.1, offsetM: 0.2 }, 1, 'whole')).toThrow(
+      /longer than the edge/,
+    );
+  });
+
+  it('by eye proves little, and says so', () => {
+    const none = estimateByEye(['over', 'under', 'right']);
+    expect(none?.sentence).toContain('nothing is proved');
+    const over = estimateByEye(Array<'over'>(6).fill('over'));
+    expect(over?.low95Rad).toBeGreaterThan(0);
+    expect((over?.high95Rad ?? 0) - (over?.low95Rad ?? 0)).toBeGreaterThan(deg(8));
+    expect(estimateByEye([])).toBeNull();
+  });
+});
+
+describe('advice and applying', () => {
+  it('asks for trials where they tell most, and stops when they no longer do', () => {
+    const few = studyTurns(
+      trialsOf([90, 90], [90], { c: () => 4, sd: 0.5 }),
+      0,
+      [deg(90), deg(-90)],
+      deg(0.1),
+    );
+    expect(few.advice.next).not.toBeNull();
+    const many = studyTurns(
+      trialsOf(Array<number[]>(4).fill(BOTH_WAYS).flat(), [90], { c: () => 4, sd: 1 }),
+      0,
+      [deg(90)],
+      deg(0.1),
+    );
+    expect(many.advice.next).toBeNull();
+    expect(many.advice.sentence).toMatch(/robot’s own scatter/);
+    expect(many.sentences.next).toMatch(/^For 90° to the left at 90°\/s, stop at 8[56]/);
+  });
+
+  it('changes the commands of a route and nothing else', () => {
+    const c = (rate: number) => 0.05 * rate;
+    const study = turnModel(trialsOf(BOTH_WAYS, [60, 120], { c, sd: 0.01 }), 0, []);
+    const turns = calibrationFromTurns(study);
+    expect(leadFor(turns, deg(90), deg(60))).toBeCloseTo(deg(3), 3);
+    // A rate that was not tried: by the physics.
+    expect(leadFor(turns, deg(90), deg(90))).toBeCloseTo(deg(4.5), 2);
+    const route = routeOf([
+      { kind: 'straight', distanceM: 0.3 },
+      { kind: 'turn', mode: 'by', angleRad: deg(-90), rateRadPerS: deg(60), leadRad: 0 },
+    ]);
+    const { route: changed, changes } = withTurnCalibration(
+      route,
+      idealRobot,
+      bareTable,
+      turns,
+      'X',
+    );
+    expect(changes).toHaveLength(1);
+    expect(changes[0]?.newCommandRad).toBeCloseTo(deg(-87), 2);
+    expect(changed.steps[0]).toEqual(route.steps[0]);
+    expect(changed.turnCalibrationId).toBe('X');
+    expect(withTurnCalibration(changed, idealRobot, bareTable, turns, 'X').changes).toEqual([]);
+    expect(
+      judgeConfirmation(turns, deg(60), [{ wantedRad: deg(90), actualRad: deg(99) }]).sentence,
+    ).toMatch(/changed/);
+  });
+});
+
+describe('ways to turn', () => {
+  const robot = { ...idealRobot, motors: { ...idealRobot.motors, lagS: 0.05 } };
+  const stop = (leadRad: number): TurnSchool => ({
+    school: 'stop-early',
+    rateRadPerS: 1.5,
+    leadRad,
+  });
+
+  it('stop late by rate × lag, and right when they stop early by it', () => {
+    const late = simulateSchool(robot, stop(0), deg(90), 3, 1);
+    expect(late.meanErrorRad).toBeCloseTo(1.5 * 0.05, 2);
+    const early = simulateSchool(robot, stop(late.meanErrorRad), deg(90), 3, 1);
+    expect(Math.abs(early.meanErrorRad)).toBeLessThan(deg(0.3));
+  });
+
+  it('suggest a gain that stays within the stated overshoot, and not much less', () => {
+    const school = {
+      school: 'proportional',
+      rateRadPerS: 2.5,
+      kpPerS: 4,
+      kd: 0,
+      kiPerS2: 0,
+      leastRateRadPerS: 0.1,
+      integralLimitRadPerS: 0.4,
+      settledRad: deg(1),
+      settledRateRadPerS: deg(5),
+      settledS: 0.1,
+    } as const;
+    const gain = suggestGain(robot, school, deg(90), deg(1)) ?? 0;
+    expect(gain).toBeGreaterThan(1);
+    const at = (kpPerS: number) => simulateSchool(robot, { ...school, kpPerS }, deg(90), 2, 1);
+    expect(at(gain).overshootRad).toBeLessThan(deg(1.05));
+    expect(at(gain).unsettledShare).toBe(0);
+    expect(at(gain * 1.3).overshootRad).toBeGreaterThan(deg(1));
+  });
+
+  it('never settle when the gain shakes the robot', () => {
+    const slow = { ...robot, gyro: { ...robot.gyro, latencyS: 0.1 } };
+    const school: TurnSchool = {
+      school: 'proportional',
+      rateRadPerS: 3,
+      kpPerS: 40,
+      kd: 0,
+      kiPerS2: 0,
+      leastRateRadPerS: 0.3,
+      integralLimitRadPerS: 0.4,
+      settledRad: deg(1),
+      settledRateRadPerS: deg(5),
+      settledS: 0.1,
+    };
+    expect(simulateSchool(slow, school, deg(90), 2, 1).unsettledShare).toBe(1);
+  });
+});
