@@ -29,11 +29,25 @@ async function enterARun(page: Page): Promise<void> {
   }
 }
 
+/** Switched on in the hand, the stand-in drifts: the check at ten times the speed. */
+async function checkStill(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Switch on in the hand' }).click();
+  await page.getByRole('radio', { name: '×10' }).click();
+  await page.waitForTimeout(1500);
+  await page.getByRole('button', { name: 'Start, hands off' }).click();
+  await page.getByTestId('still-verdict').waitFor();
+  await page.getByText('The check is kept.').waitFor({ state: 'detached' });
+}
+
 const SHOTS: Shot[] = [
   { name: 'today', path: '/' },
   { name: 'robot', path: '/robot' },
+  { name: 'bench-still', path: '/bench/still', prepare: checkStill },
+  { name: 'bench-turns', path: '/bench/turns' },
+  { name: 'bench-schools', path: '/bench/schools' },
+  { name: 'bench-square', path: '/bench/square' },
+  { name: 'bench-calibrations', path: '/bench/calibrations', dark: true },
   { name: 'course', path: '/course', prepare: simulate },
-  { name: 'course-dark', path: '/course', dark: true, prepare: simulate },
   {
     name: 'course-versions',
     path: '/course',
@@ -73,7 +87,8 @@ main(async () => {
         viewport: { width, height: 800 },
         colorScheme: dark ? 'dark' : 'light',
       });
-      await page.goto(url + path, { waitUntil: 'networkidle' });
+      await page.goto(url + path, { waitUntil: 'load' });
+      await page.waitForTimeout(1200);
       await prepare?.(page);
       await page.waitForTimeout(300);
       await page.screenshot({ path: join(folder, `${name}.png`) });

@@ -62,7 +62,7 @@ const STAGES: Check[][][] = [
   ],
   [
     [vitest('api'), browser('work', ['course', 'logging', 'story'])],
-    [browser('screens', ['screens', 'keyboard'])],
+    [browser('screens', ['screens', 'keyboard']), browser('bench', ['bench'])],
   ],
 ];
 

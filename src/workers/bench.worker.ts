@@ -1,4 +1,5 @@
 import { allanDeviation, type AllanResult } from '../core/gyro/allan';
+import { shownLog, type ShownLog } from '../core/gyro/shownLog';
 import { medianPeriod } from '../core/gyro/log';
 import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCheck';
 import type { Anchor } from '../core/gyro/anchors';
@@ -35,6 +36,7 @@ export interface StillAnalysis {
   /** Only for rates over at least five minutes. */
   allan: AllanResult | null;
   kind: StillLog['kind'];
+  shown: ShownLog;
 }
 
 export type BenchReply =
@@ -81,6 +83,7 @@ function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalys
         ? allanDeviation(rateRadPerS, medianPeriod(tS))
         : null,
     kind: log.kind,
+    shown: shownLog(log),
   };
 }
 

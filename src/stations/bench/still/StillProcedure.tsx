@@ -47,11 +47,6 @@ const LENGTHS = [
   { value: '180', label: '3 min' },
 ] as const;
 
-interface Result {
-  log: Log;
-  analysis: StillAnalysis;
-}
-
 /** Do, see, know: lie still, be read, and be told how fast the heading creeps. */
 export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Props) {
   const standIn = useStandIn();
@@ -60,7 +55,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
   const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
   const [runDurationS, setRunDuration] = useState(150);
   const [toleranceRad, setTolerance] = useState(radiansFromDegrees(2));
-  const [result, setResult] = useState<Result | null>(null);
+  const [result, setResult] = useState<StillAnalysis | null>(null);
   const [sent, setSent] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
@@ -88,7 +83,9 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
     setProblem(null);
     try {
       const analysis = await analyseStill(log, runDurationS, toleranceRad).result;
-      setResult({ log, analysis });
+      setResult(analysis);
+      // The chart is drawn before the log goes out, so that no frame waits for both.
+      await new Promise((drawn) => setTimeout(drawn, 50));
       await keep(log, name.slice(0, 80));
     } catch (error) {
       setProblem(sentenceOf(error));
@@ -114,7 +111,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
       {result === null ? (
         intro
       ) : (
-        <StillVerdict analysis={result.analysis} {...{ runDurationS, toleranceRad }} />
+        <StillVerdict analysis={result} {...{ runDurationS, toleranceRad }} />
       )}
       {capture.state.phase === 'countdown' && (
         <div className={styles.countdown} role="status">
@@ -134,7 +131,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
       {capture.state.phase === 'capturing' ? (
         <LiveChart readings={capture.state.readings} signs={robot.robot.signs} />
       ) : (
-        result !== null && <StillResult {...result} {...{ runDurationS, toleranceRad }} />
+        result !== null && <StillResult analysis={result} {...{ runDurationS, toleranceRad }} />
       )}
       <section aria-label="Do" className={styles.do}>
         <ol className={styles.steps}>

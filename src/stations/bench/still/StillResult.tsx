@@ -2,7 +2,6 @@ import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { driftPlusMinus, driftText, stillSentences } from '../../../core/gyro/stillSentence';
 import { centimetres, clock, counted, degrees, number } from '../../../core/text/quantities';
-import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import { Figure } from '../../../ui/Figure';
 import { Frame } from '../../../ui/Frame';
@@ -12,14 +11,13 @@ import { AllanFigure } from './AllanFigure';
 import { stillCurves } from './stillChart';
 
 interface Props {
-  log: Log;
   analysis: StillAnalysis;
   runDurationS: number;
   toleranceRad: number;
 }
 
 /** The verdict of a still check: sentence, what it means, what to do next. */
-export function StillVerdict({ analysis, runDurationS, toleranceRad }: Omit<Props, 'log'>) {
+export function StillVerdict({ analysis, runDurationS, toleranceRad }: Props) {
   const sentences = stillSentences(analysis.check, runDurationS, toleranceRad);
   return (
     <div
@@ -34,7 +32,7 @@ export function StillVerdict({ analysis, runDurationS, toleranceRad }: Omit<Prop
   );
 }
 
-function StillFigures({ analysis, runDurationS }: Omit<Props, 'log' | 'toleranceRad'>) {
+function StillFigures({ analysis, runDurationS }: Omit<Props, 'toleranceRad'>) {
   const { check } = analysis;
   const far = Math.abs(check.headingErrorAtEndRad) > 1.2;
   return (
@@ -82,10 +80,10 @@ function warmUpText({ check }: StillAnalysis): string {
 
 /** What a still check found: the curve with the fit, the figures, and for long rate logs the Allan deviation. */
 export function StillResult(props: Props) {
-  const { log, analysis } = props;
+  const { analysis } = props;
   const { check, kind } = analysis;
-  const { curves, bands } = useMemo(() => stillCurves(log, check), [log, check]);
-  const start = log.tS[0] ?? 0;
+  const { curves, bands } = useMemo(() => stillCurves(analysis), [analysis]);
+  const start = analysis.shown.startS;
   const shades = check.touched.map(({ fromS, toS }) => ({ from: fromS - start, to: toS - start }));
   const touched =
     shades.length > 0
