@@ -6,8 +6,8 @@ export default defineConfig({
   globalSetup: './tests/e2e/serveDemo.ts',
   fullyParallel: false,
   workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.CORVAT_E2E_RESULTS ?? 'test-results/e2e.json' }],

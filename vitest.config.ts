@@ -3,7 +3,14 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', include: ['tests/{core,formats,server,stations}/**/*.test.ts'] } },
+      {
+        test: {
+          name: 'core',
+          include: ['tests/{core,formats,server,stations}/**/*.test.ts'],
+          // Thousands of simulated series and logs take their time on a busy machine.
+          testTimeout: 60_000,
+        },
+      },
       {
         test: {
           name: 'api',

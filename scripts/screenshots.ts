@@ -36,6 +36,7 @@ async function checkStill(page: Page): Promise<void> {
   await page.waitForTimeout(1500);
   await page.getByRole('button', { name: 'Start, hands off' }).click();
   await page.getByTestId('still-verdict').waitFor();
+  await page.getByText('The check is kept.').waitFor();
   await page.getByText('The check is kept.').waitFor({ state: 'detached' });
 }
 

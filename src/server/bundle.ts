@@ -6,12 +6,23 @@ import { TABLE_NAMES, type TableName } from './models';
 const FORMAT = 'corvat-backup';
 const FORMAT_VERSION = 1;
 
+/** Tables that every backup has; one of an earlier Corvat lacks those that came later. */
+const FIRST_TABLES = new Set<TableName>([
+  'team',
+  'robot',
+  'course',
+  'mission',
+  'route',
+  'routeVersion',
+  'series',
+  'run',
+]);
+
 const rows = z.array(z.record(z.string(), z.unknown()));
 
 const tables = z.object(
   Object.fromEntries(
-    // A backup of an earlier Corvat has fewer tables; without a team it is none.
-    TABLE_NAMES.map((name) => [name, name === 'team' ? rows : rows.default([])]),
+    TABLE_NAMES.map((name) => [name, FIRST_TABLES.has(name) ? rows : rows.default([])]),
   ) as Record<TableName, typeof rows>,
 );
 

@@ -2,6 +2,12 @@ import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest';
+import { ulid } from 'ulid';
+import { SequelizeStorage } from 'umzug';
+import { pipit } from '../../src/server/demo/scenario';
+import * as firstTables from '../../src/server/migrations/0001-first-tables';
+import { findRobot } from '../../src/server/stores/robots';
+import { listStillChecks } from '../../src/server/stores/stillChecks';
 import { openDatabase } from '../../src/server/database';
 import { migrate } from '../../src/server/migrate';
 import { privateUrl } from '../../scripts/lib/mariadb';
@@ -50,11 +56,27 @@ describe('what survives', () => {
     },
   );
 
-  it('migrates once, and refuses data of a newer Corvat with a sentence', async () => {
+  it('brings the data of the version before along, once, and refuses data of a newer Corvat', async () => {
     const db = openDatabase(privateUrl(inject('home'), 'demo'));
     try {
-      expect(await migrate(db)).toEqual(['0001-first-tables']);
+      await firstTables.up(db.sequelize.getQueryInterface());
+      await new SequelizeStorage({ ...db, tableName: 'migration' }).logMigration({
+        name: '0001-first-tables',
+      });
+      // A robot as it was written before there were signs and ports.
+      const { signs: _signs, build: _build, ...before } = pipit;
+      const [teamId, id] = [ulid(), ulid()];
+      await db.models.team.create({ id: teamId, version: 1, name: 'Quillon Yard' });
+      await db.models.robot.create({ id, version: 1, teamId, name: 'Pipit', robot: before });
+      expect(await migrate(db)).toEqual(['0002-bench']);
       expect(await migrate(db)).toEqual([]);
+      const robot = await findRobot(db, id);
+      expect(robot?.robot).toMatchObject({
+        ...before,
+        signs: { heading: 1 },
+        build: { units: [] },
+      });
+      expect(await listStillChecks(db, id)).toEqual([]);
       await db.sequelize.query("INSERT INTO migration (name) VALUES ('9999-from-the-future')");
       await expect(migrate(db)).rejects.toThrow(/newer Corvat/);
     } finally {
@@ -76,10 +98,12 @@ describe('a folder with demo data', () => {
     removeHome(home);
   });
   const findings = async () => {
-    const page = await (
-      await fetch(`${served.url}/findings`, { headers: { connection: 'close' } })
-    ).text();
-    return /<main[\s\S]*<\/main>/.exec(page)?.[0] ?? '';
+    const parts: string[] = [];
+    for (const path of ['/findings', '/bench/calibrations', '/bench/still']) {
+      const answer = await fetch(served.url + path, { headers: { connection: 'close' } });
+      parts.push(/<main[\s\S]*<\/main>/.exec(await answer.text())?.[0] ?? '');
+    }
+    return parts.join('\n');
   };
 
   it('has its password and its database to itself', () => {

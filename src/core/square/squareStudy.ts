@@ -25,7 +25,7 @@ export function encoderSquareSentences(result: EncoderSquare): ThreeSentences {
     next:
       trackProved || wheelsProved
         ? `With the corrected sizes they should end about ${millimetres(result.closureAfterM)} off: apply them, and drive two laps to see.`
-        : 'There is nothing to correct.',
+        : 'Nothing to correct is proved: the laps scatter more than they are off. Drive three more each way, slowly.',
   };
 }
 

@@ -1,3 +1,4 @@
+import type { Freshness } from '../../core/freshness';
 import { counted } from '../../core/text/quantities';
 import type { SavedRouteVersion } from '../../formats/records';
 import type { SeriesContext } from './seriesContext';
@@ -54,5 +55,39 @@ export function deeds(
       why: 'It is saved and was never run: ten runs tell how far apart it ends',
       href: `/runs?version=${id}`,
     })),
+  ];
+}
+
+/**
+ * What the Bench would have a coach do: turns that are not known (any more), and a heading sensor that
+ * nobody has looked at today.
+ */
+export function benchDeeds(
+  robotName: string,
+  turns: Freshness,
+  lastCheck: Date | null,
+  now: Date,
+): Deed[] {
+  const today = now.toISOString().slice(0, 10);
+  const isChecked = lastCheck?.toISOString().slice(0, 10) === today;
+  return [
+    ...(isChecked
+      ? []
+      : [
+          {
+            text: `Make a still check of ${robotName}`,
+            why: 'Thirty seconds in the queue tell whether its heading creeps today',
+            href: '/bench/still',
+          },
+        ]),
+    ...(turns.state === 'fresh'
+      ? []
+      : [
+          {
+            text: `Measure how ${robotName} turns`,
+            why: `turns: ${turns.text}; ten trials tell what to command`,
+            href: '/bench/turns',
+          },
+        ]),
   ];
 }

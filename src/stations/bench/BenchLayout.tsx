@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { RobotRecord } from '../../formats/records';
 import styles from './Bench.module.css';
 import { StandInPanel } from './standIn/StandInPanel';
-import { useStandIn } from './standIn/useStandIn';
+import { useStandInFact } from './standIn/useStandIn';
 
 /** The procedures of the Bench, in the order in which a season begins. */
 export const PROCEDURES = [
@@ -30,8 +30,8 @@ export function BenchLayout({
   current,
   children,
 }: BenchProps & { current: ProcedureId; children: ReactNode }) {
-  const standIn = useStandIn();
-  const standsInFor = robots.find(({ id }) => id === standIn.robotId) ?? robots[0];
+  const standInRobotId = useStandInFact((seen) => seen.robotId);
+  const standsInFor = robots.find(({ id }) => id === standInRobotId) ?? robots[0];
   const suffix = robot.id === robots[0]?.id ? '' : `?robot=${robot.id}`;
   return (
     <>

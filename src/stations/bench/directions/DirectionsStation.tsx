@@ -22,7 +22,7 @@ import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { hasSerial, listenTo, type LiveSource } from '../sources';
 import { doWithStandIn } from '../standIn/standInStore';
-import { useStandIn } from '../standIn/useStandIn';
+import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 
 const STEPS: {
   step: DirectionStep;
@@ -161,8 +161,8 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
   const [source, setSource] = useState<LiveSource | 'file'>('stand-in');
   const [results, setResults] = useState<Results>({});
-  const standIn = useStandIn();
-  const fits = standIn.robotId === robot.id;
+  const fits = useStandsInFor(robot.id);
+  const isOn = useStandInIsOn();
   const found: Partial<RawSigns> = {
     ...results['turn-left']?.signs,
     ...results['roll-forward']?.signs,
@@ -196,10 +196,10 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
             files.
           </Notice>
         )}
-        {source === 'stand-in' && standIn.view?.on === false && (
+        {source === 'stand-in' && isOn === false && (
           <span className="faint">The stand-in is switched off.</span>
         )}
-        {source === 'stand-in' && standIn.robotId !== null && !fits && (
+        {source === 'stand-in' && fits === false && (
           <span className="faint">The stand-in stands in for another robot.</span>
         )}
       </div>
@@ -210,7 +210,7 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
             entry={entry}
             source={source}
             result={results[entry.step]}
-            standInReady={fits && standIn.view?.on === true}
+            standInReady={fits === true && isOn === true}
             onResult={(result) => setResults((old) => ({ ...old, [entry.step]: result }))}
           />
         ))}

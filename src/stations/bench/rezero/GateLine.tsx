@@ -5,13 +5,13 @@ import { degrees } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
 import { doWithStandIn, listenToStandIn } from '../standIn/standInStore';
-import { useStandIn } from '../standIn/useStandIn';
+import { useStandInIsOn } from '../standIn/useStandIn';
 
 const KEPT = 60;
 
 /** The gate before every zeroing: quiet, wheels still, finger off; and what is lost without it. */
 export function GateLine() {
-  const { view } = useStandIn();
+  const isOn = useStandInIsOn();
   const [gate, setGate] = useState<Gate | null>(null);
   useEffect(() => {
     let recent: RawReading[] = [];
@@ -20,7 +20,7 @@ export function GateLine() {
       setGate(standstillGate(recent));
     });
   }, []);
-  if (view?.on !== true) return null;
+  if (isOn !== true) return null;
   return (
     <section aria-label="Standstill gate" className={styles.actions} data-testid="gate">
       <span>

@@ -18,7 +18,7 @@ import { useToast } from '../../../ui/useToast';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { doWithStandIn } from '../standIn/standInStore';
-import { useStandIn } from '../standIn/useStandIn';
+import { useStandsInFor } from '../standIn/useStandIn';
 import { StillProcedure } from '../still/StillProcedure';
 import { GateLine } from './GateLine';
 
@@ -145,7 +145,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
   const [timeS, setTime] = useState(120);
   const [proof, setProof] = useState<string | null>(null);
   const [toast, tell] = useToast();
-  const standIn = useStandIn();
+  const standInFits = useStandsInFor(robot.id) === true;
   const used = checks.filter(({ setAsideReason }) => setAsideReason === null);
   const records = schoolRecords(
     used.flatMap(({ school, result }) =>
@@ -227,7 +227,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
       />
       {record !== undefined && (
         <>
-          <Steps record={record} standInFits={standIn.robotId === robot.id} />
+          <Steps record={record} standInFits={standInFits} />
           <StillProcedure
             key={record.facts.school}
             robot={robot}

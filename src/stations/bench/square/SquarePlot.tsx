@@ -56,7 +56,9 @@ export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
       20,
       ...[...cw, ...ccw].flatMap(({ xM, yM }) => [Math.abs(xM), Math.abs(yM)].map((v) => v * 1000)),
     );
-  const range = { min: -Math.ceil(reach / 10) * 10, max: Math.ceil(reach / 10) * 10 };
+  // Whole fifties, so that the marks of the axes do not crowd.
+  const end = Math.ceil(reach / 50) * 50;
+  const range = { min: -end, max: end };
   return (
     <Frame
       square

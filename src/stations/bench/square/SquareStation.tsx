@@ -18,7 +18,7 @@ import { ApplyDialog } from '../apply/ApplyDialog';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
-import { useStandIn } from '../standIn/useStandIn';
+import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
 import { useTrials } from '../useTrials';
 import { LapEntry } from './LapEntry';
@@ -106,7 +106,7 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
   const [aside, setAside] = useState<LapRecord | null>(null);
   const [applying, setApplying] = useState(false);
   const [toast, tell] = useToast();
-  const standIn = useStandIn();
+  const standInFits = useStandsInFor(robot.id) === true;
   const { trackM } = robot.robot;
   const found = useMemo(() => study(record, trackM), [record, trackM]);
   const { cw, ccw, encoders, gyro } = found;
@@ -177,7 +177,7 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
         <LapEntry
           sideM={conditions.sideM}
           driven={conditions.driven}
-          standInFits={standIn.robotId === robot.id}
+          standInFits={standInFits}
           onLap={add}
         />
         <TrialsFile

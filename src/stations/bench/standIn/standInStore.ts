@@ -36,6 +36,8 @@ function publish(next: Partial<StandInSeen>): void {
 
 function accept(report: Report): void {
   const { view, robotId, readings, truth } = report;
+  // An answer that was overtaken by a later one tells nothing new.
+  if (seen.view !== null && view.nowS < seen.view.nowS) return;
   publish({
     view,
     robotId,
@@ -69,7 +71,9 @@ async function poll(): Promise<void> {
 export function watchStandIn(watcher: () => void): () => void {
   watchers.add(watcher);
   if (timer === undefined) timer = setTimeout(() => void poll(), 0);
-  return () => watchers.delete(watcher);
+  return () => {
+    watchers.delete(watcher);
+  };
 }
 
 export const standInSeen = (): StandInSeen => seen;

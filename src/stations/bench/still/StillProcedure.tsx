@@ -24,7 +24,7 @@ import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { saveLog } from '../saveLog';
 import { hasSerial, logOf, type LiveSource } from '../sources';
-import { useStandIn } from '../standIn/useStandIn';
+import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
 import { StillResult, StillVerdict } from './StillResult';
 import { useCapture } from './useCapture';
@@ -49,7 +49,8 @@ const LENGTHS = [
 
 /** Do, see, know: lie still, be read, and be told how fast the heading creeps. */
 export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Props) {
-  const standIn = useStandIn();
+  const standsIn = useStandsInFor(robot.id);
+  const standInIsOn = useStandInIsOn();
   const [source, setSource] = useState<Source>('stand-in');
   const [lengthS, setLength] = useState<(typeof LENGTHS)[number]['value']>('60');
   const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
@@ -102,9 +103,8 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
   };
   const capture = useCapture(onCaptured);
   const running = capture.state.phase !== 'idle';
-  const standInIsOther =
-    source === 'stand-in' && standIn.robotId !== null && standIn.robotId !== robot.id;
-  const isOff = source === 'stand-in' && standIn.view?.on === false;
+  const standInIsOther = source === 'stand-in' && standsIn === false;
+  const isOff = source === 'stand-in' && standInIsOn === false;
   const live = source === 'file' ? null : source;
   return (
     <>

@@ -19,7 +19,7 @@ import { RouteChanges } from '../apply/RouteChanges';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
-import { useStandIn } from '../standIn/useStandIn';
+import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
 import { useTrials } from '../useTrials';
 import { AnglesField } from './AnglesField';
@@ -113,8 +113,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
   const [applying, setApplying] = useState(false);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
   const [toast, tell] = useToast();
-  const standIn = useStandIn();
-  const standInFits = standIn.robotId === robot.id;
+  const standInFits = useStandsInFor(robot.id) === true;
 
   const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
   const { driftRadPerS, wantedRad, readingSdRad } = record.conditions;
