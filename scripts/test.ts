@@ -55,10 +55,13 @@ const STAGES: Check[][][] = [
   [
     [
       { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
+      vitest('core'),
+    ],
+    [
+      { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
       { name: 'formatting', command: ['prettier', '--check', '.', '--log-level', 'warn'] },
       { name: 'unused code', command: ['knip'] },
     ],
-    [{ name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] }, vitest('core')],
   ],
   [
     [vitest('api'), browser('work', ['course', 'logging', 'story'])],

@@ -8,6 +8,7 @@ import { linearFit } from '../../src/core/stats/linearFit';
 import { estimateByEye } from '../../src/core/turns/byEye';
 import { aicc, turnErrorModel } from '../../src/core/turns/errorModel';
 import type { TurnSchool } from '../../src/core/turns/schools';
+import { adviceText, compareText } from '../../src/core/turns/schoolText';
 import { simulateSchool, suggestGain } from '../../src/core/turns/simulateSchool';
 import { trueAngle, type TurnTrial } from '../../src/core/turns/trial';
 import { turnModel } from '../../src/core/turns/turnModel';
@@ -316,4 +317,27 @@ describe('ways to turn', () => {
     };
     expect(simulateSchool(slow, school, deg(90), 2, 1).unsettledShare).toBe(1);
   });
+});
+
+it('says which way of turning to program, or what would make one right', () => {
+  const outcome = (meanErrorRad: number, meanDurationS: number, unsettledShare = 0) => ({
+    school: { school: 'encoder', rateRadPerS: 1 } as const,
+    meanDurationS,
+    meanErrorRad,
+    sdErrorRad: deg(0.1),
+    overshootRad: 0,
+    unsettledShare,
+    trace: [],
+  });
+  const ways = [deg(9), deg(6), deg(0.2), deg(0.1), deg(0.1), deg(0.1)].map((error, i) =>
+    outcome(error, 0.5 + 0.2 * i, i === 5 ? 1 : 0),
+  );
+  expect(compareText(ways)).toMatch(
+    /^“Proportional \(P\)” is the most exact.*“By the encoders” is faster/,
+  );
+  expect(adviceText(ways)).toMatch(/Program it as “Two speeds”/);
+  expect(adviceText(ways.slice(0, 2))).toMatch(
+    /Stopping 6\.0° earlier would make “Stop early by the gyro” right/,
+  );
+  expect(compareText([outcome(0, 1, 1)])).toMatch(/None of these settles/);
 });

@@ -31,3 +31,22 @@ export function compareText(outcomes: readonly SchoolOutcome[]): string {
     ? `${exact}, and nothing is faster.`
     : `${exact}; “${fastest.name}” is faster by ${number(best.outcome.meanDurationS - fastest.outcome.meanDurationS, 1)} s, within ${number(degreesFromRadians(offBy(fastest.outcome)), 1)}°.`;
 }
+
+/** An error that a turn may have and still be worth its speed: half a degree. */
+const GOOD_ENOUGH_RAD = 0.0087;
+
+/** What to do with the comparison: the fastest way that is exact enough, or what would make one so. */
+export function adviceText(outcomes: readonly SchoolOutcome[]): string {
+  const good = outcomes
+    .map((outcome, i) => ({ outcome, name: SCHOOL_NAMES[i] ?? '' }))
+    .filter(({ outcome }) => outcome.unsettledShare < 0.05 && offBy(outcome) <= GOOD_ENOUGH_RAD)
+    .toSorted((a, b) => a.outcome.meanDurationS - b.outcome.meanDurationS)[0];
+  if (good !== undefined) {
+    return `Program it as “${good.name}”: nothing faster keeps within half a degree.`;
+  }
+  const [, early] = outcomes;
+  const further = early === undefined ? 0 : degreesFromRadians(early.meanErrorRad);
+  return Math.abs(further) > 0.5
+    ? `Stopping ${number(Math.abs(further), 1)}° ${further > 0 ? 'earlier' : 'later'} would make “${SCHOOL_NAMES[1]}” right on average.`
+    : 'Slow down the last degrees, or turn more slowly: then less is left to chance.';
+}

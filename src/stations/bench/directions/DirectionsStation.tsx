@@ -11,7 +11,6 @@ import type { StandInAction } from '../../../core/standIn/act';
 import type { Reading } from '../../../formats/readings';
 import { rawLogOf } from '../../../formats/rawLog';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
 import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { sentenceOf } from '../../api';
@@ -20,6 +19,7 @@ import { ConflictDialog } from '../../ConflictDialog';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
+import { SourceChoice, type Source } from '../SourceChoice';
 import { hasSerial, listenTo, type LiveSource } from '../sources';
 import { doWithStandIn } from '../standIn/standInStore';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
@@ -86,7 +86,7 @@ function useBetween(source: LiveSource, onDone: (readings: Reading[]) => void) {
 
 interface StepProps {
   entry: (typeof STEPS)[number];
-  source: LiveSource | 'file';
+  source: Source;
   result: DirectionResult | undefined;
   standInReady: boolean;
   onResult(result: DirectionResult): void;
@@ -159,7 +159,7 @@ function headlineOf(results: Results, record: RawSigns, found: Partial<RawSigns>
 export function DirectionsStation({ robot, robots }: BenchProps) {
   const [toast, tell] = useToast();
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
-  const [source, setSource] = useState<LiveSource | 'file'>('stand-in');
+  const [source, setSource] = useState<Source>('stand-in');
   const [results, setResults] = useState<Results>({});
   const fits = useStandsInFor(robot.id);
   const isOn = useStandInIsOn();
@@ -180,22 +180,7 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
         {headlineOf(results, record, found)}
       </p>
       <div className={styles.fields}>
-        <Choice
-          label="Read from"
-          value={source}
-          options={[
-            { value: 'stand-in', label: 'stand-in' },
-            { value: 'file', label: 'a file' },
-            { value: 'serial', label: 'robot on USB' },
-          ]}
-          onChange={setSource}
-        />
-        {source === 'serial' && !hasSerial() && (
-          <Notice tone="careful">
-            This browser cannot read a robot on USB. Use one that can (over localhost or HTTPS), or
-            files.
-          </Notice>
-        )}
+        <SourceChoice value={source} onChange={setSource} />
         {source === 'stand-in' && isOn === false && (
           <span className="faint">The stand-in is switched off.</span>
         )}

@@ -246,6 +246,11 @@ export function RunLogStation({ robot, robots }: BenchProps) {
         </>
       )}
       <section aria-label="Do" className={styles.do}>
+        <ol className={styles.steps}>
+          <li>Let the robot write time and heading (and its motors) to a file while it drives.</li>
+          <li>Load the file.</li>
+          <li>Type when you knew the true heading: in the jig, against a wall, along a line.</li>
+        </ol>
         <FileSource
           signs={robot.robot.signs}
           onLog={(read) => {

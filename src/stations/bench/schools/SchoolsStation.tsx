@@ -3,7 +3,7 @@ import type { TurnsCalibration } from '../../../core/calibration/calibration';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { degrees, number, percent } from '../../../core/text/quantities';
 import type { TurnSchool } from '../../../core/turns/schools';
-import { compareText, SCHOOL_NAMES } from '../../../core/turns/schoolText';
+import { adviceText, compareText, SCHOOL_NAMES } from '../../../core/turns/schoolText';
 import { fittedRobot, type SchoolOutcome } from '../../../core/turns/simulateSchool';
 import { Button } from '../../../ui/Button';
 import { Plot, type Curve } from '../../../ui/chart/Plot';
@@ -199,10 +199,16 @@ export function SchoolsStation({ robot, robots, turns, turnsNote }: Props) {
         <p className={styles.headline}>
           {compared === null ? 'Reckoning …' : compareText(compared.outcomes)}
         </p>
+        {compared !== null && <p className={styles.next}>{adviceText(compared.outcomes)}</p>}
         <p className="faint">{turnsNote}</p>
       </div>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       <section aria-label="Do" className={styles.do}>
+        <ol className={styles.steps}>
+          <li>Set the angle and the highest rate that your routes use.</li>
+          <li>Push the sliders until the turn ends right and does not shake.</li>
+          <li>Put the values into the program, and make three turn trials with it.</li>
+        </ol>
         <div className={styles.fields}>
           <NumberField
             label="Turn by"

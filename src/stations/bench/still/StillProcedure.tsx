@@ -23,13 +23,12 @@ import { analyseStill } from '../benchWorker';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { saveLog } from '../saveLog';
-import { hasSerial, logOf, type LiveSource } from '../sources';
+import { SourceChoice, type Source } from '../SourceChoice';
+import { hasSerial, logOf } from '../sources';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
 import { StillResult, StillVerdict } from './StillResult';
 import { useCapture } from './useCapture';
-
-type Source = LiveSource | 'file';
 
 interface Props {
   robot: RobotRecord;
@@ -141,16 +140,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
         </ol>
         <div className={styles.work}>
           <div className={styles.fields}>
-            <Choice
-              label="Read from"
-              value={source}
-              options={[
-                { value: 'stand-in', label: 'stand-in' },
-                { value: 'file', label: 'a file' },
-                { value: 'serial', label: 'robot on USB' },
-              ]}
-              onChange={setSource}
-            />
+            <SourceChoice value={source} onChange={setSource} />
             {live !== null && (
               <Choice label="For" value={lengthS} options={LENGTHS} onChange={setLength} />
             )}
@@ -179,12 +169,6 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
               onChange={setTolerance}
             />
           </div>
-          {live === 'serial' && !hasSerial() && (
-            <Notice tone="careful">
-              This browser cannot read a robot on USB. Use one that can (over localhost or HTTPS),
-              or let the robot write a file and choose “a file”.
-            </Notice>
-          )}
           {standInIsOther && (
             <Notice tone="careful">The stand-in stands in for another robot than this one.</Notice>
           )}

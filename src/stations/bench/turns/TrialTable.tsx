@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import { counted, degrees, number } from '../../../core/text/quantities';
+import { degrees, number } from '../../../core/text/quantities';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
+import { AsideButton, FoldedTable } from '../TrialParts';
 
 interface Props {
   trials: readonly TurnTrialRecord[];
@@ -21,77 +21,56 @@ function truly(trial: TurnTrialRecord): string {
   return trial.seen === null ? '–' : SEEN[trial.seen];
 }
 
-/** A longer list is folded away. */
-const SHOWN_OPEN = 8;
-
 /** The trials as they were made, the newest first; none is ever deleted. */
 export function TrialTable({ trials, onRepeat, onSetAside, onTakeBack }: Props) {
-  // As it was found: a list that grows must not fold itself away.
-  const [isOpen] = useState(trials.length <= SHOWN_OPEN);
   return (
-    <details open={isOpen}>
-      <summary>{counted(trials.length, 'trial')}, the newest first</summary>
-      <div className={styles.scroll}>
-        <table className={styles.table} aria-label="Trials">
-          <thead>
-            <tr>
-              <th className={styles.number}>No.</th>
-              <th>Told</th>
-              <th className={styles.number}>At</th>
-              <th className={styles.number}>Truly</th>
-              <th>By</th>
-              <th>
-                <span className="visually-hidden">What to do with it</span>
-              </th>
+    <FoldedTable label="Trials" count={trials.length} what="trial">
+      <thead>
+        <tr>
+          <th className={styles.number}>No.</th>
+          <th>Told</th>
+          <th className={styles.number}>At</th>
+          <th className={styles.number}>Truly</th>
+          <th>By</th>
+          <th>
+            <span className="visually-hidden">What to do with it</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {trials
+          .map((trial, i) => ({ trial, no: i + 1 }))
+          .toReversed()
+          .map(({ trial, no }) => (
+            <tr key={trial.id} className={trial.setAsideReason === null ? '' : styles.aside}>
+              <td className={styles.number}>{no}</td>
+              <td>
+                {degrees(Math.abs(trial.targetRad), 0)} {trial.targetRad < 0 ? 'right' : 'left'}
+                {trial.kind === 'pivot' && ', one wheel'}
+              </td>
+              <td className={styles.number}>{degrees(trial.rateRadPerS, 0)}/s</td>
+              <td className={styles.number}>{truly(trial)}</td>
+              <td>{trial.setAsideReason ?? trial.measuredBy}</td>
+              <td>
+                <span className={styles.rowActions}>
+                  <Button
+                    look="bare"
+                    aria-label={`Repeat trial ${no}`}
+                    onClick={() => onRepeat(trial)}
+                  >
+                    Repeat
+                  </Button>
+                  <AsideButton
+                    what={`trial ${no}`}
+                    isAside={trial.setAsideReason !== null}
+                    onSetAside={() => onSetAside(trial)}
+                    onTakeBack={() => onTakeBack(trial)}
+                  />
+                </span>
+              </td>
             </tr>
-          </thead>
-          <tbody>
-            {trials
-              .map((trial, i) => ({ trial, no: i + 1 }))
-              .toReversed()
-              .map(({ trial, no }) => (
-                <tr key={trial.id} className={trial.setAsideReason === null ? '' : styles.aside}>
-                  <td className={styles.number}>{no}</td>
-                  <td>
-                    {degrees(Math.abs(trial.targetRad), 0)} {trial.targetRad < 0 ? 'right' : 'left'}
-                    {trial.kind === 'pivot' && ', one wheel'}
-                  </td>
-                  <td className={styles.number}>{degrees(trial.rateRadPerS, 0)}/s</td>
-                  <td className={styles.number}>{truly(trial)}</td>
-                  <td>{trial.setAsideReason ?? trial.measuredBy}</td>
-                  <td>
-                    <span className={styles.rowActions}>
-                      <Button
-                        look="bare"
-                        aria-label={`Repeat trial ${no}`}
-                        onClick={() => onRepeat(trial)}
-                      >
-                        Repeat
-                      </Button>
-                      {trial.setAsideReason === null ? (
-                        <Button
-                          look="bare"
-                          aria-label={`Set trial ${no} aside`}
-                          onClick={() => onSetAside(trial)}
-                        >
-                          Set aside
-                        </Button>
-                      ) : (
-                        <Button
-                          look="bare"
-                          aria-label={`Take trial ${no} back`}
-                          onClick={() => onTakeBack(trial)}
-                        >
-                          Take back
-                        </Button>
-                      )}
-                    </span>
-                  </td>
-                </tr>
-              ))}
-          </tbody>
-        </table>
-      </div>
-    </details>
+          ))}
+      </tbody>
+    </FoldedTable>
   );
 }

@@ -150,9 +150,13 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
       {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
       {study !== null && <TurnChart study={study} />}
       <section aria-label="Do" className={styles.do}>
+        <ol className={styles.steps}>
+          <li>Lay a straight edge along the robot, and tell it to turn.</li>
+          <li>When it stands, lay the edge along it again and read the angle between the two.</li>
+          <li>Type what it truly turned. Both ways, two angles, two rates; five turns of each.</li>
+        </ol>
         <p data-testid="advice">
-          {study?.advice.sentence ??
-            'Lay a straight edge beside the robot, turn, and measure the angle between the two.'}{' '}
+          {study?.advice.sentence ?? 'Begin with 90° each way, at the usual rate.'}{' '}
           {next !== null && (
             <Button
               look="bare"
