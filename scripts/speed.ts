@@ -106,6 +106,7 @@ async function measureLog(page: Page, url: string): Promise<void> {
   const file = join(mkdtempSync(join(tmpdir(), 'corvat-log-')), 'half-hour.jsonl');
   writeFileSync(file, halfHourLog());
   await page.goto(`${url}/bench/still`, { waitUntil: 'load' });
+  await page.locator('[data-ready=true]').waitFor();
   await page.getByRole('radio', { name: 'a file' }).click();
   await page.evaluate(() => {
     const tasks: number[] = [];

@@ -3,6 +3,16 @@ import type { StillCheck } from '../core/gyro/stillCheck';
 import { calibrationValueSchema } from '../core/calibration/calibration';
 import { ROBOT_PARTS } from '../core/calibration/robotChanges';
 import { standInActionSchema } from '../core/standIn/act';
+import {
+  ANGLE_SOURCES,
+  LOG_COLUMNS,
+  LOG_PIECE_SAMPLES,
+  LOG_SOURCES,
+  MAX_LOG_SAMPLES,
+  MAX_TRIALS,
+  POWER_UPS,
+  REZERO_SCHOOLS,
+} from './benchConstants';
 import { id, note, shortText, time, version } from './fields';
 
 /** What is done with the stand-in; the id makes a repeated one the same one. */
@@ -16,22 +26,6 @@ export const robotChangeRecord = z.object({
   who: shortText.nullable(),
   changedAt: time,
 });
-
-/** Columns that a log can have besides its time stamps. */
-export const LOG_COLUMNS = [
-  'headingRad',
-  'rateRadPerS',
-  'leftMotorDegrees',
-  'rightMotorDegrees',
-] as const;
-
-export type LogColumn = (typeof LOG_COLUMNS)[number];
-
-export const LOG_SOURCES = ['stand-in', 'file', 'serial'] as const;
-
-/** The longest log: half an hour at 100 readings a second, and some. */
-export const MAX_LOG_SAMPLES = 400_000;
-export const LOG_PIECE_SAMPLES = 8000;
 
 /** A recorded log, raw but in Corvat's units and directions; its samples come in pieces. */
 export const benchLogRecord = z.object({
@@ -63,20 +57,6 @@ export const benchLogPiece = z
     'expected columns of one length',
   );
 
-/** How the sensor was started before a check. */
-export const POWER_UPS = ['lying still', 'in the hand', 'not known'] as const;
-
-/** Five ways of getting rid of drift. */
-export const REZERO_SCHOOLS = [
-  'restart',
-  'reconnect',
-  're-initialise',
-  'estimate at start',
-  're-anchor',
-] as const;
-
-export type RezeroSchool = (typeof REZERO_SCHOOLS)[number];
-
 /** A still check of a log; its result is reckoned by the server from the log. */
 export const stillCheckRecord = z.object({
   id,
@@ -93,16 +73,6 @@ export const stillCheckRecord = z.object({
 });
 
 const angle = z.number().min(-40).max(40);
-
-/** How the angle truly turned was found. */
-export const ANGLE_SOURCES = [
-  'protractor',
-  'along the reference',
-  'along the edge',
-  'eye',
-  'stand-in',
-  'file',
-] as const;
 
 const turnTrialRecord = z.object({
   id,
@@ -131,8 +101,6 @@ const conditions = {
   battery: shortText,
   who: shortText,
 };
-
-export const MAX_TRIALS = 500;
 
 /** Trials of one procedure with one robot under one set of conditions. */
 export const benchTrialsRecord = z.discriminatedUnion('procedure', [

@@ -1,24 +1,18 @@
-import { z } from 'zod';
 import type { RawReading } from '../core/standIn/readings';
 import { degreesFromRadians } from '../core/geometry/angle';
 
-/**
- * Readings as a robot prints them over USB or writes them to a file: one JSON object a line, raw, in
- * the units that the names say. Only the time stamp is needed. docs/formats/README.md has an example.
- */
-export const readingSchema = z.object({
-  t_s: z.number().min(-1e9).max(1e9),
-  heading_deg: z.number().min(-1e6).max(1e6).optional(),
-  rate_deg_per_s: z.number().min(-1e5).max(1e5).optional(),
-  left_deg: z.number().min(-1e8).max(1e8).optional(),
-  right_deg: z.number().min(-1e8).max(1e8).optional(),
-  distance_cm: z.number().min(-1e4).max(1e4).nullish(),
-  light_percent: z.number().min(-1000).max(1000).optional(),
-  touch: z.union([z.literal(0), z.literal(1), z.boolean()]).optional(),
-  volts: z.number().min(0).max(100).optional(),
-});
-
-export type Reading = z.output<typeof readingSchema>;
+/** A reading in the open format; docs/formats/README.md says more. */
+export interface Reading {
+  t_s: number;
+  heading_deg?: number | undefined;
+  rate_deg_per_s?: number | undefined;
+  left_deg?: number | undefined;
+  right_deg?: number | undefined;
+  distance_cm?: number | null | undefined;
+  light_percent?: number | undefined;
+  touch?: 0 | 1 | boolean | undefined;
+  volts?: number | undefined;
+}
 
 /** The numbers of a reading that a log keeps. */
 export const READING_NUMBERS = [
@@ -62,8 +56,6 @@ export interface ReadingTable {
 }
 
 const MOST_TOLD = 50;
-/** So many lines between two looks at the progress. */
-const LINES_AT_ONCE = 4000;
 
 /** Grows while a file is read. */
 export class TableBuilder {
@@ -104,21 +96,6 @@ export class TableBuilder {
   }
 }
 
-function whyRefused(text: string): string | Reading {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    return 'not readable as JSON: expected {"t_s": 0.02, "heading_deg": 0.1, …} on a line of its own';
-  }
-  const parsed = readingSchema.safeParse(value);
-  if (parsed.success) return parsed.data;
-  const issue = parsed.error.issues[0];
-  const field = issue?.path.join('.') ?? '';
-  const message = (issue?.message ?? '').replace(/^Invalid input: /, '');
-  return field === '' ? message : `${field}: ${message}`;
-}
-
 /** Plain numbers in a reading: the quick way, for most lines of a long file. */
 function isPlain(value: unknown): value is Record<string, unknown> & { t_s: number } {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
@@ -130,29 +107,14 @@ function isPlain(value: unknown): value is Record<string, unknown> & { t_s: numb
   );
 }
 
-function quickly(text: string): Partial<Record<ReadingNumber, number>> | null {
+/** A line of plain numbers, or null for any other: also what a robot prints besides its readings. */
+export function plainReading(
+  text: string,
+): (Partial<Record<ReadingNumber, number>> & { t_s: number }) | null {
   try {
     const value: unknown = JSON.parse(text);
     return isPlain(value) ? value : null;
   } catch {
     return null;
   }
-}
-
-/**
- * Read JSON Lines. Bad lines are left out and told with their numbers.
- *
- * @param onProgress the share read so far; may throw to cancel
- */
-export function parseJsonLines(text: string, onProgress: (share: number) => void): ReadingTable {
-  const lines = text.split(/\r?\n/);
-  const table = new TableBuilder();
-  lines.forEach((line, i) => {
-    if (i % LINES_AT_ONCE === 0) onProgress(i / lines.length);
-    if (line.trim() === '') return;
-    const row = quickly(line) ?? whyRefused(line);
-    if (typeof row === 'string') table.refuse(i + 1, row);
-    else table.add(row as Partial<Record<ReadingNumber, number>>);
-  });
-  return table.done(lines.length);
 }

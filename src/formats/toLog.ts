@@ -1,7 +1,7 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
 import { unwrapHeadings } from '../core/gyro/unwrap';
 import type { RawSigns } from '../core/robot';
-import type { LogColumn } from './benchRecords';
+import type { LogColumn } from './benchConstants';
 import type { ReadingNumber, ReadingTable } from './readings';
 
 /** A log in Corvat's units and directions, in order of time. */

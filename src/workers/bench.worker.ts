@@ -8,7 +8,8 @@ import { studyRunLog, type RunLogStudy } from '../core/gyro/runLog';
 import type { TurnSchool } from '../core/turns/schools';
 import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
 import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
-import { parseJsonLines, type BadLine } from '../formats/readings';
+import { parseJsonLines } from '../formats/jsonLines';
+import type { BadLine } from '../formats/readings';
 import { toLog, type Log } from '../formats/toLog';
 
 export type BenchRequest =

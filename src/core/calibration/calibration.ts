@@ -49,11 +49,3 @@ export type CalibrationValue = z.output<typeof calibrationValueSchema>;
 export type CalibrationKind = CalibrationValue['kind'];
 export type TurnsCalibration = Extract<CalibrationValue, { kind: 'turns' }>;
 export type DriveCalibration = Extract<CalibrationValue, { kind: 'drive' }>;
-
-export const CALIBRATION_KINDS: readonly CalibrationKind[] = ['gyro-drift', 'turns', 'drive'];
-
-export const CALIBRATION_NAMES: Record<CalibrationKind, string> = {
-  'gyro-drift': 'gyro drift',
-  turns: 'turns',
-  drive: 'track and wheels',
-};

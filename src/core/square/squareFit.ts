@@ -63,15 +63,16 @@ function lapScatter({ cw, ccw }: SquareLaps) {
 
 /**
  * Fit of the exact path to the mean returns of both directions (x, y and heading, each weighed by
- * its scatter) by Gauss and Newton, from the linear first guess.
+ * its scatter) by Gauss and Newton, from the linear first guess, or from a fit near by.
  */
 function fitDriveErrors(
   laps: SquareLaps,
   scatter: { positionM: number; headingRad: number },
+  near?: DriveErrors,
 ): DriveErrors {
   const { sideM, trackM } = laps;
   const means = { cw: meanReturn(laps.cw), ccw: meanReturn(laps.ccw) };
-  let errors = guessDriveErrors(sideM, trackM, means.cw, means.ccw);
+  let errors = near ?? guessDriveErrors(sideM, trackM, means.cw, means.ccw);
   const weighed = ({ xM, yM, headingRad }: LapReturn, n: number) => [
     (xM * Math.sqrt(n)) / scatter.positionM,
     (yM * Math.sqrt(n)) / scatter.positionM,
@@ -99,12 +100,12 @@ function fitDriveErrors(
       trackRatio: errors.trackRatio + track,
       diameterRatio: errors.diameterRatio + wheels,
     };
-    if (Math.abs(track) + Math.abs(wheels) < 1e-10) break;
+    if (Math.abs(track) + Math.abs(wheels) < (near === undefined ? 1e-10 : 1e-6)) break;
   }
   return errors;
 }
 
-const RESAMPLES = 300;
+const RESAMPLES = 200;
 
 /** Laps drawn with replacement, each direction from its own. */
 function resampled(laps: SquareLaps, draw: () => number): SquareLaps {
@@ -138,6 +139,7 @@ export function encoderSquare(laps: SquareLaps): EncoderSquare {
         ? resampled(laps, () => random.uniform())
         : { ...laps, cw: shaken(laps.cw), ccw: shaken(laps.ccw) },
       scatter,
+      errors,
     ),
   );
   const freedom = Math.max(2, laps.cw.length + laps.ccw.length - 2);

@@ -4,10 +4,10 @@ import { randomStream } from '../../core/simulate/random';
 import { simulateStillHeading } from '../../core/simulate/stillLog';
 import { runBenchProgram, type BenchStep } from '../../core/standIn/program';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
+import type { RezeroSchool } from '../../formats/benchConstants';
 import type {
   BenchTrialsRecord,
   LapRecord,
-  RezeroSchool,
   StillCheckRecord,
   TurnTrialRecord,
 } from '../../formats/benchRecords';

@@ -1,5 +1,5 @@
 import { calibratedRobot } from '../../core/calibration/calibratedRobot';
-import { CALIBRATION_NAMES } from '../../core/calibration/calibration';
+import { CALIBRATION_NAMES } from '../../core/calibration/names';
 import { describeCalibration } from '../../core/calibration/describe';
 import type { Freshness } from '../../core/freshness';
 import type { SavedCalibration } from '../../formats/benchRecords';

@@ -1,9 +1,8 @@
+import { LOG_COLUMNS, type LogColumn } from '../../formats/benchConstants';
 import {
   benchLogRecord,
-  LOG_COLUMNS,
   type BenchLogPiece,
   type BenchLogRecord,
-  type LogColumn,
 } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';

@@ -1,9 +1,5 @@
-import {
-  LOG_COLUMNS,
-  LOG_PIECE_SAMPLES,
-  MAX_LOG_SAMPLES,
-  type BenchLogRecord,
-} from '../../formats/benchRecords';
+import { LOG_COLUMNS, LOG_PIECE_SAMPLES, MAX_LOG_SAMPLES } from '../../formats/benchConstants';
+import type { BenchLogRecord } from '../../formats/benchRecords';
 import type { Log } from '../../formats/toLog';
 import { post, putRecord } from '../api';
 

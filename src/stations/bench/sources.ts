@@ -1,4 +1,4 @@
-import { READING_NUMBERS, readingSchema, toReading, type Reading } from '../../formats/readings';
+import { plainReading, READING_NUMBERS, toReading, type Reading } from '../../formats/readings';
 import type { RawSigns } from '../../core/robot';
 import { toLog, type Log } from '../../formats/toLog';
 import { listenToStandIn } from './standIn/standInStore';
@@ -41,14 +41,10 @@ async function listenToSerial(onReadings: (readings: Reading[]) => void): Promis
       const lines = (rest + decoder.decode(part.value, { stream: true })).split('\n');
       rest = lines.pop() ?? '';
       onReadings(
-        lines.flatMap((line) => {
-          try {
-            const reading = readingSchema.safeParse(JSON.parse(line));
-            return reading.success ? [reading.data] : [];
-          } catch {
-            // What a robot prints besides its readings is not for us.
-            return [];
-          }
+        // What a robot prints besides its readings is not for us.
+        lines.flatMap((line): Reading[] => {
+          const reading = plainReading(line);
+          return reading === null ? [] : [reading];
         }),
       );
     }

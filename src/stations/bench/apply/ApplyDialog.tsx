@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
-import { CALIBRATION_NAMES, type CalibrationValue } from '../../../core/calibration/calibration';
+import type { CalibrationValue } from '../../../core/calibration/calibration';
+import { CALIBRATION_NAMES } from '../../../core/calibration/names';
 import type { CalibrationRecord, SavedCalibration } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Dialog } from '../../../ui/Dialog';

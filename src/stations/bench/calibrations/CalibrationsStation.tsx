@@ -1,10 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import {
-  CALIBRATION_KINDS,
-  CALIBRATION_NAMES,
-  type CalibrationKind,
-} from '../../../core/calibration/calibration';
+import type { CalibrationKind } from '../../../core/calibration/calibration';
+import { CALIBRATION_KINDS, CALIBRATION_NAMES } from '../../../core/calibration/names';
 import { describeCalibration } from '../../../core/calibration/describe';
 import type { Freshness } from '../../../core/freshness';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';

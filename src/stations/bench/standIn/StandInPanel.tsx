@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import type { StandInAction, StandInView } from '../../../core/standIn/act';
 import type { RawReading } from '../../../core/standIn/readings';
@@ -10,8 +10,10 @@ import { NumberField } from '../../../ui/NumberField';
 import { CM, DEG } from '../../../ui/units';
 import { doWithStandIn } from './standInStore';
 import styles from './StandIn.module.css';
-import { TruthTable } from './TruthTable';
 import { useStandIn } from './useStandIn';
+
+/** Reckoned with the simulator: fetched only when somebody asks. */
+const TruthTable = lazy(() => import('./TruthTable'));
 
 function Value({ label, value, unit }: { label: string; value: string | null; unit: string }) {
   return (
@@ -194,7 +196,11 @@ export function StandInPanel({ robotName, signs }: { robotName: string; signs: R
           </div>
         </>
       )}
-      {truth !== null && <TruthTable truth={truth} />}
+      {truth !== null && (
+        <Suspense fallback={null}>
+          <TruthTable truth={truth} />
+        </Suspense>
+      )}
       {(refused ?? problem) !== null && (
         <p className={styles.problem} role="alert">
           {refused ?? problem}

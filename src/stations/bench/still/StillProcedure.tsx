@@ -2,12 +2,8 @@ import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { number } from '../../../core/text/quantities';
-import {
-  POWER_UPS,
-  type RezeroSchool,
-  type SavedStillCheck,
-  type StillCheckRecord,
-} from '../../../formats/benchRecords';
+import { POWER_UPS, type RezeroSchool } from '../../../formats/benchConstants';
+import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';
 import type { RobotRecord } from '../../../formats/records';

@@ -1,0 +1,41 @@
+/** Columns that a log can have besides its time stamps. */
+export const LOG_COLUMNS = [
+  'headingRad',
+  'rateRadPerS',
+  'leftMotorDegrees',
+  'rightMotorDegrees',
+] as const;
+
+export const LOG_SOURCES = ['stand-in', 'file', 'serial'] as const;
+
+/** The longest log: half an hour at 100 readings a second, and some. */
+export const MAX_LOG_SAMPLES = 400_000;
+
+export const LOG_PIECE_SAMPLES = 8000;
+
+/** How the sensor was started before a check. */
+export const POWER_UPS = ['lying still', 'in the hand', 'not known'] as const;
+
+/** Five ways of getting rid of drift. */
+export const REZERO_SCHOOLS = [
+  'restart',
+  'reconnect',
+  're-initialise',
+  'estimate at start',
+  're-anchor',
+] as const;
+
+/** How the angle truly turned was found. */
+export const ANGLE_SOURCES = [
+  'protractor',
+  'along the reference',
+  'along the edge',
+  'eye',
+  'stand-in',
+  'file',
+] as const;
+
+export const MAX_TRIALS = 500;
+
+export type LogColumn = (typeof LOG_COLUMNS)[number];
+export type RezeroSchool = (typeof REZERO_SCHOOLS)[number];
