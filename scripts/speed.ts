@@ -107,6 +107,8 @@ async function measureLog(page: Page, url: string): Promise<void> {
   writeFileSync(file, halfHourLog());
   await page.goto(`${url}/bench/still`, { waitUntil: 'load' });
   await page.locator('[data-ready=true]').waitFor();
+  // Its charts are drawn first: that is no part of the import.
+  await page.waitForTimeout(1500);
   await page.getByRole('radio', { name: 'a file' }).click();
   await page.evaluate(() => {
     const tasks: number[] = [];

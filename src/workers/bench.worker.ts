@@ -5,8 +5,6 @@ import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCh
 import type { Anchor } from '../core/gyro/anchors';
 import type { RawSigns, Robot } from '../core/robot';
 import { studyRunLog, type RunLogStudy } from '../core/gyro/runLog';
-import type { TurnSchool } from '../core/turns/schools';
-import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
 import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
 import { parseJsonLines } from '../formats/jsonLines';
 import type { BadLine } from '../formats/readings';
@@ -15,14 +13,6 @@ import { toLog, type Log } from '../formats/toLog';
 export type BenchRequest =
   | { kind: 'read'; file: Blob; map: ColumnMap | null; signs: RawSigns }
   | { kind: 'still'; log: Log; runDurationS: number; toleranceRad: number }
-  | {
-      kind: 'schools';
-      robot: Robot;
-      schools: TurnSchool[];
-      targetRad: number;
-      /** Beyond the target by so much at most, for the suggested gain. */
-      overshootRad: number;
-    }
   | { kind: 'run-log'; log: Log; anchors: Anchor[]; robot: Robot };
 
 /** A log that was read from a file, and what of it could not be. */
@@ -44,7 +34,6 @@ export type BenchReply =
   | { kind: 'progress'; share: number }
   | { kind: 'read'; read: ReadLog }
   | { kind: 'still'; analysis: StillAnalysis }
-  | { kind: 'schools'; outcomes: SchoolOutcome[]; suggestedKpPerS: number | null }
   | { kind: 'run-log'; study: RunLogStudy }
   | { kind: 'failed'; sentence: string };
 
@@ -88,23 +77,7 @@ function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalys
   };
 }
 
-const SCHOOL_RUNS = 60;
-
-function schools({
-  robot,
-  schools: ways,
-  targetRad,
-  overshootRad,
-}: Extract<BenchRequest, { kind: 'schools' }>) {
-  const outcomes = ways.map((school) => simulateSchool(robot, school, targetRad, SCHOOL_RUNS, 11));
-  const own = ways.find((school) => school.school === 'proportional');
-  const suggestedKpPerS =
-    own === undefined ? null : suggestGain(robot, own, targetRad, overshootRad);
-  return reply({ kind: 'schools', outcomes, suggestedKpPerS });
-}
-
 async function answer(data: BenchRequest): Promise<void> {
-  if (data.kind === 'schools') return schools(data);
   if (data.kind === 'run-log') {
     return reply({ kind: 'run-log', study: studyRunLog(data.log, data.anchors, data.robot) });
   }

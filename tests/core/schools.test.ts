@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { TurnSchool } from '../../src/core/turns/schools';
+import type { TurnSchool } from '../../src/core/turns/schoolSchema';
 import { adviceText, compareText } from '../../src/core/turns/schoolText';
 import { simulateSchool, suggestGain } from '../../src/core/turns/simulateSchool';
 import { deg, idealRobot } from './support';

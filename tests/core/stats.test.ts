@@ -1,3 +1,6 @@
+import fCdf from '@stdlib/stats-base-dists-f-cdf';
+import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { fUpperTail, student975 } from '../../src/core/stats/student';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { testBias } from '../../src/core/runs/biasTest';
@@ -195,5 +198,25 @@ describe('numbers and sentences for people', () => {
     const { meanRad, sdRad } = circularMean([deg(170), deg(-170), deg(180)]);
     expect(Math.abs(meanRad)).toBeCloseTo(Math.PI, 6);
     expect(sdRad).toBeCloseTo(deg(10), 2);
+  });
+});
+
+describe('Student and F without a package', () => {
+  it('agree with the package and with printed tables', () => {
+    for (const freedom of [1, 2, 3, 5, 10, 30, 120, 1000]) {
+      expect(student975(freedom)).toBeCloseTo(tQuantile(0.975, freedom), 8);
+    }
+    for (const [f, d1, d2] of [
+      [0.3, 1, 4],
+      [2.5, 2, 10],
+      [4.1, 3, 7],
+      [1, 20, 20],
+    ] as const) {
+      expect(fUpperTail(f, d1, d2)).toBeCloseTo(1 - fCdf(f, d1, d2), 10);
+    }
+    // Fisher and Yates: t at 97.5 % for 1 and 10 degrees of freedom; F at 5 % for (2, 10).
+    expect(student975(1)).toBeCloseTo(12.706, 3);
+    expect(student975(10)).toBeCloseTo(2.228, 3);
+    expect(fUpperTail(4.10282, 2, 10)).toBeCloseTo(0.05, 5);
   });
 });

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { student975 } from '../stats/student';
 import { degreesFromRadians } from '../geometry/angle';
 import { counted, number } from '../text/quantities';
 import type { TurnsCalibration } from './calibration';
@@ -34,7 +34,7 @@ export function judgeConfirmation(
   const n = group?.n ?? 3;
   const freedom = Math.max(1, n - 2);
   const sd = group?.residualSdRad ?? UNKNOWN_SD_RAD;
-  const half = tQuantile(0.975, freedom) * sd * Math.sqrt(1 + 2 / n);
+  const half = student975(freedom) * sd * Math.sqrt(1 + 2 / n);
   const errors = done.map(
     ({ wantedRad, actualRad }) => Math.sign(wantedRad) * (actualRad - wantedRad),
   );

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { student975 } from '../stats/student';
 import { linearFit } from '../stats/linearFit';
 import { mean, sampleSd } from '../stats/moments';
 import { randomStream } from '../simulate/random';
@@ -145,7 +145,7 @@ export function encoderSquare(laps: SquareLaps): EncoderSquare {
   const freedom = Math.max(2, laps.cw.length + laps.ccw.length - 2);
   const enlarged = fewest > 1 ? Math.sqrt(fewest / (fewest - 1)) : 1;
   const half = (of: (fit: DriveErrors) => number) =>
-    tQuantile(0.975, freedom) * enlarged * sampleSd(fits.map(of));
+    student975(freedom) * enlarged * sampleSd(fits.map(of));
   const { trackRatio, diameterRatio } = errors;
   const halfTrack = half((fit) => fit.trackRatio);
   const halfWheels = half((fit) => fit.diameterRatio);
@@ -202,7 +202,7 @@ export function gyroSquare({ cw, ccw }: SquareLaps): GyroSquare {
       ? ((right.length - 1) * variance(right) + (left.length - 1) * variance(left)) / freedom
       : Number.NaN;
   const error = Math.sqrt(pooled * (1 / right.length + 1 / left.length));
-  const half = freedom > 0 ? tQuantile(0.975, freedom) * error : null;
+  const half = freedom > 0 ? student975(freedom) * error : null;
   const turnBiasRad = (mean(left) - mean(right)) / 8;
   const driftRadPerLap = -(mean(left) + mean(right)) / 2;
   const around = (value: number, width: number | null, sign: number) =>

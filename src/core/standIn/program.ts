@@ -3,7 +3,8 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine, type Machine } from '../simulate/machine';
-import { runTurnSchool, turnSchoolSchema } from '../turns/schools';
+import { turnSchoolSchema } from '../turns/schoolSchema';
+import { runTurnSchool } from '../turns/schools';
 
 /** A step of a short bench program. */
 export const benchStepSchema = z.discriminatedUnion('kind', [

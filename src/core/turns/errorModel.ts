@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { student975 } from '../stats/student';
 import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
 
 /** Which errors a group of turns has: |actual| = c + (1 + k)·|target| + noise. */
@@ -68,7 +68,7 @@ function smallSampleChoice(trials: readonly TargetAndActual[]): TurnModelName {
   const fit = fitModel('c', trials);
   if (fit === null || trials.length < 2) return 'none';
   const error = fit.residualSd / Math.sqrt(trials.length);
-  const limit = error * tQuantile(0.975, trials.length - 1);
+  const limit = error * student975(trials.length - 1);
   return Math.abs(fit.coefficients[0] ?? 0) > Math.max(limit, LEAST_SD_RAD) ? 'c' : 'none';
 }
 
@@ -137,7 +137,7 @@ export function predictionHalfWidth(model: TurnErrorModel, commandRad: number): 
   const { fit, residualSdRad } = model;
   if (fit.freedom < 1 || model.n < 2) return Infinity;
   const variance = 1 + leverage(fit, COLUMNS[model.model](commandRad));
-  return tQuantile(0.975, fit.freedom) * residualSdRad * Math.sqrt(variance);
+  return student975(fit.freedom) * residualSdRad * Math.sqrt(variance);
 }
 
 /** Variance of the fitted error at a target, in units of the noise's. */

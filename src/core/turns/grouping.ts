@@ -1,4 +1,4 @@
-import fCdf from '@stdlib/stats-base-dists-f-cdf';
+import { fUpperTail } from '../stats/student';
 import { turnErrorModel, type TurnErrorModel } from './errorModel';
 import type { TurnPoint } from './trial';
 
@@ -68,7 +68,7 @@ function mayPool(pools: readonly (readonly TurnPoint[])[][]): boolean {
   // Noise below this is none: identical sets must not differ by rounding.
   const noise = Math.max(separate.square / freedom, 1e-12);
   const f = (together.square - separate.square) / gained / noise;
-  return 1 - fCdf(f, gained, freedom) > POOL_ALPHA;
+  return fUpperTail(f, gained, freedom) > POOL_ALPHA;
 }
 
 const group = (

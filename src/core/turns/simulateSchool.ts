@@ -2,7 +2,8 @@ import type { Robot } from '../robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
 import { mean, sampleSd } from '../stats/moments';
-import { runTurnSchool, type TurnSchool } from './schools';
+import type { TurnSchool } from './schoolSchema';
+import { runTurnSchool } from './schools';
 
 /** What a way of turning comes to on a robot. */
 export interface SchoolOutcome {

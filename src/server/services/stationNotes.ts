@@ -10,25 +10,31 @@ const asDate = (value: unknown): Date | null =>
 /** What the page frame shows on every screen: the team, and how fresh each station's knowledge is. */
 export interface Frame {
   team: string | null;
+  /** What the Bench knows of the first robot. */
+  bench: { robotName: string; turns: Freshness; lastCheck: Date | null } | null;
   notes: Record<'today' | 'robot' | 'bench' | 'course' | 'runs' | 'findings', Freshness>;
 }
 
 /** What the Bench says of its knowledge: the first robot's turns, or else what was measured last. */
-async function benchNote(db: Database): Promise<Freshness> {
-  const [lastCheck, robots] = await Promise.all([
+async function benchNote(db: Database): Promise<{ note: Freshness; bench: Frame['bench'] }> {
+  const [lastTaken, robots] = await Promise.all([
     db.models.stillCheck.max('takenAt'),
     listRobots(db),
   ]);
-  const first = robots[0];
-  if (first !== undefined) {
-    const { turns } = await standingOf(db, first.id);
-    if (turns.text !== 'not measured') return { ...turns, text: `turns: ${turns.text}` };
-  }
-  return knowledgeAge(asDate(lastCheck), new Date(), 'nothing measured');
+  const lastCheck = asDate(lastTaken);
+  const [first] = robots;
+  const checked = knowledgeAge(lastCheck, new Date(), 'nothing measured');
+  if (first === undefined) return { note: checked, bench: null };
+  const { turns } = await standingOf(db, first.id);
+  const isMeasured = turns.text !== 'not measured';
+  return {
+    note: isMeasured ? { ...turns, text: `turns: ${turns.text}` } : checked,
+    bench: { robotName: first.name, turns, lastCheck },
+  };
 }
 
 export async function frameData(db: Database): Promise<Frame> {
-  const [team, robots, lastSaved, lastRun, bench] = await Promise.all([
+  const [team, robots, lastSaved, lastRun, { note, bench }] = await Promise.all([
     findTeam(db),
     db.models.robot.count(),
     db.models.routeVersion.max('savedAt'),
@@ -40,10 +46,11 @@ export async function frameData(db: Database): Promise<Frame> {
   const runs = knowledgeAge(asDate(lastRun), now, 'no runs yet');
   return {
     team: team?.name ?? null,
+    bench,
     notes: {
       today: { text: now.toISOString().slice(0, 10), state: 'fresh' },
       robot: { text: robots === 1 ? '1 robot' : `${robots} robots`, state: 'fresh' },
-      bench,
+      bench: note,
       course: route,
       runs,
       findings: runs,

@@ -73,11 +73,3 @@ export const listStillChecks = async (db: Database, robotId: string): Promise<Sa
       ],
     })
   ).map(toSaved);
-
-/** When a robot was checked last; null: never. */
-export async function lastStillCheckAt(db: Database, robotId: string): Promise<Date | null> {
-  const last = await db.models.stillCheck.max<Date | string | null, Row>('takenAt', {
-    where: { robotId },
-  });
-  return last === null ? null : new Date(last);
-}

@@ -1,8 +1,6 @@
 import type { Anchor } from '../../core/gyro/anchors';
 import type { RunLogStudy } from '../../core/gyro/runLog';
 import type { RawSigns, Robot } from '../../core/robot';
-import type { TurnSchool } from '../../core/turns/schools';
-import type { SchoolOutcome } from '../../core/turns/simulateSchool';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
 import type { BenchReply, BenchRequest, ReadLog, StillAnalysis } from '../../workers/bench.worker';
@@ -59,17 +57,6 @@ export const analyseStill = (
 ): WorkerJob<StillAnalysis> =>
   ask({ kind: 'still', log, runDurationS, toleranceRad }, (reply) =>
     reply.kind === 'still' ? reply.analysis : undefined,
-  );
-
-/** Ways of turning side by side, and the gain that stays within an overshoot. */
-export const compareSchools = (
-  robot: Robot,
-  schools: TurnSchool[],
-  targetRad: number,
-  overshootRad: number,
-): WorkerJob<{ outcomes: SchoolOutcome[]; suggestedKpPerS: number | null }> =>
-  ask({ kind: 'schools', robot, schools, targetRad, overshootRad }, (reply) =>
-    reply.kind === 'schools' ? reply : undefined,
   );
 
 /** A recorded run corrected by anchors, and what its encoders and time stamps say. */

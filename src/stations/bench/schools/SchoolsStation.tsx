@@ -2,10 +2,10 @@ import { useEffect, useRef, useState } from 'react';
 import type { TurnsCalibration } from '../../../core/calibration/calibration';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { number } from '../../../core/text/quantities';
-import type { TurnSchool } from '../../../core/turns/schools';
+import type { TurnSchool } from '../../../core/turns/schoolSchema';
 import { adviceText, compareText } from '../../../core/turns/schoolText';
 import { fittedRobot } from '../../../core/turns/fittedRobot';
-import type { SchoolOutcome } from '../../../core/turns/simulateSchool';
+import type { SchoolsReply } from '../../../workers/turnSchools.worker';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
@@ -14,7 +14,7 @@ import { DEG, DEG_PER_S } from '../../../ui/units';
 import { sentenceOf } from '../../api';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
-import { compareSchools, type WorkerJob } from '../benchWorker';
+import { compareSchools, type SchoolsJob } from './compareSchools';
 import { OutcomeTable, TimeChart } from './SchoolResults';
 
 interface Props extends BenchProps {
@@ -75,26 +75,21 @@ function waysOf(knobs: Knobs): TurnSchool[] {
   ];
 }
 
-interface Compared {
-  outcomes: SchoolOutcome[];
-  suggestedKpPerS: number | null;
-}
-
 /** The comparison for the knobs as they stand, reckoned anew a moment after each change. */
 function useComparison(props: Pick<Props, 'robot' | 'turns'>, knobs: Knobs) {
-  const [compared, setCompared] = useState<Compared | null>(null);
+  const [compared, setCompared] = useState<SchoolsReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const job = useRef<WorkerJob<Compared> | null>(null);
+  const job = useRef<SchoolsJob | null>(null);
   const { robot, turns } = props;
   useEffect(() => {
     const timer = setTimeout(() => {
       job.current?.cancel();
-      const started = compareSchools(
-        fittedRobot(robot.robot, turns),
-        waysOf(knobs),
-        knobs.targetRad,
-        knobs.overshootRad,
-      );
+      const started = compareSchools({
+        robot: fittedRobot(robot.robot, turns),
+        schools: waysOf(knobs),
+        targetRad: knobs.targetRad,
+        overshootRad: knobs.overshootRad,
+      });
       job.current = started;
       started.result.then(
         (result) => {
