@@ -107,6 +107,33 @@ describe('the square path', () => {
     }
   });
 
+  it('is not misled by a robot whose turns coast, if they slow down first', () => {
+    const coasting = {
+      ...idealRobot,
+      trackM: TRACK,
+      motors: { ...idealRobot.motors, lagS: 0.06 },
+      errors: { ...idealRobot.errors, trackScaleError: 0.02 },
+    };
+    const lap = (direction: 'cw' | 'ccw', endRateRadPerS?: number) => {
+      const angleRad = deg(direction === 'ccw' ? 90 : -90);
+      const how = { school: 'encoder' as const, rateRadPerS: 0.9, endRateRadPerS };
+      const steps = Array.from({ length: 4 }, (): BenchStep[] => [
+        { kind: 'straight', distanceM: 0.8, speedMPerS: 0.2, holdHeading: false },
+        { kind: 'turn', angleRad, how },
+      ]).flat();
+      const pose =
+        runBenchProgram(coasting, steps, 1).at(-1)?.pose ??
+        squareReturn(1, 1, { trackRatio: 1, diameterRatio: 1 }, 'cw');
+      return { ...pose, headingRad: pose.headingRad - 2 * Math.PI * Math.sign(angleRad) };
+    };
+    const found = (end?: number) =>
+      encoderSquare({ sideM: 0.8, trackM: TRACK, cw: [lap('cw', end)], ccw: [lap('ccw', end)] })
+        .trackRatio;
+    expect(found()).toBeLessThan(1);
+    expect(found(0.03)).toBeGreaterThan(1.017);
+    expect(found(0.03)).toBeLessThan(1.023);
+  });
+
   it('has intervals that hold the truth in about 95 of 100 lists of laps', () => {
     const truth = { trackRatio: 1.02, diameterRatio: 0.996 };
     let held = 0;

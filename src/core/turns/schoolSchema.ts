@@ -5,7 +5,16 @@ const lead = z.number().min(0).max(1.5);
 
 /** Ways to program a turn; angles in radians, rates of the robot's turning in rad/s. */
 export const turnSchoolSchema = z.discriminatedUnion('school', [
-  z.object({ school: z.literal('encoder'), rateRadPerS: rate }),
+  z.object({
+    school: z.literal('encoder'),
+    rateRadPerS: rate,
+    endRateRadPerS: z
+      .number()
+      .min(0.01)
+      .max(20)
+      .optional()
+      .describe('it slows down to this before it stops, so that it does not coast'),
+  }),
   z.object({ school: z.literal('stop-early'), rateRadPerS: rate, leadRad: lead.default(0) }),
   z.object({
     school: z.literal('two-speed'),

@@ -50,8 +50,12 @@ function controllerFor(school: TurnSchool, targetRad: number): Controller {
   const sign = Math.sign(targetRad);
   switch (school.school) {
     case 'encoder':
-      return ({ encoderRad }) =>
-        sign * (targetRad - encoderRad) <= 0 ? null : sign * school.rateRadPerS;
+      return ({ encoderRad }) => {
+        const left = sign * (targetRad - encoderRad);
+        if (left <= 0) return null;
+        const end = school.endRateRadPerS ?? school.rateRadPerS;
+        return sign * Math.min(school.rateRadPerS, Math.max(end, SLOWING_PER_S * left));
+      };
     case 'stop-early':
       return ({ gyroRad }) =>
         sign * (targetRad - gyroRad) <= school.leadRad ? null : sign * school.rateRadPerS;
@@ -66,6 +70,8 @@ function controllerFor(school: TurnSchool, targetRad: number): Controller {
   }
 }
 
+/** A turn that slows down goes at this share of the angle left a second. */
+const SLOWING_PER_S = 2;
 /** A program that hangs is ended after this. */
 const timeoutS = (school: TurnSchool, targetRad: number): number =>
   4 + (4 * Math.abs(targetRad)) / school.rateRadPerS;

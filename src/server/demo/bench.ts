@@ -155,7 +155,7 @@ function lap(direction: LapRecord['direction'], i: number): LapRecord {
   const angleRad = deg(direction === 'ccw' ? 90 : -90);
   const steps = Array.from({ length: 4 }, (): BenchStep[] => [
     { kind: 'straight', distanceM: 1.2, speedMPerS: 0.25, holdHeading: false },
-    { kind: 'turn', angleRad, how: { school: 'encoder', rateRadPerS: 0.7 } },
+    { kind: 'turn', angleRad, how: { school: 'encoder', rateRadPerS: 0.7, endRateRadPerS: 0.03 } },
   ]).flat();
   const end = runBenchProgram(slowPipit, steps, 950 + i).at(-1)?.pose;
   const toMillimetre = (metres: number) => Math.round(metres * 1000) / 1000;

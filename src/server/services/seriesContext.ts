@@ -58,12 +58,31 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
 export const targetOf = ({ version, robot, course }: SeriesContext) =>
   plannedEnd(version.route, planRoute(version.route, robot.robot, course.table));
 
-export const findingsOf = (context: SeriesContext): SeriesFindings =>
+const reckonFindings = (context: SeriesContext): SeriesFindings =>
   seriesFindings(
     targetOf(context).headingRad,
     context.runs.map(toLoggedRun),
     context.series.plannedRuns,
   );
+
+/** Findings reckoned lately, by the versions of all that they follow from: any change is another key. */
+const reckoned = new Map<string, SeriesFindings>();
+const MOST_RECKONED = 60;
+
+export function findingsOf(context: SeriesContext): SeriesFindings {
+  const { series, version, course, robot, runs } = context;
+  const key = [series, course, robot, ...runs]
+    .map((record) => `${record.id}.${record.version}`)
+    .concat(version.id)
+    .join();
+  const known = reckoned.get(key);
+  if (known !== undefined) return known;
+  const findings = reckonFindings(context);
+  const [oldest] = reckoned.keys();
+  if (reckoned.size >= MOST_RECKONED && oldest !== undefined) reckoned.delete(oldest);
+  reckoned.set(key, findings);
+  return findings;
+}
 
 /** A series for a page, or null where the address points to none. */
 export async function openSeries(

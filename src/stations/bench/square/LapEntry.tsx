@@ -33,7 +33,7 @@ function lapProgram(
       angleRad,
       how:
         driven === 'encoders'
-          ? { school: 'encoder', rateRadPerS: 0.9 }
+          ? { school: 'encoder', rateRadPerS: 0.9, endRateRadPerS: 0.03 }
           : { school: 'stop-early', rateRadPerS: 0.9, leadRad: 0.03 },
     },
   ]).flat();

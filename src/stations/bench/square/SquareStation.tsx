@@ -152,7 +152,10 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
       <section aria-label="Do" className={styles.do}>
         <ol className={styles.steps}>
           <li>Mark where the robot stands, and place it there before every lap.</li>
-          <li>Let it drive one lap: four sides, a quarter turn after each.</li>
+          <li>
+            Let it drive one lap: four sides, a quarter turn after each, slow at the end: coasting
+            looks like a narrow track.
+          </li>
           <li>Measure how far forward, left and turned it ends. Three laps each way.</li>
         </ol>
         <div className={styles.fields}>
