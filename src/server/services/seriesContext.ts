@@ -65,16 +65,13 @@ const reckonFindings = (context: SeriesContext): SeriesFindings =>
     context.series.plannedRuns,
   );
 
-/** Findings reckoned lately, by the versions of all that they follow from: any change is another key. */
+/** Findings reckoned lately, by all that they follow from: any change, also by a restore, is another key. */
 const reckoned = new Map<string, SeriesFindings>();
 const MOST_RECKONED = 60;
 
 export function findingsOf(context: SeriesContext): SeriesFindings {
   const { series, version, course, robot, runs } = context;
-  const key = [series, course, robot, ...runs]
-    .map((record) => `${record.id}.${record.version}`)
-    .concat(version.id)
-    .join();
+  const key = JSON.stringify([series.plannedRuns, version.route, course.table, robot.robot, runs]);
   const known = reckoned.get(key);
   if (known !== undefined) return known;
   const findings = reckonFindings(context);
