@@ -1,9 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { recordedText } from '../support/recorded';
 
 /** A recorded table as rows of numbers and words by their headings. */
 export function recordedTable(name: string): Record<string, string>[] {
-  const text = readFileSync(join(import.meta.dirname, '../data', `${name}.csv`), 'utf8');
+  const text = recordedText(`${name}.csv`);
   const [head = '', ...lines] = text.trim().split('\n');
   const names = head.split(',');
   return lines.map((line) => {

@@ -1,5 +1,4 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { recordedText } from '../support/recorded';
 import type { MeasuredRun } from '../../src/core/runs/consistency';
 import { routeSchema, type Route } from '../../src/core/course/route';
 import { tableSchema } from '../../src/core/course/table';
@@ -9,7 +8,7 @@ export const deg = (degrees: number) => (degrees * Math.PI) / 180;
 
 /** A recorded series: end offsets in metres, headings in radians. */
 export function recordedRuns(name: 'runs-before' | 'runs-after'): MeasuredRun[] {
-  const text = readFileSync(join(import.meta.dirname, '../data', `${name}.csv`), 'utf8');
+  const text = recordedText(`${name}.csv`);
   return text
     .trim()
     .split('\n')

@@ -7,10 +7,15 @@ import { ulid } from 'ulid';
 import type { StandInAction } from '../../src/core/standIn/act';
 import { effectiveStop } from '../../src/core/standIn/secrets';
 import type { StandInReport } from '../../src/server/stores/standIns';
+import { recordedText } from '../support/recorded';
 import { expect, open, test } from './corvat';
 
 const WREN = '01DEMB00000000000000000002';
-const data = (name: string) => join(import.meta.dirname, '../data', name);
+const data = (name: string) => ({
+  name,
+  mimeType: 'text/csv',
+  buffer: Buffer.from(recordedText(name)),
+});
 
 /** Do something with the stand-in behind the scenes: its clock is stepped by the test. */
 async function act(page: Page, ...actions: StandInAction[]): Promise<StandInReport> {

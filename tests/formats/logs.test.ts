@@ -1,5 +1,3 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { guessColumns, parseLogCsv, previewCsv } from '../../src/formats/logCsv';
 import { parseJsonLines } from '../../src/formats/jsonLines';
@@ -7,10 +5,10 @@ import { toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
 import { readAnchors, readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
 import { deg } from '../core/support';
+import { recordedText } from '../support/recorded';
 
 const quiet = () => undefined;
 const signs = { heading: 1, leftMotor: 1, rightMotor: 1 } as const;
-const data = (name: string) => readFileSync(join(import.meta.dirname, '../data', name), 'utf8');
 const file = (text: string) => new File([text], 'a.csv');
 let made = 0;
 const newId = () => `id${(made += 1)}`;
@@ -89,7 +87,7 @@ describe('a log in CSV', () => {
   });
 
   it('of a recorded run keeps all its readings', () => {
-    const text = data('run-log.csv');
+    const text = recordedText('run-log.csv');
     const { header } = previewCsv(text);
     const table = parseLogCsv(text, guessColumns(header), quiet);
     expect(table.columns.heading_deg?.length).toBe(3000);
@@ -111,12 +109,12 @@ describe('a log in CSV', () => {
 
 describe('trials from a file', () => {
   it('are read as they were recorded', async () => {
-    const turns = await readTurnTrials(file(data('turn-trials.csv')), newId);
+    const turns = await readTurnTrials(file(recordedText('turn-trials.csv')), newId);
     expect(turns.records).toHaveLength(24);
     expect(turns.records[0]).toMatchObject({ targetRad: deg(-90), kind: 'spin' });
-    const laps = await readLaps(file(data('square-path.csv')), newId);
+    const laps = await readLaps(file(recordedText('square-path.csv')), newId);
     expect(laps.records.filter(({ direction }) => direction === 'ccw')).toHaveLength(5);
-    const anchors = await readAnchors(file(data('run-log-anchors.csv')));
+    const anchors = await readAnchors(file(recordedText('run-log-anchors.csv')));
     expect(anchors.records[1]).toEqual({
       tS: 31.4,
       headingRad: deg(90),
