@@ -1,6 +1,7 @@
+import { looksRolledOver, ROLL_OVER_DEGREES, unwrapEncoder } from './drive/unwrapEncoder';
 import { degreesFromRadians, radiansFromDegrees } from './geometry/angle';
 import { unwrapHeadings } from './gyro/unwrap';
-import type { RawSigns } from './robot';
+import type { RawConvention, RawSigns } from './robot';
 import { number } from './text/quantities';
 
 /** Raw readings while something was done to the robot by hand. */
@@ -17,6 +18,8 @@ export type DirectionStep = 'turn-left' | 'roll-forward' | 'tilt';
 export interface DirectionResult {
   /** Signs that this step has found out. */
   signs: Partial<RawSigns>;
+  /** Whether the encoders begin anew after each turn of the motor; null: this step does not tell. */
+  rollsOver: boolean | null;
   ok: boolean;
   sentence: string;
 }
@@ -37,6 +40,7 @@ function judgeTurn({ headingRad }: RawLog): DirectionResult {
   if (turned === null || Math.abs(turned) < LEAST_TURN_RAD) {
     return {
       signs: {},
+      rollsOver: null,
       ok: false,
       sentence: `The heading changed by only ${number(Math.abs(degreesFromRadians(turned ?? 0)))}°: turn the robot a quarter to the left, and see that the sensor is plugged in.`,
     };
@@ -44,14 +48,18 @@ function judgeTurn({ headingRad }: RawLog): DirectionResult {
   const heading = signOf(turned);
   return {
     signs: { heading },
+    rollsOver: null,
     ok: true,
     sentence: `Turning left, the raw heading ${heading > 0 ? 'grows' : 'shrinks'} (by ${number(Math.abs(degreesFromRadians(turned)))}°).`,
   };
 }
 
 function judgeRoll({ leftMotorDegrees, rightMotorDegrees }: RawLog): DirectionResult {
-  const left = change(leftMotorDegrees);
-  const right = change(rightMotorDegrees);
+  const wheels = [leftMotorDegrees, rightMotorDegrees];
+  const jumps = wheels.some((wheel) => wheel !== null && looksRolledOver(wheel));
+  const [left = null, right = null] = wheels.map((wheel) =>
+    change(wheel !== null && jumps ? unwrapEncoder(wheel) : wheel),
+  );
   const still = [
     ...(left === null || Math.abs(left) < LEAST_MOTOR_DEGREES ? ['left'] : []),
     ...(right === null || Math.abs(right) < LEAST_MOTOR_DEGREES ? ['right'] : []),
@@ -59,21 +67,25 @@ function judgeRoll({ leftMotorDegrees, rightMotorDegrees }: RawLog): DirectionRe
   if (still.length > 0 || left === null || right === null) {
     return {
       signs: {},
+      rollsOver: null,
       ok: false,
       sentence: `The ${still.join(' and the ')} motor did not turn: roll the robot forward on its wheels, and see that the motors may turn freely.`,
     };
   }
   const word = (value: number) => (value > 0 ? 'grows' : 'shrinks');
+  // Without a jump over more than a turn it counts on; over less nobody can tell.
+  const countsOn = Math.min(Math.abs(left), Math.abs(right)) > 1.1 * ROLL_OVER_DEGREES;
   return {
     signs: { leftMotor: signOf(left), rightMotor: signOf(right) },
+    rollsOver: jumps ? true : countsOn ? false : null,
     ok: true,
-    sentence: `Rolling forward, the left motor’s angle ${word(left)} and the right one’s ${word(right)}.`,
+    sentence: `Rolling forward, the left motor’s angle ${word(left)} and the right one’s ${word(right)}.${jumps ? ' Both begin anew after a full turn.' : ''}`,
   };
 }
 
 function judgeTilt({ headingRad }: RawLog): DirectionResult {
   if (headingRad === null || headingRad.length < 2) {
-    return { signs: {}, ok: false, sentence: 'No heading was read.' };
+    return { signs: {}, rollsOver: null, ok: false, sentence: 'No heading was read.' };
   }
   const unwrapped = unwrapHeadings(headingRad);
   const first = unwrapped[0] ?? 0;
@@ -81,6 +93,7 @@ function judgeTilt({ headingRad }: RawLog): DirectionResult {
   const ok = read <= MOST_TILT_READ_RAD;
   return {
     signs: {},
+    rollsOver: null,
     ok,
     sentence: ok
       ? `Tilting changed the heading by no more than ${number(degreesFromRadians(read), 1)}°: the sensor’s axis is vertical.`
@@ -103,14 +116,29 @@ export function judgeDirection(step: DirectionStep, log: RawLog): DirectionResul
   }
 }
 
-/** The signs that differ from the record, in words. */
-export function signDifferences(record: RawSigns, found: Partial<RawSigns>): string[] {
+/** What the moves by hand have found out so far. */
+export type FoundConvention = Partial<RawSigns> & Pick<DirectionResult, 'rollsOver'>;
+
+/** What the record has wrong, in words. */
+export function recordErrors(
+  { signs, encodersRollOver }: RawConvention,
+  { rollsOver, ...found }: FoundConvention,
+): string[] {
   const names: Record<keyof RawSigns, string> = {
-    heading: 'the heading',
-    leftMotor: 'the left motor',
-    rightMotor: 'the right motor',
+    heading: 'the heading the wrong way round',
+    leftMotor: 'the left motor the wrong way round',
+    rightMotor: 'the right motor the wrong way round',
   };
-  return (Object.keys(names) as (keyof RawSigns)[])
-    .filter((key) => found[key] !== undefined && found[key] !== record[key])
-    .map((key) => names[key]);
+  return [
+    ...(Object.keys(names) as (keyof RawSigns)[])
+      .filter((key) => found[key] !== undefined && found[key] !== signs[key])
+      .map((key) => names[key]),
+    ...(rollsOver !== null && rollsOver !== encodersRollOver
+      ? [
+          rollsOver
+            ? 'encoders that count on, and they roll over'
+            : 'encoders that roll over, and they count on',
+        ]
+      : []),
+  ];
 }

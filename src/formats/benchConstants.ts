@@ -31,6 +31,7 @@ export const ANGLE_SOURCES = [
   'along the reference',
   'along the edge',
   'eye',
+  'own heading',
   'stand-in',
   'file',
 ] as const;

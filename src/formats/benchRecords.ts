@@ -96,6 +96,14 @@ const lapRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
+/** A moment of a recorded run at which the true heading is known. */
+const anchorRecord = z.object({
+  id,
+  tS: z.number().min(-1e6).max(1e6),
+  headingRad: z.number().min(-2000).max(2000),
+  what: shortText.describe('how it is known'),
+});
+
 const conditions = {
   surface: shortText,
   battery: shortText,
@@ -129,6 +137,14 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
       driven: z.enum(['encoders', 'gyro']),
     }),
     trials: z.array(lapRecord).max(MAX_TRIALS),
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('run-log'),
+    conditions: z.object({ ...conditions, logId: id, name: shortText }),
+    trials: z.array(anchorRecord).max(MAX_TRIALS),
   }),
 ]);
 
@@ -176,6 +192,9 @@ export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
 export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;
 export type LapRecord = SquareTrials['trials'][number];
+/** A recorded run and the moments at which its true heading is known. */
+export type RunLogRecord = Extract<BenchTrialsRecord, { procedure: 'run-log' }>;
+export type AnchorRecord = RunLogRecord['trials'][number];
 export type SavedTrials = BenchTrialsRecord & { startedAt: string };
 export type CalibrationRecord = z.output<typeof calibrationRecord>;
 export type SavedCalibration = CalibrationRecord & { madeAt: string };

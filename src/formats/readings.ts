@@ -103,7 +103,7 @@ function isPlain(value: unknown): value is Record<string, unknown> & { t_s: numb
   return READING_NUMBERS.every(
     (name) =>
       (row[name] === undefined && name !== 't_s') ||
-      (typeof row[name] === 'number' && Math.abs(row[name]) < 1e5),
+      (typeof row[name] === 'number' && Math.abs(row[name]) < 1e6),
   );
 }
 

@@ -1,6 +1,9 @@
+import { unwrapEncoder } from '../core/drive/unwrapEncoder';
 import { radiansFromDegrees } from '../core/geometry/angle';
+import { medianPeriod } from '../core/gyro/log';
 import { unwrapHeadings } from '../core/gyro/unwrap';
-import type { RawSigns } from '../core/robot';
+import type { RawConvention, RawSigns } from '../core/robot';
+import { number } from '../core/text/quantities';
 import type { LogColumn } from './benchConstants';
 import type { ReadingNumber, ReadingTable } from './readings';
 
@@ -17,7 +20,23 @@ const SOURCES: [LogColumn, ReadingNumber, keyof RawSigns][] = [
   ['rightMotorDegrees', 'right_deg', 'rightMotor'],
 ];
 
-const isAngle = (column: LogColumn) => column === 'headingRad' || column === 'rateRadPerS';
+const isMotor = (column: LogColumn) =>
+  column === 'leftMotorDegrees' || column === 'rightMotorDegrees';
+
+/** Readings may come a little out of order; a clock that goes back by more was started anew. */
+const FARTHEST_BACK_S = 1;
+const FARTHEST_BACK_PERIODS = 20;
+
+function refuseRestart(tS: Float64Array): void {
+  const goesBack = (byS: number) => tS.findIndex((t, i) => i > 0 && t < (tS[i - 1] ?? t) - byS);
+  if (goesBack(FARTHEST_BACK_S) < 0) return;
+  const at = goesBack(Math.max(FARTHEST_BACK_S, FARTHEST_BACK_PERIODS * medianPeriod(tS)));
+  if (at < 0) return;
+  const [before, after] = [tS[at - 1] ?? 0, tS[at] ?? 0];
+  throw new Error(
+    `The clock goes back from ${number(before, 1)} s to ${number(after, 1)} s at reading ${at + 1}: the robot was started anew in the middle. Keep the part before it or the part after it.`,
+  );
+}
 
 /** Places of the rows by time; nothing is moved when they are in order already. */
 function timeOrder(tS: Float64Array): Int32Array | null {
@@ -29,15 +48,19 @@ function timeOrder(tS: Float64Array): Int32Array | null {
 
 /**
  * A log from the raw numbers of a file or a robot: directions by the robot's record (which says how
- * each raw reading grows), degrees to radians, wrapped headings made continuous.
+ * each raw reading grows), degrees to radians, wrapped headings and rolled-over encoders made continuous.
  *
  * @throws Error with a sentence when there is nothing to work with
  */
-export function toLog({ columns }: Pick<ReadingTable, 'columns'>, signs: RawSigns): Log {
+export function toLog(
+  { columns }: Pick<ReadingTable, 'columns'>,
+  { signs, encodersRollOver }: RawConvention,
+): Log {
   const raw = columns.t_s;
   if (raw === undefined || raw.length < 2) {
     throw new Error('There are no readings in it: at least two lines with a time are needed.');
   }
+  refuseRestart(raw);
   const order = timeOrder(raw);
   const ordered = (values: Float64Array) =>
     order === null ? values : Float64Array.from(order, (i) => values[i] ?? Number.NaN);
@@ -46,8 +69,10 @@ export function toLog({ columns }: Pick<ReadingTable, 'columns'>, signs: RawSign
     const values = columns[source];
     // A column of which some readings are missing cannot be followed through time.
     if (values === undefined || values.some(Number.isNaN)) continue;
-    const factor = signs[sign] * (isAngle(column) ? radiansFromDegrees(1) : 1);
-    const scaled = ordered(values).map((value) => value * factor || 0);
+    const factor = signs[sign] * (isMotor(column) ? 1 : radiansFromDegrees(1));
+    const inOrder = ordered(values);
+    const continuous = isMotor(column) && encodersRollOver ? unwrapEncoder(inOrder) : inOrder;
+    const scaled = continuous.map((value) => value * factor || 0);
     log.columns[column] = column === 'headingRad' ? unwrapHeadings(scaled) : scaled;
   }
   if (log.columns.headingRad === undefined && log.columns.rateRadPerS === undefined) {
@@ -56,4 +81,10 @@ export function toLog({ columns }: Pick<ReadingTable, 'columns'>, signs: RawSign
     );
   }
   return log;
+}
+
+/** The same log with its first reading at 0 s. */
+export function fromItsStart({ tS, columns }: Log): Log {
+  const start = tS[0] ?? 0;
+  return { tS: tS.map((t) => t - start), columns };
 }

@@ -3,17 +3,17 @@ import { shownLog, type ShownLog } from '../core/gyro/shownLog';
 import { medianPeriod } from '../core/gyro/log';
 import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCheck';
 import type { Anchor } from '../core/gyro/anchors';
-import type { RawSigns, Robot } from '../core/robot';
-import { studyRunLog, type RunLogStudy } from '../core/gyro/runLog';
+import type { RawConvention, Robot } from '../core/robot';
+import { studyRunLog, type KnownDrift, type RunLogStudy } from '../core/gyro/runLog';
 import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
 import { parseJsonLines } from '../formats/jsonLines';
 import type { BadLine } from '../formats/readings';
 import { toLog, type Log } from '../formats/toLog';
 
 export type BenchRequest =
-  | { kind: 'read'; file: Blob; map: ColumnMap | null; signs: RawSigns }
+  | { kind: 'read'; file: Blob; map: ColumnMap | null; raw: RawConvention }
   | { kind: 'still'; log: Log; runDurationS: number; toleranceRad: number }
-  | { kind: 'run-log'; log: Log; anchors: Anchor[]; robot: Robot };
+  | { kind: 'run-log'; log: Log; anchors: Anchor[]; robot: Robot; known: KnownDrift | null };
 
 /** A log that was read from a file, and what of it could not be. */
 export interface ReadLog {
@@ -43,7 +43,7 @@ const LEAST_ALLAN_S = 300;
 const reply = (message: BenchReply, transfer: Transferable[] = []): void =>
   self.postMessage(message, { transfer });
 
-function read(text: string, map: ColumnMap | null, signs: RawSigns): ReadLog {
+function read(text: string, map: ColumnMap | null, raw: RawConvention): ReadLog {
   const onProgress = (share: number) => reply({ kind: 'progress', share });
   const table =
     map === null ? parseJsonLines(text, onProgress) : parseLogCsv(text, map, onProgress);
@@ -55,7 +55,7 @@ function read(text: string, map: ColumnMap | null, signs: RawSigns): ReadLog {
         : `No line of this file could be read. Line ${first.line}: ${first.why}.`,
     );
   }
-  return { log: toLog(table, signs), bad: table.bad, badCount: table.badCount };
+  return { log: toLog(table, raw), bad: table.bad, badCount: table.badCount };
 }
 
 function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalysis {
@@ -79,10 +79,11 @@ function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalys
 
 async function answer(data: BenchRequest): Promise<void> {
   if (data.kind === 'run-log') {
-    return reply({ kind: 'run-log', study: studyRunLog(data.log, data.anchors, data.robot) });
+    const { log, anchors, robot, known } = data;
+    return reply({ kind: 'run-log', study: studyRunLog(log, anchors, robot, known) });
   }
   if (data.kind === 'still') return reply({ kind: 'still', analysis: analyse(data) });
-  const result = read(await data.file.text(), data.map, data.signs);
+  const result = read(await data.file.text(), data.map, data.raw);
   const { tS, columns } = result.log;
   reply(
     { kind: 'read', read: result },

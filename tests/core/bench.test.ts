@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { calibrationStanding } from '../../src/core/calibration/standing';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
 import { decimate } from '../../src/core/chart/decimate';
-import { judgeDirection, signDifferences } from '../../src/core/directionCheck';
+import { judgeDirection, recordErrors } from '../../src/core/directionCheck';
+import { rolledOver, unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
 import { correctByAnchors } from '../../src/core/gyro/anchors';
 import { encoderHeading, headingLag, loopPeriod, partings } from '../../src/core/gyro/agreement';
 import {
@@ -15,6 +16,7 @@ import {
 } from '../../src/core/gyro/rezero';
 import { studyRunLog } from '../../src/core/gyro/runLog';
 import { standstillGate } from '../../src/core/gyro/standstill';
+import { rawConvention } from '../../src/core/robot';
 import { portSentence, routeNeeds } from '../../src/core/wiring';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
 import { column, recordedTable } from './logs';
@@ -224,8 +226,46 @@ describe('the robot’s record', () => {
     expect(judgeDirection('tilt', log([0, 1, 0], [], [])).ok).toBe(true);
     expect(judgeDirection('tilt', log([0, 24, 0], [], [])).sentence).toMatch(/crooked/);
     expect(
-      signDifferences({ heading: 1, leftMotor: 1, rightMotor: 1 }, { heading: -1, leftMotor: 1 }),
-    ).toEqual(['the heading']);
+      recordErrors(rawConvention(pipit), { heading: 1, leftMotor: 1, rollsOver: null }),
+    ).toEqual(['the heading the wrong way round']);
+  });
+
+  it('an encoder that rolls over is found out by rolling, and its sign with it', () => {
+    const rolled = Float64Array.from({ length: 60 }, (_, i) => rolledOver(350 + 12 * i));
+    const back = Float64Array.from({ length: 60 }, (_, i) => rolledOver(5 - 12 * i));
+    const wheels = { headingRad: null, leftMotorDegrees: rolled, rightMotorDegrees: back };
+    const found = judgeDirection('roll-forward', wheels);
+    expect(found).toMatchObject({
+      ok: true,
+      signs: { leftMotor: 1, rightMotor: -1 },
+      rollsOver: true,
+    });
+    expect(recordErrors(rawConvention(pipit), { ...found.signs, rollsOver: true })).toEqual([
+      'encoders that count on, and they roll over',
+    ]);
+    const short = wheels.leftMotorDegrees.map((_, i) => i);
+    const little = judgeDirection('roll-forward', {
+      headingRad: null,
+      leftMotorDegrees: short,
+      rightMotorDegrees: short,
+    });
+    // Less than a turn: nobody can tell.
+    expect(little.rollsOver).toBeNull();
+  });
+
+  it('counts on through any rolling of less than half a turn between readings', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: -170, max: 170, noNaN: true }), { minLength: 2 }),
+        (steps) => {
+          const truth: number[] = [];
+          for (const step of steps) truth.push((truth.at(-1) ?? 0) + step);
+          const counted = unwrapEncoder(Float64Array.from(truth, rolledOver));
+          const offset = (counted[0] ?? 0) - (truth[0] ?? 0);
+          truth.forEach((value, i) => expect(counted[i]).toBeCloseTo(value + offset, 6));
+        },
+      ),
+    );
   });
 
   it('flags a port that is used twice, and counts what the routes need', () => {

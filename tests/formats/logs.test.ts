@@ -4,18 +4,22 @@ import { parseJsonLines } from '../../src/formats/jsonLines';
 import { toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
 import { readAnchors, readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
+import type { RawConvention } from '../../src/core/robot';
 import { deg } from '../core/support';
 import { recordedText } from '../support/recorded';
 
 const quiet = () => undefined;
-const signs = { heading: 1, leftMotor: 1, rightMotor: 1 } as const;
+const raw: RawConvention = {
+  signs: { heading: 1, leftMotor: 1, rightMotor: 1 },
+  encodersRollOver: false,
+};
 const file = (text: string) => new File([text], 'a.csv');
 let made = 0;
 const newId = () => `id${(made += 1)}`;
 
 describe('a log in JSON Lines', () => {
   it('is read as the stand-in writes it, in the directions of the record', () => {
-    const raw = {
+    const reading = {
       tS: 0.02,
       headingRad: deg(-3),
       rateRadPerS: 0,
@@ -26,10 +30,13 @@ describe('a log in JSON Lines', () => {
       touch: false,
       volts: 8.1,
     };
-    const lines = [0, 1, 2].map((i) => JSON.stringify(toReading({ ...raw, tS: 0.02 * i })));
+    const lines = [0, 1, 2].map((i) => JSON.stringify(toReading({ ...reading, tS: 0.02 * i })));
     const table = parseJsonLines(lines.join('\n'), quiet);
     expect(table.badCount).toBe(0);
-    const log = toLog(table, { heading: -1, leftMotor: 1, rightMotor: -1 });
+    const log = toLog(table, {
+      ...raw,
+      signs: { heading: -1, leftMotor: 1, rightMotor: -1 },
+    });
     expect(log.columns.headingRad?.[1]).toBeCloseTo(deg(3), 6);
     expect(log.columns.rightMotorDegrees?.[2]).toBe(5);
   });
@@ -50,10 +57,30 @@ describe('a log in JSON Lines', () => {
   });
 
   it('without a heading, or with hardly a line, is refused with a sentence', () => {
-    expect(() => toLog(parseJsonLines('{"t_s":0}\n{"t_s":1}', quiet), signs)).toThrow(
+    expect(() => toLog(parseJsonLines('{"t_s":0}\n{"t_s":1}', quiet), raw)).toThrow(
       /neither a heading nor a turning rate/,
     );
-    expect(() => toLog(parseJsonLines('', quiet), signs)).toThrow(/at least two lines/);
+    expect(() => toLog(parseJsonLines('', quiet), raw)).toThrow(/at least two lines/);
+  });
+
+  it('of a robot that was started anew in the middle is refused, and says where', () => {
+    const text = [0, 1, 2].flatMap((part) =>
+      Array.from({ length: 100 }, (_, i) => `{"t_s":${i / 50 + 8 * (1 - part)},"heading_deg":0}`),
+    );
+    expect(() => toLog(parseJsonLines(text.join('\n'), quiet), raw)).toThrow(
+      'The clock goes back from 10.0 s to 0.0 s at reading 101',
+    );
+  });
+
+  it('counts on where encoders roll over, if the record says that they do', () => {
+    const left = [340, 355, 10, 25, 10, 355, 340];
+    const text = left
+      .map((value, i) => `{"t_s":${i / 50},"heading_deg":0,"left_deg":${value},"right_deg":0}`)
+      .join('\n');
+    const table = parseJsonLines(text, quiet);
+    const log = toLog(table, { ...raw, encodersRollOver: true });
+    expect([...(log.columns.leftMotorDegrees ?? [])]).toEqual([340, 355, 370, 385, 370, 355, 340]);
+    expect([...(toLog(table, raw).columns.leftMotorDegrees ?? [])]).toEqual(left);
   });
 
   it('out of order is put in order, and wrapped headings are made continuous', () => {
@@ -64,7 +91,7 @@ describe('a log in JSON Lines', () => {
     ]
       .map(([t, h]) => `{"t_s":${t},"heading_deg":${h}}`)
       .join('\n');
-    const log = toLog(parseJsonLines(text, quiet), signs);
+    const log = toLog(parseJsonLines(text, quiet), raw);
     expect([...log.tS]).toEqual([0, 1, 2]);
     expect(log.columns.headingRad?.[2]).toBeCloseTo(deg(185), 9);
   });
@@ -81,7 +108,7 @@ describe('a log in CSV', () => {
     const map = guessColumns(['time_ms', 'gyro_rate_rad']);
     expect(map).toMatchObject({ t_s: { column: 0, factor: 0.001 }, rate_deg_per_s: { column: 1 } });
     const table = parseLogCsv('time_ms,gyro_rate_rad\n0,0.1\n20,0.2\n', map, quiet);
-    const log = toLog(table, signs);
+    const log = toLog(table, raw);
     expect([...log.tS]).toEqual([0, 0.02]);
     expect(log.columns.rateRadPerS?.[1]).toBeCloseTo(0.2, 9);
   });

@@ -54,6 +54,19 @@ function innerAnchors({ leaveOneOutRad, leaveOneOutSdRad }: AnchorCorrection): s
     : `${inner} is off by up to ${degrees(worst)}: the drift was not steady, or an anchor is wrong.`;
 }
 
+/** The drift of a still check, for a run with one anchor. */
+export interface KnownDrift {
+  driftRadPerS: number;
+  /** Day of the check, as it is to be read. */
+  day: string;
+}
+
+const withOneAnchor = ({ driftRadPerS, day }: KnownDrift, endErrorRad: number): ThreeSentences => ({
+  found: `With the drift of the still check of ${day}, ${driftText(driftRadPerS)}, the reading was off by ${number(degreesFromRadians(endErrorRad), 1)}° at the end.`,
+  means: 'One anchor says nothing about this run’s own drift: the still check’s stands in for it.',
+  next: 'Mark a second moment at which you know the true heading: two of them give the drift.',
+});
+
 function sentencesOf(correction: AnchorCorrection, endErrorRad: number): ThreeSentences {
   const drifts = correction.pieces.map(({ driftRadPerS }) => driftText(driftRadPerS));
   return {
@@ -74,11 +87,13 @@ const NO_ANCHORS: ThreeSentences = {
  * What a recorded run tells: its heading corrected by anchors, gyro against encoders, loop and lag.
  *
  * @param anchors in any order; those without an uncertainty are taken to be good to half a degree
+ * @param known the drift that holds where there is but one anchor
  */
 export function studyRunLog(
   { tS, columns }: RunLog,
   anchors: readonly Anchor[],
   robot: Robot,
+  known: KnownDrift | null = null,
 ): RunLogStudy {
   const { headingRad, leftMotorDegrees, rightMotorDegrees } = columns;
   const encoderRad =
@@ -92,8 +107,11 @@ export function studyRunLog(
   const sorted = anchors
     .map((anchor) => ({ ...anchor, sdRad: anchor.sdRad ?? USUAL_ANCHOR_SD_RAD }))
     .toSorted((a, b) => a.tS - b.tS);
+  const canCorrect = sorted.length > 1 || (sorted.length === 1 && known !== null);
   const correction =
-    sorted.length > 0 && samples.length > 1 ? correctByAnchors(samples, sorted) : null;
+    canCorrect && samples.length > 1
+      ? correctByAnchors(samples, sorted, known?.driftRadPerS)
+      : null;
   const endErrorRad =
     (samples.at(-1)?.headingRad ?? 0) - (correction?.corrected.at(-1)?.headingRad ?? 0);
   const both = headingRad !== undefined && encoderRad !== null;
@@ -105,6 +123,10 @@ export function studyRunLog(
     lagS,
     partings: both ? partings(tS, headingRad, encoderRad, lagS ?? 0) : [],
     sentences:
-      correction === null || sorted.length < 2 ? NO_ANCHORS : sentencesOf(correction, endErrorRad),
+      correction === null
+        ? NO_ANCHORS
+        : sorted.length < 2 && known !== null
+          ? withOneAnchor(known, endErrorRad)
+          : sentencesOf(correction, endErrorRad),
   };
 }

@@ -1,5 +1,6 @@
 import { randomStream } from '../simulate/random';
 import { motorDegreesFromDistance } from '../drive/conversions';
+import { rolledOver } from '../drive/unwrapEncoder';
 import { placeAt } from './place';
 import { busyUntilS, epochAt, motionAt, type StandIn } from './state';
 import type { StandInTruth } from './truth';
@@ -89,9 +90,11 @@ export function readingAt(truth: StandInTruth, state: StandIn, index: number): R
   const before = headingAt(truth, state, Math.max(epochAt(state, tS).fromS, tS - READING_PERIOD_S));
   const { signs } = truth;
   const count = 1 / robot.encoderCountsPerMotorDegree;
-  const motor = (rollM: number, sign: number) =>
-    sign *
-    rounded(motorDegreesFromDistance(robot, rollM / (1 + robot.errors.wheelScaleError)), count);
+  const motor = (rollM: number, sign: number) => {
+    const rolled = motorDegreesFromDistance(robot, rollM / (1 + robot.errors.wheelScaleError));
+    const raw = sign * rounded(rolled, count);
+    return robot.build.encodersRollOver ? rolledOver(raw) : raw;
+  };
   const rate = (headingRad - before) / READING_PERIOD_S;
   return {
     tS: Number(tS.toFixed(3)),

@@ -1,4 +1,8 @@
-import { benchTrialsRecord, type BenchTrialsRecord } from '../../formats/benchRecords';
+import {
+  benchTrialsRecord,
+  type BenchTrialsRecord,
+  type RunLogRecord,
+} from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { RobotRoute } from '../../formats/robotRoute';
 import type { Database } from '../database';
@@ -32,6 +36,35 @@ export async function routesOfRobot(db: Database, robotId: string): Promise<Robo
       const course = courses.find((one) => one.id === courseId);
       return version && course ? [{ routeId: id, name, version, table: course.table }] : [];
     });
+}
+
+/** A recorded run that was kept, for a list. */
+export interface KeptRun {
+  id: string;
+  name: string;
+  anchors: number;
+  startedAt: string;
+}
+
+/** The recorded runs of a robot, the newest first, and the wished one in full. */
+export async function recordedRuns(
+  db: Database,
+  robotId: string,
+  wished: string | null,
+): Promise<{ kept: KeptRun[]; open: RunLogRecord | null }> {
+  const saved = await listTrials(db, robotId, 'run-log');
+  const runs = saved.flatMap((run) => (run.procedure === 'run-log' ? [run] : []));
+  const found = runs.find(({ id }) => id === wished);
+  const record = found === undefined ? null : benchTrialsRecord.parse(found);
+  return {
+    kept: runs.map(({ id, conditions, trials, startedAt }) => ({
+      id,
+      name: conditions.name,
+      anchors: trials.length,
+      startedAt,
+    })),
+    open: record?.procedure === 'run-log' ? record : null,
+  };
 }
 
 /** The list of trials that was begun last, without what the server adds. */

@@ -15,16 +15,19 @@ export async function courseCalibrations(
 ): Promise<{
   robot: RobotRecord;
   calibrations: { turns: SavedCalibration | null; standing: Freshness; others: string[] };
+  /** All that were ever applied: a route may have been planned with an earlier one. */
+  all: SavedCalibration[];
 }> {
-  const [all, standing] = await Promise.all([
+  const [known, standing] = await Promise.all([
     calibrationsOf(db, record.id),
     standingOf(db, record.id),
   ]);
-  const current = currentOf(all);
+  const current = currentOf(known);
   const others = [current.drive, current['gyro-drift']].flatMap((one) =>
     one === undefined ? [] : [one],
   );
   return {
+    all: known.calibrations,
     robot: {
       ...record,
       robot: calibratedRobot(

@@ -1,5 +1,6 @@
 import { LOG_COLUMNS, type LogColumn } from '../../formats/benchConstants';
 import {
+  benchLogPiece,
   benchLogRecord,
   type BenchLogPiece,
   type BenchLogRecord,
@@ -51,6 +52,16 @@ export const saveLogPiece = (db: Database, logId: string, piece: BenchLogPiece):
       throw conflict('piece of a log', null);
     }
   });
+
+/** One piece of a log as it was sent; null when it never came. */
+export async function findLogPiece(
+  db: Database,
+  logId: string,
+  number: number,
+): Promise<BenchLogPiece | null> {
+  const row = await db.models.benchLogPiece.findOne({ where: { logId, number } });
+  return row && benchLogPiece.parse({ number, ...(row.get('data') as object) });
+}
 
 /** A whole log: its samples in order of time, one array per column. */
 export interface LogSamples {

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { RawSigns } from '../../core/robot';
+import type { RawConvention } from '../../core/robot';
 import { counted } from '../../core/text/quantities';
 import {
   COLUMN_NAMES,
@@ -19,7 +19,8 @@ import { readLogFile, type WorkerJob } from './benchWorker';
 import styles from './Bench.module.css';
 
 interface Props {
-  signs: RawSigns;
+  /** How the robot's readings are to be taken. */
+  raw: RawConvention;
   onLog(read: ReadLog, name: string): void;
 }
 
@@ -88,7 +89,7 @@ function ColumnChoice({
 }
 
 /** A log from a file: JSON Lines as they are, CSV by its columns, which are remembered. */
-export function FileSource({ signs, onLog }: Props) {
+export function FileSource({ raw, onLog }: Props) {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [map, setMap] = useState<ColumnMap>({});
   const [share, setShare] = useState<number | null>(null);
@@ -101,7 +102,7 @@ export function FileSource({ signs, onLog }: Props) {
     setProblem(null);
     setShare(0);
     setBad(null);
-    job.current = readLogFile(chosen.file, columns, signs, setShare);
+    job.current = readLogFile(chosen.file, columns, raw, setShare);
     try {
       const result = await job.current.result;
       if (chosen.csv !== null) {

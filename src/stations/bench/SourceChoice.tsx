@@ -1,6 +1,7 @@
 import { Choice } from '../../ui/Choice';
 import { Notice } from '../../ui/Notice';
-import { hasSerial, type LiveSource } from './sources';
+import { hasSerial } from './serial';
+import type { LiveSource } from './sources';
 
 export type Source = LiveSource | 'file';
 

@@ -1,6 +1,6 @@
 import type { Anchor } from '../../core/gyro/anchors';
-import type { RunLogStudy } from '../../core/gyro/runLog';
-import type { RawSigns, Robot } from '../../core/robot';
+import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
+import type { RawConvention, Robot } from '../../core/robot';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
 import type { BenchReply, BenchRequest, ReadLog, StillAnalysis } from '../../workers/bench.worker';
@@ -41,11 +41,11 @@ function ask<T>(
 export const readLogFile = (
   file: Blob,
   map: ColumnMap | null,
-  signs: RawSigns,
+  raw: RawConvention,
   onProgress: (share: number) => void,
 ): WorkerJob<ReadLog> =>
   ask(
-    { kind: 'read', file, map, signs },
+    { kind: 'read', file, map, raw },
     (reply) => (reply.kind === 'read' ? reply.read : undefined),
     onProgress,
   );
@@ -60,7 +60,12 @@ export const analyseStill = (
   );
 
 /** A recorded run corrected by anchors, and what its encoders and time stamps say. */
-export const studyRun = (log: Log, anchors: Anchor[], robot: Robot): WorkerJob<RunLogStudy> =>
-  ask({ kind: 'run-log', log, anchors, robot }, (reply) =>
+export const studyRun = (
+  log: Log,
+  anchors: Anchor[],
+  robot: Robot,
+  known: KnownDrift | null,
+): WorkerJob<RunLogStudy> =>
+  ask({ kind: 'run-log', log, anchors, robot, known }, (reply) =>
     reply.kind === 'run-log' ? reply.study : undefined,
   );

@@ -46,6 +46,8 @@ interface Props {
   shades?: readonly { from: number; to: number }[];
   xRange?: { min: number; max: number };
   yRange?: { min: number; max: number };
+  /** Told the x at which the chart was clicked. */
+  onPick?: (x: number) => void;
 }
 
 const colourOf = (colours: Colours, tone: Tone): string =>
@@ -109,7 +111,7 @@ const shading = (
 
 /** A chart of curves, points and bands over a number; it says in words what it shows. */
 export function Plot(props: Props) {
-  const { label, xTitle, yTitle, curves, bands = [], shades = [], xRange, yRange } = props;
+  const { label, xTitle, yTitle, curves, bands = [], shades = [], xRange, yRange, onPick } = props;
   const colours = useColours();
   if (colours === undefined) return null;
   const axis = (title: string) => ({
@@ -136,6 +138,12 @@ export function Plot(props: Props) {
         responsive: true,
         maintainAspectRatio: false,
         parsing: false,
+        ...(onPick !== undefined && {
+          onClick: ({ x }, _elements, { scales, chartArea }) => {
+            if (x === null || x < chartArea.left || x > chartArea.right) return;
+            onPick(scales.x?.getValueForPixel(x) ?? 0);
+          },
+        }),
         scales: {
           x: { ...axis(xTitle), ...xRange },
           y: { ...axis(yTitle), ...yRange },

@@ -1,5 +1,13 @@
 import { benchLogRecord } from '../../../formats/benchRecords';
-import { putEndpoint } from '../../../server/endpoint';
-import { saveLog } from '../../../server/stores/benchLogs';
+import { endpoint, json, putEndpoint } from '../../../server/endpoint';
+import { notFound } from '../../../server/problem';
+import { findLog, saveLog } from '../../../server/stores/benchLogs';
 
 export const PUT = putEndpoint(benchLogRecord, saveLog);
+
+/** What a log is called, how long it is and in how many pieces it comes. */
+export const GET = endpoint(async (db, { params }) => {
+  const log = await findLog(db, params.id ?? '');
+  if (log === null) throw notFound('log');
+  return json(log);
+});

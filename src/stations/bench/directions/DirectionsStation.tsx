@@ -1,28 +1,28 @@
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import {
   judgeDirection,
-  signDifferences,
+  recordErrors,
   type DirectionResult,
   type DirectionStep,
+  type FoundConvention,
 } from '../../../core/directionCheck';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import type { RawSigns } from '../../../core/robot';
+import { rawConvention, type RawConvention } from '../../../core/robot';
 import type { StandInAction } from '../../../core/standIn/act';
-import type { Reading } from '../../../formats/readings';
 import { rawLogOf } from '../../../formats/rawLog';
 import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
-import { sentenceOf } from '../../api';
 import { useSaved } from '../../useSaved';
 import { ConflictDialog } from '../../ConflictDialog';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { SourceChoice, type Source } from '../SourceChoice';
-import { hasSerial, listenTo, type LiveSource } from '../sources';
+import { hasSerial } from '../serial';
 import { doWithStandIn } from '../standIn/standInStore';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
+import { useBetween } from '../useBetween';
 
 const STEPS: {
   step: DirectionStep;
@@ -54,35 +54,12 @@ const STEPS: {
   },
 ];
 
-const UNSIGNED: RawSigns = { heading: 1, leftMotor: 1, rightMotor: 1 };
+const AS_READ: RawConvention = {
+  signs: { heading: 1, leftMotor: 1, rightMotor: 1 },
+  encodersRollOver: false,
+};
 
 type Results = Partial<Record<DirectionStep, DirectionResult>>;
-
-/** Readings between "start" and "done". */
-function useBetween(source: LiveSource, onDone: (readings: Reading[]) => void) {
-  const stop = useRef<(() => void) | null>(null);
-  const kept = useRef<Reading[]>([]);
-  const [active, setActive] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  useEffect(() => () => stop.current?.(), []);
-  const start = async () => {
-    setProblem(null);
-    kept.current = [];
-    try {
-      stop.current = await listenTo(source, (readings) => kept.current.push(...readings));
-      setActive(true);
-    } catch (error) {
-      setProblem(sentenceOf(error));
-    }
-  };
-  const done = () => {
-    stop.current?.();
-    stop.current = null;
-    setActive(false);
-    onDone(kept.current);
-  };
-  return { active, start, done, problem };
-}
 
 interface StepProps {
   entry: (typeof STEPS)[number];
@@ -104,7 +81,7 @@ function Step({ entry, source, result, standInReady, onResult }: StepProps) {
       <p>{source === 'file' ? 'A log of just this, with raw readings:' : entry.how}</p>
       {source === 'file' ? (
         <FileSource
-          signs={UNSIGNED}
+          raw={AS_READ}
           onLog={({ log }) =>
             onResult(
               judgeDirection(entry.step, {
@@ -117,7 +94,7 @@ function Step({ entry, source, result, standInReady, onResult }: StepProps) {
         />
       ) : (
         <div className={styles.actions}>
-          {between.active ? (
+          {between.recording !== null ? (
             <>
               {source === 'stand-in' && (
                 <Button onClick={() => void doWithStandIn(entry.byHand)}>{entry.handLabel}</Button>
@@ -141,14 +118,13 @@ function Step({ entry, source, result, standInReady, onResult }: StepProps) {
   );
 }
 
-function headlineOf(results: Results, record: RawSigns, found: Partial<RawSigns>): string {
-  const known = Object.keys(found).length;
+function headlineOf(results: Results, wrong: string[], found: FoundConvention): string {
+  const known = Object.keys(found).length - 1;
   if (known === 0) {
     return 'Which way is positive? Three moves by hand tell how the raw readings grow, once and for all.';
   }
-  const wrong = signDifferences(record, found);
   if (wrong.length > 0) {
-    return `The record has ${wrong.join(' and ')} the wrong way round: take over what was found.`;
+    return `The record has ${wrong.join(', and ')}: take over what was found.`;
   }
   return known === 3 && results.tilt?.ok === true
     ? 'All readings grow the way the record says, and the sensor lies flat.'
@@ -163,21 +139,27 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
   const [results, setResults] = useState<Results>({});
   const fits = useStandsInFor(robot.id);
   const isOn = useStandInIsOn();
-  const found: Partial<RawSigns> = {
+  const { rollsOver, ...signs }: FoundConvention = {
     ...results['turn-left']?.signs,
     ...results['roll-forward']?.signs,
+    rollsOver: results['roll-forward']?.rollsOver ?? null,
   };
-  const record = saved.saved.robot.signs;
-  const wrong = signDifferences(record, found);
+  const record = saved.saved.robot;
+  const found = { rollsOver, ...signs };
+  const wrong = recordErrors(rawConvention(record), found);
   const takeOver = () =>
     void saved.save({
       ...saved.saved,
-      robot: { ...saved.saved.robot, signs: { ...record, ...found } },
+      robot: {
+        ...record,
+        signs: { ...record.signs, ...signs },
+        build: { ...record.build, encodersRollOver: rollsOver ?? record.build.encodersRollOver },
+      },
     });
   return (
     <BenchLayout robot={saved.saved} robots={robots} current="directions">
       <p className={styles.headline} data-testid="directions-verdict">
-        {headlineOf(results, record, found)}
+        {headlineOf(results, wrong, found)}
       </p>
       <div className={styles.fields}>
         <SourceChoice value={source} onChange={setSource} />

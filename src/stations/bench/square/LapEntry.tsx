@@ -1,46 +1,29 @@
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
-import { radiansFromDegrees, wrap } from '../../../core/geometry/angle';
-import type { BenchStep } from '../../../core/standIn/program';
+import { wrap } from '../../../core/geometry/angle';
+import { headingLeftOver } from '../../../core/square/headingLeftOver';
 import type { LapRecord } from '../../../formats/benchRecords';
+import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG, MM } from '../../../ui/units';
+
 import styles from '../Bench.module.css';
+import { LogSource } from '../LogSource';
+import { lapProgram } from '../standIn/lapProgram';
 import { useProgram } from '../standIn/useProgram';
 
 interface Props {
   sideM: number;
   driven: 'encoders' | 'gyro';
+  robot: RobotRecord;
   standInFits: boolean;
   onLap(lap: LapRecord): void;
 }
 
-const QUARTER = radiansFromDegrees(90);
-
-/** One lap: four sides, each followed by a quarter turn, all by encoders or all by the gyro. */
-function lapProgram(
-  sideM: number,
-  driven: Props['driven'],
-  direction: LapRecord['direction'],
-): BenchStep[] {
-  const angleRad = direction === 'ccw' ? QUARTER : -QUARTER;
-  return Array.from({ length: 4 }, (): BenchStep[] => [
-    { kind: 'straight', distanceM: sideM, speedMPerS: 0.25, holdHeading: driven === 'gyro' },
-    {
-      kind: 'turn',
-      angleRad,
-      how:
-        driven === 'encoders'
-          ? { school: 'encoder', rateRadPerS: 0.9, endRateRadPerS: 0.03 }
-          : { school: 'stop-early', rateRadPerS: 0.9, leadRad: 0.03 },
-    },
-  ]).flat();
-}
-
 /** A lap's return: typed from the ruler, or driven by the stand-in. */
-export function LapEntry({ sideM, driven, standInFits, onLap }: Props) {
+export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
   const [direction, setDirection] = useState<LapRecord['direction']>('cw');
   const [xM, setX] = useState<number | null>(null);
   const [yM, setY] = useState<number | null>(null);
@@ -125,6 +108,25 @@ export function LapEntry({ sideM, driven, standInFits, onLap }: Props) {
           </Button>
         )}
       </div>
+      {driven === 'encoders' && (
+        <details>
+          <summary>Heading from the robot’s own log</summary>
+          <div className={styles.file}>
+            <small className="faint">
+              When encoders drive the lap, the gyro can say how far the robot has turned over.
+            </small>
+            <LogSource
+              robot={robot}
+              meanwhile="Let it drive its lap, standing for a second before and after."
+              onLog={({ columns }) => {
+                if (columns.headingRad !== undefined) {
+                  setHeading(headingLeftOver(columns.headingRad));
+                }
+              }}
+            />
+          </div>
+        </details>
+      )}
       {program.problem !== null && (
         <p role="alert" className={styles.problem}>
           {program.problem}

@@ -180,6 +180,7 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
         <LapEntry
           sideM={conditions.sideM}
           driven={conditions.driven}
+          robot={robot}
           standInFits={standInFits}
           onLap={add}
         />

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
+import { rawConvention } from '../../../core/robot';
 import { number } from '../../../core/text/quantities';
 import { POWER_UPS, type RezeroSchool } from '../../../formats/benchConstants';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
@@ -19,8 +20,9 @@ import { analyseStill } from '../benchWorker';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { saveLog } from '../saveLog';
+import { hasSerial } from '../serial';
 import { SourceChoice, type Source } from '../SourceChoice';
-import { hasSerial, logOf } from '../sources';
+import { logOf } from '../sources';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
 import { StillResult, StillVerdict } from './StillResult';
@@ -91,7 +93,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
   };
   const onCaptured = (readings: Reading[]) => {
     try {
-      void judge(logOf(readings, robot.robot.signs), 'still check');
+      void judge(logOf(readings, rawConvention(robot.robot)), 'still check');
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -170,7 +172,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
           )}
           {live === null ? (
             <FileSource
-              signs={robot.robot.signs}
+              raw={rawConvention(robot.robot)}
               onLog={({ log }, name) => void judge(log, name)}
             />
           ) : (

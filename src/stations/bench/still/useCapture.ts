@@ -77,10 +77,13 @@ export function useCapture(onDone: (readings: Reading[]) => void) {
         done.current(kept);
       };
       try {
-        stop.current = await listenTo(source, take);
+        stop.current = await listenTo(source, take, (sentence) => {
+          end();
+          setProblem(`${sentence} Begin the check again.`);
+        });
       } catch (error) {
         setState({ phase: 'idle' });
-        setProblem(`The robot could not be read: ${sentenceOf(error)}`);
+        setProblem(sentenceOf(error));
       }
     },
     [end],

@@ -28,6 +28,7 @@ import { ConfirmTurns } from './ConfirmTurns';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
+import { TurnsFromLog } from './TurnsFromLog';
 
 interface Props extends BenchProps {
   /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
@@ -186,6 +187,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
           read={readTurnTrials}
           onTake={(trials) => add(...trials)}
         />
+        <TurnsFromLog robot={robot} setting={setting} record={record} onTake={add} />
         <Conditions record={record} onChange={change} />
       </section>
       {study !== null && value !== null && (

@@ -1,6 +1,7 @@
 import { benchLogPiece } from '../../../../formats/benchRecords';
 import { endpoint, json, readBody } from '../../../../server/endpoint';
-import { saveLogPiece } from '../../../../server/stores/benchLogs';
+import { notFound } from '../../../../server/problem';
+import { findLogPiece, saveLogPiece } from '../../../../server/stores/benchLogs';
 
 const MAX_PIECE_BYTES = 1_500_000;
 
@@ -8,4 +9,12 @@ const MAX_PIECE_BYTES = 1_500_000;
 export const POST = endpoint(async (db, { request, params }) => {
   await saveLogPiece(db, params.id ?? '', await readBody(request, benchLogPiece, MAX_PIECE_BYTES));
   return json({ ok: true });
+});
+
+/** One piece of a log, by its number. */
+export const GET = endpoint(async (db, { params, url }) => {
+  const number = Number(url.searchParams.get('number') ?? Number.NaN);
+  const piece = Number.isInteger(number) ? await findLogPiece(db, params.id ?? '', number) : null;
+  if (piece === null) throw notFound('piece of a log');
+  return json(piece);
 });

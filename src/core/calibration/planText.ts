@@ -1,0 +1,31 @@
+import type { Route } from '../course/route';
+import type { CalibrationValue } from './calibration';
+import { describeCalibration } from './describe';
+
+/** A calibration and the day it was made. */
+export interface DatedCalibration {
+  value: CalibrationValue;
+  day: string;
+}
+
+/**
+ * With which calibrations a route was planned, in sentences for its step card.
+ *
+ * @param turns the one that the route names; null where it names none
+ * @param others those that the plan is reckoned with, in words
+ */
+export function planText(
+  route: Route,
+  turns: DatedCalibration | null,
+  others: readonly string[],
+): string[] {
+  const hasTurns = route.steps.some(({ kind }) => kind === 'turn');
+  const ofTurns =
+    turns === null
+      ? 'Turns stop as early as typed: no measured turns stand behind them.'
+      : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}).`;
+  return [
+    ...(hasTurns ? [ofTurns] : []),
+    ...(others.length > 0 ? [`Reckoned with ${others.join('; ')}.`] : []),
+  ];
+}

@@ -1,0 +1,95 @@
+import { ulid } from 'ulid';
+import type { AnchorRecord } from '../../../formats/benchRecords';
+import { readAnchors } from '../../../formats/trialsCsv';
+import { Button } from '../../../ui/Button';
+import { Notice } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { TextField } from '../../../ui/TextField';
+import { DEG, SECONDS } from '../../../ui/units';
+import styles from '../Bench.module.css';
+import { TrialsFile } from '../TrialsFile';
+
+/** Further on than the last anchor, where nothing else is said. */
+const NEXT_S = 10;
+
+export const newAnchor = (tS: number, headingRad = 0, what = ''): AnchorRecord => ({
+  id: ulid(),
+  tS,
+  headingRad,
+  what,
+});
+
+/** The moments at which the true heading is known: typed, picked on the chart, or from a file. */
+export function AnchorFields({
+  anchors,
+  doubled,
+  onChange,
+}: {
+  anchors: readonly AnchorRecord[];
+  /** Two stand at the same moment. */
+  doubled: boolean;
+  onChange(next: AnchorRecord[]): void;
+}) {
+  const set = (id: string, part: Partial<AnchorRecord>) =>
+    onChange(anchors.map((one) => (one.id === id ? { ...one, ...part } : one)));
+  return (
+    <section aria-label="Anchors" className={styles.file}>
+      <h2>Where is the true heading known?</h2>
+      {anchors.map((anchor, i) => (
+        <div key={anchor.id} className={styles.fields}>
+          <NumberField
+            label={`Anchor ${i + 1} at`}
+            unit={SECONDS}
+            min={-1e6}
+            max={1e6}
+            value={anchor.tS}
+            onChange={(tS) => set(anchor.id, { tS })}
+          />
+          <NumberField
+            label="True heading"
+            unit={DEG}
+            min={-100_000}
+            max={100_000}
+            value={anchor.headingRad}
+            onChange={(headingRad) => set(anchor.id, { headingRad })}
+          />
+          <TextField
+            label="Known by"
+            value={anchor.what}
+            maxLength={40}
+            onChange={(what) => set(anchor.id, { what })}
+          />
+          <Button
+            look="bare"
+            aria-label={`Remove anchor ${i + 1}`}
+            onClick={() => onChange(anchors.filter(({ id }) => id !== anchor.id))}
+          >
+            Remove
+          </Button>
+        </div>
+      ))}
+      <div className={styles.actions}>
+        <Button
+          onClick={() => onChange([...anchors, newAnchor((anchors.at(-1)?.tS ?? 0) + NEXT_S)])}
+        >
+          + Anchor
+        </Button>
+        <span className="faint">Or click on the chart at that moment.</span>
+      </div>
+      {doubled && (
+        <Notice tone="careful">
+          Two anchors stand at the same moment: change the time of one.
+        </Notice>
+      )}
+      <TrialsFile
+        label="Anchors (CSV)"
+        what="anchor"
+        columns="t_s, true_heading_deg and, if you like, what"
+        read={readAnchors}
+        onTake={(rows) =>
+          onChange(rows.map(({ tS, headingRad, what }) => newAnchor(tS, headingRad, what)))
+        }
+      />
+    </section>
+  );
+}

@@ -1,0 +1,156 @@
+import { useEffect, useRef, useState } from 'react';
+import type { KnownDrift, RunLogStudy } from '../../../core/gyro/runLog';
+import { counted, number } from '../../../core/text/quantities';
+import type { RunLogRecord } from '../../../formats/benchRecords';
+import { correctedCsv } from '../../../formats/correctedCsv';
+import type { RobotRecord } from '../../../formats/records';
+import type { Log } from '../../../formats/toLog';
+import { Button } from '../../../ui/Button';
+import { Plot } from '../../../ui/chart/Plot';
+import { Frame } from '../../../ui/Frame';
+import { Notice } from '../../../ui/Notice';
+import { sentenceOf } from '../../api';
+import styles from '../Bench.module.css';
+import { studyRun } from '../benchWorker';
+import { KeepingLine } from '../KeepingLine';
+import { saveLog } from '../saveLog';
+import type { Source } from '../SourceChoice';
+import { useTrials } from '../useTrials';
+import { AnchorFields, newAnchor } from './AnchorFields';
+import { runCurves } from './runCurves';
+import { PieceTable, RunFigures } from './RunFigures';
+
+export interface OpenRun {
+  log: Log;
+  record: RunLogRecord;
+  /** Where it was just taken from; null: it was kept before. */
+  source: Source | null;
+}
+
+interface Props extends OpenRun {
+  robot: RobotRecord;
+  known: KnownDrift | null;
+}
+
+/** Keeps a log that was just taken, and says how far it is. */
+function useLogKept({ log, record, source }: OpenRun, onKept: () => void) {
+  const [share, setShare] = useState(source === null ? 1 : 0);
+  const [problem, setProblem] = useState<string | null>(null);
+  const send = async () => {
+    setProblem(null);
+    try {
+      const { logId: id, name } = record.conditions;
+      const takenAt = new Date().toISOString();
+      await saveLog(
+        log,
+        { id, robotId: record.robotId, name, source: source ?? 'file', takenAt },
+        setShare,
+      );
+      onKept();
+    } catch (error) {
+      setProblem(sentenceOf(error));
+    }
+  };
+  const begun = useRef(false);
+  useEffect(() => {
+    // Once, when the run was taken; what fails is sent again by a button.
+    if (source === null || begun.current) return;
+    begun.current = true;
+    void send();
+  });
+  return { share, problem, send };
+}
+
+function save(name: string, text: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
+  link.download = `${name.replace(/\.[a-z]+$/i, '')}-corrected.csv`;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+}
+
+/** One recorded run: its anchors, and its heading before and after. */
+export function RunCorrection({ robot, known, ...run }: Props) {
+  const { record, change, keep, keeping, problem } = useTrials(run.record);
+  const kept = useLogKept(run, keep);
+  const [study, setStudy] = useState<RunLogStudy | null>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const { log } = run;
+  const anchors = record.trials;
+  const doubled = new Set(anchors.map(({ tS }) => tS)).size < anchors.length;
+  useEffect(() => {
+    if (doubled) return undefined;
+    const at = anchors.map(({ tS, headingRad }) => ({ tS, headingRad }));
+    const job = studyRun(log, at, robot.robot, known);
+    job.result.then(
+      (result) => {
+        setStudy(result);
+        setFault(null);
+      },
+      (error: unknown) => setFault(sentenceOf(error)),
+    );
+    return job.cancel;
+  }, [log, anchors, doubled, robot, known]);
+  const setAnchors = (trials: RunLogRecord['trials']) => change({ ...record, trials });
+  const { headingRad } = log.columns;
+  return (
+    <>
+      {study !== null && (
+        <>
+          <div className={styles.verdict} data-testid="run-log-verdict">
+            <p className={styles.headline}>{study.sentences.found}</p>
+            <p>{study.sentences.means}</p>
+            <p className={styles.next}>{study.sentences.next}</p>
+          </div>
+          <Frame
+            title={`${record.conditions.name}: heading before and after`}
+            sentence={study.sentences.means}
+            legend="amber: as read   green: corrected   grey dashed: by the encoders   ▲ true heading known   ▮ gyro and encoders part"
+          >
+            <Plot
+              label={`Heading of the run. ${study.sentences.found}`}
+              xTitle="seconds"
+              yTitle="degrees"
+              curves={runCurves(log, study, anchors)}
+              shades={study.partings.map(({ fromS, toS }) => ({ from: fromS, to: toS }))}
+              onPick={(tS) => setAnchors([...anchors, newAnchor(Number(tS.toFixed(2)))])}
+            />
+          </Frame>
+        </>
+      )}
+      {fault !== null && <Notice tone="fault">{fault}</Notice>}
+      <AnchorFields anchors={anchors} doubled={doubled} onChange={setAnchors} />
+      {study !== null && (
+        <>
+          <RunFigures study={study} />
+          <PieceTable study={study} />
+          <div className={styles.actions}>
+            {study.correction !== null && headingRad !== undefined && (
+              <Button
+                onClick={() =>
+                  study.correction &&
+                  save(record.conditions.name, correctedCsv(headingRad, study.correction))
+                }
+              >
+                Corrected run as a file
+              </Button>
+            )}
+            <small className="faint">{counted(log.tS.length, 'reading')} in the log.</small>
+            {kept.problem !== null ? (
+              <Notice
+                tone="fault"
+                action={<Button onClick={() => void kept.send()}>Keep it now</Button>}
+              >
+                {kept.problem}
+              </Notice>
+            ) : kept.share < 1 ? (
+              <p role="status">Keeping the log: {number(kept.share * 100)} %</p>
+            ) : (
+              <KeepingLine keeping={keeping} problem={problem} onKeep={keep} />
+            )}
+          </div>
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,69 @@
+import type { RunLogStudy } from '../../../core/gyro/runLog';
+import { driftText } from '../../../core/gyro/stillSentence';
+import { degrees, number } from '../../../core/text/quantities';
+import { Figure } from '../../../ui/Figure';
+import styles from '../Bench.module.css';
+
+/** What the log says besides: the program's loop, the gyro's lag, and where gyro and encoders part. */
+export function RunFigures({ study }: { study: RunLogStudy }) {
+  const { loop, lagS, partings } = study;
+  return (
+    <dl className={styles.figures}>
+      <Figure
+        label="Loop of the program"
+        value={number(loop.meanS * 1000, 1)}
+        unit="ms"
+        detail={`at worst ${number(loop.worstS * 1000)} ms`}
+        tone="measured"
+      />
+      <Figure
+        label="Gyro comes after the encoders by"
+        value={lagS === null ? null : number(lagS * 1000)}
+        unit="ms"
+        detail={lagS === null ? 'it needs encoders and turns' : undefined}
+        tone="measured"
+      />
+      <Figure
+        label="Gyro and encoders part"
+        value={study.encoderRad === null ? null : number(partings.length)}
+        unit={partings.length === 1 ? 'time' : 'times'}
+        detail={
+          study.encoderRad === null
+            ? 'it needs encoders'
+            : partings
+                .slice(0, 3)
+                .map(({ fromS, changeRad }) => `${degrees(changeRad)} at ${number(fromS, 1)} s`)
+                .join(', ')
+        }
+        tone={partings.length > 0 ? 'fault' : 'measured'}
+      />
+    </dl>
+  );
+}
+
+/** The drift of each stretch between two anchors. */
+export function PieceTable({ study }: { study: RunLogStudy }) {
+  if (study.correction === null) return null;
+  return (
+    <table className={styles.table} aria-label="Drift between the anchors">
+      <thead>
+        <tr>
+          <th>From</th>
+          <th>To</th>
+          <th className={styles.number}>Drift</th>
+        </tr>
+      </thead>
+      <tbody>
+        {study.correction.pieces.map(({ fromS, toS, driftRadPerS }) => (
+          <tr key={fromS}>
+            <td>{number(fromS, 1)} s</td>
+            <td>{number(toS, 1)} s</td>
+            <td className={styles.number} data-testid="piece-drift">
+              {driftText(driftRadPerS)}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

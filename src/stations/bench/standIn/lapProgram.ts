@@ -1,0 +1,24 @@
+import { radiansFromDegrees } from '../../../core/geometry/angle';
+import type { BenchStep } from '../../../core/standIn/program';
+
+const QUARTER = radiansFromDegrees(90);
+
+/** One lap: four sides, each followed by a quarter turn, all by encoders or all by the gyro. */
+export function lapProgram(
+  sideM: number,
+  driven: 'encoders' | 'gyro',
+  direction: 'cw' | 'ccw',
+): BenchStep[] {
+  const angleRad = direction === 'ccw' ? QUARTER : -QUARTER;
+  return Array.from({ length: 4 }, (): BenchStep[] => [
+    { kind: 'straight', distanceM: sideM, speedMPerS: 0.25, holdHeading: driven === 'gyro' },
+    {
+      kind: 'turn',
+      angleRad,
+      how:
+        driven === 'encoders'
+          ? { school: 'encoder', rateRadPerS: 0.9, endRateRadPerS: 0.03 }
+          : { school: 'stop-early', rateRadPerS: 0.9, leadRad: 0.03 },
+    },
+  ]).flat();
+}
