@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { correctByAnchors } from './gyro/anchors';
 import { stillCheck, type StillLog } from './gyro/stillCheck';
+import { STILL_SETTINGS, stillSettingsSchema } from './gyro/stillVerdict';
 import { procedure, type Procedure } from './procedure';
 import { encoderSquare, gyroSquare } from './square/squareFit';
 import { turnModel } from './turns/turnModel';
@@ -38,6 +39,7 @@ const stillInput = z.object({
   samples: stillSamples,
   runDurationS: z.number().positive().max(3600),
   toleranceRad: z.number().positive().max(10),
+  settings: stillSettingsSchema.default(STILL_SETTINGS),
 });
 
 const inOrder = <T extends { tS: number }>(samples: readonly T[]): T[] =>
@@ -120,8 +122,8 @@ export const benchProcedures: readonly Procedure[] = [
     'still-check',
     'gyro drift of a robot at rest, touched stretches left out, and what it does to a run',
     stillInput,
-    ({ samples, runDurationS, toleranceRad }) =>
-      stillCheck(stillLog(samples), runDurationS, toleranceRad),
+    ({ samples, runDurationS, toleranceRad, settings }) =>
+      stillCheck(stillLog(samples), runDurationS, toleranceRad, settings),
   ),
   procedure(
     'turn-model',

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { StillCheck } from '../core/gyro/stillCheck';
+import { STILL_SETTINGS, stillSettingsSchema } from '../core/gyro/stillVerdict';
 import { calibrationValueSchema } from '../core/calibration/calibration';
 import { ROBOT_PARTS } from '../core/calibration/robotChanges';
 import { standInActionSchema } from '../core/standIn/act';
@@ -69,6 +70,9 @@ export const stillCheckRecord = z.object({
   beforeId: id.nullable().describe('the check before that'),
   runDurationS: z.number().min(1).max(600),
   toleranceRad: z.number().min(0.0005).max(1),
+  settings: stillSettingsSchema
+    .default(STILL_SETTINGS)
+    .describe('what counts as steady, and as healthy'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

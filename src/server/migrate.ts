@@ -2,10 +2,12 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './database';
 import * as firstTables from './migrations/0001-first-tables';
 import * as bench from './migrations/0002-bench';
+import * as stillSettings from './migrations/0003-still-settings';
 
 const MIGRATIONS = [
   { name: '0001-first-tables', up: firstTables.up },
   { name: '0002-bench', up: bench.up },
+  { name: '0003-still-settings', up: stillSettings.up },
 ];
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

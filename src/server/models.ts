@@ -110,6 +110,7 @@ const TABLES = {
     beforeId: { ...ulid, allowNull: true },
     runDurationS: double,
     toleranceRad: double,
+    settings: json,
     result: json,
     setAsideReason: textOrNull(200),
   },

@@ -2,6 +2,7 @@ import { allanDeviation, type AllanResult } from '../core/gyro/allan';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
 import { medianPeriod } from '../core/gyro/log';
 import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCheck';
+import type { StillSettings } from '../core/gyro/stillVerdict';
 import type { Anchor } from '../core/gyro/anchors';
 import type { RawConvention, Robot } from '../core/robot';
 import { studyRunLog, type KnownDrift, type RunLogStudy } from '../core/gyro/runLog';
@@ -12,7 +13,13 @@ import { toLog, type Log } from '../formats/toLog';
 
 export type BenchRequest =
   | { kind: 'read'; file: Blob; map: ColumnMap | null; raw: RawConvention }
-  | { kind: 'still'; log: Log; runDurationS: number; toleranceRad: number }
+  | {
+      kind: 'still';
+      log: Log;
+      runDurationS: number;
+      toleranceRad: number;
+      settings: StillSettings;
+    }
   | { kind: 'run-log'; log: Log; anchors: Anchor[]; robot: Robot; known: KnownDrift | null };
 
 /** A log that was read from a file, and what of it could not be. */
@@ -67,7 +74,7 @@ function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalys
       : { kind: 'rate', tS, rateRadPerS: rateRadPerS ?? new Float64Array(tS.length) };
   const lengthS = (tS.at(-1) ?? 0) - (tS[0] ?? 0);
   return {
-    check: stillCheck(log, request.runDurationS, request.toleranceRad),
+    check: stillCheck(log, request.runDurationS, request.toleranceRad, request.settings),
     allan:
       rateRadPerS !== undefined && lengthS >= LEAST_ALLAN_S
         ? allanDeviation(rateRadPerS, medianPeriod(tS))

@@ -68,7 +68,7 @@ describe('what survives', () => {
       const [teamId, id] = [ulid(), ulid()];
       await db.models.team.create({ id: teamId, version: 1, name: 'Quillon Yard' });
       await db.models.robot.create({ id, version: 1, teamId, name: 'Pipit', robot: before });
-      expect(await migrate(db)).toEqual(['0002-bench']);
+      expect(await migrate(db)).toEqual(['0002-bench', '0003-still-settings']);
       expect(await migrate(db)).toEqual([]);
       const robot = await findRobot(db, id);
       expect(robot?.robot).toMatchObject({

@@ -145,7 +145,8 @@ export function stillTimeNeeded(
 }
 
 export interface Recommendation {
-  school: RezeroSchool;
+  /** Null: first something has to be found out. */
+  school: RezeroSchool | null;
   reason: string;
 }
 
@@ -155,6 +156,8 @@ interface Situation {
   walkRadPerSqrtS: number;
   runDurationS: number;
   toleranceRad: number;
+  /** What a sensor that started well shows at most. */
+  healthyRadPerS: number;
   /** What there is before the next run, s. */
   timeS: number;
 }
@@ -162,9 +165,21 @@ interface Situation {
 /** A school is trusted less the less it was tried: its chance by Laplace's rule. */
 const chanceOf = ({ worked, tried }: SchoolRecord): number => (worked + 1) / (tried + 2);
 
+/** Why the sensor has to be started anew rather than its drift subtracted. */
+function whyAnew({ driftRadPerS, healthyRadPerS }: Situation, stillS: number | null): string {
+  if (Math.abs(driftRadPerS) > healthyRadPerS) {
+    return `A drift of ${driftText(driftRadPerS)} is more than a sensor that started well shows`;
+  }
+  return stillS === null
+    ? 'The heading wanders so much by itself that no standing still before a run would be enough'
+    : `Standing still for ${clock(stillS)} before each run is longer than there is time for`;
+}
+
 /**
  * Which school to try now: a correctable drift is subtracted; a large one needs the sensor started
  * anew, by what has worked best here among what the time allows; without time, re-anchor on the way.
+ *
+ * @returns null when there is nothing to get rid of
  */
 export function recommendSchool(
   situation: Situation,
@@ -172,15 +187,20 @@ export function recommendSchool(
 ): Recommendation | null {
   const { verdict, driftRadPerS, walkRadPerSqrtS, runDurationS, toleranceRad, timeS } = situation;
   if (verdict === 'steady') return null;
-  if (verdict === 'correctable') {
-    const k = stillTimeNeeded(walkRadPerSqrtS, runDurationS, toleranceRad);
-    if (k !== null && k <= timeS) {
-      return {
-        school: 'estimate at start',
-        reason: `The drift of ${driftText(driftRadPerS)} is steady: ${clock(Math.max(2, k))} of still time before each run keep the heading within ${degrees(toleranceRad)}.`,
-      };
-    }
+  if (verdict === 'measure-longer' || verdict === 'not-enough-still-time') {
+    return {
+      school: null,
+      reason: 'The last check was too short to tell: let the robot lie still for longer first.',
+    };
   }
+  const stillS = stillTimeNeeded(walkRadPerSqrtS, runDurationS, toleranceRad);
+  if (verdict === 'correctable' && stillS !== null && stillS <= timeS) {
+    return {
+      school: 'estimate at start',
+      reason: `The heading creeps evenly, by ${driftText(driftRadPerS)}: standing still for ${clock(Math.max(2, stillS))} before each run measures it well enough to stay within ${degrees(toleranceRad)}.`,
+    };
+  }
+  const why = whyAnew(situation, stillS);
   const anew = records
     .filter(({ facts }) => ['restart', 'reconnect', 're-initialise'].includes(facts.school))
     .filter(({ facts }) => facts.takesS <= timeS)
@@ -192,12 +212,12 @@ export function recommendSchool(
         : `it worked ${counted(anew.worked, 'time')} of ${anew.tried} here (${percent(anew.success.low95)} to ${percent(anew.success.high95)})`;
     return {
       school: anew.facts.school,
-      reason: `A drift of ${driftText(driftRadPerS)} is more than a sensor that started well shows; this takes ${anew.facts.takesS} s, and ${so}.`,
+      reason: `${why}; this takes ${anew.facts.takesS} s, and ${so}.`,
     };
   }
   return {
     school: 're-anchor',
-    reason: `There is no time to start the sensor anew: square up on the way, and only the drift since then counts.`,
+    reason: `${why}, and there is no time to start it anew: square up on the way, and only the drift since then counts.`,
   };
 }
 

@@ -9,7 +9,13 @@ import {
   type LoopPeriod,
   type Parting,
 } from './agreement';
-import { correctByAnchors, type Anchor, type AnchorCorrection } from './anchors';
+import {
+  correctByAnchors,
+  type Anchor,
+  type AnchorCorrection,
+  type HeadingSample,
+} from './anchors';
+import { directionDoubt } from './directionDoubt';
 import { driftText, type ThreeSentences } from './stillSentence';
 
 /** The columns of a recorded run that are looked at. */
@@ -27,8 +33,12 @@ export interface RunLogStudy {
   loop: LoopPeriod;
   /** Heading by the encoders, where the log has them. */
   encoderRad: Float64Array | null;
+  /** How far the reading, and the encoders' heading, were off the corrected one. */
+  off: { readingRad: Float64Array; encoderRad: Float64Array | null } | null;
   lagS: number | null;
   partings: Parting[];
+  /** Said where the log and the directions in the robot's record do not go together. */
+  doubt: string | null;
   sentences: ThreeSentences;
 }
 
@@ -76,6 +86,20 @@ function sentencesOf(correction: AnchorCorrection, endErrorRad: number): ThreeSe
   };
 }
 
+function offOf(
+  samples: readonly HeadingSample[],
+  encoderRad: Float64Array | null,
+  { corrected }: AnchorCorrection,
+): NonNullable<RunLogStudy['off']> {
+  const truth = Float64Array.from(corrected, ({ headingRad }) => headingRad);
+  // Encoders count from where the log begins.
+  const start = truth[0] ?? 0;
+  return {
+    readingRad: truth.map((value, i) => (samples[i]?.headingRad ?? 0) - value),
+    encoderRad: encoderRad && truth.map((value, i) => (encoderRad[i] ?? 0) + start - value),
+  };
+}
+
 const NO_ANCHORS: ThreeSentences = {
   found: 'Mark moments at which you know the true heading.',
   means:
@@ -120,8 +144,10 @@ export function studyRunLog(
     correction,
     loop: loopPeriod(tS),
     encoderRad,
+    off: correction && offOf(samples, encoderRad, correction),
     lagS,
     partings: both ? partings(tS, headingRad, encoderRad, lagS ?? 0) : [],
+    doubt: directionDoubt({ tS, columns }, sorted, robot),
     sentences:
       correction === null
         ? NO_ANCHORS

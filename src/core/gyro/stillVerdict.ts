@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { halfWidth } from './driftFit';
 import type { RandomWalk } from './randomWalk';
 
@@ -5,10 +6,12 @@ export type StillVerdict =
   'steady' | 'correctable' | 're-zero' | 'measure-longer' | 'not-enough-still-time';
 
 /** What a coach may set: how small a share of the tolerance is steady, what a healthy sensor shows. */
-export interface StillSettings {
-  steadyShare: number;
-  healthyRadPerS: number;
-}
+export const stillSettingsSchema = z.object({
+  steadyShare: z.number().min(0.02).max(1).describe('of the tolerance, in a run'),
+  healthyRadPerS: z.number().positive().max(0.2),
+});
+
+export type StillSettings = z.output<typeof stillSettingsSchema>;
 
 export const STILL_SETTINGS: StillSettings = {
   steadyShare: 0.1,

@@ -16,11 +16,15 @@ export const SCHOOL_NAMES: readonly string[] = [
 const offBy = ({ meanErrorRad, sdErrorRad }: SchoolOutcome): number =>
   Math.abs(meanErrorRad) + 2 * sdErrorRad;
 
+/** The ways that settle, but for one turn in twenty at most. */
+const settledWays = (outcomes: readonly SchoolOutcome[]) =>
+  outcomes
+    .map((outcome, place) => ({ outcome, place, name: SCHOOL_NAMES[place] ?? '' }))
+    .filter(({ outcome }) => outcome.unsettledShare < 0.05);
+
 /** The most exact way and the fastest, in a sentence. */
 export function compareText(outcomes: readonly SchoolOutcome[]): string {
-  const settled = outcomes
-    .map((outcome, i) => ({ outcome, name: SCHOOL_NAMES[i] ?? '' }))
-    .filter(({ outcome }) => outcome.unsettledShare < 0.05);
+  const settled = settledWays(outcomes);
   const best = settled.toSorted((a, b) => offBy(a.outcome) - offBy(b.outcome))[0];
   const fastest = settled.toSorted((a, b) => a.outcome.meanDurationS - b.outcome.meanDurationS)[0];
   if (best === undefined || fastest === undefined) {
@@ -35,12 +39,21 @@ export function compareText(outcomes: readonly SchoolOutcome[]): string {
 /** An error that a turn may have and still be worth its speed: half a degree. */
 const GOOD_ENOUGH_RAD = 0.0087;
 
+/** The fastest of the ways that are exact enough. */
+const goodWay = (outcomes: readonly SchoolOutcome[]) =>
+  settledWays(outcomes)
+    .filter(({ outcome }) => offBy(outcome) <= GOOD_ENOUGH_RAD)
+    .toSorted((a, b) => a.outcome.meanDurationS - b.outcome.meanDurationS)[0];
+
+/** The place of the way to look at first: the fastest that is exact enough, or else the most exact. */
+export function wayToShow(outcomes: readonly SchoolOutcome[]): number {
+  const exact = settledWays(outcomes).toSorted((a, b) => offBy(a.outcome) - offBy(b.outcome))[0];
+  return (goodWay(outcomes) ?? exact)?.place ?? 0;
+}
+
 /** What to do with the comparison: the fastest way that is exact enough, or what would make one so. */
 export function adviceText(outcomes: readonly SchoolOutcome[]): string {
-  const good = outcomes
-    .map((outcome, i) => ({ outcome, name: SCHOOL_NAMES[i] ?? '' }))
-    .filter(({ outcome }) => outcome.unsettledShare < 0.05 && offBy(outcome) <= GOOD_ENOUGH_RAD)
-    .toSorted((a, b) => a.outcome.meanDurationS - b.outcome.meanDurationS)[0];
+  const good = goodWay(outcomes);
   if (good !== undefined) {
     return `Program it as “${good.name}”: nothing faster keeps within half a degree.`;
   }

@@ -1,5 +1,6 @@
 import { calibrationFromTurns } from '../../core/calibration/fromTurns';
 import { radiansFromDegrees as deg, wrap } from '../../core/geometry/angle';
+import { STILL_SETTINGS } from '../../core/gyro/stillVerdict';
 import { randomStream } from '../../core/simulate/random';
 import { simulateStillHeading } from '../../core/simulate/stillLog';
 import { runBenchProgram, type BenchStep } from '../../core/standIn/program';
@@ -98,6 +99,7 @@ async function loadChecks(db: Database, robotId: string): Promise<void> {
       beforeId: check.after === undefined ? null : demoId('K', check.after + 1),
       runDurationS: 150,
       toleranceRad: deg(2),
+      settings: STILL_SETTINGS,
       setAsideReason: null,
     });
   }

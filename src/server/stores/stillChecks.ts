@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { stillCheck, type StillLog } from '../../core/gyro/stillCheck';
+import { STILL_SETTINGS } from '../../core/gyro/stillVerdict';
 import {
   stillCheckRecord,
   type SavedStillCheck,
@@ -18,6 +19,7 @@ const toRecord = (row: Row): StillCheckRecord =>
   stillCheckRecord.parse({
     ...row.get({ plain: true }),
     takenAt: (row.get('takenAt') as Date).toISOString(),
+    settings: row.get('settings') ?? STILL_SETTINGS,
   });
 
 const toSaved = (row: Row): SavedStillCheck => ({
@@ -38,7 +40,12 @@ async function stillLogOf(db: Database, logId: string): Promise<StillLog> {
 
 const resultOf = async (db: Database, record: StillCheckRecord): Promise<StillResult> => {
   const log = await stillLogOf(db, record.logId);
-  const { fit: _fit, ...result } = stillCheck(log, record.runDurationS, record.toleranceRad);
+  const { fit: _fit, ...result } = stillCheck(
+    log,
+    record.runDurationS,
+    record.toleranceRad,
+    record.settings,
+  );
   return result;
 };
 

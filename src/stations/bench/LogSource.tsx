@@ -9,7 +9,7 @@ import { sentenceOf } from '../api';
 import styles from './Bench.module.css';
 import { FileSource } from './FileSource';
 import { hasSerial } from './serial';
-import { SourceChoice, type Source } from './SourceChoice';
+import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from './SourceChoice';
 import { logOf } from './sources';
 import { useStandInIsOn, useStandsInFor } from './standIn/useStandIn';
 import { useBetween } from './useBetween';
@@ -33,7 +33,7 @@ export function LogSource({ robot, meanwhile, standInDoes, onLog }: Props) {
   const live = source === 'file' ? 'stand-in' : source;
   const between = useBetween(live, (readings) => {
     try {
-      onLog(logOf(readings, raw), source === 'serial' ? 'from USB' : 'from the stand-in', source);
+      onLog(logOf(readings, raw), source === 'serial' ? 'robot on USB' : 'stand-in', source);
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -43,7 +43,7 @@ export function LogSource({ robot, meanwhile, standInDoes, onLog }: Props) {
     source !== 'stand-in'
       ? null
       : standsIn === false
-        ? 'The stand-in stands in for another robot than this one.'
+        ? STANDS_IN_FOR_ANOTHER
         : isOn === false
           ? 'The stand-in is switched off.'
           : null;

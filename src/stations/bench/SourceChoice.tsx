@@ -5,6 +5,10 @@ import type { LiveSource } from './sources';
 
 export type Source = LiveSource | 'file';
 
+/** Said where the stand-in cannot help. */
+export const STANDS_IN_FOR_ANOTHER =
+  'The stand-in stands in for another robot: choose that one at the top, or read this one from a file or by USB.';
+
 /** Where readings come from: the stand-in, a file, or a robot on USB. */
 export function SourceChoice({
   value,

@@ -1,5 +1,6 @@
 import type { Anchor } from '../../core/gyro/anchors';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
+import type { StillSettings } from '../../core/gyro/stillVerdict';
 import type { RawConvention, Robot } from '../../core/robot';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
@@ -54,8 +55,9 @@ export const analyseStill = (
   log: Log,
   runDurationS: number,
   toleranceRad: number,
+  settings: StillSettings,
 ): WorkerJob<StillAnalysis> =>
-  ask({ kind: 'still', log, runDurationS, toleranceRad }, (reply) =>
+  ask({ kind: 'still', log, runDurationS, toleranceRad, settings }, (reply) =>
     reply.kind === 'still' ? reply.analysis : undefined,
   );
 

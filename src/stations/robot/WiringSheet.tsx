@@ -53,7 +53,10 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
       )}
       <p>
         Raw heading {grows(signs.heading)} turning left; left motor {grows(signs.leftMotor)} and
-        right motor {grows(signs.rightMotor)} rolling forward. Motors {build.onStop} on a stop.
+        right motor {grows(signs.rightMotor)} rolling forward.
+        {build.encodersRollOver &&
+          ' The encoders begin anew after every turn of the motor.'} Motors {build.onStop} on a
+        stop.
         {build.battery !== '' && ` Battery: ${build.battery}.`}
       </p>
       <p className="faint">

@@ -18,7 +18,7 @@ import { ConflictDialog } from '../../ConflictDialog';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
-import { SourceChoice, type Source } from '../SourceChoice';
+import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
 import { hasSerial } from '../serial';
 import { doWithStandIn } from '../standIn/standInStore';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
@@ -167,7 +167,7 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
           <span className="faint">The stand-in is switched off.</span>
         )}
         {source === 'stand-in' && fits === false && (
-          <span className="faint">The stand-in stands in for another robot.</span>
+          <span className="faint">{STANDS_IN_FOR_ANOTHER}</span>
         )}
       </div>
       <div className={styles.tools}>

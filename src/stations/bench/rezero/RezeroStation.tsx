@@ -168,7 +168,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
       </BenchLayout>
     );
   }
-  const { result, runDurationS, toleranceRad } = before;
+  const { result, runDurationS, toleranceRad, settings } = before;
   const recommendation = recommendSchool(
     {
       verdict: result.verdict,
@@ -176,6 +176,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
       walkRadPerSqrtS: result.randomWalkRadPerSqrtS,
       runDurationS,
       toleranceRad,
+      healthyRadPerS: settings.healthyRadPerS,
       timeS,
     },
     records,
@@ -193,10 +194,15 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
             {recommendation !== null && (
               <>
                 <p>{recommendation.reason}</p>
-                <p className={styles.next}>
-                  {records.find(({ facts }) => facts.school === recommendation.school)?.facts.title}
-                  .
-                </p>
+                {recommendation.school !== null && (
+                  <p className={styles.next}>
+                    {
+                      records.find(({ facts }) => facts.school === recommendation.school)?.facts
+                        .title
+                    }
+                    .
+                  </p>
+                )}
               </>
             )}
           </>
@@ -233,6 +239,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
             robot={robot}
             school={record.facts.school}
             beforeId={before.id}
+            lastSettings={settings}
             intro={<h2>Then check again: did it help?</h2>}
             onSaved={(check) => {
               setProof(proveRezero(result, check.result));

@@ -36,7 +36,7 @@ export function AnchorFields({
     <section aria-label="Anchors" className={styles.file}>
       <h2>Where is the true heading known?</h2>
       {anchors.map((anchor, i) => (
-        <div key={anchor.id} className={styles.fields}>
+        <div key={anchor.id} className={styles.anchor}>
           <NumberField
             label={`Anchor ${i + 1} at`}
             unit={SECONDS}

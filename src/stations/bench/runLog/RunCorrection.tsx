@@ -6,8 +6,6 @@ import { correctedCsv } from '../../../formats/correctedCsv';
 import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
-import { Plot } from '../../../ui/chart/Plot';
-import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
 import { sentenceOf } from '../../api';
 import styles from '../Bench.module.css';
@@ -17,7 +15,7 @@ import { saveLog } from '../saveLog';
 import type { Source } from '../SourceChoice';
 import { useTrials } from '../useTrials';
 import { AnchorFields, newAnchor } from './AnchorFields';
-import { runCurves } from './runCurves';
+import { RunCharts } from './RunCharts';
 import { PieceTable, RunFigures } from './RunFigures';
 
 export interface OpenRun {
@@ -92,30 +90,19 @@ export function RunCorrection({ robot, known, ...run }: Props) {
     return job.cancel;
   }, [log, anchors, doubled, robot, known]);
   const setAnchors = (trials: RunLogRecord['trials']) => change({ ...record, trials });
+  const pick = (tS: number) => setAnchors([...anchors, newAnchor(Number(tS.toFixed(2)))]);
   const { headingRad } = log.columns;
   return (
     <>
       {study !== null && (
         <>
+          {study.doubt !== null && <Notice tone="careful">{study.doubt}</Notice>}
           <div className={styles.verdict} data-testid="run-log-verdict">
             <p className={styles.headline}>{study.sentences.found}</p>
             <p>{study.sentences.means}</p>
             <p className={styles.next}>{study.sentences.next}</p>
           </div>
-          <Frame
-            title={`${record.conditions.name}: heading before and after`}
-            sentence={study.sentences.means}
-            legend="amber: as read   green: corrected   grey dashed: by the encoders   ▲ true heading known   ▮ gyro and encoders part"
-          >
-            <Plot
-              label={`Heading of the run. ${study.sentences.found}`}
-              xTitle="seconds"
-              yTitle="degrees"
-              curves={runCurves(log, study, anchors)}
-              shades={study.partings.map(({ fromS, toS }) => ({ from: fromS, to: toS }))}
-              onPick={(tS) => setAnchors([...anchors, newAnchor(Number(tS.toFixed(2)))])}
-            />
-          </Frame>
+          <RunCharts {...{ log, study, anchors, name: record.conditions.name }} onPick={pick} />
         </>
       )}
       {fault !== null && <Notice tone="fault">{fault}</Notice>}

@@ -7,35 +7,51 @@ import type { Curve } from '../../../ui/chart/Plot';
 
 const MOST_POINTS = 1500;
 
+function line(
+  tS: Float64Array,
+  label: string,
+  valuesRad: Float64Array,
+  look: Pick<Curve, 'tone' | 'dashed'>,
+): Curve {
+  const points = decimate(tS, valuesRad.map(degreesFromRadians), MOST_POINTS);
+  return { label, points, look: 'line', ...look };
+}
+
 /** Headings of a run as they were read, by the encoders and corrected, with the anchors on them. */
 export function runCurves(
-  log: Log,
+  { tS, columns: { headingRad } }: Log,
   { encoderRad, correction }: RunLogStudy,
   anchors: readonly AnchorRecord[],
 ): Curve[] {
-  const line = (label: string, values: Float64Array, look: Pick<Curve, 'tone' | 'dashed'>) => ({
-    label,
-    points: decimate(log.tS, values.map(degreesFromRadians), MOST_POINTS),
-    look: 'line' as const,
-    ...look,
-  });
-  const { headingRad } = log.columns;
   const corrected =
     correction && Float64Array.from(correction.corrected, (sample) => sample.headingRad);
   return [
     ...(headingRad === undefined
       ? []
-      : [line('heading as read', headingRad, { tone: 'measured' })]),
+      : [line(tS, 'heading as read', headingRad, { tone: 'measured' })]),
     ...(encoderRad === null
       ? []
-      : [line('heading by the encoders', encoderRad, { tone: 'faint', dashed: true })]),
-    ...(corrected === null ? [] : [line('heading, corrected', corrected, { tone: 'predicted' })]),
+      : [line(tS, 'heading by the encoders', encoderRad, { tone: 'faint', dashed: true })]),
+    ...(corrected === null
+      ? []
+      : [line(tS, 'heading, corrected', corrected, { tone: 'predicted' })]),
     {
       label: 'true heading known',
-      points: anchors.map(({ tS, headingRad: known }) => ({ x: tS, y: degreesFromRadians(known) })),
+      points: anchors.map(({ tS: x, headingRad: known }) => ({ x, y: degreesFromRadians(known) })),
       look: 'points',
       tone: 'planned',
       shape: 'triangle',
     },
   ];
 }
+
+/** How far the reading, and the encoders' heading, were off through the run. */
+export const offCurves = (
+  { tS }: Log,
+  { readingRad, encoderRad }: NonNullable<RunLogStudy['off']>,
+): Curve[] => [
+  ...(encoderRad === null
+    ? []
+    : [line(tS, 'by the encoders', encoderRad, { tone: 'faint', dashed: true })]),
+  line(tS, 'as read', readingRad, { tone: 'measured' }),
+];

@@ -1,27 +1,22 @@
+import { useState } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { degrees, number, percent } from '../../../core/text/quantities';
-import { SCHOOL_NAMES } from '../../../core/turns/schoolText';
+import { SCHOOL_NAMES, wayToShow } from '../../../core/turns/schoolText';
 import type { SchoolOutcome } from '../../../core/turns/simulateSchool';
+import { Button } from '../../../ui/Button';
 import { Plot, type Curve } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import styles from '../Bench.module.css';
 
-const LOOKS: Pick<Curve, 'tone' | 'dashed'>[] = [
-  { tone: 'faint', dashed: true },
-  { tone: 'faint' },
-  { tone: 'measured', dashed: true },
-  { tone: 'predicted', dashed: true },
-  { tone: 'predicted' },
-  { tone: 'fault' },
-];
-
-/** The first turn of each way, heading against time. */
-export function TimeChart({
+/** The first turn of each way, heading against time: one in the colour of what is foretold. */
+function TimeChart({
   outcomes,
   targetRad,
+  shown,
 }: {
   outcomes: SchoolOutcome[];
   targetRad: number;
+  shown: number;
 }) {
   const curves = outcomes.map((outcome, i): Curve => ({
     label: SCHOOL_NAMES[i] ?? '',
@@ -30,36 +25,46 @@ export function TimeChart({
       y: degreesFromRadians(headingRad),
     })),
     look: 'line',
-    ...(LOOKS[i] ?? { tone: 'faint' }),
+    tone: i === shown ? 'predicted' : 'faint',
+    dashed: i !== shown,
   }));
   const longest = Math.max(...outcomes.map(({ trace }) => trace.at(-1)?.tS ?? 0));
-  const sentence = `Simulated turns of ${degrees(targetRad, 0)}, each by its own program.`;
+  const name = SCHOOL_NAMES[shown] ?? '';
+  const sentence = `A simulated turn of ${degrees(targetRad, 0)}: “${name}” beside the other ways.`;
   return (
     <Frame
       title="Heading against time"
       sentence={sentence}
-      legend="grey: encoders (dashed), stop early   amber dashed: two speeds   green: P (dashed), PD   red: PID   black dashed: target"
+      legend={`green: ${name}   grey dashed: the other ways   straight dashed line: the target`}
     >
       <Plot
         label={`Heading against time. ${sentence}`}
         xTitle="seconds"
         yTitle="degrees"
         curves={[
-          ...curves,
           {
             label: 'target',
             points: [0, longest].map((x) => ({ x, y: degreesFromRadians(targetRad) })),
             tone: 'planned',
             look: 'line',
           },
+          ...curves,
         ]}
       />
     </Frame>
   );
 }
 
-/** Each way's time, error and scatter. */
-export function OutcomeTable({ outcomes }: { outcomes: SchoolOutcome[] }) {
+/** Each way's time, error and scatter; a way that is chosen is drawn. */
+function OutcomeTable({
+  outcomes,
+  shown,
+  onShow,
+}: {
+  outcomes: SchoolOutcome[];
+  shown: number;
+  onShow(place: number): void;
+}) {
   const deg = (angle: number, decimals = 1) => `${number(degreesFromRadians(angle), decimals)}°`;
   return (
     <div className={styles.scroll}>
@@ -77,7 +82,11 @@ export function OutcomeTable({ outcomes }: { outcomes: SchoolOutcome[] }) {
         <tbody>
           {outcomes.map((outcome, i) => (
             <tr key={SCHOOL_NAMES[i]}>
-              <td>{SCHOOL_NAMES[i]}</td>
+              <td>
+                <Button look="bare" aria-pressed={i === shown} onClick={() => onShow(i)}>
+                  {SCHOOL_NAMES[i]}
+                </Button>
+              </td>
               <td className={styles.number}>{number(outcome.meanDurationS, 2)} s</td>
               <td className={styles.number}>{deg(outcome.meanErrorRad)}</td>
               <td className={styles.number}>{deg(outcome.sdErrorRad, 2)}</td>
@@ -88,5 +97,23 @@ export function OutcomeTable({ outcomes }: { outcomes: SchoolOutcome[] }) {
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** The ways side by side: a table, and the heading of each against time. */
+export function SchoolResults({
+  outcomes,
+  targetRad,
+}: {
+  outcomes: SchoolOutcome[];
+  targetRad: number;
+}) {
+  const [chosen, setChosen] = useState<number | null>(null);
+  const shown = chosen ?? wayToShow(outcomes);
+  return (
+    <>
+      <OutcomeTable {...{ outcomes, shown }} onShow={setChosen} />
+      <TimeChart {...{ outcomes, targetRad, shown }} />
+    </>
   );
 }

@@ -15,7 +15,7 @@ import { sentenceOf } from '../../api';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { compareSchools, type SchoolsJob } from './compareSchools';
-import { OutcomeTable, TimeChart } from './SchoolResults';
+import { SchoolResults } from './SchoolResults';
 
 interface Props extends BenchProps {
   /** What the turn trials told, or null where the record has to do. */
@@ -222,10 +222,7 @@ export function SchoolsStation({ robot, robots, turns, turnsNote }: Props) {
         </div>
       </section>
       {compared !== null && (
-        <>
-          <OutcomeTable outcomes={compared.outcomes} />
-          <TimeChart outcomes={compared.outcomes} targetRad={knobs.targetRad} />
-        </>
+        <SchoolResults outcomes={compared.outcomes} targetRad={knobs.targetRad} />
       )}
     </BenchLayout>
   );

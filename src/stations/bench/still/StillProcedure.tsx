@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
+import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillVerdict';
 import { rawConvention } from '../../../core/robot';
 import { number } from '../../../core/text/quantities';
 import { POWER_UPS, type RezeroSchool } from '../../../formats/benchConstants';
@@ -21,10 +22,11 @@ import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { saveLog } from '../saveLog';
 import { hasSerial } from '../serial';
-import { SourceChoice, type Source } from '../SourceChoice';
+import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
 import { logOf } from '../sources';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
+import { SettingsFields } from './SettingsFields';
 import { StillResult, StillVerdict } from './StillResult';
 import { useCapture } from './useCapture';
 
@@ -33,6 +35,8 @@ interface Props {
   /** What was done before this check, and the check before that. */
   school?: RezeroSchool;
   beforeId?: string;
+  /** What counted as steady last time. */
+  lastSettings?: StillSettings | undefined;
   /** Shown where the verdict will stand. */
   intro: ReactNode;
   onSaved(check: SavedStillCheck): void;
@@ -45,7 +49,14 @@ const LENGTHS = [
 ] as const;
 
 /** Do, see, know: lie still, be read, and be told how fast the heading creeps. */
-export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Props) {
+export function StillProcedure({
+  robot,
+  school,
+  beforeId,
+  lastSettings = STILL_SETTINGS,
+  intro,
+  onSaved,
+}: Props) {
   const standsIn = useStandsInFor(robot.id);
   const standInIsOn = useStandInIsOn();
   const [source, setSource] = useState<Source>('stand-in');
@@ -53,6 +64,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
   const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
   const [runDurationS, setRunDuration] = useState(150);
   const [toleranceRad, setTolerance] = useState(radiansFromDegrees(2));
+  const [settings, setSettings] = useState(lastSettings);
   const [result, setResult] = useState<StillAnalysis | null>(null);
   const [sent, setSent] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -73,6 +85,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
       beforeId: beforeId ?? null,
       runDurationS,
       toleranceRad,
+      settings,
       setAsideReason: null,
     };
     onSaved(await putRecord<SavedStillCheck>('still-checks', record));
@@ -80,7 +93,7 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
   const judge = async (log: Log, name: string) => {
     setProblem(null);
     try {
-      const analysis = await analyseStill(log, runDurationS, toleranceRad).result;
+      const analysis = await analyseStill(log, runDurationS, toleranceRad, settings).result;
       setResult(analysis);
       // The chart is drawn before the log goes out, so that no frame waits for both.
       await new Promise((drawn) => setTimeout(drawn, 50));
@@ -167,9 +180,8 @@ export function StillProcedure({ robot, school, beforeId, intro, onSaved }: Prop
               onChange={setTolerance}
             />
           </div>
-          {standInIsOther && (
-            <Notice tone="careful">The stand-in stands in for another robot than this one.</Notice>
-          )}
+          <SettingsFields settings={settings} toleranceRad={toleranceRad} onChange={setSettings} />
+          {standInIsOther && <Notice tone="careful">{STANDS_IN_FOR_ANOTHER}</Notice>}
           {live === null ? (
             <FileSource
               raw={rawConvention(robot.robot)}

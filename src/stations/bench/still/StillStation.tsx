@@ -79,6 +79,7 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
     <BenchLayout robot={robot} robots={robots} current="still">
       <StillProcedure
         robot={robot}
+        lastSettings={loaded[0]?.settings}
         intro={
           <p className={styles.headline}>
             A heading sensor can creep while the robot lies still. One minute tells how fast, and
@@ -95,7 +96,7 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
         <div className={styles.actions}>
           <Button onClick={() => void apply(latest)}>Reckon with this drift</Button>
           {latest.result.verdict === 're-zero' && (
-            <a href="/bench/re-zero">Get rid of it, step by step</a>
+            <a href={`/bench/re-zero?robot=${robot.id}`}>Get rid of it, step by step</a>
           )}
         </div>
       )}
