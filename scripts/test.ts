@@ -54,18 +54,18 @@ const browser = (name: string, files: string[]): Check => ({
 const STAGES: Check[][][] = [
   [
     [
-      { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
       vitest('core'),
-    ],
-    [
-      { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
       { name: 'formatting', command: ['prettier', '--check', '.', '--log-level', 'warn'] },
       { name: 'unused code', command: ['knip'] },
     ],
+    [
+      { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
+      { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
+    ],
   ],
   [
-    [vitest('api'), browser('work', ['course', 'logging', 'story'])],
-    [browser('screens', ['screens', 'keyboard']), browser('bench', ['bench'])],
+    [vitest('api'), browser('bench', ['bench'])],
+    [browser('screens', ['screens', 'keyboard']), browser('work', ['course', 'logging', 'story'])],
   ],
 ];
 

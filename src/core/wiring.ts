@@ -56,7 +56,7 @@ export function routeNeeds(routes: readonly Route[], build: Robot['build']): Nee
       plugged,
       sentence: plugged
         ? `${counted(steps, 'step')}`
-        : `${counted(steps, 'step')} need it; without it ${COST[role] ?? 'they cannot be done'}`,
+        : `${counted(steps, 'step')} ${steps === 1 ? 'needs' : 'need'} it; without it ${COST[role] ?? 'they cannot be done'}`,
     };
   });
 }

@@ -1,13 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 import { recordedRuns } from '../core/support';
+import { calcAnswer } from '../../scripts/lib/calcAnswer';
 import { runScript } from '../support/corvat';
 
+const asText = (input: unknown) => (typeof input === 'string' ? input : JSON.stringify(input));
 const calc = (name: string, input: unknown) =>
-  runScript('calc', [name], { input: typeof input === 'string' ? input : JSON.stringify(input) });
+  calcAnswer([name], () => Promise.resolve(asText(input)));
 
 describe('corvat calc', () => {
-  it('lists what it computes, with a schema for each', () => {
+  it('lists what it computes, with a schema for each', async () => {
     const list = runScript('calc', ['--list']).out;
     for (const name of [
       'consistency',
@@ -19,15 +21,25 @@ describe('corvat calc', () => {
       'drift-anchors',
     ]) {
       expect(list).toContain(name);
-      expect(JSON.parse(runScript('calc', [name, '--schema']).out)).toHaveProperty(
-        'type',
-        'object',
-      );
+      const { out } = await calcAnswer([name, '--schema'], () => Promise.reject(new Error('read')));
+      expect(JSON.parse(out)).toHaveProperty('type', 'object');
     }
   });
 
-  it('answers as the contract says', () => {
-    const consistency = calc('consistency', {
+  it('answers on the command line as within, and ends with 2 for wrong input', async () => {
+    const input = { wheelDiameterM: 0.056, trackM: 0.12, gearRatio: 1, motorDegrees: 360 };
+    for (const [name, text] of [
+      ['convert', JSON.stringify({ ...input, encoderCountsPerMotorDegree: 1 })],
+      ['convert', '{"wheelDiameterM":-1}'],
+      ['no-such', ''],
+    ] as const) {
+      expect(runScript('calc', [name], { input: text })).toEqual(await calc(name, text));
+    }
+    expect(runScript('calc', ['convert', '--colour']).status).toBe(2);
+  });
+
+  it('answers as the contract says', async () => {
+    const consistency = await calc('consistency', {
       target: { xM: 0, yM: 0, headingRad: 0 },
       runs: [...recordedRuns('runs-before'), { success: false }],
     });
@@ -45,7 +57,7 @@ describe('corvat calc', () => {
       gearRatio: 1,
       encoderCountsPerMotorDegree: 1,
     };
-    expect(JSON.parse(calc('convert', { ...size, motorDegrees: 360 }).out)).toMatchObject({
+    expect(JSON.parse((await calc('convert', { ...size, motorDegrees: 360 })).out)).toMatchObject({
       straight: { distanceM: expect.closeTo(0.175929, 6) as number, motorDegrees: 360 },
     });
     const simulation = {
@@ -55,7 +67,7 @@ describe('corvat calc', () => {
       runs: 3,
       seed: 5,
     };
-    const simulated = JSON.parse(calc('simulate', simulation).out) as {
+    const simulated = JSON.parse((await calc('simulate', simulation)).out) as {
       ends: object[];
       trace: object[];
     };
@@ -67,14 +79,14 @@ describe('corvat calc', () => {
     expect(simulated.trace.length).toBeGreaterThan(100);
   });
 
-  it('answers for the bench as its contracts say', () => {
+  it('answers for the bench as its contracts say', async () => {
     const deg = Math.PI / 180;
     const samples = Array.from({ length: 601 }, (_, i) => ({
       tS: i / 10,
       headingRad: Math.round(0.5 * i) * 0.1 * deg,
     }));
     const still = JSON.parse(
-      calc('still-check', { samples, runDurationS: 100, toleranceRad: 0.03 }).out,
+      (await calc('still-check', { samples, runDurationS: 100, toleranceRad: 0.03 })).out,
     ) as Record<string, unknown>;
     expect(still).toMatchObject({
       driftRadPerS: expect.closeTo(0.5 * deg, 4) as number,
@@ -88,7 +100,9 @@ describe('corvat calc', () => {
       actualRad: (angle + 4 * Math.sign(angle)) * deg,
       rateRadPerS: 1.5,
     }));
-    expect(JSON.parse(calc('turn-model', { trials, wantedRad: [-90 * deg] }).out)).toMatchObject({
+    expect(
+      JSON.parse((await calc('turn-model', { trials, wantedRad: [-90 * deg] })).out),
+    ).toMatchObject({
       groups: [{ direction: 'both', kind: 'spin', model: 'c', n: 10 }],
       lagS: null,
       brakingRadPerS2: null,
@@ -96,11 +110,13 @@ describe('corvat calc', () => {
     });
     const lap = { xM: 0.1, yM: 0.1, headingRad: -0.1 };
     const square = { sideM: 1, trackM: 0.14, wheelDiameterM: 0.056, cw: [lap], ccw: [lap] };
-    expect(JSON.parse(calc('square-path', { ...square, driven: 'gyro' }).out)).toMatchObject({
+    expect(
+      JSON.parse((await calc('square-path', { ...square, driven: 'gyro' })).out),
+    ).toMatchObject({
       turnBiasRad: 0,
       driftRadPerLap: expect.closeTo(0.1, 9) as number,
     });
-    const anchored = calc('drift-anchors', {
+    const anchored = await calc('drift-anchors', {
       samples,
       anchors: [
         { tS: 0, headingRad: 0 },
@@ -146,11 +162,14 @@ describe('corvat calc', () => {
     ['consistency', { runs: [] }, /^target: expected object/],
     ['convert', { wheelDiameterM: -1 }, /^wheelDiameterM: /],
     ['simulate', { runs: 0 }, /^robot: /],
-  ])('%s with wrong input ends with 2 and one line that names the field', (name, input, line) => {
-    const { status, err, out } = calc(name, input);
-    expect(status).toBe(2);
-    expect(out).toBe('');
-    expect(err.trim()).toMatch(line);
-    expect(err.trim().split('\n')).toHaveLength(1);
-  });
+  ])(
+    '%s with wrong input ends with 2 and one line that names the field',
+    async (name, input, line) => {
+      const { status, err, out } = await calc(name, input);
+      expect(status).toBe(2);
+      expect(out).toBe('');
+      expect(err.trim()).toMatch(line);
+      expect(err.trim().split('\n')).toHaveLength(1);
+    },
+  );
 });

@@ -106,12 +106,21 @@ describe('the robot’s record', () => {
     expect(changedParts(pipit, swapped)).toEqual(['wiring']);
     const at = (day: number) => new Date(Date.UTC(2026, 10, day));
     const changes = [{ part: 'wheels and track' as const, changedAt: at(12) }];
-    expect(staleSince('turns', at(10), changes)?.part).toBe('wheels and track');
-    expect(staleSince('turns', at(14), changes)).toBeUndefined();
-    expect(staleSince('gyro-drift', at(10), changes)).toBeUndefined();
+    expect(staleSince('turns', at(10), changes)).toEqual(['wheels and track']);
+    expect(staleSince('turns', at(14), changes)).toEqual([]);
+    expect(staleSince('gyro-drift', at(10), changes)).toEqual([]);
     expect(calibrationStanding('turns', at(10), changes, at(22))).toEqual({
       text: '12 days old, wheels and track changed since',
       state: 'missing',
     });
+    // Several changes are all named, each once.
+    const more = [
+      { part: 'heading sensor' as const, changedAt: at(15) },
+      { part: 'wheels and track' as const, changedAt: at(14) },
+      ...changes,
+    ];
+    expect(calibrationStanding('turns', at(10), more, at(22)).text).toBe(
+      '12 days old, wheels and track, heading sensor changed since',
+    );
   });
 });

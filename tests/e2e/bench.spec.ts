@@ -3,38 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { halfHourLog } from '../../scripts/lib/longLog';
 import type { Page } from '@playwright/test';
-import { ulid } from 'ulid';
-import type { StandInAction } from '../../src/core/standIn/act';
 import { effectiveStop } from '../../src/core/standIn/secrets';
-import type { StandInReport } from '../../src/server/stores/standIns';
-import { recordedText } from '../support/recorded';
 import { expect, open, test } from './corvat';
-
-const WREN = '01DEMB00000000000000000002';
-const data = (name: string) => ({
-  name,
-  mimeType: 'text/csv',
-  buffer: Buffer.from(recordedText(name)),
-});
-
-/** Do something with the stand-in behind the scenes: its clock is stepped by the test. */
-async function act(page: Page, ...actions: StandInAction[]): Promise<StandInReport> {
-  let report: StandInReport | undefined;
-  for (const action of actions) {
-    const answer = await page.request.post('/api/stand-in', { data: { id: ulid(), action } });
-    expect(answer.ok(), JSON.stringify(action)).toBe(true);
-    report = (await answer.json()) as StandInReport;
-  }
-  if (report === undefined) throw new Error('nothing was done');
-  return report;
-}
-
-/** Let the stand-in's time pass in steps, so that the screen sees its readings. */
-async function pass(page: Page, seconds: number): Promise<void> {
-  await act(page, { do: 'advance', durationS: seconds });
-  await page.waitForTimeout(300);
-}
-
+import { act, data, pass, WREN } from './standIn';
 /** A whole still check on the stepped clock. */
 async function checkStill(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Start, hands off' }).click();

@@ -64,12 +64,16 @@ const RESTS_ON: Record<CalibrationKind, readonly RobotPart[]> = {
   drive: ['wheels and track'],
 };
 
-/** The first change after a calibration that makes it stale, if any. */
+/** The parts changed since a calibration was made that it rests on, each once, the first change first. */
 export const staleSince = (
   kind: CalibrationKind,
   madeAt: Date,
   changes: readonly RobotChange[],
-): RobotChange | undefined =>
-  changes
-    .filter(({ part, changedAt }) => changedAt > madeAt && RESTS_ON[kind].includes(part))
-    .toSorted((a, b) => a.changedAt.getTime() - b.changedAt.getTime())[0];
+): RobotPart[] => [
+  ...new Set(
+    changes
+      .filter(({ part, changedAt }) => changedAt > madeAt && RESTS_ON[kind].includes(part))
+      .toSorted((a, b) => a.changedAt.getTime() - b.changedAt.getTime())
+      .map(({ part }) => part),
+  ),
+];

@@ -13,8 +13,8 @@ export function calibrationStanding(
   now: Date,
 ): Freshness {
   const age = knowledgeAge(madeAt, now, 'not measured');
-  const change = madeAt === null ? undefined : staleSince(kind, madeAt, changes);
-  return change === undefined
+  const parts = madeAt === null ? [] : staleSince(kind, madeAt, changes);
+  return parts.length === 0
     ? age
-    : { text: `${age.text}, ${change.part} changed since`, state: 'missing' };
+    : { text: `${age.text}, ${parts.join(', ')} changed since`, state: 'missing' };
 }

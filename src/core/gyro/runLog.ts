@@ -33,7 +33,7 @@ export interface RunLogStudy {
   loop: LoopPeriod;
   /** Heading by the encoders, where the log has them. */
   encoderRad: Float64Array | null;
-  /** How far the reading, and the encoders' heading, were off the corrected one. */
+  /** How far the reading, and the encoders' heading, went off the corrected one since the first anchor. */
   off: { readingRad: Float64Array; encoderRad: Float64Array | null } | null;
   lagS: number | null;
   partings: Parting[];
@@ -72,31 +72,61 @@ export interface KnownDrift {
 }
 
 const withOneAnchor = ({ driftRadPerS, day }: KnownDrift, endErrorRad: number): ThreeSentences => ({
-  found: `With the drift of the still check of ${day}, ${driftText(driftRadPerS)}, the reading was off by ${number(degreesFromRadians(endErrorRad), 1)}° at the end.`,
+  found: `With the drift of the still check of ${day}, ${driftText(driftRadPerS)}, the reading went off by ${number(degreesFromRadians(endErrorRad), 1)}° until the end.`,
   means: 'One anchor says nothing about this run’s own drift: the still check’s stands in for it.',
   next: 'Mark a second moment at which you know the true heading: two of them give the drift.',
 });
+
+/** A true heading is known but for whole turns: beyond this an error may be a turn more or less. */
+const FAR_RAD = Math.PI / 2;
+const TOO_FAR_APART =
+  'Between two anchors the error changed by more than a quarter turn, and may as well be a whole turn more or less: mark a moment in between.';
 
 function sentencesOf(correction: AnchorCorrection, endErrorRad: number): ThreeSentences {
   const drifts = correction.pieces.map(({ driftRadPerS }) => driftText(driftRadPerS));
   return {
     found: `The heading drifted by ${drifts.join(', then ')}.`,
-    means: `At the end the reading was off by ${number(degreesFromRadians(endErrorRad), 1)}°.`,
-    next: innerAnchors(correction),
+    means: `From the first anchor to the end the reading went off by ${number(degreesFromRadians(endErrorRad), 1)}°.`,
+    next: correction.pieces.some(
+      ({ fromS, toS, driftRadPerS }) => Math.abs(driftRadPerS) * (toS - fromS) > FAR_RAD,
+    )
+      ? TOO_FAR_APART
+      : innerAnchors(correction),
   };
 }
 
+const TAU = 2 * Math.PI;
+
+/** The true heading is known but for whole turns: the corrected one is told as the first anchor tells it. */
+function asFirstAnchorTells(
+  { corrected, ...rest }: AnchorCorrection,
+  { tS, headingRad }: Anchor,
+): AnchorCorrection {
+  const at = corrected.find((sample) => sample.tS >= tS) ?? corrected.at(-1);
+  const shiftRad = TAU * Math.round((headingRad - (at?.headingRad ?? 0)) / TAU);
+  return {
+    ...rest,
+    corrected: corrected.map((sample) => ({ ...sample, headingRad: sample.headingRad + shiftRad })),
+  };
+}
+
+/** How far reading and encoders went off from the first anchor on. */
 function offOf(
   samples: readonly HeadingSample[],
   encoderRad: Float64Array | null,
   { corrected }: AnchorCorrection,
+  firstS: number,
 ): NonNullable<RunLogStudy['off']> {
-  const truth = Float64Array.from(corrected, ({ headingRad }) => headingRad);
-  // Encoders count from where the log begins.
-  const start = truth[0] ?? 0;
+  const place = Math.max(
+    0,
+    samples.findIndex(({ tS }) => tS >= firstS),
+  );
+  const since = (values: Float64Array) => values.map((value) => value - (values[place] ?? 0));
+  const less = (of: (i: number) => number) =>
+    since(Float64Array.from(corrected, ({ headingRad }, i) => of(i) - headingRad));
   return {
-    readingRad: truth.map((value, i) => (samples[i]?.headingRad ?? 0) - value),
-    encoderRad: encoderRad && truth.map((value, i) => (encoderRad[i] ?? 0) + start - value),
+    readingRad: less((i) => samples[i]?.headingRad ?? 0),
+    encoderRad: encoderRad && less((i) => encoderRad[i] ?? 0),
   };
 }
 
@@ -132,19 +162,20 @@ export function studyRunLog(
     .map((anchor) => ({ ...anchor, sdRad: anchor.sdRad ?? USUAL_ANCHOR_SD_RAD }))
     .toSorted((a, b) => a.tS - b.tS);
   const canCorrect = sorted.length > 1 || (sorted.length === 1 && known !== null);
+  const [first] = sorted;
   const correction =
-    canCorrect && samples.length > 1
-      ? correctByAnchors(samples, sorted, known?.driftRadPerS)
+    canCorrect && samples.length > 1 && first !== undefined
+      ? asFirstAnchorTells(correctByAnchors(samples, sorted, known?.driftRadPerS), first)
       : null;
-  const endErrorRad =
-    (samples.at(-1)?.headingRad ?? 0) - (correction?.corrected.at(-1)?.headingRad ?? 0);
+  const off = correction && offOf(samples, encoderRad, correction, first?.tS ?? 0);
+  const endErrorRad = off?.readingRad.at(-1) ?? 0;
   const both = headingRad !== undefined && encoderRad !== null;
   const lagS = both ? headingLag(tS, headingRad, encoderRad) : null;
   return {
     correction,
     loop: loopPeriod(tS),
     encoderRad,
-    off: correction && offOf(samples, encoderRad, correction),
+    off,
     lagS,
     partings: both ? partings(tS, headingRad, encoderRad, lagS ?? 0) : [],
     doubt: directionDoubt({ tS, columns }, sorted, robot),

@@ -14,6 +14,7 @@ export const USUAL_ANGLES_RAD: readonly number[] = [45, 90, 180].flatMap((angle)
 ]);
 
 export interface TurnStudy {
+  /** Its commands are no surer than what can be read. */
   model: TurnModel;
   advice: Advice;
   sentences: ThreeSentences;
@@ -105,7 +106,25 @@ function foundSentence(groups: readonly TurnGroup[], asked: TurnGroup): string {
   return `every turn goes ${list.join(', ')}, whatever the angle`;
 }
 
-function sentencesOf(model: TurnModel): ThreeSentences {
+/** However alike a few trials came out: what one turn makes is not known better than it can be read. */
+function noSurerThanRead(command: TurnCommand, readingSdRad: number): TurnCommand {
+  const { low95Rad, high95Rad, wantedRad } = command;
+  if (low95Rad === null || high95Rad === null) return command;
+  return {
+    ...command,
+    low95Rad: Math.min(low95Rad, wantedRad - readingSdRad),
+    high95Rad: Math.max(high95Rad, wantedRad + readingSdRad),
+  };
+}
+
+function scatterInWords({ residualSdRad }: TurnErrorModel, readingSdRad: number): string {
+  const sd = residualSdRad || 0;
+  return sd < readingSdRad / 2
+    ? `one turn scatters by less than can be read (± ${degrees(readingSdRad)})`
+    : `one turn scatters by ± ${degrees(sd)}`;
+}
+
+function sentencesOf(model: TurnModel, readingSdRad: number): ThreeSentences {
   const command = askedCommand(model);
   const group =
     model.groups.find(
@@ -120,13 +139,13 @@ function sentencesOf(model: TurnModel): ThreeSentences {
     model.lagS === null
       ? ''
       : ` Turns stop ${number(model.lagS * 1000)} ms late${model.brakingRadPerS2 === null ? '' : `, and are braked with ${degrees(model.brakingRadPerS2, 0)}/s²`}.`;
-  const scatter = degrees(group.model.residualSdRad || 0);
+  const scatter = scatterInWords(group.model, readingSdRad);
   const after4 = number(degreesFromRadians(Math.abs(at90) * 4));
   const rate = degrees(command?.rateRadPerS ?? group.rates[0] ?? 0, 0);
   const means =
     Math.abs(at90) < radiansFromDegrees(0.3)
-      ? `Four quarter turns leave the heading right; one turn scatters by ± ${scatter}.`
-      : `After four quarter turns at ${rate}/s the robot faces ${after4}° the wrong way; one turn scatters by ± ${scatter}.`;
+      ? `Four quarter turns leave the heading right; ${scatter}.`
+      : `After four quarter turns at ${rate}/s the robot faces ${after4}° the wrong way; ${scatter}.`;
   return {
     found: `${found.charAt(0).toUpperCase()}${found.slice(1)}.`,
     means: means + physics,
@@ -146,11 +165,15 @@ export function studyTurns(
   readingSdRad: number,
 ): TurnStudy {
   const wanted = wantedRad.length > 0 ? wantedRad : USUAL_ANGLES_RAD;
-  const model = turnModel(trials, driftRadPerS, wanted);
+  const fitted = turnModel(trials, driftRadPerS, wanted);
+  const model = {
+    ...fitted,
+    commands: fitted.commands.map((command) => noSurerThanRead(command, readingSdRad)),
+  };
   return {
     model,
     advice: adviseNextTrial(model.groups, wanted, readingSdRad),
-    sentences: sentencesOf(model),
+    sentences: sentencesOf(model, readingSdRad),
     why: model.groups.map((group) => ({ group: groupName(group), text: whyModel(group.model) })),
   };
 }

@@ -2,7 +2,7 @@ import type { RawConvention } from '../../core/robot';
 import { READING_NUMBERS, toReading, type Reading } from '../../formats/readings';
 import { toLog, type Log } from '../../formats/toLog';
 import { listenToSerial } from './serial';
-import { listenToStandIn, standInSeen, watchStandIn } from './standIn/standInStore';
+import { listenToStandIn, standInNowS, standInSeen, watchStandIn } from './standIn/standInStore';
 
 /** Where readings come from while they are made. */
 export type LiveSource = 'stand-in' | 'serial';
@@ -18,11 +18,16 @@ export function logOf(readings: readonly Reading[], raw: RawConvention): Log {
   return toLog({ columns }, raw);
 }
 
-function listenToTheStandIn(
+async function listenToTheStandIn(
   onReadings: (readings: Reading[]) => void,
   onEnd: (sentence: string) => void,
-): () => void {
-  const deafen = listenToStandIn((raw) => onReadings(raw.map(toReading)));
+): Promise<() => void> {
+  // What was read before, but comes with the next answer, is no part of it.
+  const beginS = await standInNowS();
+  const deafen = listenToStandIn((raw) => {
+    const readings = raw.filter(({ tS }) => tS > beginS).map(toReading);
+    if (readings.length > 0) onReadings(readings);
+  });
   const unwatch = watchStandIn(() => {
     if (standInSeen().view?.on !== false) return;
     end();
@@ -40,7 +45,7 @@ function listenToTheStandIn(
  *
  * @param onEnd told in a sentence when the source ends by itself
  */
-export async function listenTo(
+export function listenTo(
   source: LiveSource,
   onReadings: (readings: Reading[]) => void,
   onEnd: (sentence: string) => void,

@@ -52,6 +52,8 @@ export function useBetween(source: LiveSource, onDone: (readings: Reading[]) => 
   const start = async () => {
     setProblem(null);
     kept.current = [];
+    told.current = 0;
+    setRecording({ readings: 0, lengthS: 0 });
     try {
       stop.current = await listenTo(source, take, (sentence) => {
         setProblem(
@@ -60,8 +62,8 @@ export function useBetween(source: LiveSource, onDone: (readings: Reading[]) => 
         if (kept.current.length > 1) done();
         else end();
       });
-      setRecording({ readings: 0, lengthS: 0 });
     } catch (error) {
+      setRecording(null);
       setProblem(sentenceOf(error));
     }
   };

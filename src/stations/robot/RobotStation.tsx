@@ -1,6 +1,7 @@
 import { useState } from 'react';
+import type { Route } from '../../core/course/route';
 import type { Robot } from '../../core/robot';
-import type { Need } from '../../core/wiring';
+import { routeNeeds } from '../../core/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
@@ -21,11 +22,12 @@ interface Props {
   record: RobotRecord;
   robots: RobotRecord[];
   changes: RobotChangeRecord[];
-  needs: Need[];
+  /** Saved routes of this robot. */
+  routes: Route[];
 }
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
-export function RobotStation({ record, robots, changes, needs }: Props) {
+export function RobotStation({ record, robots, changes, routes }: Props) {
   const [toast, tell] = useToast();
   const saved = useSaved('robots', record, () => tell('Saved.'));
   const [newRobot, setNewRobot] = useState(false);
@@ -74,7 +76,7 @@ export function RobotStation({ record, robots, changes, needs }: Props) {
           </div>
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RobotDrawing robot={draft.robot} />
-          <NeedList needs={needs} />
+          <NeedList needs={routeNeeds(routes, draft.robot.build)} />
           <p>
             <a href={`/bench/directions?robot=${record.id}`}>Check the directions</a> ·{' '}
             <a href={`/robot/sheet?robot=${record.id}`}>Wiring sheet to print</a>

@@ -86,6 +86,12 @@ export function listenToStandIn(listener: (readings: RawReading[]) => void): () 
   return () => listeners.delete(listener);
 }
 
+/** What its clock shows just now. */
+export async function standInNowS(): Promise<number> {
+  const report = await get<Report>('/api/stand-in?since=1e12');
+  return report.view.nowS;
+}
+
 /** Do something with it; a sentence when it cannot be done. */
 export async function doWithStandIn(action: StandInAction): Promise<string | null> {
   try {

@@ -1,11 +1,14 @@
 import { useState } from 'react';
-import { ulid } from 'ulid';
-import type { SavedStillCheck, SavedCalibration } from '../../../formats/benchRecords';
+import { driftFromCheck } from '../../../core/calibration/fromCheck';
+import { driftText } from '../../../core/gyro/stillSentence';
+import { clock, degrees } from '../../../core/text/quantities';
+import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
-import { post, putRecord, sentenceOf } from '../../api';
+import { putRecord, sentenceOf } from '../../api';
 import { SetAsideDialog } from '../../SetAsideDialog';
+import { ApplyDialog } from '../apply/ApplyDialog';
 import { BenchLayout, type BenchProps } from '../BenchLayout';
 import styles from '../Bench.module.css';
 import { SeasonChart } from './SeasonChart';
@@ -17,40 +20,13 @@ interface Props extends BenchProps {
 
 const REASONS = ['Somebody leaned on the table', 'The wrong robot', 'The log was cut off'];
 
-/** Let a drift hold from now on, with the check that found it. */
-export function applyDrift(check: SavedStillCheck) {
-  const calibrationId = ulid();
-  return post<{ calibration: SavedCalibration }>('/api/calibrations', {
-    calibration: {
-      id: calibrationId,
-      robotId: check.robotId,
-      value: {
-        kind: 'gyro-drift',
-        driftRadPerS: check.result.driftRadPerS,
-        low95: check.result.low95,
-        high95: check.result.high95,
-      },
-      evidence: { trialsId: null, stillCheckId: check.id, raw: [] },
-      surface: null,
-      battery: null,
-    },
-    change: {
-      id: ulid(),
-      robotId: check.robotId,
-      kind: 'gyro-drift',
-      calibrationId,
-      reason: 'Found by a still check',
-      who: null,
-    },
-  });
-}
-
 /** The still check: is the heading sensor still, and what does it do to a run if not? */
 export function StillStation({ robot, robots, checks: loaded }: Props) {
   const [checks, setChecks] = useState(loaded);
   const [aside, setAside] = useState<SavedStillCheck | null>(null);
   const [toast, tell] = useToast();
   const [latest, setLatest] = useState<SavedStillCheck | null>(null);
+  const [applying, setApplying] = useState(false);
 
   const take = (check: SavedStillCheck) =>
     setChecks((old) => [check, ...old.filter(({ id }) => id !== check.id)]);
@@ -63,14 +39,6 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
         setAsideReason,
       } as SavedStillCheck);
       setChecks((old) => old.map((one) => (one.id === saved.id ? saved : one)));
-    } catch (error) {
-      tell(sentenceOf(error));
-    }
-  };
-  const apply = async (check: SavedStillCheck) => {
-    try {
-      await applyDrift(check);
-      tell('This drift is reckoned with from now on.');
     } catch (error) {
       tell(sentenceOf(error));
     }
@@ -94,11 +62,32 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
       />
       {latest !== null && (
         <div className={styles.actions}>
-          <Button onClick={() => void apply(latest)}>Reckon with this drift</Button>
+          <Button onClick={() => setApplying(true)}>Reckon with this drift…</Button>
           {latest.result.verdict === 're-zero' && (
             <a href={`/bench/re-zero?robot=${robot.id}`}>Get rid of it, step by step</a>
           )}
         </div>
+      )}
+      {latest !== null && applying && (
+        <ApplyDialog
+          robotId={robot.id}
+          value={driftFromCheck(latest.result)}
+          evidence={{ trialsId: null, stillCheckId: latest.id, raw: [] }}
+          surface={null}
+          battery={null}
+          onApplied={() => {
+            setApplying(false);
+            tell('This drift is reckoned with from now on.');
+          }}
+          onClose={() => setApplying(false)}
+        >
+          <p>
+            The Course foretells runs with a drift of {driftText(latest.result.driftRadPerS)} from
+            now on: after {clock(latest.runDurationS)} the heading is off by{' '}
+            {degrees(latest.result.headingErrorAtEndRad)}. Turn trials of the next hours have it
+            taken out. It holds until the sensor is started anew.
+          </p>
+        </ApplyDialog>
       )}
       {checks.length > 0 && <SeasonChart checks={checks} onSetAside={setAside} />}
       {aside !== null && (

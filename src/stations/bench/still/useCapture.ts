@@ -56,10 +56,10 @@ export function useCapture(onDone: (readings: Reading[]) => void) {
       let counting = true;
       const kept: Reading[] = [];
       const take = (readings: Reading[]) => {
+        const [first] = readings;
         const last = readings.at(-1);
-        if (last === undefined || !counting) return;
-        // What came before the button was pressed is no part of it.
-        from ??= last.t_s + COUNTDOWN_S;
+        if (first === undefined || last === undefined || !counting) return;
+        from ??= first.t_s + COUNTDOWN_S;
         const begin = from;
         if (last.t_s < begin) {
           setState({ phase: 'countdown', leftS: begin - last.t_s });

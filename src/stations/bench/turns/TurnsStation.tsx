@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import { driftText } from '../../../core/gyro/stillSentence';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
 import type { SavedCalibration, TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
@@ -9,9 +8,6 @@ import type { RobotRoute } from '../../../formats/robotRoute';
 import { readTurnTrials } from '../../../formats/trialsCsv';
 import { Button } from '../../../ui/Button';
 import { Toast } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/NumberField';
-import { TextField } from '../../../ui/TextField';
-import { DEG, DRIFT_DEG_PER_S } from '../../../ui/units';
 import { useToast } from '../../../ui/useToast';
 import { SetAsideDialog } from '../../SetAsideDialog';
 import { ApplyDialog } from '../apply/ApplyDialog';
@@ -22,9 +18,10 @@ import { KeepingLine } from '../KeepingLine';
 import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
 import { useTrials } from '../useTrials';
-import { AnglesField } from './AnglesField';
 import { CommandTable } from './CommandTable';
+import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
+import { OddTrial, oddOf } from './OddTrial';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
@@ -42,69 +39,6 @@ const REASONS = [
   'Read off wrongly',
   'Typed by mistake',
 ];
-
-function Conditions({
-  record,
-  onChange,
-}: {
-  record: TurnTrials;
-  onChange(next: TurnTrials): void;
-}) {
-  const { conditions } = record;
-  const set = (part: Partial<TurnTrials['conditions']>) =>
-    onChange({ ...record, conditions: { ...conditions, ...part } });
-  return (
-    <details>
-      <summary>
-        Conditions: surface, battery, who measures,{' '}
-        {conditions.driftRadPerS === 0
-          ? 'no known drift'
-          : `a drift of ${driftText(conditions.driftRadPerS)} taken out`}
-      </summary>
-      <div className={styles.fields}>
-        <TextField
-          label="Surface"
-          value={conditions.surface}
-          maxLength={40}
-          onChange={(surface) => set({ surface })}
-        />
-        <TextField
-          label="Battery"
-          value={conditions.battery}
-          maxLength={40}
-          onChange={(battery) => set({ battery })}
-        />
-        <TextField
-          label="Measured by (nickname)"
-          value={conditions.who}
-          maxLength={40}
-          onChange={(who) => set({ who })}
-        />
-        <NumberField
-          label="Known drift"
-          unit={DRIFT_DEG_PER_S}
-          min={-20}
-          max={20}
-          value={conditions.driftRadPerS}
-          onChange={(driftRadPerS) => set({ driftRadPerS })}
-          hint="taken out of every trial"
-        />
-        <NumberField
-          label="Protractor good to ±"
-          unit={DEG}
-          min={0}
-          max={10}
-          value={conditions.readingSdRad}
-          onChange={(readingSdRad) => set({ readingSdRad })}
-        />
-        <AnglesField
-          anglesRad={conditions.wantedRad}
-          onChange={(wantedRad) => set({ wantedRad })}
-        />
-      </div>
-    </details>
-  );
-}
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
 export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
@@ -127,6 +61,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
     if (measured.length === 0) return null;
     return studyTurns(measured, driftRadPerS, wantedRad, readingSdRad);
   }, [record.trials, driftRadPerS, wantedRad, readingSdRad]);
+  const odd = oddOf(record);
   const byEye = estimateByEye(used.flatMap(({ seen }) => seen ?? []));
   const add = (...trials: TurnTrialRecord[]) =>
     change({ ...record, trials: [...record.trials, ...trials] });
@@ -149,6 +84,9 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
         </div>
       )}
       {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
+      {odd.map(({ trial, no, furtherRad }) => (
+        <OddTrial key={trial.id} {...{ no, furtherRad }} onSetAside={() => setAside(trial)} />
+      ))}
       {study !== null && <TurnChart study={study} />}
       <section aria-label="Do" className={styles.do}>
         <ol className={styles.steps}>

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { randomStream } from '../../src/core/simulate/random';
+import { oddTurns } from '../../src/core/turns/oddTurns';
+import { studyTurns } from '../../src/core/turns/turnStudy';
+import { deg } from './support';
+
+describe('odd trials', () => {
+  const trial = (targetDeg: number, actualDeg: number) => ({
+    targetRad: deg(targetDeg),
+    actualRad: deg(actualDeg),
+    rateRadPerS: deg(90),
+    kind: 'spin' as const,
+  });
+
+  it('are those far from the others told the same, whichever way the robot turned', () => {
+    const left = [93, 93.5, 140, 92.8, 93.1].map((angle) => trial(90, angle));
+    const right = [-93, -92.5, -93.4, -71, -93].map((angle) => trial(-90, angle));
+    const odd = oddTurns([...left, ...right], 0);
+    expect(odd.map(({ index }) => index)).toEqual([2, 8]);
+    expect(odd[0]?.furtherRad).toBeCloseTo(deg(46.9), 9);
+    expect(odd[1]?.furtherRad).toBeCloseTo(deg(-22), 9);
+  });
+
+  it('are none among few, among other angles, or where all scatter', () => {
+    expect(
+      oddTurns(
+        [93, 93, 140].map((angle) => trial(90, angle)),
+        0,
+      ),
+    ).toEqual([]);
+    const angles = [45, 45, 45, 45, 180, 180, 180, 180];
+    expect(
+      oddTurns(
+        angles.map((angle) => trial(angle, 1.05 * angle + 1)),
+        0,
+      ),
+    ).toEqual([]);
+    expect(
+      oddTurns(
+        [80, 86, 90, 97, 104].map((angle) => trial(90, angle)),
+        0,
+      ),
+    ).toEqual([]);
+  });
+
+  it('are hardly ever found in turns that merely scatter', () => {
+    const random = randomStream(5, 0, 'odd');
+    let found = 0;
+    for (let series = 0; series < 300; series += 1) {
+      const turns = Array.from({ length: 8 }, () => trial(90, 94 + 0.6 * random.normal()));
+      found += oddTurns(turns, 0).length;
+    }
+    expect(found).toBeLessThan(3);
+  });
+
+  it('of a few alike ones nothing is known better than it can be read', () => {
+    const study = studyTurns(
+      [94, 94, 94].map((angle) => trial(90, angle)),
+      0,
+      [deg(90)],
+      deg(0.5),
+    );
+    expect(study.sentences.means).toContain('scatters by less than can be read (± 0.5°)');
+    const [command] = study.model.commands;
+    expect(command?.low95Rad).toBeCloseTo(deg(89.5), 6);
+    expect(command?.high95Rad).toBeCloseTo(deg(90.5), 6);
+  });
+});
