@@ -2,18 +2,24 @@ import { expect, test as base, type Page } from '@playwright/test';
 
 const ALLOWED = [/Failed to load resource/, /net::ERR_/];
 
+/** Errors of a page, and in its console, as they come. */
+export function errorsOf(page: Page): string[] {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    const text = message.text();
+    if (message.type() === 'error' && !ALLOWED.some((allowed) => allowed.test(text))) {
+      errors.push(text);
+    }
+  });
+  return errors;
+}
+
 /** A page of the served demo; any error in its console fails the test. */
 export const test = base.extend<{ corvat: Page }>({
   baseURL: async ({}, use) => use(process.env.CORVAT_TEST_URL),
   corvat: async ({ page }, use) => {
-    const errors: string[] = [];
-    page.on('pageerror', (error) => errors.push(error.message));
-    page.on('console', (message) => {
-      const text = message.text();
-      if (message.type() === 'error' && !ALLOWED.some((allowed) => allowed.test(text))) {
-        errors.push(text);
-      }
-    });
+    const errors = errorsOf(page);
     await use(page);
     expect(errors).toEqual([]);
   },

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
-import { expect, open, ready, test } from './corvat';
+import { errorsOf, expect, open, ready, server, test } from './corvat';
 
 const S = '01DEMS0000000000000000000';
 const SCREENS = {
@@ -33,16 +34,31 @@ async function serious(builder: AxeBuilder): Promise<string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`);
 }
 
-for (const [name, path] of Object.entries(SCREENS)) {
-  test(`axe finds nothing serious on ${name}, light and dark`, async ({ corvat: page }) => {
-    await page.emulateMedia({ colorScheme: 'light' });
-    await open(page, path);
-    expect(await serious(new AxeBuilder({ page }))).toEqual([]);
-    // In the dark theme only the colours differ.
-    await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'dark'));
-    expect(await serious(new AxeBuilder({ page }).withRules(['color-contrast']))).toEqual([]);
+test.describe('axe finds nothing serious, light and dark,', () => {
+  // One page for all: what is fetched once is fetched.
+  let page: Page;
+  let errors: string[] = [];
+  test.beforeAll(async ({ browser }) => {
+    const context = await browser.newContext({
+      baseURL: server().url,
+      viewport: { width: 1280, height: 800 },
+      colorScheme: 'light',
+    });
+    page = await context.newPage();
+    errors = errorsOf(page);
   });
-}
+  test.afterAll(() => page.context().close());
+  for (const [name, path] of Object.entries(SCREENS)) {
+    test(`on ${name}`, async () => {
+      await open(page, path);
+      expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+      // In the dark theme only the colours differ.
+      await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'dark'));
+      expect(await serious(new AxeBuilder({ page }).withRules(['color-contrast']))).toEqual([]);
+      expect(errors).toEqual([]);
+    });
+  }
+});
 
 test('axe finds nothing serious in the dialogs', async ({ corvat: page }) => {
   const check = async (what: string) => {
