@@ -63,7 +63,7 @@ export function adviseNextTrial(
   readingSdRad: number,
 ): Advice {
   if (groups.length === 0 || wantedRad.length === 0) {
-    return { next: null, sentence: 'Begin with three turns of 90° each way, at the usual rate.' };
+    return { next: null, sentence: 'Begin with the plan.' };
   }
   const untried = wantedRad.find(
     (angle) => !groups.some(({ direction }) => direction === 'both' || direction === sideOf(angle)),

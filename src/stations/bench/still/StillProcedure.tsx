@@ -139,7 +139,11 @@ export function StillProcedure({
         />
       )}
       {capture.state.phase === 'capturing' ? (
-        <LiveChart readings={capture.state.readings} signs={robot.robot.signs} />
+        <LiveChart
+          readings={capture.state.readings}
+          raw={rawConvention(robot.robot)}
+          {...{ runDurationS, toleranceRad, settings }}
+        />
       ) : (
         result !== null && <StillResult analysis={result} {...{ runDurationS, toleranceRad }} />
       )}

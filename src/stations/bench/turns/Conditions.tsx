@@ -1,10 +1,17 @@
 import { driftText } from '../../../core/gyro/stillSentence';
 import type { TurnTrials } from '../../../formats/benchRecords';
+import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { TextField } from '../../../ui/TextField';
 import { DEG, DRIFT_DEG_PER_S } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { AnglesField } from './AnglesField';
+
+const STOP_MODES = [
+  { value: 'coast', label: 'coast' },
+  { value: 'brake', label: 'brake' },
+  { value: 'hold', label: 'hold' },
+] as const;
 
 /** Under what the trials are made, and what is known besides. */
 export function Conditions({
@@ -37,6 +44,12 @@ export function Conditions({
           value={conditions.battery}
           maxLength={40}
           onChange={(battery) => set({ battery })}
+        />
+        <Choice
+          label="On a stop the motors"
+          value={conditions.stopMode}
+          options={STOP_MODES}
+          onChange={(stopMode) => set({ stopMode })}
         />
         <TextField
           label="Measured by (nickname)"

@@ -4,6 +4,7 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
 import type { SavedCalibration, TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
+import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { readTurnTrials } from '../../../formats/trialsCsv';
 import { Button } from '../../../ui/Button';
@@ -22,6 +23,7 @@ import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
 import { OddTrial, oddOf } from './OddTrial';
+import { PlanTable } from './PlanTable';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
@@ -74,7 +76,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
       {study === null ? (
         <p className={styles.headline}>
           Tell the robot to turn, measure how far it truly turned, and Corvat says what to tell it
-          instead. Three turns of 90° each way are a good beginning.
+          instead.
         </p>
       ) : (
         <div className={styles.verdict} data-testid="turn-verdict">
@@ -92,10 +94,10 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
         <ol className={styles.steps}>
           <li>Lay a straight edge along the robot, and tell it to turn.</li>
           <li>When it stands, lay the edge along it again and read the angle between the two.</li>
-          <li>Type what it truly turned. Both ways, two angles, two rates; five turns of each.</li>
+          <li>Type what it truly turned. The plan says which turns to make, and how often.</li>
         </ol>
         <p data-testid="advice">
-          {study?.advice.sentence ?? 'Begin with 90° each way, at the usual rate.'}{' '}
+          {study?.advice.sentence ?? 'Begin with the plan: press a circle to set that turn up.'}{' '}
           {next !== null && (
             <Button
               look="bare"
@@ -112,6 +114,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
             </Button>
           )}
         </p>
+        <PlanTable {...{ record, setting }} onSetting={setSetting} />
         <TurnEntry
           setting={setting}
           onSetting={setSetting}
@@ -205,19 +208,23 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
 }
 
 /** An empty list of turn trials, kept with its first trial. */
-export const newTurnTrials = (id: string, robotId: string, driftRadPerS: number): TurnTrials => ({
+export const newTurnTrials = (
+  id: string,
+  { id: robotId, robot: { build } }: RobotRecord,
+  driftRadPerS: number,
+): TurnTrials => ({
   id,
   version: 0,
   robotId,
   procedure: 'turns',
   conditions: {
     surface: '',
-    battery: '',
+    battery: build.battery,
     who: '',
     driftRadPerS,
     readingSdRad: radiansFromDegrees(0.5),
     wantedRad: [...USUAL_ANGLES_RAD],
-    stopMode: 'brake',
+    stopMode: build.onStop,
   },
   trials: [],
 });

@@ -1,0 +1,76 @@
+import { degrees } from '../../../core/text/quantities';
+import { trialPlan, type PlannedTurn } from '../../../core/turns/trialPlan';
+import { USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
+import type { TurnTrials } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
+import styles from '../Bench.module.css';
+import type { TurnSetting } from './TurnEntry';
+
+/** The turns that are worth making, how many of each were made, and each set up by one press. */
+export function PlanTable({
+  record,
+  setting,
+  onSetting,
+}: {
+  record: TurnTrials;
+  setting: TurnSetting;
+  onSetting(setting: TurnSetting): void;
+}) {
+  const { wantedRad } = record.conditions;
+  const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
+  const plan = trialPlan(used, wantedRad.length > 0 ? wantedRad : USUAL_ANGLES_RAD, setting.kind);
+  const rows = plan.turns.filter(({ rateRadPerS }) => rateRadPerS === plan.rates[0]);
+  const at = (row: PlannedTurn, rate: number) =>
+    plan.turns.find(
+      ({ targetRad, direction, rateRadPerS }) =>
+        targetRad === row.targetRad && direction === row.direction && rateRadPerS === rate,
+    );
+  return (
+    <details open={plan.done < plan.wanted && record.trials.length < plan.wanted}>
+      <summary>
+        Plan: {plan.done} of {plan.wanted} turns made, {plan.each} of each; begin each facing
+        another way
+      </summary>
+      <table className={styles.table} aria-label="Plan">
+        <thead>
+          <tr>
+            <th>Told</th>
+            {plan.rates.map((rate) => (
+              <th key={rate}>at {degrees(rate, 0)}/s</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={`${row.direction}${row.targetRad}`}>
+              <td>
+                {degrees(row.targetRad, 0)} {row.direction}
+              </td>
+              {plan.rates.map((rate) => {
+                const done = at(row, rate)?.done ?? 0;
+                return (
+                  <td key={rate}>
+                    <Button
+                      look="bare"
+                      aria-label={`Set up ${degrees(row.targetRad, 0)} ${row.direction} at ${degrees(rate, 0)}/s, ${done} of ${plan.each} made`}
+                      onClick={() =>
+                        onSetting({
+                          ...setting,
+                          targetRad: row.targetRad,
+                          direction: row.direction,
+                          rateRadPerS: rate,
+                        })
+                      }
+                    >
+                      {done >= plan.each ? '✓' : '○'} {done} of {plan.each}
+                    </Button>
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
