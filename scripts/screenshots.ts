@@ -40,6 +40,16 @@ async function checkStill(page: Page): Promise<void> {
   await page.getByText('The check is kept.').waitFor({ state: 'detached' });
 }
 
+/** A run of the stand-in, recorded and corrected by what was measured at its end. */
+async function recordRun(page: Page): Promise<void> {
+  await page.getByRole('radio', { name: 'stand-in' }).click();
+  await page.getByRole('button', { name: 'Start recording' }).click();
+  await page.getByRole('button', { name: 'Let the stand-in drive a square' }).click();
+  await page.getByText('It has stopped.').waitFor();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByText('Everything is kept.').waitFor();
+}
+
 const SHOTS: Shot[] = [
   { name: 'today', path: '/' },
   { name: 'robot', path: '/robot' },
@@ -47,6 +57,7 @@ const SHOTS: Shot[] = [
   { name: 'bench-turns', path: '/bench/turns' },
   { name: 'bench-schools', path: '/bench/schools' },
   { name: 'bench-square', path: '/bench/square' },
+  { name: 'bench-run-log', path: '/bench/run-log', prepare: recordRun },
   { name: 'bench-calibrations', path: '/bench/calibrations', dark: true },
   { name: 'course', path: '/course', prepare: simulate },
   {

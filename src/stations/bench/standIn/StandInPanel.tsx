@@ -145,6 +145,9 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
         </Button>
         <Button onClick={() => act({ do: 'charge' })}>Full battery</Button>
       </div>
+      <a href="/api/stand-in/readings" download="stand-in.jsonl">
+        Its last ten minutes as a file
+      </a>
     </details>
   );
 }

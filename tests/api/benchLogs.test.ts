@@ -1,0 +1,171 @@
+import { ulid } from 'ulid';
+import { describe, expect, inject, it } from 'vitest';
+import { parseJsonLines } from '../../src/formats/jsonLines';
+import type {
+  BenchLogPiece,
+  BenchLogRecord,
+  RunLogRecord,
+  SavedStillCheck,
+} from '../../src/formats/benchRecords';
+import { toLog } from '../../src/formats/toLog';
+import { turnsInLog } from '../../src/core/turns/turnsInLog';
+import { deg } from '../core/support';
+import { put, send, setUp } from './records';
+
+const team = setUp();
+const made = send('POST', '/api/teams', team);
+const robotId = team.robot.id;
+
+/** A log whose heading creeps evenly, to a hundredth of a degree. */
+async function keepLog(driftDegPerS: number, lengthS: number): Promise<BenchLogRecord> {
+  await made;
+  const tS = Array.from({ length: lengthS * 20 }, (_, i) => i / 20);
+  const wobble = (i: number) => deg(0.01) * Math.round(1.4 * Math.sin(12.9898 * i));
+  const headingRad = tS.map((t, i) => deg(driftDegPerS * t) + wobble(i));
+  const log: BenchLogRecord = {
+    id: ulid(),
+    robotId,
+    name: 'run',
+    source: 'serial',
+    columns: ['headingRad', 'leftMotorDegrees', 'rightMotorDegrees'],
+    pieces: 2,
+    samples: tS.length,
+    takenAt: '2026-11-21T10:00:00.000Z',
+  };
+  await put('bench-logs', log);
+  for (const number of [1, 0]) {
+    const part = (values: number[]) =>
+      values.slice((number * tS.length) / 2, ((number + 1) * tS.length) / 2);
+    await send('POST', `/api/bench-logs/${log.id}/pieces`, {
+      number,
+      tS: part(tS),
+      columns: {
+        headingRad: part(headingRad),
+        leftMotorDegrees: part(tS.map((t) => 10 * t)),
+        rightMotorDegrees: part(tS.map((t) => 11 * t)),
+      },
+    });
+  }
+  return log;
+}
+
+describe('a kept log', () => {
+  it('comes back piece by piece as it was sent, whatever the order', async () => {
+    const log = await keepLog(0.2, 40);
+    const back = await send<BenchLogRecord>('GET', `/api/bench-logs/${log.id}`);
+    expect(back.body).toEqual(log);
+    const pieces = await Promise.all(
+      [0, 1].map((number) =>
+        send<BenchLogPiece>('GET', `/api/bench-logs/${log.id}/pieces?number=${number}`),
+      ),
+    );
+    const tS = pieces.flatMap(({ body }) => body.tS);
+    expect(tS).toHaveLength(800);
+    expect(tS.every((t, i) => Math.abs(t - i / 20) < 1e-9)).toBe(true);
+    expect(pieces[1]?.body.columns.rightMotorDegrees?.at(-1)).toBeCloseTo(11 * 39.95, 6);
+  });
+
+  it('that is not there, or has no such piece, is said so', async () => {
+    const log = await keepLog(0, 12);
+    expect((await send('GET', `/api/bench-logs/${ulid()}`)).status).toBe(404);
+    for (const number of ['2', '-1', 'x', '']) {
+      const answer = await send('GET', `/api/bench-logs/${log.id}/pieces?number=${number}`);
+      expect([404, 200], number).toContain(answer.status);
+      if (number !== '') expect(answer.status, number).toBe(404);
+    }
+  });
+});
+
+describe('what counts as steady', () => {
+  it('is kept with the check, and the server judges by it', async () => {
+    // 0.002 °/s turn a run of 150 s by 0.3°: more than a tenth of 2°, less than a quarter.
+    const log = await keepLog(0.002, 600);
+    const check = (settings?: object) => ({
+      id: ulid(),
+      version: 0,
+      robotId,
+      logId: log.id,
+      takenAt: log.takenAt,
+      powerUp: 'lying still',
+      school: null,
+      beforeId: null,
+      runDurationS: 150,
+      toleranceRad: deg(2),
+      setAsideReason: null,
+      ...(settings !== undefined && { settings }),
+    });
+    const usual = await put<SavedStillCheck>('still-checks', check());
+    expect(usual.body.result.verdict).toBe('correctable');
+    expect(usual.body.settings.steadyShare).toBe(0.1);
+    const settings = { steadyShare: 0.25, healthyRadPerS: deg(0.1) };
+    const generous = await put<SavedStillCheck>('still-checks', check(settings));
+    expect(generous.body.result.verdict).toBe('steady');
+    expect(generous.body.settings).toEqual(settings);
+    const strict = { steadyShare: 0.1, healthyRadPerS: deg(0.0005) };
+    const badly = await put<SavedStillCheck>('still-checks', check(strict));
+    expect(badly.body.result.verdict).toBe('re-zero');
+    const wrong = await put<{ error: { message: string } }>(
+      'still-checks',
+      check({ steadyShare: 7, healthyRadPerS: 1 }),
+    );
+    expect(wrong.status).toBe(422);
+    expect(wrong.body.error.message).toContain('settings.steadyShare');
+  });
+});
+
+describe('a recorded run', () => {
+  it('keeps its anchors, changed on two screens only one after the other', async () => {
+    const log = await keepLog(0.2, 40);
+    const run: RunLogRecord = {
+      id: ulid(),
+      version: 0,
+      robotId,
+      procedure: 'run-log',
+      conditions: { surface: '', battery: '', who: '', logId: log.id, name: 'run 7' },
+      trials: [{ id: ulid(), tS: 0, headingRad: 0, what: 'start jig' }],
+    };
+    const first = await put<RunLogRecord>('bench-trials', run);
+    expect(first.body.version).toBe(1);
+    const more = {
+      ...first.body,
+      trials: [...run.trials, { id: ulid(), tS: 30, headingRad: deg(90), what: 'far wall' }],
+    };
+    expect((await put<RunLogRecord>('bench-trials', more)).body.version).toBe(2);
+    const late = await put<{ error: { current: RunLogRecord } }>('bench-trials', {
+      ...first.body,
+      trials: [],
+    });
+    expect(late.status).toBe(409);
+    expect(late.body.error.current.trials.map(({ what }) => what)).toEqual([
+      'start jig',
+      'far wall',
+    ]);
+    const page = await fetch(`${inject('url')}/bench/run-log?robot=${robotId}&run=${run.id}`);
+    const html = await page.text();
+    expect(html).toContain('run 7');
+    expect(html).toContain('2 anchors');
+  });
+});
+
+describe('the stand-in', () => {
+  it('writes its last minutes to a file that is read like any robot’s', async () => {
+    await made;
+    const act = (action: object) => send('POST', '/api/stand-in', { id: ulid(), action });
+    await act({ do: 'set-clock', rate: 0 });
+    await act({ do: 'power-on', inHand: false });
+    await act({ do: 'advance', durationS: 3 });
+    await act({ do: 'turn-by-hand', angleRad: deg(-90) });
+    await act({ do: 'advance', durationS: 6 });
+    const answer = await fetch(`${inject('url')}/api/stand-in/readings`);
+    expect(answer.headers.get('content-disposition')).toContain('stand-in.jsonl');
+    const table = parseJsonLines(await answer.text(), () => undefined);
+    expect(table.badCount).toBe(0);
+    const { signs } = team.robot.robot;
+    const log = toLog(table, { signs, encodersRollOver: false });
+    // Its raw heading shrinks turning left; this team's record does not know yet.
+    const raw = (log.columns.headingRad?.at(-1) ?? 0) - (log.columns.headingRad?.[0] ?? 0);
+    expect(signs.heading * raw).toBeCloseTo(deg(90), 1);
+    const [turn] = turnsInLog({ tS: log.tS, headingRad: log.columns.headingRad ?? log.tS });
+    expect(Math.abs(turn?.turnedRad ?? 0)).toBeCloseTo(deg(90), 1);
+  });
+});
