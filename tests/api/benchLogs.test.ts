@@ -8,6 +8,8 @@ import type {
   SavedStillCheck,
 } from '../../src/formats/benchRecords';
 import { toLog } from '../../src/formats/toLog';
+import { randomStream } from '../../src/core/simulate/random';
+import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import { turnsInLog } from '../../src/core/turns/turnsInLog';
 import { deg } from '../core/support';
 import { put, send, setUp } from './records';
@@ -16,12 +18,22 @@ const team = setUp();
 const made = send('POST', '/api/teams', team);
 const robotId = team.robot.id;
 
-/** A log whose heading creeps evenly, to a hundredth of a degree. */
+/** A log of a heading that creeps, and wanders a little. */
 async function keepLog(driftDegPerS: number, lengthS: number): Promise<BenchLogRecord> {
   await made;
+  const still = simulateStillHeading(
+    {
+      driftRadPerS: deg(driftDegPerS),
+      walkRadPerSqrtS: deg(0.005),
+      quantumRad: 0,
+      lengthS,
+      periodS: 0.05,
+      jitterS: 0,
+    },
+    randomStream(3, 0, 'logs'),
+  );
   const tS = Array.from({ length: lengthS * 20 }, (_, i) => i / 20);
-  const wobble = (i: number) => deg(0.01) * Math.round(1.4 * Math.sin(12.9898 * i));
-  const headingRad = tS.map((t, i) => deg(driftDegPerS * t) + wobble(i));
+  const headingRad = Array.from(still.headingRad).slice(0, tS.length);
   const log: BenchLogRecord = {
     id: ulid(),
     robotId,

@@ -70,7 +70,7 @@ describe('the study of a recorded run', () => {
     const known = { driftRadPerS: deg(0.25), day: '2026-11-21' };
     const { correction, sentences } = studyRunLog(log, [start], idealRobot, known);
     expect(sentences.found).toBe(
-      'With the drift of the still check of 2026-11-21, 0.25 °/s, the reading went off by 10.0° until the end.',
+      'With the drift of the still check of 2026-11-21, 0.25 °/s, the reading went off by 10.0° to the left until the end.',
     );
     expect(correction?.corrected.at(-1)?.headingRad).toBeCloseTo(deg(360 + 0.05 * 40), 9);
     const nothing = studyRunLog(log, [start], idealRobot);

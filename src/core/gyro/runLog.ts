@@ -71,8 +71,11 @@ export interface KnownDrift {
   day: string;
 }
 
+const offText = (errorRad: number): string =>
+  `${number(degreesFromRadians(Math.abs(errorRad)), 1)}° to the ${errorRad < 0 ? 'right' : 'left'}`;
+
 const withOneAnchor = ({ driftRadPerS, day }: KnownDrift, endErrorRad: number): ThreeSentences => ({
-  found: `With the drift of the still check of ${day}, ${driftText(driftRadPerS)}, the reading went off by ${number(degreesFromRadians(endErrorRad), 1)}° until the end.`,
+  found: `With the drift of the still check of ${day}, ${driftText(driftRadPerS)}, the reading went off by ${offText(endErrorRad)} until the end.`,
   means: 'One anchor says nothing about this run’s own drift: the still check’s stands in for it.',
   next: 'Mark a second moment at which you know the true heading: two of them give the drift.',
 });
@@ -86,7 +89,7 @@ function sentencesOf(correction: AnchorCorrection, endErrorRad: number): ThreeSe
   const drifts = correction.pieces.map(({ driftRadPerS }) => driftText(driftRadPerS));
   return {
     found: `The heading drifted by ${drifts.join(', then ')}.`,
-    means: `From the first anchor to the end the reading went off by ${number(degreesFromRadians(endErrorRad), 1)}°.`,
+    means: `From the first anchor to the end the reading went off by ${offText(endErrorRad)}.`,
     next: correction.pieces.some(
       ({ fromS, toS, driftRadPerS }) => Math.abs(driftRadPerS) * (toS - fromS) > FAR_RAD,
     )

@@ -10,10 +10,13 @@ import type { TurnSetting } from './TurnEntry';
 export function PlanTable({
   record,
   setting,
+  isEnough,
   onSetting,
 }: {
   record: TurnTrials;
   setting: TurnSetting;
+  /** More trials would tell nothing new: the plan is folded away. */
+  isEnough: boolean;
   onSetting(setting: TurnSetting): void;
 }) {
   const { wantedRad } = record.conditions;
@@ -26,7 +29,7 @@ export function PlanTable({
         targetRad === row.targetRad && direction === row.direction && rateRadPerS === rate,
     );
   return (
-    <details open={plan.done < plan.wanted && record.trials.length < plan.wanted}>
+    <details open={!isEnough && plan.done < plan.wanted}>
       <summary>
         Plan: {plan.done} of {plan.wanted} turns made, {plan.each} of each; begin each facing
         another way

@@ -114,7 +114,11 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
             </Button>
           )}
         </p>
-        <PlanTable {...{ record, setting }} onSetting={setSetting} />
+        <PlanTable
+          {...{ record, setting }}
+          isEnough={study !== null && next === null}
+          onSetting={setSetting}
+        />
         <TurnEntry
           setting={setting}
           onSetting={setSetting}
