@@ -12,6 +12,16 @@ export interface HeadingSample {
   headingRad: number;
 }
 
+/** Two anchors closer than this say nothing about a drift between them. */
+const LEAST_APART_S = 0.2;
+
+/** Whether two anchors stand at the same moment, or nearly. */
+export const standTooClose = (anchors: readonly Pick<Anchor, 'tS'>[]): boolean =>
+  anchors
+    .map(({ tS }) => tS)
+    .toSorted((a, b) => a - b)
+    .some((tS, i, sorted) => i > 0 && tS - (sorted[i - 1] ?? tS) < LEAST_APART_S);
+
 /** A stretch of constant drift, d(reading − truth)/dt. */
 export interface DriftPiece {
   fromS: number;

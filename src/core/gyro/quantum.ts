@@ -4,7 +4,8 @@ const FINEST_SHARE = 1e-5;
 /**
  * The step in which angles or rates are given: the smallest difference between two of them, when all
  * differences are whole multiples of it; 0 for readings without a step. Of a reading that never
- * changes only the number itself tells: the coarsest decimal step of a degree that it fits, at most 1°.
+ * changes only the number itself tells: the coarsest decimal step of a degree that it fits, at most 1°;
+ * where it fits none, 1° all the same, for a sensor without a step would flicker.
  *
  * @param values readings in radians, or radians per second; the step is in the same
  */
@@ -39,5 +40,5 @@ function decimalStep(value: number): number {
     const steps = value / DEGREE / step;
     if (Math.abs(steps - Math.round(steps)) < 1e-6) return step * DEGREE;
   }
-  return 0;
+  return DEGREE;
 }

@@ -126,6 +126,13 @@ export function turnErrorModel(
   };
 }
 
+/** A robot that makes less than this of each further degree that it is told hardly turns. */
+const LEAST_SHARE = 0.25;
+
+/** Whether no command can be found: the model says that the robot hardly turns, or turns back. */
+export const hardlyTurns = ({ scaleError }: Pick<TurnErrorModel, 'scaleError'>): boolean =>
+  1 + scaleError < LEAST_SHARE;
+
 /** Command (magnitude) for a wanted angle: the model turned round. */
 export const commandFor = (
   { constantRad, scaleError }: Pick<TurnErrorModel, 'constantRad' | 'scaleError'>,

@@ -14,6 +14,10 @@ export interface StopPhysics {
   brakingSeRadPerS2: number | null;
 }
 
+/** A tenth of a millisecond, and a braking of 5000 rad/s², make no difference that anybody could measure. */
+const LEAST_LAG_S = 1e-4;
+const LEAST_HALF_INVERSE = 1 / (2 * 5000);
+
 const UNKNOWN: StopPhysics = {
   lagS: null,
   brakingRadPerS2: null,
@@ -57,7 +61,7 @@ export function stopPhysics(points: readonly TurnPoint[]): StopPhysics {
   const joint = better(points, ['lag', 'braking']);
   const [lag = 0, half = 0] = joint?.coefficients ?? [];
   if (joint === null) return UNKNOWN;
-  if (lag >= 0 && half > 0) {
+  if (lag >= 0 && half > LEAST_HALF_INVERSE) {
     const braking = 1 / (2 * half);
     return {
       lagS: lag,
@@ -66,10 +70,11 @@ export function stopPhysics(points: readonly TurnPoint[]): StopPhysics {
       brakingSeRadPerS2: standardError(joint, 1) / (2 * half * half),
     };
   }
-  const term = half <= 0 ? 'lag' : 'braking';
+  const term = half <= LEAST_HALF_INVERSE ? 'lag' : 'braking';
   const alone = better(points, [term]);
   const value = alone?.coefficients[0] ?? 0;
-  if (alone === null || value <= 0) return UNKNOWN;
+  const least = term === 'lag' ? LEAST_LAG_S : LEAST_HALF_INVERSE;
+  if (alone === null || value <= least) return UNKNOWN;
   const error = standardError(alone, 0);
   return term === 'lag'
     ? { ...UNKNOWN, lagS: value, lagSeS: error }

@@ -1,4 +1,4 @@
-import { commandFor, predictionHalfWidth } from './errorModel';
+import { commandFor, hardlyTurns, predictionHalfWidth } from './errorModel';
 import { groupTurns, ratesTried, type TurnGroup } from './grouping';
 import { neverReachesRate, stopPhysics, type StopPhysics } from './stopPhysics';
 import { sideOf, turnPoint, type TurnSide, type TurnTrial } from './trial';
@@ -53,6 +53,8 @@ function commandOf(
   const sign = side === 'left' ? 1 : -1;
   const wanted = Math.abs(wantedRad);
   const { model } = group;
+  // A robot that hardly turns when it is told to cannot be told how far to turn.
+  if (hardlyTurns(model)) return [];
   const command = commandFor(model, wanted);
   const half = predictionHalfWidth(model, command);
   const known = Number.isFinite(half);

@@ -1,7 +1,7 @@
 import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import { counted, degrees, number } from '../text/quantities';
 import type { ThreeSentences } from '../gyro/stillSentence';
-import type { TurnErrorModel, TurnModelName } from './errorModel';
+import { hardlyTurns, type TurnErrorModel, type TurnModelName } from './errorModel';
 import type { TurnGroup } from './grouping';
 import { adviseNextTrial, type Advice } from './nextTrial';
 import type { TurnTrial } from './trial';
@@ -124,7 +124,28 @@ function scatterInWords({ residualSdRad }: TurnErrorModel, readingSdRad: number)
     : `one turn scatters by ± ${degrees(sd)}`;
 }
 
+const hardlyTurned = ({ model, ...group }: TurnGroup): ThreeSentences => {
+  const turned = model.constantRad + (1 + model.scaleError) * (Math.PI / 2);
+  return {
+    found: 'The robot hardly turned when it was told to.',
+    means: `Told 90° ${groupName({ model, ...group })}, it turns by about ${degrees(turned, 0)}.`,
+    next: 'See that both motors run and that the angles are typed right, then turn again.',
+  };
+};
+
+/** Why turns go too far, where it can be told. */
+function physicsInWords({ lagS, brakingRadPerS2 }: TurnModel): string {
+  const lagMs = number((lagS ?? 0) * 1000);
+  const parts = [
+    ...(lagMs === '0' ? [] : [`stop ${lagMs} ms late`]),
+    ...(brakingRadPerS2 === null ? [] : [`are braked with ${degrees(brakingRadPerS2, 0)}/s²`]),
+  ];
+  return parts.length === 0 ? '' : ` Turns ${parts.join(', and ')}.`;
+}
+
 function sentencesOf(model: TurnModel, readingSdRad: number): ThreeSentences {
+  const stuck = model.groups.find((one) => hardlyTurns(one.model));
+  if (stuck !== undefined) return hardlyTurned(stuck);
   const command = askedCommand(model);
   const group =
     model.groups.find(
@@ -135,10 +156,6 @@ function sentencesOf(model: TurnModel, readingSdRad: number): ThreeSentences {
   if (group === undefined) return { found: '', means: '', next: '' };
   const at90 = group.model.constantRad + group.model.scaleError * (Math.PI / 2);
   const found = foundSentence(model.groups, group);
-  const physics =
-    model.lagS === null
-      ? ''
-      : ` Turns stop ${number(model.lagS * 1000)} ms late${model.brakingRadPerS2 === null ? '' : `, and are braked with ${degrees(model.brakingRadPerS2, 0)}/s²`}.`;
   const scatter = scatterInWords(group.model, readingSdRad);
   const after4 = number(degreesFromRadians(Math.abs(at90) * 4));
   const rate = degrees(command?.rateRadPerS ?? group.rates[0] ?? 0, 0);
@@ -148,7 +165,7 @@ function sentencesOf(model: TurnModel, readingSdRad: number): ThreeSentences {
       : `After four quarter turns at ${rate}/s the robot faces ${after4}° the wrong way; ${scatter}.`;
   return {
     found: `${found.charAt(0).toUpperCase()}${found.slice(1)}.`,
-    means: means + physics,
+    means: means + physicsInWords(model),
     next: commandSentence(command),
   };
 }

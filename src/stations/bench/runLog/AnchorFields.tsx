@@ -26,7 +26,7 @@ export function AnchorFields({
   onChange,
 }: {
   anchors: readonly AnchorRecord[];
-  /** Two stand at the same moment. */
+  /** Two stand at nearly the same moment. */
   doubled: boolean;
   onChange(next: AnchorRecord[]): void;
 }) {
@@ -78,7 +78,7 @@ export function AnchorFields({
       </div>
       {doubled && (
         <Notice tone="careful">
-          Two anchors stand at the same moment: change the time of one.
+          Two anchors stand at nearly the same moment: change the time of one.
         </Notice>
       )}
       <TrialsFile

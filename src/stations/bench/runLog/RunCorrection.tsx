@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { standTooClose } from '../../../core/gyro/anchors';
 import type { KnownDrift, RunLogStudy } from '../../../core/gyro/runLog';
 import { counted, number } from '../../../core/text/quantities';
 import type { RunLogRecord } from '../../../formats/benchRecords';
@@ -75,7 +76,7 @@ export function RunCorrection({ robot, known, ...run }: Props) {
   const [fault, setFault] = useState<string | null>(null);
   const { log } = run;
   const anchors = record.trials;
-  const doubled = new Set(anchors.map(({ tS }) => tS)).size < anchors.length;
+  const doubled = standTooClose(anchors);
   useEffect(() => {
     if (doubled) return undefined;
     const at = anchors.map(({ tS, headingRad }) => ({ tS, headingRad }));

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { estimateByEye } from '../../../core/turns/byEye';
+import { hardlyTurns } from '../../../core/turns/errorModel';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
 import type { SavedCalibration, TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
@@ -70,7 +71,8 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
   const replace = (trial: TurnTrialRecord) =>
     change({ ...record, trials: record.trials.map((one) => (one.id === trial.id ? trial : one)) });
   const next = study?.advice.next ?? null;
-  const value = study === null ? null : calibrationFromTurns(study.model);
+  const canApply = study?.model.groups.every(({ model }) => !hardlyTurns(model)) === true;
+  const value = study === null || !canApply ? null : calibrationFromTurns(study.model);
   return (
     <BenchLayout robot={robot} robots={robots} current="turns">
       {study === null ? (
