@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { delimiterOf } from './delimiter';
 import { READING_NUMBERS, TableBuilder, type ReadingNumber, type ReadingTable } from './readings';
 
 /** A column of a file and what its numbers have to be multiplied by. */
@@ -73,7 +74,11 @@ export function guessColumns(header: readonly string[]): ColumnMap {
 
 /** The header of a CSV file and its first rows, for the choice of columns. */
 export function previewCsv(text: string): { header: string[]; rows: string[][] } {
-  const { data } = Papa.parse<string[]>(text, { preview: 6, skipEmptyLines: true });
+  const { data } = Papa.parse<string[]>(text, {
+    delimiter: delimiterOf(text),
+    preview: 6,
+    skipEmptyLines: true,
+  });
   return { header: (data[0] ?? []).map((title) => title.trim()), rows: data.slice(1) };
 }
 
@@ -92,6 +97,7 @@ export function parseLogCsv(
   const table = new TableBuilder();
   let line = 0;
   Papa.parse<string[]>(text, {
+    delimiter: delimiterOf(text),
     step: ({ data, meta }) => {
       line += 1;
       if (line % 4000 === 0) onProgress(meta.cursor / text.length);

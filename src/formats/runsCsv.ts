@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { delimiterOf } from './delimiter';
 import { degreesFromRadians, radiansFromDegrees, wrap } from '../core/geometry/angle';
 import type { Mission } from '../core/course/table';
 import type { SavedRun } from './records';
@@ -54,7 +55,7 @@ export function readCsvTable(bytes: Uint8Array): CsvTable {
     throw new UnreadableFile('This is not a text file in UTF-8. Save it as CSV in UTF-8.');
   }
   if (text.includes('\0')) throw new UnreadableFile('This is not a text file. Save it as CSV.');
-  const [header, ...rest] = Papa.parse<string[]>(text).data;
+  const [header, ...rest] = Papa.parse<string[]>(text, { delimiter: delimiterOf(text) }).data;
   const rows = rest
     .map((cells, index) => ({ line: index + 2, cells }))
     .filter(({ cells }) => cells.some((cell) => cell.trim() !== ''));

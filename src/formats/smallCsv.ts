@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { delimiterOf } from './delimiter';
 import type { BadLine } from './readings';
 
 /** A column that a small table must or may have. */
@@ -62,7 +63,9 @@ export async function readSmallCsv(
   const text = await file.text();
   if (text.trim() === '') throw new Error('The file is empty.');
   if (text.includes('\u0000')) throw new Error('The file is no text: expected CSV.');
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd());
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd(), {
+    delimiter: delimiterOf(text),
+  });
   const header = (data[0] ?? []).map((title) => title.trim());
   const places = columns.flatMap((column) => {
     const at = header.findIndex((title) => column.heading.test(title));

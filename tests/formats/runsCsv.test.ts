@@ -139,6 +139,13 @@ describe('writing runs', () => {
     );
   });
 
+  it('is not misread for what somebody typed in a note', () => {
+    for (const note of ['||"', '";;;;"', 'a\tb\tc;d|e', '"', ';";";']) {
+      const [row] = read(writeRunsCsv([run({ endXM: 0.01, endYM: 0.02, note })], [mission]));
+      expect(row?.run).toMatchObject({ endXM: 0.01, note: note.trim() });
+    }
+  });
+
   it('does not let a spreadsheet run what somebody typed', () => {
     expect(writeRunsCsv([run({ note: '=HYPERLINK("x")' })], [])).toContain('"\'=HYPERLINK');
   });
