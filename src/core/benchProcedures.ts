@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { correctByAnchors } from './gyro/anchors';
 import { stillCheck, type StillLog } from './gyro/stillCheck';
-import { STILL_SETTINGS, stillSettingsSchema } from './gyro/stillVerdict';
+import { stillSettingsSchema } from './gyro/stillSettings';
+import { STILL_SETTINGS } from './gyro/stillDefaults';
 import { procedure, type Procedure } from './procedure';
 import { encoderSquare, gyroSquare } from './square/squareFit';
 import { turnModel } from './turns/turnModel';

@@ -1,7 +1,8 @@
 import { looksRolledOver, ROLL_OVER_DEGREES, unwrapEncoder } from './drive/unwrapEncoder';
 import { degreesFromRadians, radiansFromDegrees } from './geometry/angle';
 import { unwrapHeadings } from './gyro/unwrap';
-import type { RawConvention, RawSigns } from './robot';
+import type { RawConvention } from './rawConvention';
+import type { RawSigns } from './robot';
 import { number } from './text/quantities';
 
 /** Raw readings while something was done to the robot by hand. */

@@ -122,17 +122,6 @@ export const robotSchema = z.object({
 
 export type Robot = z.output<typeof robotSchema>;
 export type RawSigns = z.output<typeof rawSignsSchema>;
-/** How a robot's raw readings are to be taken; nothing else is done to them. */
-export interface RawConvention {
-  signs: RawSigns;
-  encodersRollOver: boolean;
-}
-
-export const rawConvention = ({ signs, build }: Robot): RawConvention => ({
-  signs,
-  encodersRollOver: build.encodersRollOver,
-});
-
 export type Unit = z.output<typeof unitSchema>;
 export type UnitRole = z.output<typeof unitRoleSchema>;
 export type DistanceSensor = z.output<typeof distanceSensorSchema>;

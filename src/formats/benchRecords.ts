@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { StillCheck } from '../core/gyro/stillCheck';
-import { STILL_SETTINGS, stillSettingsSchema } from '../core/gyro/stillVerdict';
+import { stillSettingsSchema } from '../core/gyro/stillSettings';
+import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
 import { calibrationValueSchema } from '../core/calibration/calibration';
 import { ROBOT_PARTS } from '../core/calibration/robotChanges';
 import { standInActionSchema } from '../core/standIn/act';

@@ -4,7 +4,7 @@ import { calibrationStanding } from '../../src/core/calibration/standing';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
 import { judgeDirection, recordErrors } from '../../src/core/directionCheck';
 import { rolledOver, unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
-import { rawConvention } from '../../src/core/robot';
+import { rawConvention } from '../../src/core/rawConvention';
 import { portSentence, routeNeeds } from '../../src/core/wiring';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
 import { deg } from './support';

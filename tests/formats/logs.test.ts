@@ -4,7 +4,7 @@ import { parseJsonLines } from '../../src/formats/jsonLines';
 import { toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
 import { readAnchors, readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
-import type { RawConvention } from '../../src/core/robot';
+import type { RawConvention } from '../../src/core/rawConvention';
 import { deg } from '../core/support';
 import { recordedText } from '../support/recorded';
 

@@ -2,7 +2,8 @@ import { fitDrift } from './driftFit';
 import { cleanWindows, integrateRate, type HeadingLog, type Span } from './log';
 import { quantumOf } from './quantum';
 import { fitRateDrift } from './rateDrift';
-import { judgeStill, STILL_SETTINGS, type StillSettings, type StillVerdict } from './stillVerdict';
+import { STILL_SETTINGS, type StillSettings } from './stillDefaults';
+import { judgeStill, type StillVerdict } from './stillVerdict';
 import { findTouches } from './touches';
 import { findWarmUp, type WarmUp } from './warmUp';
 

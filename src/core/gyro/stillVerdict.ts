@@ -1,22 +1,9 @@
-import { z } from 'zod';
 import { halfWidth } from './driftFit';
 import type { RandomWalk } from './randomWalk';
+import type { StillSettings } from './stillDefaults';
 
 export type StillVerdict =
   'steady' | 'correctable' | 're-zero' | 'measure-longer' | 'not-enough-still-time';
-
-/** What a coach may set: how small a share of the tolerance is steady, what a healthy sensor shows. */
-export const stillSettingsSchema = z.object({
-  steadyShare: z.number().min(0.02).max(1).describe('of the tolerance, in a run'),
-  healthyRadPerS: z.number().positive().max(0.2),
-});
-
-export type StillSettings = z.output<typeof stillSettingsSchema>;
-
-export const STILL_SETTINGS: StillSettings = {
-  steadyShare: 0.1,
-  healthyRadPerS: (0.1 * Math.PI) / 180,
-};
 
 /** Less still time tells nothing worth acting on. */
 export const LEAST_STILL_S = 10;

@@ -1,6 +1,6 @@
 import { calibrationFromTurns } from '../../core/calibration/fromTurns';
 import { radiansFromDegrees as deg, wrap } from '../../core/geometry/angle';
-import { STILL_SETTINGS } from '../../core/gyro/stillVerdict';
+import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
 import { randomStream } from '../../core/simulate/random';
 import { simulateStillHeading } from '../../core/simulate/stillLog';
 import { runBenchProgram, type BenchStep } from '../../core/standIn/program';

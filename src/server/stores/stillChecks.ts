@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { stillCheck, type StillLog } from '../../core/gyro/stillCheck';
-import { STILL_SETTINGS } from '../../core/gyro/stillVerdict';
+import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
 import {
   stillCheckRecord,
   type SavedStillCheck,

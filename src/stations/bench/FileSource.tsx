@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { RawConvention } from '../../core/robot';
+import type { RawConvention } from '../../core/rawConvention';
 import { counted } from '../../core/text/quantities';
 import {
   COLUMN_NAMES,

@@ -1,7 +1,8 @@
 import type { Anchor } from '../../core/gyro/anchors';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
-import type { StillSettings } from '../../core/gyro/stillVerdict';
-import type { RawConvention, Robot } from '../../core/robot';
+import type { StillSettings } from '../../core/gyro/stillDefaults';
+import type { RawConvention } from '../../core/rawConvention';
+import type { Robot } from '../../core/robot';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
 import type { BenchReply, BenchRequest, ReadLog, StillAnalysis } from '../../workers/bench.worker';

@@ -7,7 +7,7 @@ import {
   type FoundConvention,
 } from '../../../core/directionCheck';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import { rawConvention, type RawConvention } from '../../../core/robot';
+import { rawConvention, type RawConvention } from '../../../core/rawConvention';
 import type { StandInAction } from '../../../core/standIn/act';
 import { rawLogOf } from '../../../formats/rawLog';
 import { Button } from '../../../ui/Button';

@@ -1,4 +1,4 @@
-import type { StillSettings } from '../../../core/gyro/stillVerdict';
+import type { StillSettings } from '../../../core/gyro/stillDefaults';
 import { degrees } from '../../../core/text/quantities';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';

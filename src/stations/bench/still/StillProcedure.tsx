@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillVerdict';
-import { rawConvention } from '../../../core/robot';
+import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillDefaults';
+import { rawConvention } from '../../../core/rawConvention';
 import { number } from '../../../core/text/quantities';
 import { POWER_UPS, type RezeroSchool } from '../../../formats/benchConstants';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';

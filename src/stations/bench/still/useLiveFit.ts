@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import type { StillSettings } from '../../../core/gyro/stillVerdict';
-import type { RawConvention } from '../../../core/robot';
+import type { StillSettings } from '../../../core/gyro/stillDefaults';
+import type { RawConvention } from '../../../core/rawConvention';
 import type { Reading } from '../../../formats/readings';
 import type { StillAnalysis } from '../../../workers/bench.worker';
 import { analyseStill } from '../benchWorker';

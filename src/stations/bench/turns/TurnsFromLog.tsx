@@ -48,72 +48,67 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
     setLog(null);
   };
   return (
-    <details>
-      <summary>From the robot’s own log</summary>
-      <div className={styles.file}>
-        <small className="faint">
-          Its heading, when it stands again, tells how far it went too far. A gyro that reads every
-          turn a little short or long cannot tell that of itself: measure a few turns by protractor
-          as well.
-        </small>
-        <LogSource
-          robot={robot}
-          meanwhile="Let the robot turn, standing for a second before and after each turn."
-          onLog={setLog}
-        />
-        {log !== null && turns === null && (
-          <Notice tone="careful">This log has no heading, only a rate.</Notice>
-        )}
-        {turns !== null && turns.trials.length === 0 && (
-          <Notice tone="careful">
-            No turn near {degrees(setting.targetRad, 0)} or any of the angles that the team uses was
-            found: set what it was told above, or add it to the angles under “Conditions”.
-          </Notice>
-        )}
-        {turns !== null && turns.trials.length > 0 && (
-          <>
-            <table className={styles.table} aria-label="Turns in the log">
-              <thead>
-                <tr>
-                  <th>Told, most likely</th>
-                  <th className={styles.number}>At</th>
-                  <th className={styles.number}>By its own heading</th>
-                  <th className={styles.number}>Took</th>
+    <div className={styles.file}>
+      <small className="faint">
+        Its heading, when it stands again, tells how far it went too far. A gyro that reads every
+        turn a little short or long cannot tell that of itself: measure a few turns by protractor as
+        well.
+      </small>
+      <LogSource
+        robot={robot}
+        meanwhile="Let the robot turn, standing for a second before and after each turn."
+        onLog={setLog}
+      />
+      {log !== null && turns === null && (
+        <Notice tone="careful">This log has no heading, only a rate.</Notice>
+      )}
+      {turns !== null && turns.trials.length === 0 && (
+        <Notice tone="careful">
+          No turn near {degrees(setting.targetRad, 0)} or any of the angles that the team uses was
+          found: set what it was told above, or add it to the angles under “Conditions”.
+        </Notice>
+      )}
+      {turns !== null && turns.trials.length > 0 && (
+        <>
+          <table className={styles.table} aria-label="Turns in the log">
+            <thead>
+              <tr>
+                <th>Told, most likely</th>
+                <th className={styles.number}>At</th>
+                <th className={styles.number}>By its own heading</th>
+                <th className={styles.number}>Took</th>
+              </tr>
+            </thead>
+            <tbody>
+              {turns.trials.map((trial, i) => (
+                <tr key={i}>
+                  <td>
+                    {degrees(Math.abs(trial.targetRad), 0)} {trial.targetRad < 0 ? 'right' : 'left'}
+                    {trial.kind === 'pivot' && ', one wheel'}
+                  </td>
+                  <td className={styles.number}>{degrees(trial.rateRadPerS, 0)}/s</td>
+                  <td className={styles.number}>{degrees(Math.abs(trial.actualRad))}</td>
+                  <td className={styles.number}>{number(trial.durationS, 2)} s</td>
                 </tr>
-              </thead>
-              <tbody>
-                {turns.trials.map((trial, i) => (
-                  <tr key={i}>
-                    <td>
-                      {degrees(Math.abs(trial.targetRad), 0)}{' '}
-                      {trial.targetRad < 0 ? 'right' : 'left'}
-                      {trial.kind === 'pivot' && ', one wheel'}
-                    </td>
-                    <td className={styles.number}>{degrees(trial.rateRadPerS, 0)}/s</td>
-                    <td className={styles.number}>{degrees(Math.abs(trial.actualRad))}</td>
-                    <td className={styles.number}>{number(trial.durationS, 2)} s</td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            <div className={styles.actions}>
-              <Button look="strong" onClick={take}>
-                Take {counted(turns.trials.length, 'turn')}
-              </Button>
-              <Button look="bare" onClick={() => setLog(null)}>
-                Leave {turns.trials.length === 1 ? 'it' : 'them'}
-              </Button>
-              {turns.others > 0 && (
-                <small className="faint">
-                  {counted(turns.others, 'more turn')} in the log{' '}
-                  {turns.others === 1 ? 'is' : 'are'} near no angle that was told, or the robot
-                  drove on meanwhile.
-                </small>
-              )}
-            </div>
-          </>
-        )}
-      </div>
-    </details>
+              ))}
+            </tbody>
+          </table>
+          <div className={styles.actions}>
+            <Button look="strong" onClick={take}>
+              Take {counted(turns.trials.length, 'turn')}
+            </Button>
+            <Button look="bare" onClick={() => setLog(null)}>
+              Leave {turns.trials.length === 1 ? 'it' : 'them'}
+            </Button>
+            {turns.others > 0 && (
+              <small className="faint">
+                {counted(turns.others, 'more turn')} in the log {turns.others === 1 ? 'is' : 'are'}{' '}
+                near no angle that was told, or the robot drove on meanwhile.
+              </small>
+            )}
+          </div>
+        </>
+      )}
+    </div>
   );
 }

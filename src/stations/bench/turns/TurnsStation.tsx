@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { estimateByEye } from '../../../core/turns/byEye';
@@ -28,7 +28,11 @@ import { PlanTable } from './PlanTable';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
-import { TurnsFromLog } from './TurnsFromLog';
+
+/** Fetched when somebody wants it. */
+const TurnsFromLog = lazy(async () => ({
+  default: (await import('./TurnsFromLog')).TurnsFromLog,
+}));
 
 interface Props extends BenchProps {
   /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
@@ -50,6 +54,7 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
   const [aside, setAside] = useState<TurnTrialRecord | null>(null);
   const [applying, setApplying] = useState(false);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
+  const [logWanted, setLogWanted] = useState(false);
   const [toast, tell] = useToast();
   const standInFits = useStandsInFor(robot.id) === true;
 
@@ -134,7 +139,14 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
           read={readTurnTrials}
           onTake={(trials) => add(...trials)}
         />
-        <TurnsFromLog robot={robot} setting={setting} record={record} onTake={add} />
+        <details onToggle={() => setLogWanted(true)}>
+          <summary>From the robot’s own log</summary>
+          {logWanted && (
+            <Suspense fallback={null}>
+              <TurnsFromLog robot={robot} setting={setting} record={record} onTake={add} />
+            </Suspense>
+          )}
+        </details>
         <Conditions record={record} onChange={change} />
       </section>
       {study !== null && value !== null && (
