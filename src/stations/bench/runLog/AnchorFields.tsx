@@ -8,6 +8,7 @@ import { TextField } from '../../../ui/TextField';
 import { DEG, SECONDS } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
+import own from './AnchorFields.module.css';
 
 /** Further on than the last anchor, where nothing else is said. */
 const NEXT_S = 10;
@@ -36,7 +37,7 @@ export function AnchorFields({
     <section aria-label="Anchors" className={styles.file}>
       <h2>Where is the true heading known?</h2>
       {anchors.map((anchor, i) => (
-        <div key={anchor.id} className={styles.anchor}>
+        <div key={anchor.id} className={own.anchor}>
           <NumberField
             label={`Anchor ${i + 1} at`}
             unit={SECONDS}

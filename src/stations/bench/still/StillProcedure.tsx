@@ -27,6 +27,7 @@ import { logOf } from '../sources';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
 import { SettingsFields } from './SettingsFields';
+import own from './StillProcedure.module.css';
 import { StillResult, StillVerdict } from './StillResult';
 import { useCapture } from './useCapture';
 
@@ -124,7 +125,7 @@ export function StillProcedure({
         <StillVerdict analysis={result} {...{ runDurationS, toleranceRad }} />
       )}
       {capture.state.phase === 'countdown' && (
-        <div className={styles.countdown} role="status">
+        <div className={own.countdown} role="status">
           <strong>{Math.ceil(capture.state.leftS)}</strong>
           <span>Hands off the robot.</span>
           <Button onClick={capture.cancel}>Cancel</Button>
