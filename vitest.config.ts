@@ -17,7 +17,17 @@ export default defineConfig({
           include: ['tests/api/**/*.test.ts'],
           globalSetup: ['tests/api/serve.ts'],
           fileParallelism: false,
-          testTimeout: 60_000,
+          // Some start Corvat a dozen times.
+          testTimeout: 240_000,
+          hookTimeout: 120_000,
+        },
+      },
+      {
+        // By hand: ./corvat test endurance.
+        test: {
+          name: 'endurance',
+          include: ['tests/endurance/**/*.test.ts'],
+          fileParallelism: false,
           hookTimeout: 120_000,
         },
       },

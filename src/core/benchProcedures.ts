@@ -1,8 +1,11 @@
 import { z } from 'zod';
-import { correctByAnchors } from './gyro/anchors';
+import { correctByAnchors, LEAST_APART_S, standTooClose } from './gyro/anchors';
+import { quantumOf } from './gyro/quantum';
 import { stillCheck, type StillLog } from './gyro/stillCheck';
 import { stillSettingsSchema } from './gyro/stillSettings';
 import { STILL_SETTINGS } from './gyro/stillDefaults';
+import { limits } from './limits';
+import { unitSlip } from './unitSlip';
 import { procedure, type Procedure } from './procedure';
 import { encoderSquare, gyroSquare } from './square/squareFit';
 import { turnModel } from './turns/turnModel';
@@ -36,12 +39,19 @@ const stillSamples = z
     });
   });
 
-const stillInput = z.object({
-  samples: stillSamples,
-  runDurationS: z.number().positive().max(3600),
-  toleranceRad: z.number().positive().max(10),
-  settings: stillSettingsSchema.default(STILL_SETTINGS),
-});
+const stillInput = z
+  .object({
+    samples: stillSamples,
+    runDurationS: limits.runDurationS,
+    toleranceRad: limits.toleranceRad,
+    settings: stillSettingsSchema.default(STILL_SETTINGS),
+  })
+  .superRefine(({ samples }, context) => {
+    const log = stillLog(samples);
+    const heading = log.kind === 'heading' ? log.headingRad : undefined;
+    const slip = unitSlip(log.tS, heading, heading === undefined ? 0 : quantumOf(heading));
+    if (slip !== null) context.addIssue({ code: 'custom', path: ['samples'], message: slip });
+  });
 
 const inOrder = <T extends { tS: number }>(samples: readonly T[]): T[] =>
   samples.toSorted((a, b) => a.tS - b.tS);
@@ -54,21 +64,23 @@ function stillLog(samples: z.output<typeof stillSamples>): StillLog {
     : { kind: 'rate', tS, rateRadPerS: Float64Array.from(sorted, (s) => s.rateRadPerS ?? 0) };
 }
 
+const aTurn = limits.turnRad.refine((value) => value !== 0, 'expected a turn, not 0');
+
 const turnInput = z.object({
   trials: z
     .array(
       z.object({
-        targetRad: angle.refine((value) => value !== 0, 'expected a turn, not 0'),
-        actualRad: angle,
-        rateRadPerS: z.number().positive().max(100),
+        targetRad: aTurn,
+        actualRad: limits.turnRad,
+        rateRadPerS: limits.turningRateRadPerS,
         kind: z.enum(['spin', 'pivot']).default('spin'),
-        durationS: z.number().positive().max(600).optional(),
+        durationS: limits.turnDurationS.optional(),
       }),
     )
     .min(1)
     .max(10_000),
-  driftRadPerS: z.number().min(-10).max(10).default(0),
-  wantedRad: z.array(angle.refine((value) => value !== 0, 'expected a turn, not 0')).max(1000),
+  driftRadPerS: limits.driftRadPerS.default(0),
+  wantedRad: z.array(aTurn).max(1000),
 });
 
 function turns({ trials, driftRadPerS, wantedRad }: z.output<typeof turnInput>) {
@@ -90,32 +102,65 @@ function turns({ trials, driftRadPerS, wantedRad }: z.output<typeof turnInput>) 
 }
 
 const lap = z.object({
-  xM: z.number().min(-100).max(100),
-  yM: z.number().min(-100).max(100),
-  headingRad: z.number().min(-100).max(100),
+  xM: limits.lapM,
+  yM: limits.lapM,
+  headingRad: limits.lapHeadingRad,
 });
 
 const squareInput = z.object({
-  sideM: z.number().positive().max(100),
-  trackM: z.number().positive().max(10),
-  wheelDiameterM: z.number().positive().max(10),
+  sideM: limits.sideM,
+  trackM: limits.trackM,
+  wheelDiameterM: limits.wheelDiameterM,
   driven: z.enum(['encoders', 'gyro']),
   cw: z.array(lap).min(1).max(1000),
   ccw: z.array(lap).min(1).max(1000),
 });
 
+/** An anchor so far from all readings is in another unit: two full turns. */
+const FAR_RAD = 4 * Math.PI;
+const lower = (a: number, b: number) => Math.min(a, b);
+const higher = (a: number, b: number) => Math.max(a, b);
+
 const anchorsInput = z
   .object({
     samples: z.array(headingSample).min(2).max(MAX_SAMPLES),
     anchors: z
-      .array(z.object({ tS: time, headingRad: angle, sdRad: z.number().nonnegative().optional() }))
+      .array(
+        z.object({
+          tS: time,
+          headingRad: angle,
+          sdRad: z.number().nonnegative().max(3.2).optional(),
+        }),
+      )
       .min(1)
       .max(10_000),
   })
-  .refine(
-    ({ anchors }) => new Set(anchors.map(({ tS }) => tS)).size === anchors.length,
-    'expected anchors at different times',
-  );
+  .refine(({ anchors }) => !standTooClose(anchors), {
+    message: `expected anchors at least ${LEAST_APART_S} s apart: closer ones say nothing of a drift between them`,
+    path: ['anchors'],
+  })
+  .superRefine(({ samples, anchors }, context) => {
+    const sorted = inOrder(samples);
+    const column = (of: (sample: (typeof sorted)[number]) => number) =>
+      Float64Array.from(sorted, of);
+    const headingRad = column((sample) => sample.headingRad);
+    const slip = unitSlip(
+      column(({ tS }) => tS),
+      headingRad,
+    );
+    if (slip !== null) context.addIssue({ code: 'custom', path: ['samples'], message: slip });
+    const [low, high] = [headingRad.reduce(lower, Infinity), headingRad.reduce(higher, -Infinity)];
+    anchors.forEach((anchor, i) => {
+      const far = anchor.headingRad < low - FAR_RAD || anchor.headingRad > high + FAR_RAD;
+      if (!far || Math.abs(anchor.headingRad) <= FAR_RAD) return;
+      context.addIssue({
+        code: 'custom',
+        path: ['anchors', i, 'headingRad'],
+        message:
+          'is more than two turns from anything that was read: are these degrees? radians are expected',
+      });
+    });
+  });
 
 /** The procedures of the Bench: what each takes, and what it is called. */
 export const benchProcedures: readonly Procedure[] = [

@@ -3,23 +3,23 @@ import { poseSchema, tableSchema } from './course/table';
 import { routeSchema } from './course/route';
 import { benchProcedures } from './benchProcedures';
 import { convert } from './drive/conversions';
+import { limits } from './limits';
 import { procedure, type Procedure } from './procedure';
 import { robotSchema } from './robot';
 import { consistency } from './runs/consistency';
 import { simulateRange, traceRun, type SimulatedRun } from './simulate/run';
 
-const nonZero = z.number().refine((value) => value !== 0, 'expected a number other than 0');
 const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
 
 const convertInput = z
   .object({
-    wheelDiameterM: z.number().positive(),
-    trackM: z.number().positive(),
-    gearRatio: nonZero,
-    encoderCountsPerMotorDegree: z.number().positive(),
-    distanceM: z.number().optional(),
-    headingRad: z.number().optional(),
-    motorDegrees: z.number().optional(),
+    wheelDiameterM: limits.wheelDiameterM,
+    trackM: limits.trackM,
+    gearRatio: limits.gearRatio.refine((value) => value !== 0, 'expected a number other than 0'),
+    encoderCountsPerMotorDegree: limits.encoderCountsPerMotorDegree,
+    distanceM: limits.distanceM.optional(),
+    headingRad: limits.headingRad.optional(),
+    motorDegrees: limits.motorDegrees.optional(),
   })
   .refine(
     (input) =>
@@ -28,13 +28,11 @@ const convertInput = z
     one,
   );
 
-const coordinate = z.number().min(-1000).max(1000);
-
 const measuredRun = z
   .object({
-    xM: coordinate.nullish(),
-    yM: coordinate.nullish(),
-    headingRad: z.number().min(-1000).max(1000).nullish(),
+    xM: limits.coordinateM.nullish(),
+    yM: limits.coordinateM.nullish(),
+    headingRad: limits.endHeadingRad.nullish(),
     success: z.boolean().nullish(),
   })
   .refine((run) => typeof run.xM === typeof run.yM, 'expected xM and yM together, or neither');

@@ -1,30 +1,42 @@
 import { z } from 'zod';
+import { limits } from './limits';
 
 const positive = z.number().positive();
 const notNegative = z.number().nonnegative();
 
 /** How the heading sensor behaves. The raw reading is zero at the start of the program. */
 export const gyroSchema = z.object({
-  driftRadPerS: z.number().default(0).describe('mean drift of the reading, d(reading − truth)/dt'),
-  driftSdRadPerS: notNegative.default(0).describe('how much the drift differs from run to run'),
-  noiseRadPerSqrtS: notNegative.default(0.00017).describe('angle random walk N'),
+  driftRadPerS: z
+    .number()
+    .min(-1)
+    .max(1)
+    .default(0)
+    .describe('mean drift of the reading, d(reading − truth)/dt'),
+  driftSdRadPerS: notNegative
+    .max(1)
+    .default(0)
+    .describe('how much the drift differs from run to run'),
+  noiseRadPerSqrtS: notNegative.max(1).default(0.00017).describe('angle random walk N'),
   scaleError: z.number().gt(-0.5).lt(0.5).default(0).describe('reading per true turn, minus one'),
-  quantumRad: notNegative.default(0.00174533).describe('smallest step of the reading; 0 for none'),
+  quantumRad: notNegative
+    .max(1)
+    .default(0.00174533)
+    .describe('smallest step of the reading; 0 for none'),
   periodS: positive.max(0.5).default(0.01),
   latencyS: notNegative.max(0.5).default(0.01),
 });
 
 /** A distance sensor that looks ahead from a place on the robot. */
 export const distanceSensorSchema = z.object({
-  aheadM: z.number().default(0.1).describe('how far ahead of the axle it sits'),
-  leftM: z.number().default(0),
+  aheadM: z.number().min(-2).max(2).default(0.1).describe('how far ahead of the axle it sits'),
+  leftM: z.number().min(-2).max(2).default(0),
   beamHalfAngleRad: notNegative.max(1.2).default(0.2),
-  minM: notNegative.default(0.03),
-  maxM: positive.default(2),
-  offsetM: z.number().default(0).describe('reading = offset + scale · true'),
-  scale: positive.default(1),
-  noiseM: notNegative.default(0.003),
-  quantumM: notNegative.default(0.001),
+  minM: notNegative.max(20).default(0.03),
+  maxM: positive.max(20).default(2),
+  offsetM: z.number().min(-5).max(5).default(0).describe('reading = offset + scale · true'),
+  scale: positive.max(10).default(1),
+  noiseM: notNegative.max(1).default(0.003),
+  quantumM: notNegative.max(1).default(0.001),
   lostEchoShare: z.number().min(0).max(0.9).default(0.01),
   periodS: positive.max(0.5).default(0.03),
 });
@@ -89,8 +101,8 @@ export const buildSchema = z.object({
 
 /** The robot's record: sizes as measured, sensors and drive as known, SI units and radians. */
 export const robotSchema = z.object({
-  wheelDiameterM: positive.max(1),
-  trackM: positive.max(2),
+  wheelDiameterM: limits.wheelDiameterM,
+  trackM: limits.trackM,
   gearRatio: positive.max(1000).default(1),
   encoderCountsPerMotorDegree: positive.max(10000).default(1),
   body: z

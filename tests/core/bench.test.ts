@@ -132,7 +132,7 @@ describe('getting rid of drift', () => {
       driftRadPerS: deg(0.5),
       walkRadPerSqrtS: deg(0.01),
       runDurationS: 150,
-      toleranceRad: deg(2),
+      allowedRad: deg(1),
       healthyRadPerS: deg(0.1),
       timeS: 120,
     };
@@ -153,7 +153,7 @@ describe('getting rid of drift', () => {
     // What is not known yet is no reason to start anything anew.
     expect(recommendSchool({ ...situation, verdict: 'measure-longer' }, worked)).toMatchObject({
       school: null,
-      reason: expect.stringContaining('too short to tell') as string,
+      reason: expect.stringContaining('could not tell: leave the sensor as it is') as string,
     });
     const wanders = { ...situation, driftRadPerS: deg(0.02), walkRadPerSqrtS: deg(0.1) };
     expect(recommendSchool(wanders, worked)?.reason).toContain('wanders so much by itself');
@@ -166,13 +166,15 @@ describe('getting rid of drift', () => {
 
   it('knows what an estimate at the start leaves: N·√(t²/k + t)', () => {
     expect(leftAfterEstimate(0.01, 25, 100)).toBeCloseTo(0.01 * Math.sqrt(500), 12);
+    // Whole seconds: the shortest that is enough.
     const k = stillTimeNeeded(deg(0.01), 150, deg(1)) ?? 0;
-    expect(2 * leftAfterEstimate(deg(0.01), k, 150)).toBeCloseTo(deg(1), 9);
+    expect(2 * leftAfterEstimate(deg(0.01), k, 150)).toBeLessThanOrEqual(deg(1));
+    expect(2 * leftAfterEstimate(deg(0.01), k - 1, 150)).toBeGreaterThan(deg(1));
     expect(stillTimeNeeded(deg(0.1), 150, deg(2))).toBeNull();
   });
 
   it('proves that it helped, or says that it did not', () => {
-    const check = (drift: number, verdict: 'steady' | 're-zero') => ({
+    const check = (drift: number, verdict: 'steady' | 're-zero' | 'measure-longer') => ({
       verdict,
       driftRadPerS: deg(drift),
       low95: deg(drift - 0.01),
@@ -180,6 +182,9 @@ describe('getting rid of drift', () => {
     });
     expect(proveRezero(check(0.5, 're-zero'), check(0, 'steady'))).toMatch(
       /It helped, and the robot can drive/,
+    );
+    expect(proveRezero(check(0.5, 're-zero'), check(0.02, 'measure-longer'))).toMatch(
+      /It helped\. Whether it is enough/,
     );
     expect(proveRezero(check(0.2, 're-zero'), check(0.5, 're-zero'))).toMatch(/worse/);
     expect(proveRezero(check(0.2, 're-zero'), check(0.205, 're-zero'))).toMatch(

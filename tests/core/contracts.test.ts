@@ -229,3 +229,58 @@ describe('drift-anchors', () => {
     );
   });
 });
+
+describe('a slip of units', () => {
+  const size = {
+    wheelDiameterM: 0.056,
+    trackM: 0.13,
+    gearRatio: 1,
+    encoderCountsPerMotorDegree: 1,
+  };
+  const lying = Array.from({ length: 600 }, (_, i) => ({
+    tS: i / 20,
+    headingRad: 0.001 * (i % 3),
+  }));
+  const turn = { targetRad: deg(90), actualRad: deg(93), rateRadPerS: deg(90) };
+  const lap = { xM: 0.01, yM: 0, headingRad: 0 };
+  const square = { sideM: 1, trackM: 0.13, wheelDiameterM: 0.056, driven: 'gyro' };
+  const run = { runDurationS: 150, toleranceRad: deg(2) };
+
+  it.each([
+    ['convert', { ...size, wheelDiameterM: 56, distanceM: 1 }, /millimetres/],
+    ['convert', { ...size, distanceM: 1e308 }, /millimetres/],
+    [
+      'still-check',
+      { ...run, samples: lying.map(({ tS, ...s }) => ({ tS: 1000 * tS, ...s })) },
+      /milliseconds/,
+    ],
+    ['still-check', { ...run, samples: lying, toleranceRad: 2 }, /degrees/],
+    [
+      'still-check',
+      { ...run, samples: lying.map((s, i) => ({ ...s, headingRad: 12 + (i % 3) })) },
+      /degrees/,
+    ],
+    ['turn-model', { trials: [{ ...turn, targetRad: 90 }], wantedRad: [1] }, /degrees/],
+    ['turn-model', { trials: [{ ...turn, rateRadPerS: 90 }], wantedRad: [1] }, /degrees/],
+    ['turn-model', { trials: [{ ...turn, durationS: 1200 }], wantedRad: [1] }, /milliseconds/],
+    ['turn-model', { trials: [turn], wantedRad: [45] }, /degrees/],
+    ['square-path', { ...square, cw: [{ ...lap, xM: 12 }], ccw: [lap] }, /millimetres/],
+    ['square-path', { ...square, cw: [{ ...lap, headingRad: 5 }], ccw: [lap] }, /degrees/],
+    ['drift-anchors', { samples: lying, anchors: [{ tS: 1, headingRad: 90 }] }, /degrees/],
+    [
+      'drift-anchors',
+      {
+        samples: lying,
+        anchors: [
+          { tS: 1, headingRad: 0 },
+          { tS: 1.001, headingRad: 0.1 },
+        ],
+      },
+      /0\.2 s apart/,
+    ],
+    ['consistency', { target: lap, runs: [{ xM: 120, yM: 40 }] }, /millimetres/],
+  ])('is asked about by %s', (name, input, sentence) => {
+    const answer = catalog.find((one) => one.name === name)?.input.safeParse(input);
+    expect(answer?.error?.issues[0]?.message).toMatch(sentence);
+  });
+});

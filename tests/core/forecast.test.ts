@@ -66,8 +66,21 @@ describe('what a simulation forecasts', () => {
     };
     const found = forecast(blocked, runsOf(blocked, 10));
     expect(found.missions[0]?.chance.rate).toBe(0);
-    expect(found.failures).toEqual([{ step: 0, runs: 10 }]);
-    expect(forecastSentence(found)).toContain('10 runs stopped on the way');
+    expect(found.failures).toMatchObject([{ step: 0, runs: 10 }]);
+    expect(forecastSentence(found)).toContain(
+      '10 runs stopped on the way: at step 1, into wall 1 of the table',
+    );
+    expect(found.missions[0]?.why).toBe('No run gets as far as step 2.');
+  });
+
+  it('says by how much the pose differs where a mission never works, and at which step', () => {
+    const { simulation } = straightRuns(idealRobot, 1, 1);
+    const sideways = { ...mission, pose: { ...mission.pose, headingRad: deg(90), yM: 1.06 } };
+    const turned = { ...simulation, table: { ...table, missions: [sideways] } };
+    const found = forecast(turned, runsOf(turned, 10));
+    expect(found.missions[0]?.why).toMatch(
+      /^At step 2 the robot faces 0° there, and the mission wants 90° ± 10°; .*60 mm/,
+    );
   });
 
   it('says when no mission is worked at all', () => {

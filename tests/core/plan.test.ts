@@ -4,6 +4,7 @@ import { missionAtEnd, routeMissions } from '../../src/core/course/routeMissions
 import { newStep } from '../../src/core/course/newStep';
 import { plannedEnd, planRoute, profileDurationS } from '../../src/core/course/plan';
 import { PROBLEM_SENTENCES } from '../../src/core/course/problems';
+import type { TurnsCalibration } from '../../src/core/calibration/calibration';
 import { compareRoutes } from '../../src/core/course/compare';
 import { routeSchema, type Route } from '../../src/core/course/route';
 import { missionSchema, tableSchema } from '../../src/core/course/table';
@@ -108,8 +109,25 @@ describe('what is said before any run', () => {
 
   it('gives each new step values that can be run', () => {
     for (const kind of ['straight', 'turn', 'approach', 'mark'] as const) {
-      expect(() => routeOf([newStep(kind, 'id', 'sundial')])).not.toThrow();
+      const place = { headingRad: 0, missionId: 'sundial', turns: null };
+      expect(() => routeOf([newStep(kind, 'id', place)])).not.toThrow();
     }
+  });
+
+  it('lets a new turn stop as early as was measured, and not at all where nobody has', () => {
+    const tried = { direction: 'both' as const, rateRadPerS: deg(90), kind: 'spin' as const };
+    const found = { constantRad: deg(7), scaleError: 0, residualSdRad: 0.01, n: 8 };
+    const turns: TurnsCalibration = {
+      kind: 'turns',
+      groups: [{ ...tried, ...found, rates: [deg(90)] }],
+      lagS: null,
+      brakingRadPerS2: null,
+    };
+    const turn = (known: TurnsCalibration | null, headingRad = 0) =>
+      newStep('turn', 'id', { headingRad, missionId: '', turns: known });
+    expect(turn(turns)).toMatchObject({ leadRad: expect.closeTo(deg(7), 9) as number });
+    expect(turn(turns, deg(180))).toMatchObject({ leadRad: expect.closeTo(deg(7), 9) as number });
+    expect(turn(null)).toMatchObject({ leadRad: 0 });
   });
 });
 
@@ -149,6 +167,20 @@ describe('what differs between two versions', () => {
     expect(kinds(before, routeOf([...ids, 'e'].map((id) => drive(id))))).toEqual(['added 5']);
     const start = { xM: 1.1, yM: 1, headingRad: 0 };
     expect(kinds(before, routeSchema.parse({ ...before, start }))).toEqual(['changed start']);
+  });
+
+  it('is told even where a sentence rounds it away or does not mention it', () => {
+    const approach = { id: 'p', kind: 'approach', thresholdM: 0.12, speedMPerS: 0.1 };
+    const turn = { id: 't', kind: 'turn', mode: 'to', angleRad: deg(90), leadRad: deg(5.21) };
+    const before = routeOf([approach, turn]);
+    const texts = (steps: object[]) =>
+      compareRoutes(before, routeOf(steps), []).map(({ after }) => after ?? '');
+    expect(texts([{ ...approach, timeoutS: 4 }, turn])[0]).toMatch(/giving up after 4 s/);
+    expect(texts([{ ...approach, gainMPerSPerRad: 2 }, turn])[0]).toMatch(/gain 2/);
+    expect(texts([approach, { ...turn, leadRad: deg(5.24) }])[0]).toMatch(/stopping 5\.24° early/);
+    expect(texts([{ ...approach, thresholdM: 0.12004 }, turn])[0]).toMatch(/threshold 12\.004 cm/);
+    const placed = { ...before, placement: { ...before.placement, alongSdM: 0.00401 } };
+    expect(kinds(before, placed)).toEqual(['changed start']);
   });
 
   it('is nothing between a route and itself, and something otherwise', () => {

@@ -110,7 +110,7 @@ describe('the robot’s record', () => {
     expect(staleSince('turns', at(14), changes)).toEqual([]);
     expect(staleSince('gyro-drift', at(10), changes)).toEqual([]);
     expect(calibrationStanding('turns', at(10), changes, at(22))).toEqual({
-      text: '12 days old, wheels and track changed since',
+      text: 'measure again: wheels and track changed since',
       state: 'missing',
     });
     // Several changes are all named, each once.
@@ -120,7 +120,7 @@ describe('the robot’s record', () => {
       ...changes,
     ];
     expect(calibrationStanding('turns', at(10), more, at(22)).text).toBe(
-      '12 days old, wheels and track, heading sensor changed since',
+      'measure again: wheels and track, heading sensor changed since',
     );
   });
 });

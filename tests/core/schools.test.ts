@@ -72,8 +72,9 @@ it('says which way of turning to program, or what would make one right', () => {
     outcome(error, 0.5 + 0.2 * i, i === 5 ? 1 : 0),
   );
   expect(compareText(ways)).toMatch(
-    /^“Proportional \(P\)” is the most exact.*“By the encoders” is faster/,
+    /^“Two speeds” is right.*“Proportional \(P\)” would keep within 0\.3°, but takes 0\.2 s longer/,
   );
+  expect(compareText(ways.slice(0, 2))).toMatch(/^None keeps within half a degree; “Stop early/);
   expect(adviceText(ways)).toMatch(/Program it as “Two speeds”/);
   expect(adviceText(ways.slice(0, 2))).toMatch(
     /Stopping 6\.0° earlier would make “Stop early by the gyro” right/,

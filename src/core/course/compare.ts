@@ -1,6 +1,6 @@
-import { centimetres, degrees } from '../text/quantities';
-import { describeStep } from './describe';
-import type { Route } from './route';
+import { centimetres, degrees, shortNumber } from '../text/quantities';
+import { describeStep, differingValuesOf } from './describe';
+import type { Route, Step } from './route';
 import type { Mission } from './table';
 
 /** One line of what differs between two versions of a route. */
@@ -11,6 +11,14 @@ export interface Difference {
   before: string | null;
   after: string | null;
 }
+
+const sameStep = (a: Step, b: Step): boolean => {
+  const { before, after } = differingValuesOf(a, b);
+  return a.kind === b.kind && before === after;
+};
+
+const exactStart = ({ start, placement }: Route) =>
+  `Start at ${shortNumber(start.xM * 1000, 3)} mm, ${shortNumber(start.yM * 1000, 3)} mm, facing ${degrees(start.headingRad, 4)}; placed to ± ${shortNumber(placement.alongSdM * 1000, 3)} mm along, ± ${shortNumber(placement.acrossSdM * 1000, 3)} mm across, ± ${degrees(placement.headingSdRad, 4)}`;
 
 const describeStart = ({ start, placement }: Route) =>
   `Start at ${centimetres(start.xM)}, ${centimetres(start.yM)}, facing ${degrees(start.headingRad)}; placed to ± ${centimetres(placement.alongSdM, 2)} along, ± ${centimetres(placement.acrossSdM, 2)} across, ± ${degrees(placement.headingSdRad)}`;
@@ -48,12 +56,14 @@ export function compareRoutes(
   missions: readonly Mission[],
 ): Difference[] {
   const differences: Difference[] = [];
-  if (describeStart(before) !== describeStart(after)) {
+  if (exactStart(before) !== exactStart(after)) {
+    const rounded = describeStart(before) === describeStart(after);
+    const say = rounded ? exactStart : describeStart;
     differences.push({
       kind: 'changed',
       stepNumber: null,
-      before: describeStart(before),
-      after: describeStart(after),
+      before: say(before),
+      after: say(after),
     });
   }
   const key = (route: Route, index: number) => route.steps[index]?.id ?? `#${index}`;
@@ -76,8 +86,15 @@ export function compareRoutes(
       continue;
     }
     const oldText = describeStep(old, missions);
-    if (oldText !== text) {
-      differences.push({ kind: 'changed', stepNumber, before: oldText, after: text });
+    if (!sameStep(old, step)) {
+      // What a sentence rounds away, or does not mention, is told value by value.
+      const values = oldText === text ? differingValuesOf(old, step) : null;
+      differences.push({
+        kind: 'changed',
+        stepNumber,
+        before: values === null ? oldText : `${oldText}: ${values.before}`,
+        after: values === null ? text : `${text}: ${values.after}`,
+      });
     } else if (!kept.has(oldIndex)) {
       differences.push({ kind: 'moved', stepNumber, before: `Step ${oldIndex + 1}`, after: text });
     }

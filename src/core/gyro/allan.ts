@@ -1,3 +1,8 @@
+import { evenHeading, medianPeriod, type HeadingLog } from './log';
+
+/** Shorter logs say nothing about slow changes. */
+export const LEAST_ALLAN_S = 300;
+
 /** Allan deviation at one averaging time. */
 export interface AllanPoint {
   tauS: number;
@@ -38,14 +43,43 @@ export function allanDeviation(rateRadPerS: Float64Array, periodS: number): Alla
   rateRadPerS.forEach((rate, i) => {
     angle[i + 1] = (angle[i] ?? 0) + rate * periodS;
   });
+  return summary(pointsOf(angle, periodS));
+}
+
+/** Rounding may make up so much of the Allan variance of a heading that is still told. */
+const MOST_ROUNDING = 0.25;
+
+/**
+ * Overlapping Allan deviation of the drift from a heading log at rest, at the averaging times at which
+ * rounding to the reading's step (variance step²/(4τ²)) does not matter.
+ *
+ * @returns null where rounding hides all of it
+ */
+export function allanOfHeading(log: HeadingLog, quantumRad: number): AllanResult | null {
+  const periodS = medianPeriod(log.tS);
+  if (periodS <= 0) return null;
+  const angle = evenHeading(log, { from: 0, to: log.tS.length }, periodS);
+  const points = pointsOf(angle, periodS).filter(
+    ({ tauS, deviationRadPerS }) =>
+      quantumRad ** 2 / (4 * tauS * tauS) <= MOST_ROUNDING * deviationRadPerS ** 2,
+  );
+  return points.length < 3 ? null : summary(points);
+}
+
+/** Deviations at averaging times that grow by about a third, up to a tenth of the log. */
+function pointsOf(angle: Float64Array, periodS: number): AllanPoint[] {
   const points: AllanPoint[] = [];
-  const longest = rateRadPerS.length / 10;
+  const longest = (angle.length - 1) / 10;
   for (let exact = 1; exact <= longest; exact *= 1.35) {
     const m = Math.round(exact);
     const tauS = m * periodS;
     if (points.at(-1)?.tauS === tauS) continue;
     points.push({ tauS, deviationRadPerS: Math.sqrt(allanVariance(angle, m, tauS)) });
   }
+  return points;
+}
+
+function summary(points: AllanPoint[]): AllanResult {
   const deviations = points.map((point) => point.deviationRadPerS);
   const lowest = deviations.indexOf(Math.min(...deviations));
   const steady = points

@@ -13,7 +13,7 @@ export interface HeadingSample {
 }
 
 /** Two anchors closer than this say nothing about a drift between them. */
-const LEAST_APART_S = 0.2;
+export const LEAST_APART_S = 0.2;
 
 /** Whether two anchors stand at the same moment, or nearly. */
 export const standTooClose = (anchors: readonly Pick<Anchor, 'tS'>[]): boolean =>

@@ -10,6 +10,12 @@ export interface Span {
   toS: number;
 }
 
+/** A stretch of a log as indices [from, to). */
+export interface Window {
+  from: number;
+  to: number;
+}
+
 /** Index of the first of sorted times that is at or after a moment. */
 export function firstAtOrAfter(tS: Float64Array, momentS: number): number {
   let low = 0;
@@ -39,14 +45,10 @@ export function integrateRate(tS: Float64Array, rateRadPerS: Float64Array): Head
  * @param leastS shorter stretches tell nothing and are left out
  * @returns index ranges [from, to) into the log
  */
-export function cleanWindows(
-  tS: Float64Array,
-  touched: readonly Span[],
-  leastS: number,
-): { from: number; to: number }[] {
+export function cleanWindows(tS: Float64Array, touched: readonly Span[], leastS: number): Window[] {
   const period = medianPeriod(tS);
   const longest = Math.max(1, 20 * period);
-  const windows: { from: number; to: number }[] = [];
+  const windows: Window[] = [];
   let from = 0;
   const close = (to: number) => {
     if (to - from > 1 && (tS[to - 1] ?? 0) - (tS[from] ?? 0) >= leastS) windows.push({ from, to });
@@ -71,4 +73,24 @@ export function medianPeriod(tS: Float64Array): number {
   const steps = tS.slice(1).map((t, i) => t - (tS[i] ?? t));
   steps.sort();
   return steps[steps.length >> 1] ?? 0;
+}
+
+/** The heading at equal times in one window, straight between its readings. */
+export function evenHeading(
+  { tS, headingRad }: HeadingLog,
+  { from, to }: Window,
+  periodS: number,
+): Float64Array {
+  const start = tS[from] ?? 0;
+  const n = Math.floor(((tS[to - 1] ?? start) - start) / periodS + 1e-9) + 1;
+  const heading = new Float64Array(n);
+  let j = from;
+  for (let i = 0; i < n; i += 1) {
+    const t = start + i * periodS;
+    while (j < to - 2 && (tS[j + 1] ?? Infinity) < t) j += 1;
+    const [t0, t1] = [tS[j] ?? 0, tS[j + 1] ?? 0];
+    const share = t1 > t0 ? Math.min(1, (t - t0) / (t1 - t0)) : 0;
+    heading[i] = (headingRad[j] ?? 0) + share * ((headingRad[j + 1] ?? 0) - (headingRad[j] ?? 0));
+  }
+  return heading;
 }

@@ -25,7 +25,7 @@ export function roundingExcess(mean: number, sd: number): number {
 }
 
 /** The standard deviation (in steps) of a change whose rounded square is on average `square`. */
-function withoutRounding(square: number, meanChange: number): number {
+export function withoutRounding(square: number, meanChange: number): number {
   let low = 0;
   let high = Math.sqrt(square);
   for (let i = 0; i < 50; i += 1) {

@@ -5,6 +5,16 @@ import type { RandomWalk } from './randomWalk';
 /** More blocks give a smaller quantile, fewer keep slow noise in one block: 20 is a usual middle. */
 const BLOCKS = 20;
 
+/** A drift from rates with its 95 % interval. */
+export interface RateDrift {
+  driftRadPerS: number;
+  low95: number;
+  high95: number;
+  walk: RandomWalk;
+  /** What rounding of the rate hides, however long the log. */
+  hiddenRadPerS: number;
+}
+
 /**
  * Drift from rates at rest: their mean, with the standard error from means of blocks, so that noise
  * that is alike from one reading to the next is not taken for many readings. Where the noise is below
@@ -18,7 +28,7 @@ export function fitRateDrift(
   rateRadPerS: Float64Array,
   windows: readonly { from: number; to: number }[],
   quantumRadPerS: number,
-): { driftRadPerS: number; low95: number; high95: number; walk: RandomWalk } {
+): RateDrift {
   const rates = windows.flatMap(({ from, to }) => Array.from(rateRadPerS.slice(from, to)));
   const cleanS = windows.reduce(
     (sum, { from, to }) => sum + (tS[to - 1] ?? 0) - (tS[from] ?? 0),
@@ -37,5 +47,6 @@ export function fitRateDrift(
     low95: driftRadPerS - half,
     high95: driftRadPerS + half,
     walk: { radPerSqrtS: error * Math.sqrt(cleanS), freedom: BLOCKS - 1 },
+    hiddenRadPerS: hidden,
   };
 }

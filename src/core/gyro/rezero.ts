@@ -10,8 +10,8 @@ export type RezeroSchool =
 export interface SchoolFacts {
   school: RezeroSchool;
   title: string;
-  /** What it takes at the table, s. */
-  takesS: number;
+  /** What it takes at the table, s; null: as long as this sensor has to stand still. */
+  takesS: number | null;
   needs: string;
   steps: string[];
 }
@@ -54,8 +54,8 @@ export const REZERO_FACTS: readonly SchoolFacts[] = [
   {
     school: 'estimate at start',
     title: 'Measure the drift at the start and subtract it',
-    takesS: 10,
-    needs: 'ten still seconds before each run, and a line in the program',
+    takesS: null,
+    needs: 'still seconds before each run, and a line in the program',
     steps: [
       'Put the robot at its start, hands off.',
       'The program reads the heading at the beginning and the end of the still time.',
@@ -92,6 +92,10 @@ export interface SchoolRecord {
   leftRadPerS: number | null;
 }
 
+/** A check that could not tell. */
+const isOpen = (verdict: StillVerdict): boolean =>
+  verdict === 'measure-longer' || verdict === 'not-enough-still-time' || verdict === 'not-still';
+
 /** A check that proves a run drivable: what a school is for. */
 export const didWork = (verdict: StillVerdict): boolean =>
   verdict === 'steady' || verdict === 'correctable';
@@ -104,12 +108,7 @@ function median(values: number[]): number | null {
 /** What each school has come to in this team's hands. Checks that could not tell are not counted. */
 export function schoolRecords(trials: readonly SchoolTrial[]): SchoolRecord[] {
   return REZERO_FACTS.map((facts) => {
-    const own = trials.filter(
-      ({ school, verdict }) =>
-        school === facts.school &&
-        verdict !== 'measure-longer' &&
-        verdict !== 'not-enough-still-time',
-    );
+    const own = trials.filter(({ school, verdict }) => school === facts.school && !isOpen(verdict));
     const worked = own.filter(({ verdict }) => didWork(verdict)).length;
     return {
       facts,
@@ -130,8 +129,12 @@ export function schoolRecords(trials: readonly SchoolTrial[]): SchoolRecord[] {
 export const leftAfterEstimate = (walkRadPerSqrtS: number, k: number, t: number): number =>
   walkRadPerSqrtS * Math.sqrt((t * t) / k + t);
 
+/** However little the heading wanders: a reading takes its time to settle. */
+const LEAST_STILL_TIME_S = 2;
+
 /**
- * The shortest still time that keeps the heading within a tolerance (two standard deviations).
+ * The shortest still time before a run that keeps the heading within a tolerance (two standard
+ * deviations), in whole seconds: the one figure for sentences and tables.
  *
  * @returns null when no still time can: the walk alone is too much
  */
@@ -141,7 +144,8 @@ export function stillTimeNeeded(
   toleranceRad: number,
 ): number | null {
   const variance = (toleranceRad / (2 * walkRadPerSqrtS)) ** 2 - runDurationS;
-  return variance <= 0 ? null : (runDurationS * runDurationS) / variance;
+  if (variance <= 0) return null;
+  return Math.max(LEAST_STILL_TIME_S, Math.ceil((runDurationS * runDurationS) / variance - 1e-9));
 }
 
 export interface Recommendation {
@@ -155,7 +159,8 @@ interface Situation {
   driftRadPerS: number;
   walkRadPerSqrtS: number;
   runDurationS: number;
-  toleranceRad: number;
+  /** How far off drift may leave the heading: its share of what a run can bear. */
+  allowedRad: number;
   /** What a sensor that started well shows at most. */
   healthyRadPerS: number;
   /** What there is before the next run, s. */
@@ -177,7 +182,8 @@ function whyAnew({ driftRadPerS, healthyRadPerS }: Situation, stillS: number | n
 
 /**
  * Which school to try now: a correctable drift is subtracted; a large one needs the sensor started
- * anew, by what has worked best here among what the time allows; without time, re-anchor on the way.
+ * anew, by what has worked best here among what the time allows; one that wanders, or without time,
+ * is re-anchored on the way.
  *
  * @returns null when there is nothing to get rid of
  */
@@ -185,25 +191,33 @@ export function recommendSchool(
   situation: Situation,
   records: readonly SchoolRecord[],
 ): Recommendation | null {
-  const { verdict, driftRadPerS, walkRadPerSqrtS, runDurationS, toleranceRad, timeS } = situation;
+  const { verdict, driftRadPerS, walkRadPerSqrtS, runDurationS, allowedRad, timeS } = situation;
   if (verdict === 'steady') return null;
-  if (verdict === 'measure-longer' || verdict === 'not-enough-still-time') {
+  if (verdict === 're-anchor') {
     return {
-      school: null,
-      reason: 'The last check was too short to tell: let the robot lie still for longer first.',
+      school: 're-anchor',
+      reason:
+        'The heading wanders by itself by more than a run can bear: neither a longer check nor subtracting can help.',
     };
   }
-  const stillS = stillTimeNeeded(walkRadPerSqrtS, runDurationS, toleranceRad);
+  if (isOpen(verdict)) {
+    return {
+      school: null,
+      reason:
+        'The last check could not tell: leave the sensor as it is, and let the robot lie still for longer first.',
+    };
+  }
+  const stillS = stillTimeNeeded(walkRadPerSqrtS, runDurationS, allowedRad);
   if (verdict === 'correctable' && stillS !== null && stillS <= timeS) {
     return {
       school: 'estimate at start',
-      reason: `The heading creeps evenly, by ${driftText(driftRadPerS)}: standing still for ${clock(Math.max(2, stillS))} before each run measures it well enough to stay within ${degrees(toleranceRad)}.`,
+      reason: `The heading creeps evenly, by ${driftText(driftRadPerS)}: standing still for ${clock(stillS)} before each run measures it well enough to stay within ${degrees(allowedRad)}.`,
     };
   }
   const why = whyAnew(situation, stillS);
   const anew = records
     .filter(({ facts }) => ['restart', 'reconnect', 're-initialise'].includes(facts.school))
-    .filter(({ facts }) => facts.takesS <= timeS)
+    .filter(({ facts }) => (facts.takesS ?? 0) <= timeS)
     .toSorted((a, b) => chanceOf(b) - chanceOf(a))[0];
   if (anew !== undefined) {
     const so =
@@ -212,7 +226,7 @@ export function recommendSchool(
         : `it worked ${counted(anew.worked, 'time')} of ${anew.tried} here (${percent(anew.success.low95)} to ${percent(anew.success.high95)})`;
     return {
       school: anew.facts.school,
-      reason: `${why}; this takes ${anew.facts.takesS} s, and ${so}.`,
+      reason: `${why}; this takes ${anew.facts.takesS ?? 0} s, and ${so}.`,
     };
   }
   return {
@@ -231,12 +245,15 @@ interface CheckedDrift {
 /** Whether a school helped: the drift before and after, each with its interval. */
 export function proveRezero(before: CheckedDrift, after: CheckedDrift): string {
   const change = `Before: ${driftText(before.driftRadPerS)}. After: ${driftText(after.driftRadPerS)}.`;
-  if (after.verdict === 'measure-longer' || after.verdict === 'not-enough-still-time') {
+  const apart = before.low95 > after.high95 || before.high95 < after.low95;
+  const smaller = Math.abs(after.driftRadPerS) < Math.abs(before.driftRadPerS);
+  if (after.verdict === 'measure-longer' && apart && smaller) {
+    return `${change} It helped. Whether it is enough, a longer check tells.`;
+  }
+  if (isOpen(after.verdict)) {
     return `${change} The check afterwards is too short to prove anything: let it lie longer.`;
   }
-  const apart = before.low95 > after.high95 || before.high95 < after.low95;
   if (!apart) return `${change} No change is proved.`;
-  const smaller = Math.abs(after.driftRadPerS) < Math.abs(before.driftRadPerS);
   if (!smaller) return `${change} It has become worse: try another way.`;
   return didWork(after.verdict)
     ? `${change} It helped, and the robot can drive.`

@@ -1,10 +1,10 @@
-/** What a coach may set: how small a share of the tolerance is steady, what a healthy sensor shows. */
+/** What a coach may set: the share of the tolerance that drift may use up, what a healthy sensor shows. */
 export interface StillSettings {
-  steadyShare: number;
+  driftShare: number;
   healthyRadPerS: number;
 }
 
 export const STILL_SETTINGS: StillSettings = {
-  steadyShare: 0.1,
+  driftShare: 0.5,
   healthyRadPerS: (0.1 * Math.PI) / 180,
 };

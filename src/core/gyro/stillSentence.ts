@@ -1,6 +1,10 @@
 import { degreesFromRadians } from '../geometry/angle';
 import { centimetres, clock, degrees, number } from '../text/quantities';
 import type { StillCheck } from './stillCheck';
+import { STILL_SETTINGS } from './stillDefaults';
+import { isProved } from './interval';
+import { walkInRun } from './runWalk';
+import type { StillVerdict } from './stillVerdict';
 
 /** A result in words: what was found, what it does to a run, what to do next. */
 export interface ThreeSentences {
@@ -20,72 +24,144 @@ export function driftText(radPerS: number): string {
 export const driftPlusMinus = ({ low95, high95 }: Pick<StillCheck, 'low95' | 'high95'>): string =>
   driftText((high95 - low95) / 2);
 
-type Judged = Omit<StillCheck, 'fit'>;
+type Judged = Omit<StillCheck, 'fit' | 'allan'>;
+
+/** What a run is, and how much of its tolerance drift may use up. */
+interface Run {
+  durationS: number;
+  allowedRad: number;
+}
+
+const isChanging = ({ warmUp }: Judged): boolean => warmUp?.changing === true;
+
+/** A rate whose step hides the drift: it cannot be proved by reading it for longer. */
+const isHidden = (check: Judged): boolean =>
+  check.kind === 'rate' &&
+  !isProved(check) &&
+  (check.high95 - check.low95) / 2 >= check.quantum / 2;
+
+/** For how long a heading in such steps has to be looked at: one step in that time is within the share. */
+const headingInstead = (check: Judged, { durationS, allowedRad }: Run): string =>
+  clock(Math.ceil(((check.quantum / allowedRad) * durationS) / 10) * 10);
 
 function found(check: Judged): string {
+  if (check.verdict === 'not-still') {
+    return 'This is no robot at rest: in this log it drives, or somebody swings it round.';
+  }
   if (check.verdict === 'not-enough-still-time') {
     return `The robot stood still for only ${number(check.cleanS)} s.`;
   }
-  const way = check.driftRadPerS > 0 ? 'left' : 'right';
-  const text = `The heading creeps to the ${way} by ${driftText(Math.abs(check.driftRadPerS))} (± ${driftPlusMinus(check)})`;
-  const zero = check.low95 <= 0 && check.high95 >= 0;
-  return zero
-    ? `No drift is proved: it is ${driftText(check.driftRadPerS)} ± ${driftPlusMinus(check)}.`
-    : `${text}.`;
-}
-
-/** After subtracting it, or when none is proved: how far off the heading may be at the end at most. */
-const atWorstRad = (check: Judged, runDurationS: number): number =>
-  Math.max(Math.abs(check.low95), Math.abs(check.high95)) * runDurationS;
-
-function means(check: Judged, runDurationS: number): string {
-  if (check.verdict === 'not-enough-still-time') return 'That is too short to tell a drift.';
-  const run = clock(runDurationS);
-  const worst = atWorstRad(check, runDurationS);
-  if (check.verdict === 'steady') {
-    return `At the end of a run of ${run} the heading is off by less than ${degrees(worst)}: nothing to worry about.`;
+  const { warmUp, quantum } = check;
+  if (warmUp !== null && isChanging(check)) {
+    return `The drift itself is changing, from ${driftText(warmUp.startRadPerS)} to ${driftText(warmUp.endRadPerS)}: the sensor is still warming up.`;
   }
-  const zero = check.low95 <= 0 && check.high95 >= 0;
-  const size = zero ? worst : Math.abs(check.headingErrorAtEndRad);
-  // A heading that is far off drives anywhere: no figure per metre then.
-  const sideways =
-    size < 1.2
-      ? `, and each metre driven then lands ${centimetres(Math.sin(size))} to the side`
-      : '';
-  return `${zero ? 'At the end of' : 'Over'} a run of ${run} that ${zero ? 'may be' : 'comes to'} ${zero ? 'up to ' : ''}${degrees(size)}${sideways}.`;
+  if (isHidden(check) && quantum > 0) {
+    return `No drift is proved: the rate is read in steps of ${driftText(quantum)}, and up to ${driftText(quantum / 2)} hides in one.`;
+  }
+  if (!isProved(check)) {
+    return `No drift is proved: it is ${driftText(check.driftRadPerS)} ± ${driftPlusMinus(check)}.`;
+  }
+  const way = check.driftRadPerS > 0 ? 'left' : 'right';
+  return `The heading creeps to the ${way} by ${driftText(Math.abs(check.driftRadPerS))} (± ${driftPlusMinus(check)}).`;
 }
 
-function next(check: Judged, toleranceRad: number): string {
+/** The larger end of what the next run's drift may be, times its length. */
+const worstInRun = (low: number, high: number, durationS: number): number =>
+  Math.max(Math.abs(low), Math.abs(high)) * durationS;
+
+/** How far off the heading may be at the end of a run when nothing is done about it. */
+function offAtEnd(check: Judged, { durationS }: Run): number {
+  const [low, high] = isChanging(check)
+    ? [check.nextRunLow95, check.nextRunHigh95]
+    : [check.low95, check.high95];
+  return (
+    worstInRun(low, high, durationS) +
+    2 * check.wanderRadPerS * durationS +
+    walkInRun(check.randomWalkRadPerSqrtS, durationS)
+  );
+}
+
+/** A heading that is far off drives anywhere: no figure per metre then. */
+const sideways = (sizeRad: number): string =>
+  sizeRad < 1.2
+    ? `, and each metre driven then lands ${centimetres(Math.sin(sizeRad))} to the side`
+    : '';
+
+/** Whether the drift wanders, as far as such a check can tell. */
+const wanderText = ({ wanderRadPerS }: Judged): string =>
+  wanderRadPerS > 0
+    ? ` It wanders by itself as well, by ± ${driftText(wanderRadPerS)}.`
+    : ' Whether it wanders from one run to the next, so short a check cannot show.';
+
+function means(check: Judged, run: Run): string {
+  if (check.verdict === 'not-still') return 'It tells nothing about drift, and is not kept.';
+  if (check.verdict === 'not-enough-still-time') return 'That is too short to tell a drift.';
+  const time = clock(run.durationS);
+  const worst = offAtEnd(check, run);
+  if (check.verdict === 'steady') {
+    return `At the end of a run of ${time} the heading is off by less than ${degrees(worst)}: nothing to worry about.`;
+  }
+  if (isChanging(check)) {
+    return `In a run of ${time} that begins now it comes to up to ${degrees(worst)}, and less the longer it lies.`;
+  }
+  const size = isProved(check) ? Math.abs(check.headingErrorAtEndRad) : worst;
+  return isProved(check)
+    ? `Over a run of ${time} that comes to ${degrees(size)}${sideways(size)}.${wanderText(check)}`
+    : `At the end of a run of ${time} that may be up to ${degrees(size)}${sideways(size)}.${wanderText(check)}`;
+}
+
+/** What would tell more, where the verdict is open. */
+function measureLonger(check: Judged, run: Run): string {
+  const { neededS, cleanS } = check;
+  if (isChanging(check)) {
+    return `Subtract nothing yet: wait for ${clock(Math.max(60, (neededS ?? 0) - cleanS))} more, and measure again.`;
+  }
+  if (isHidden(check)) {
+    return `Look at the heading over ${headingInstead(check, run)} instead: such a rate proves nothing.`;
+  }
+  const leave = isProved(check) ? '' : 'Leave it as it is. ';
+  return neededS === null
+    ? `${leave}No longer check would tell more: square up on the way where the heading matters.`
+    : `${leave}Let it lie for ${clock(neededS)} in all: then it is known well enough.`;
+}
+
+function next(check: Judged, run: Run): string {
   switch (check.verdict) {
+    case 'not-still':
+      return 'Put the robot down where nothing moves it, motors off, and let it lie for 30 s.';
     case 'steady':
-      return 'Drive. Check again after the next power-up.';
+      return 'Leave it as it is, and drive. Check again after the next power-up.';
     case 'correctable':
-      return `It is steady enough to subtract: let the program take off ${driftText(check.driftRadPerS)} × time, and less than ${degrees(toleranceRad)} is left.`;
+      return `It is steady enough to subtract: let the program take off ${driftText(check.driftRadPerS)} × time, and less than ${degrees(run.allowedRad)} is left.`;
     case 're-zero':
       return 'Start the sensor anew with the robot lying still; the guide shows how, and proves that it helped.';
+    case 're-anchor':
+      return 'No longer check and no subtraction can help: square up on the way, and set the heading there.';
     case 'measure-longer':
-      return `Let it lie for ${clock(check.neededS ?? 0)} in all: then it is known well enough.`;
+      return measureLonger(check, run);
     case 'not-enough-still-time':
       return 'Put it down, hands off, and let it lie for 30 s.';
   }
 }
 
 /** The result of a still check in three sentences. */
-export const stillSentences = (
+export function stillSentences(
   check: Judged,
   runDurationS: number,
   toleranceRad: number,
-): ThreeSentences => ({
-  found: found(check),
-  means: means(check, runDurationS),
-  next: next(check, toleranceRad),
-});
+  driftShare = STILL_SETTINGS.driftShare,
+): ThreeSentences {
+  const run = { durationS: runDurationS, allowedRad: driftShare * toleranceRad };
+  return { found: found(check), means: means(check, run), next: next(check, run) };
+}
 
 /** The verdict in a word or two. */
-export const VERDICT_NAMES: Record<StillCheck['verdict'], string> = {
-  steady: 'steady',
-  correctable: 'can be corrected',
+export const VERDICT_NAMES: Record<StillVerdict, string> = {
+  'not-still': 'it drives',
+  steady: 'leave it as it is',
+  correctable: 'can be subtracted',
   're-zero': 'start the sensor anew',
+  're-anchor': 'square up on the way',
   'measure-longer': 'measure longer',
   'not-enough-still-time': 'too short',
 };

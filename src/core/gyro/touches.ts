@@ -1,4 +1,5 @@
 import { firstAtOrAfter, type HeadingLog, type Span } from './log';
+import { withoutRounding } from './randomWalk';
 
 /** How long a touch may take: changes are looked for over each of these times. */
 const LAGS_S = [0.25, 1, 4];
@@ -32,38 +33,77 @@ function ratesOver({ tS, headingRad }: HeadingLog, lagS: number) {
   return rate;
 }
 
-/** The middle rate around each moment: what the drift does by itself. */
+/**
+ * The middle rate around each moment, straight between the middles of pieces: what the drift does by
+ * itself, also while a sensor warms up.
+ */
 function trendOf(tS: Float64Array, rate: Float64Array): Float64Array {
-  const trend = new Float64Array(rate.length);
   const start = tS[0] ?? 0;
   const end = tS[rate.length - 1] ?? start;
   const pieces = Math.max(1, Math.round((end - start) / (TREND_S / 2)));
-  for (let piece = 0; piece < pieces; piece += 1) {
-    const at = (k: number) => start + ((end - start) * k) / pieces;
-    const from = firstAtOrAfter(tS, at(piece) - TREND_S / 4);
-    const to = Math.min(rate.length, firstAtOrAfter(tS, at(piece + 1) + TREND_S / 4) + 1);
-    const middle = median(rate.slice(from, to).sort());
-    const first = firstAtOrAfter(tS, at(piece));
-    const last = piece === pieces - 1 ? rate.length : firstAtOrAfter(tS, at(piece + 1));
-    trend.fill(middle, first, last);
-  }
-  return trend;
+  const pieceS = (end - start) / pieces;
+  const knots = Array.from({ length: pieces }, (_, piece) => {
+    const from = firstAtOrAfter(tS, start + pieceS * piece - TREND_S / 4);
+    const last = firstAtOrAfter(tS, start + pieceS * (piece + 1) + TREND_S / 4);
+    const to = Math.min(rate.length, last + 1);
+    const centreS = ((tS[from] ?? start) + (tS[to - 1] ?? end)) / 2;
+    return { centreS, middle: median(rate.slice(from, to).sort()) };
+  });
+  let at = 1;
+  return rate.map((_, i) => {
+    const t = tS[i] ?? 0;
+    while (at < pieces - 1 && t > (knots[at]?.centreS ?? t)) at += 1;
+    const a = knots[at - 1] ?? { centreS: start, middle: 0 };
+    const b = knots[at] ?? a;
+    const share = b.centreS > a.centreS ? (t - a.centreS) / (b.centreS - a.centreS) : 0;
+    return a.middle + (b.middle - a.middle) * share;
+  });
 }
 
-/**
- * A robust standard deviation, from the upper quartile: the median of rounded changes is often 0.
- * Up to a quarter of the changes may be touched.
- */
-const spreadOf = (beyond: Float64Array): number =>
-  (beyond.slice().sort()[Math.floor(0.75 * beyond.length)] ?? 0) / 1.1503;
+/** Changes beyond this many upper quartiles may be touches, and do not count for the spread. */
+const MOST_QUARTILES = 2.5;
 
-function touchesOver(log: HeadingLog, lagS: number, floorRad: number, known: Span[]): Span[] {
+/**
+ * A robust standard deviation of the true changes, from which a quarter may be touched: the upper
+ * quartile where the reading has no step; else the mean square of all but the largest, less what
+ * rounding adds (quartiles of rounded changes are themselves whole steps).
+ *
+ * @param beyond sizes of the changes beyond the trend
+ * @param meanChange that the trend makes, in the same unit
+ */
+function spreadOf(beyond: Float64Array, meanChange: number, quantum: number): number {
+  const quartile = beyond.slice().sort()[Math.floor(0.75 * beyond.length)] ?? 0;
+  if (quantum === 0) return quartile / 1.1503;
+  const usual = beyond.filter((size) => size <= MOST_QUARTILES * quartile + 1.5 * quantum);
+  const square = usual.reduce((sum, size) => sum + size * size, 0) / Math.max(1, usual.length);
+  return quantum * withoutRounding(square / quantum ** 2, meanChange / quantum);
+}
+
+/** Steps of the heading, and of the rate that it was integrated from; 0 for none. */
+interface Steps {
+  headingRad: number;
+  rateRadPerS: number;
+}
+
+function touchesOver(
+  log: HeadingLog,
+  lagS: number,
+  steps: Steps,
+  known: Span[],
+  leastSpread: number,
+): { spans: Span[]; spread: number } {
   const rate = ratesOver(log, lagS);
-  if (rate.length < 8) return [];
+  if (rate.length < 8) return { spans: [], spread: leastSpread };
   const trend = trendOf(log.tS, rate);
   const beyond = rate.map((value, i) => Math.abs(value - (trend[i] ?? 0)) * lagS);
-  const limit = Math.max(floorRad, FAR * spreadOf(beyond));
-  if (limit === 0) return [];
+  const meanChange = (trend.reduce((sum, value) => sum + value, 0) / trend.length) * lagS;
+  const spread = Math.max(leastSpread, spreadOf(beyond, meanChange, steps.headingRad));
+  // Rounding hides up to one step of a change; two steps are seen where there is no noise at all.
+  const limit = Math.max(
+    STEPS * (steps.headingRad + steps.rateRadPerS * lagS),
+    steps.headingRad + FAR * spread,
+  );
+  if (limit === 0) return { spans: [], spread };
   const isKnown = (t: number) => known.some(({ fromS, toS }) => t <= toS && t + lagS >= fromS);
   // Starts of changes that are too large, run by run.
   const runs: Span[] = [];
@@ -75,10 +115,11 @@ function touchesOver(log: HeadingLog, lagS: number, floorRad: number, known: Spa
     else runs.push({ fromS: t, toS: t });
   });
   // A touch from u to v is in all changes that begin between u − lag and v.
-  return runs.map(({ fromS, toS }) => ({
+  const spans = runs.map(({ fromS, toS }) => ({
     fromS: Math.min(fromS + lagS, toS),
     toS: Math.max(fromS + lagS, toS),
   }));
+  return { spans, spread };
 }
 
 /**
@@ -92,10 +133,15 @@ function touchesOver(log: HeadingLog, lagS: number, floorRad: number, known: Spa
 export function findTouches(log: HeadingLog, quantumRad: number, rateQuantumRadPerS = 0): Span[] {
   const start = log.tS[0] ?? 0;
   const end = log.tS.at(-1) ?? 0;
+  const steps = { headingRad: quantumRad, rateRadPerS: rateQuantumRadPerS };
   let found: Span[] = [];
+  let before = { lagS: 1, spread: 0 };
   for (const lagS of LAGS_S) {
-    const floor = STEPS * (quantumRad + rateQuantumRadPerS * lagS);
-    const more = touchesOver(log, lagS, floor, found).map(({ fromS, toS }) => ({
+    // A walk spreads with the root of the time: no less over a longer one than the shorter shows.
+    const least = before.spread * Math.sqrt(lagS / before.lagS);
+    const { spans, spread } = touchesOver(log, lagS, steps, found, least);
+    before = { lagS, spread };
+    const more = spans.map(({ fromS, toS }) => ({
       fromS: Math.max(start, fromS - MARGIN_S),
       toS: Math.min(end, toS + MARGIN_S),
     }));

@@ -78,7 +78,7 @@ function nextForRealBias(end: Consistency, travel: AlongAcrossFigures): string {
   const aboutMean = end.r95AboutMeanM ?? 0;
   const aim = reAimInWords(travel.biasAlongM, travel.biasAcrossM);
   if (aboutTarget - aboutMean < 0.15 * aboutTarget) {
-    return `First find what scatters: aiming ${aim} alone would only bring ${millimetres(aboutTarget)} down to ${millimetres(Math.min(aboutMean, aboutTarget))}.`;
+    return 'First find what scatters: put the robot down the same way ten times, with the jig or against a corner, and watch from where the runs part. Aiming anew would hardly change anything.';
   }
   return `Aim ${aim}: 95 of 100 runs would then land within ${millimetres(aboutMean)} instead of ${millimetres(aboutTarget)}.`;
 }

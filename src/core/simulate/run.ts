@@ -24,6 +24,8 @@ export interface RunEnd extends Pose {
   timeS: number;
   /** Index of the step that failed (0 for the first), or null. */
   failedStep: number | null;
+  /** What stopped it: a wall on the table, or the time that the step had. */
+  failure: 'wall' | 'time' | null;
 }
 
 /** The true pose when the robot begins to work a mission. */
@@ -96,7 +98,8 @@ export function simulateRun(
     }
   }
   stand(program, SETTLE_S);
-  return { end: { ...tablePose(machine), timeS: machine.timeS, failedStep }, marks };
+  const failure = failedStep === null ? null : machine.hitWall ? 'wall' : 'time';
+  return { end: { ...tablePose(machine), timeS: machine.timeS, failedStep, failure }, marks };
 }
 
 const tablePose = ({ pose }: Machine): Pose => ({

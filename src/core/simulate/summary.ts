@@ -1,8 +1,9 @@
 import { isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
-import type { Mission } from '../course/table';
+import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { wilson, type SuccessRate } from '../stats/wilson';
+import { nearestWall, whyMissed } from './whyMissed';
 import type { MarkPose, SimulatedRun, Simulation } from './run';
 
 /** How the simulated runs stand at one mission. */
@@ -12,6 +13,8 @@ export interface MissionForecast {
   chance: SuccessRate;
   /** Poses at the (first) mark, against the mission's pose; null where no run got there. */
   scatter: Consistency | null;
+  /** Why it works in so few runs; null where it works in most. */
+  why: string | null;
 }
 
 /** What so many simulated runs say about a route. */
@@ -24,7 +27,15 @@ export interface Forecast {
   /** Mean of the points of the missions worked, per run. */
   expectedPoints: number;
   /** Runs that stopped at each step, by step index; steps that nobody failed are left out. */
-  failures: { step: number; runs: number }[];
+  failures: StepFailure[];
+}
+
+/** How many runs stopped at a step, and at which wall (by its number) most of those that ran into one. */
+export interface StepFailure {
+  step: number;
+  runs: number;
+  atWall: number;
+  wall: number | null;
 }
 
 const median = (values: readonly number[]): number => {
@@ -34,13 +45,19 @@ const median = (values: readonly number[]): number => {
   return sorted.length % 2 === 1 ? high : (high + (sorted[middle - 1] ?? high)) / 2;
 };
 
-function countFailures(runs: readonly SimulatedRun[]): Forecast['failures'] {
-  const counts = new Map<number, number>();
+function countFailures(runs: readonly SimulatedRun[], table: Table): StepFailure[] {
+  const steps = new Map<number, SimulatedRun['end'][]>();
   for (const { end } of runs) {
-    if (end.failedStep !== null) counts.set(end.failedStep, (counts.get(end.failedStep) ?? 0) + 1);
+    if (end.failedStep === null) continue;
+    steps.set(end.failedStep, [...(steps.get(end.failedStep) ?? []), end]);
   }
-  return [...counts]
-    .map(([step, count]) => ({ step, runs: count }))
+  return [...steps]
+    .map(([step, ends]) => {
+      const hit = ends.filter(({ failure }) => failure === 'wall');
+      const [first] = hit;
+      const wall = first === undefined ? null : nearestWall(table.walls, first);
+      return { step, runs: ends.length, atWall: hit.length, wall };
+    })
     .sort((a, b) => a.step - b.step);
 }
 
@@ -58,7 +75,9 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
     const chance = wilson(worked, runs.length);
     if (chance === null) return [];
     const scatter = poses.length === 0 ? null : consistency(mission.pose, poses);
-    return [{ mission, chance, scatter }];
+    const step = route.steps.findIndex((s) => s.kind === 'mark' && s.missionId === mission.id) + 1;
+    const why = whyMissed({ mission, chance, scatter }, step);
+    return [{ mission, chance, scatter, why }];
   });
   return {
     runs: runs.length,
@@ -70,6 +89,6 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
     medianTimeS: median(runs.map((run) => run.end.timeS)),
     missions,
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
-    failures: countFailures(runs),
+    failures: countFailures(runs, table),
   };
 }

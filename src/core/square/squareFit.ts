@@ -115,11 +115,27 @@ function resampled(laps: SquareLaps, draw: () => number): SquareLaps {
 }
 
 /**
+ * By how much a single lap each way shows more scatter than is usual: from what the two unknowns leave of
+ * its six returns, mixed with the usual.
+ */
+function scatterFactor(laps: SquareLaps, errors: DriveErrors, scatter: typeof USUAL_SD): number {
+  const squares = (['cw', 'ccw'] as const).reduce((sum, direction) => {
+    const { xM, yM, headingRad } = leftOver(laps, errors, direction);
+    const position = (xM * xM + yM * yM) / scatter.positionM ** 2;
+    return sum + laps[direction].length * (position + (headingRad / scatter.headingRad) ** 2);
+  }, 0);
+  return Math.sqrt((squares + USUAL_WEIGHT) / (LEFT_OF_ONE_LAP + USUAL_WEIGHT));
+}
+
+/** Six returns of a lap each way, less two unknowns. */
+const LEFT_OF_ONE_LAP = 4;
+
+/**
  * Track and wheels of a drive from laps of an encoder-driven square in both directions.
  *
  * Intervals: bootstrap of the laps within each direction; its standard error, enlarged by √(n/(n−1))
  * for what few laps hide, with Student's quantile. With one lap a direction the usual scatter of a
- * ruler stands in.
+ * ruler stands in, enlarged by what the lap's own returns contradict one another.
  * Source: Borenstein and Feng 1996; Efron and Tibshirani, An Introduction to the Bootstrap, 1993.
  */
 export function encoderSquare(laps: SquareLaps): EncoderSquare {
@@ -142,8 +158,9 @@ export function encoderSquare(laps: SquareLaps): EncoderSquare {
       errors,
     ),
   );
-  const freedom = Math.max(2, laps.cw.length + laps.ccw.length - 2);
-  const enlarged = fewest > 1 ? Math.sqrt(fewest / (fewest - 1)) : 1;
+  const freedom = fewest > 1 ? Math.max(2, laps.cw.length + laps.ccw.length - 2) : LEFT_OF_ONE_LAP;
+  const enlarged =
+    fewest > 1 ? Math.sqrt(fewest / (fewest - 1)) : scatterFactor(laps, errors, scatter);
   const half = (of: (fit: DriveErrors) => number) =>
     student975(freedom) * enlarged * sampleSd(fits.map(of));
   const { trackRatio, diameterRatio } = errors;

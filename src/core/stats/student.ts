@@ -49,20 +49,26 @@ export function incompleteBeta(x: number, a: number, b: number): number {
 export const fUpperTail = (f: number, d1: number, d2: number): number =>
   f <= 0 ? 1 : incompleteBeta(d2 / (d2 + d1 * f), d2 / 2, d1 / 2);
 
-/**
- * Student's quantile at 97.5 %, for two-sided 95 % intervals, by halving.
- *
- * @param freedom degrees of freedom, at least 1
- */
-export function student975(freedom: number): number {
-  // Beyond: 2.5 % in each tail together are I_x(ν/2, ½) = 0.05 with x = ν/(ν + t²).
-  const tails = (t: number) => incompleteBeta(freedom / (freedom + t * t), freedom / 2, 0.5);
-  let low = 1.9;
+/** Student's quantile above which half of `tails` lies, by halving. */
+function studentQuantile(tails: number, freedom: number): number {
+  // Beyond t in both tails together: I_x(ν/2, ½) with x = ν/(ν + t²).
+  const beyond = (t: number) => incompleteBeta(freedom / (freedom + t * t), freedom / 2, 0.5);
+  let low = 1.6;
   let high = 12.8;
   for (let i = 0; i < 60; i += 1) {
     const middle = (low + high) / 2;
-    if (tails(middle) > 0.05) low = middle;
+    if (beyond(middle) > tails) low = middle;
     else high = middle;
   }
   return (low + high) / 2;
 }
+
+/**
+ * Student's quantile at 97.5 %, for two-sided 95 % intervals.
+ *
+ * @param freedom degrees of freedom, at least 1
+ */
+export const student975 = (freedom: number): number => studentQuantile(0.05, freedom);
+
+/** Student's quantile at 95 %, for two-sided 90 % intervals. */
+export const student95 = (freedom: number): number => studentQuantile(0.1, freedom);

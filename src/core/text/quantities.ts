@@ -26,7 +26,7 @@ export const percent = (share: number): string => `${number(share * 100)} %`;
 
 /** Seconds below a minute, then minutes and seconds as a match clock shows them. */
 export function clock(seconds: number): string {
-  if (seconds < 60) return `${number(seconds, 1)} s`;
+  if (seconds < 60) return `${shortNumber(seconds, 1)} s`;
   const whole = Math.round(seconds);
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')} min`;
 }

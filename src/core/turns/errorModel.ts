@@ -14,6 +14,7 @@ export interface TurnErrorModel {
   /** With n − p; NaN when there is nothing left to judge it by. */
   residualSdRad: number;
   n: number;
+  points: readonly TargetAndActual[];
   fit: LinearFit;
   /** Smallest and largest target tried. */
   fromRad: number;
@@ -114,6 +115,7 @@ export function turnErrorModel(
     scaleError: name === 'k' ? first : name === 'both' ? second : 0,
     residualSdRad: fit.residualSd,
     n,
+    points: trials,
     fit,
     fromRad,
     toRad,
@@ -126,12 +128,24 @@ export function turnErrorModel(
   };
 }
 
-/** A robot that makes less than this of each further degree that it is told hardly turns. */
+/** A robot that makes less than this of what it is told hardly turns. */
 const LEAST_SHARE = 0.25;
 
-/** Whether no command can be found: the model says that the robot hardly turns, or turns back. */
-export const hardlyTurns = ({ scaleError }: Pick<TurnErrorModel, 'scaleError'>): boolean =>
-  1 + scaleError < LEAST_SHARE;
+/** What a turn told so much truly makes, by the model. */
+export const turnedBy = (
+  { constantRad, scaleError }: Pick<TurnErrorModel, 'constantRad' | 'scaleError'>,
+  commandRad: number,
+): number => constantRad + (1 + scaleError) * commandRad;
+
+/**
+ * Whether no command can be found: by the model the robot hardly turns, or turns the other way, at an
+ * angle that was tried.
+ */
+export const hardlyTurns = (
+  model: Pick<TurnErrorModel, 'constantRad' | 'scaleError' | 'fromRad' | 'toRad'>,
+): boolean =>
+  1 + model.scaleError < LEAST_SHARE ||
+  [model.fromRad, model.toRad].some((told) => turnedBy(model, told) < LEAST_SHARE * told);
 
 /** Command (magnitude) for a wanted angle: the model turned round. */
 export const commandFor = (
@@ -139,12 +153,43 @@ export const commandFor = (
   wantedRad: number,
 ): number => (wantedRad - constantRad) / (1 + scaleError);
 
-/** Half width of the 95 % interval of the angle that one turn at this command will truly make. */
+/** What nobody measured, a scale error may be up to: see docs/methods.md. */
+const UNTOLD_SCALE = 0.04;
+
+/**
+ * The scale error (95 %) that the trials cannot exclude, where the model has none: of one target angle
+ * what sensors have at most; of several what a fit with a scale error leaves open, if that is less.
+ */
+function untoldScale({ model, oneTarget, points }: TurnErrorModel): number {
+  if (model === 'k' || model === 'both') return 0;
+  const both = oneTarget ? null : fitModel('both', points);
+  if (both === null || both.freedom < 1) return UNTOLD_SCALE;
+  const error = both.residualSd * Math.sqrt(both.unscaledCovariance[1]?.[1] ?? 0);
+  const open = Math.abs(both.coefficients[1] ?? 0) + student975(both.freedom) * error;
+  return Math.min(UNTOLD_SCALE, open);
+}
+
+/** How far a command lies outside the angles that were tried. */
+const outside = ({ fromRad, toRad }: TurnErrorModel, commandRad: number): number =>
+  Math.max(0, fromRad - commandRad, commandRad - toRad);
+
+/**
+ * Half width of the 95 % interval of the angle that one turn at this command will truly make. Outside the
+ * angles that were tried it grows by what the trials cannot exclude.
+ */
 export function predictionHalfWidth(model: TurnErrorModel, commandRad: number): number {
-  const { fit, residualSdRad } = model;
-  if (fit.freedom < 1 || model.n < 2) return Infinity;
-  const variance = 1 + leverage(fit, COLUMNS[model.model](commandRad));
-  return student975(fit.freedom) * residualSdRad * Math.sqrt(variance);
+  const { fit, residualSdRad, n, points } = model;
+  if (fit.freedom < 1 || n < 2) return Infinity;
+  const halfOf = (by: LinearFit, columns: number[]) =>
+    student975(by.freedom) * by.residualSd * Math.sqrt(1 + leverage(by, columns));
+  const half = halfOf({ ...fit, residualSd: residualSdRad }, COLUMNS[model.model](commandRad));
+  const beyond = outside(model, commandRad);
+  if (beyond === 0) return half;
+  // A share of the angle alone has a constant that the trials cannot exclude.
+  const both = model.model === 'k' ? fitModel('both', points) : null;
+  const withConstant =
+    both === null || both.freedom < 1 ? 0 : halfOf(both, COLUMNS.both(commandRad));
+  return Math.max(half, withConstant) + untoldScale(model) * beyond;
 }
 
 /** Variance of the fitted error at a target, in units of the noise's. */

@@ -1,5 +1,7 @@
-import { fUpperTail } from '../stats/student';
-import { turnErrorModel, type TurnErrorModel } from './errorModel';
+import { radiansFromDegrees } from '../geometry/angle';
+import { linearFit } from '../stats/linearFit';
+import { student95 } from '../stats/student';
+import { turnedBy, turnErrorModel, type TurnErrorModel } from './errorModel';
 import type { TurnPoint } from './trial';
 
 /** Trials with one model for them all; null rate: several rates pooled. */
@@ -13,10 +15,10 @@ export interface TurnGroup {
   model: TurnErrorModel;
 }
 
-/** Groups with fewer trials than this stay apart: too few to find a difference in. */
-export const LEAST_TRIALS_TO_POOL = 4;
-/** A difference that shows at this level keeps groups apart. */
-export const POOL_ALPHA = 0.1;
+/** Groups with fewer trials than this stay apart: too few to show that they are alike. */
+const LEAST_TRIALS_TO_POOL = 4;
+/** A difference within this is none to anybody who reads a protractor. */
+const SMALL_RAD = radiansFromDegrees(0.5);
 /** Rates alike to a hundredth are one. */
 const SAME_RATE = 0.01;
 
@@ -33,43 +35,40 @@ export function ratesTried(points: readonly TurnPoint[]): number[] {
 const isAt = (rate: number) => (point: TurnPoint) =>
   point.rate >= rate * (1 - 1e-9) && point.rate <= rate * (1 + SAME_RATE);
 
-interface Fitted {
-  square: number;
-  parameters: number;
-}
-
-/** The largest model that a set can carry, so that groups are compared by the same. */
-function fitLargest(points: readonly TurnPoint[]): Fitted {
-  const free = turnErrorModel(points);
-  const { model, fit } = turnErrorModel(points, free.oneTarget ? 'c' : 'both');
-  return { square: fit.residualSumOfSquares, parameters: model === 'both' ? 2 : 1 };
-}
-
 /**
- * Whether sets of trials may be taken together: each has at least four, and an F-test of "one model
- * for all" against "one for each" finds no difference at 10 %.
+ * Whether two sets of trials are shown to be alike: the 90 % interval of their difference (of the errors,
+ * with one slope for both where several angles were tried) lies within the scatter of single turns, or
+ * half a degree if that is larger; and the fits apart differ by no more at the ends of what was tried.
+ * To find no difference is no proof of none.
  *
- * Source: Chow, Econometrica 28 (1960) 591–605.
- * @param pools how the sets are joined: one list of sets for each pool
+ * Source: two one-sided tests, Schuirmann, J. Pharmacokinet. Biopharm. 15 (1987) 657–680.
  */
-function mayPool(pools: readonly (readonly TurnPoint[])[][]): boolean {
-  const apart = pools.flat();
-  if (apart.some((set) => set.length < LEAST_TRIALS_TO_POOL)) return false;
-  const sum = (fits: Fitted[]): Fitted => ({
-    square: fits.reduce((total, { square }) => total + square, 0),
-    parameters: fits.reduce((total, { parameters }) => total + parameters, 0),
-  });
-  const separate = sum(apart.map(fitLargest));
-  const together = sum(pools.map((sets) => fitLargest(sets.flat())));
-  const gained = separate.parameters - together.parameters;
-  const n = apart.reduce((total, set) => total + set.length, 0);
-  const freedom = n - separate.parameters;
-  if (gained <= 0 || freedom <= 0) return false;
-  // Noise below this is none: identical sets must not differ by rounding.
-  const noise = Math.max(separate.square / freedom, 1e-12);
-  const f = (together.square - separate.square) / gained / noise;
-  return fUpperTail(f, gained, freedom) > POOL_ALPHA;
+function areAlike(a: readonly TurnPoint[], b: readonly TurnPoint[]): boolean {
+  if (Math.min(a.length, b.length) < LEAST_TRIALS_TO_POOL) return false;
+  const all = [...a, ...b];
+  const { oneTarget, fromRad, toRad } = turnErrorModel(all);
+  const joint = linearFit(
+    all.map(({ target }, i) => [...(oneTarget ? [1] : [1, target]), i < a.length ? 0.5 : -0.5]),
+    all.map(({ target, actual }) => actual - target),
+  );
+  const difference = joint?.coefficients.at(-1);
+  if (joint === null || difference === undefined || joint.freedom < 1) return false;
+  const error = joint.residualSd * Math.sqrt(joint.unscaledCovariance.at(-1)?.at(-1) ?? Infinity);
+  const small = Math.max(SMALL_RAD, joint.residualSd);
+  if (Math.abs(difference) + student95(joint.freedom) * error > small) return false;
+  const largest = (set: readonly TurnPoint[]) => {
+    const alone = turnErrorModel(set);
+    return turnErrorModel(set, alone.oneTarget ? 'c' : 'both');
+  };
+  const [first, second] = [largest(a), largest(b)];
+  return [fromRad, toRad].every(
+    (told) => Math.abs(turnedBy(first, told) - turnedBy(second, told)) <= small,
+  );
 }
+
+/** Whether sets of trials may be taken together: each is alike each other. */
+const mayPool = (sets: readonly (readonly TurnPoint[])[]): boolean =>
+  sets.every((a, i) => sets.slice(i + 1).every((b) => areAlike(a, b)));
 
 const group = (
   points: TurnPoint[],
@@ -92,20 +91,20 @@ function groupsOfKind(points: readonly TurnPoint[]): TurnGroup[] {
   );
   const bySide = (rate: number) =>
     sides.map((side) => points.filter((point) => point.side === side && isAt(rate)(point)));
-  const joinSides = sides.length === 2 && mayPool(rates.map(bySide));
+  const joinSides = sides.length === 2 && rates.map(bySide).every(mayPool);
   const directions = joinSides ? (['both'] as const) : sides;
   return directions.flatMap((direction) => {
     const own = points.filter(({ side }) => direction === 'both' || side === direction);
     const ownRates = ratesTried(own);
     const sets = ownRates.map((rate) => own.filter(isAt(rate)));
-    if (ownRates.length > 1 && mayPool([sets])) return [group(own, direction, null)];
+    if (ownRates.length > 1 && mayPool(sets)) return [group(own, direction, null)];
     return sets.map((set, i) => group(set, direction, ownRates[i] ?? null));
   });
 }
 
 /**
- * Trials in groups that behave alike. Directions, rates and kinds are kept apart unless there are
- * enough trials to tell and no difference is found; kinds are never joined.
+ * Trials in groups that behave alike. Directions and rates are kept apart unless they are shown to be
+ * alike; kinds are never joined.
  */
 export const groupTurns = (points: readonly TurnPoint[]): TurnGroup[] =>
   (['spin', 'pivot'] as const).flatMap((kind) =>

@@ -22,20 +22,6 @@ const settledWays = (outcomes: readonly SchoolOutcome[]) =>
     .map((outcome, place) => ({ outcome, place, name: SCHOOL_NAMES[place] ?? '' }))
     .filter(({ outcome }) => outcome.unsettledShare < 0.05);
 
-/** The most exact way and the fastest, in a sentence. */
-export function compareText(outcomes: readonly SchoolOutcome[]): string {
-  const settled = settledWays(outcomes);
-  const best = settled.toSorted((a, b) => offBy(a.outcome) - offBy(b.outcome))[0];
-  const fastest = settled.toSorted((a, b) => a.outcome.meanDurationS - b.outcome.meanDurationS)[0];
-  if (best === undefined || fastest === undefined) {
-    return 'None of these settles: take the gain down.';
-  }
-  const exact = `“${best.name}” is the most exact: 95 of 100 turns end within ${number(degreesFromRadians(offBy(best.outcome)), 1)}°, in ${number(best.outcome.meanDurationS, 1)} s`;
-  return best === fastest
-    ? `${exact}, and nothing is faster.`
-    : `${exact}; “${fastest.name}” is faster by ${number(best.outcome.meanDurationS - fastest.outcome.meanDurationS, 1)} s, within ${number(degreesFromRadians(offBy(fastest.outcome)), 1)}°.`;
-}
-
 /** An error that a turn may have and still be worth its speed: half a degree. */
 const GOOD_ENOUGH_RAD = 0.0087;
 
@@ -49,6 +35,24 @@ const goodWay = (outcomes: readonly SchoolOutcome[]) =>
 export function wayToShow(outcomes: readonly SchoolOutcome[]): number {
   const exact = settledWays(outcomes).toSorted((a, b) => offBy(a.outcome) - offBy(b.outcome))[0];
   return (goodWay(outcomes) ?? exact)?.place ?? 0;
+}
+
+const within = ({ outcome }: { outcome: SchoolOutcome }): string =>
+  `${number(degreesFromRadians(offBy(outcome)), 1)}°`;
+
+/** The way to program, in a sentence, and what a more exact one would cost: never two recommendations. */
+export function compareText(outcomes: readonly SchoolOutcome[]): string {
+  const best = settledWays(outcomes).toSorted((a, b) => offBy(a.outcome) - offBy(b.outcome))[0];
+  if (best === undefined) return 'None of these settles: take the gain down.';
+  const good = goodWay(outcomes);
+  if (good === undefined) {
+    return `None keeps within half a degree; “${best.name}” comes nearest: 95 of 100 turns end within ${within(best)}, in ${number(best.outcome.meanDurationS, 1)} s.`;
+  }
+  const exact = `“${good.name}” is right: 95 of 100 turns end within ${within(good)}, in ${number(good.outcome.meanDurationS, 1)} s`;
+  const longerS = best.outcome.meanDurationS - good.outcome.meanDurationS;
+  return best.place === good.place || longerS <= 0
+    ? `${exact}, and nothing is more exact.`
+    : `${exact}; “${best.name}” would keep within ${within(best)}, but takes ${number(longerS, 1)} s longer.`;
 }
 
 /** What to do with the comparison: the fastest way that is exact enough, or what would make one so. */

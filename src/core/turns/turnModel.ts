@@ -1,5 +1,7 @@
-import { commandFor, hardlyTurns, predictionHalfWidth } from './errorModel';
+import { degrees } from '../text/quantities';
+import { commandFor, hardlyTurns, predictionHalfWidth, turnedBy } from './errorModel';
 import { groupTurns, ratesTried, type TurnGroup } from './grouping';
+import { misfits, type Misfit } from './misfits';
 import { neverReachesRate, stopPhysics, type StopPhysics } from './stopPhysics';
 import { sideOf, turnPoint, type TurnSide, type TurnTrial } from './trial';
 
@@ -9,8 +11,9 @@ export interface TurnCommand {
   direction: TurnSide;
   rateRadPerS: number;
   kind: 'spin' | 'pivot';
-  /** Signed like the wanted angle. */
-  commandRad: number;
+  /** Signed like the wanted angle; null: there is no honest command, and `reason` says why. */
+  commandRad: number | null;
+  reason: string | null;
   /** 95 % of single turns at this command truly make an angle between these; null: not known yet. */
   low95Rad: number | null;
   high95Rad: number | null;
@@ -23,6 +26,8 @@ export interface TurnCommand {
 export interface TurnModel extends StopPhysics {
   groups: TurnGroup[];
   commands: TurnCommand[];
+  /** Trials that do not fit the others: asked about; the gross ones are left out of all this. */
+  misfits: Misfit[];
 }
 
 /** The group that knows most about a turn: its own direction and rate, or else the other direction's. */
@@ -40,6 +45,18 @@ function groupFor(
   return { group: own ?? fitting[0], tried: own !== undefined };
 }
 
+/** Why a group has no honest command for a wanted angle; null where it has one. */
+function whyNone({ model }: TurnGroup, wanted: number, rate: number): string | null {
+  if (hardlyTurns(model)) {
+    return turnedBy(model, model.toRad) < 0
+      ? 'The robot turned the other way than it was told: see to its directions first.'
+      : 'The robot hardly turned when it was told to: see that both motors run.';
+  }
+  const command = commandFor(model, wanted);
+  if (command > 0) return null;
+  return `At ${degrees(rate, 0)}/s it turns on by ${degrees(model.constantRad)} after the stop alone: ${degrees(wanted, 0)} cannot be made so. Turn more slowly.`;
+}
+
 function commandOf(
   groups: readonly TurnGroup[],
   kind: TurnGroup['kind'],
@@ -53,10 +70,9 @@ function commandOf(
   const sign = side === 'left' ? 1 : -1;
   const wanted = Math.abs(wantedRad);
   const { model } = group;
-  // A robot that hardly turns when it is told to cannot be told how far to turn.
-  if (hardlyTurns(model)) return [];
+  const reason = whyNone(group, wanted, rate);
   const command = commandFor(model, wanted);
-  const half = predictionHalfWidth(model, command);
+  const half = reason === null ? predictionHalfWidth(model, command) : Infinity;
   const known = Number.isFinite(half);
   return [
     {
@@ -64,7 +80,8 @@ function commandOf(
       direction: side,
       rateRadPerS: rate,
       kind,
-      commandRad: sign * command,
+      commandRad: reason === null ? sign * command : null,
+      reason,
       low95Rad: known ? wantedRad - half : null,
       high95Rad: known ? wantedRad + half : null,
       extrapolated: !tried || wanted < model.fromRad - 1e-6 || wanted > model.toRad + 1e-6,
@@ -77,7 +94,7 @@ function commandOf(
  * How far a robot's turns go beyond what they are told, and what to tell it instead.
  *
  * Per group |actual| = c + (1 + k)·|target| + noise, the model chosen by AICc; groups are kept apart
- * unless an F-test finds no difference; lag and braking from how c grows with the rate (spins, or
+ * unless they are shown to be alike; lag and braking from how c grows with the rate (spins, or
  * pivots when no spin was tried). A command is (wanted − c)/(1 + k), its interval that of one turn.
  * @param trials at least one; a target of 0 is no turn
  * @param driftRadPerS d(reading − truth)/dt of the heading sensor during the trials
@@ -87,7 +104,10 @@ export function turnModel(
   driftRadPerS: number,
   wantedRad: readonly number[],
 ): TurnModel {
-  const points = trials.map((trial) => turnPoint(trial, driftRadPerS));
+  const asked = misfits(trials, driftRadPerS);
+  const points = trials
+    .filter((_, index) => !asked.some((one) => one.leftOut && one.index === index))
+    .map((trial) => turnPoint(trial, driftRadPerS));
   const groups = groupTurns(points);
   const kinds = (['spin', 'pivot'] as const).filter((kind) => points.some((p) => p.kind === kind));
   const physics = stopPhysics(points.filter(({ kind }) => kind === kinds[0]));
@@ -97,5 +117,16 @@ export function turnModel(
       rates.flatMap((rate) => commandOf(groups, kind, rate, wanted, physics.brakingRadPerS2)),
     );
   });
-  return { groups, commands, ...physics };
+  return { groups, commands, misfits: asked, ...physics };
+}
+
+/** The command for one wanted angle when every trial counts, whether it fits the others or not. */
+export function commandWithAll(
+  trials: readonly TurnTrial[],
+  driftRadPerS: number,
+  { wantedRad, kind, rateRadPerS }: Pick<TurnCommand, 'wantedRad' | 'kind' | 'rateRadPerS'>,
+): number | null {
+  const groups = groupTurns(trials.map((trial) => turnPoint(trial, driftRadPerS)));
+  const [command] = commandOf(groups, kind, rateRadPerS, wantedRad, null);
+  return command?.commandRad ?? null;
 }

@@ -1,11 +1,12 @@
 import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import { counted, degrees, number } from '../text/quantities';
 import type { ThreeSentences } from '../gyro/stillSentence';
-import { hardlyTurns, type TurnErrorModel, type TurnModelName } from './errorModel';
+import { hardlyTurns, turnedBy, type TurnErrorModel, type TurnModelName } from './errorModel';
 import type { TurnGroup } from './grouping';
+import { misfitText, type Misfit } from './misfits';
 import { adviseNextTrial, type Advice } from './nextTrial';
-import type { TurnTrial } from './trial';
-import { turnModel, type TurnCommand, type TurnModel } from './turnModel';
+import { sideOf, type TurnTrial } from './trial';
+import { commandWithAll, turnModel, type TurnCommand, type TurnModel } from './turnModel';
 
 /** Angles that a team is asked about when it has named none. */
 export const USUAL_ANGLES_RAD: readonly number[] = [45, 90, 180].flatMap((angle) => [
@@ -18,8 +19,10 @@ export interface TurnStudy {
   model: TurnModel;
   advice: Advice;
   sentences: ThreeSentences;
-  /** Why this model and not the others, group by group. */
-  why: { group: string; text: string }[];
+  /** Why this model and not the others, group by group; and the others by Akaike's criterion. */
+  why: { group: string; text: string; others: string }[];
+  /** What is asked about each trial that does not fit, and what it would change. */
+  questions: { index: number; text: string }[];
 }
 
 /** A group in words: "left, 90°/s". */
@@ -57,21 +60,26 @@ const NAMES: Record<TurnModelName, string> = {
   both: 'a constant and a share together',
 };
 
-/** Why this model: what the others would have cost, by AICc. */
+/** The other explanations, the nearest first, by how much worse they are (Akaike's criterion). */
+const whatElse = ({ aiccAbove, model, oneTarget }: TurnErrorModel): string =>
+  oneTarget
+    ? ''
+    : (Object.entries(aiccAbove) as [TurnModelName, number][])
+        .filter(([name]) => name !== model)
+        .toSorted((a, b) => a[1] - b[1])
+        .map(([name, above]) => `${NAMES[name]}: worse by ${number(above, 1)}`)
+        .join('; ');
+
+/** Why this model, in plain words. */
 function whyModel(model: TurnErrorModel): string {
   const basis = `${counted(model.n, 'trial')}`;
   if (model.oneTarget) {
     return `${basis} of one angle: a constant and a share of the angle cannot be told apart. Try another angle.`;
   }
-  const others = (Object.entries(model.aiccAbove) as [TurnModelName, number][])
-    .filter(([name]) => name !== model.model)
-    .toSorted((a, b) => a[1] - b[1])
-    .map(([name, above]) => `${NAMES[name]} by ${number(above, 1)}`);
-  const text =
-    others.length === 0
-      ? `${basis}: too few to compare models; a constant is believed only when it is proved.`
-      : `${basis}: ${NAMES[model.model]} explains them best; worse are ${others.join(', ')} (AICc; 2 is a hint, 10 is clear).`;
-  return text;
+  const others = Object.keys(model.aiccAbove).filter((name) => name !== model.model);
+  return others.length === 0
+    ? `${basis}: too few to compare explanations; a constant is believed only when it is proved.`
+    : `${basis}: ${NAMES[model.model]} explains them best.`;
 }
 
 /** The command that is asked about most: 90° to the left, or the first. */
@@ -80,13 +88,14 @@ const askedCommand = ({ commands }: TurnModel): TurnCommand | undefined =>
 
 function commandSentence(asked: TurnCommand | undefined): string {
   if (asked === undefined) return 'Name the angles that your routes use.';
-  const { low95Rad, high95Rad } = asked;
+  const { low95Rad, high95Rad, commandRad, reason } = asked;
+  if (commandRad === null) return reason ?? '';
   const sizes = [low95Rad, high95Rad].map((angle) => Math.abs(angle ?? 0)).sort((a, b) => a - b);
   const interval =
     low95Rad === null || high95Rad === null
       ? ''
       : `; one such turn then makes ${degrees(sizes[0] ?? 0)} to ${degrees(sizes[1] ?? 0)}`;
-  return `For ${degrees(Math.abs(asked.wantedRad), 0)} to the ${asked.direction} at ${degrees(asked.rateRadPerS, 0)}/s, stop at ${degrees(Math.abs(asked.commandRad))}${interval}.`;
+  return `For ${degrees(Math.abs(asked.wantedRad), 0)} to the ${asked.direction} at ${degrees(asked.rateRadPerS, 0)}/s, stop at ${degrees(Math.abs(commandRad))}${interval}.`;
 }
 
 /** All groups in a few words where they differ by the rate alone, or else the one asked about. */
@@ -125,11 +134,17 @@ function scatterInWords({ residualSdRad }: TurnErrorModel, readingSdRad: number)
 }
 
 const hardlyTurned = ({ model, ...group }: TurnGroup): ThreeSentences => {
-  const turned = model.constantRad + (1 + model.scaleError) * (Math.PI / 2);
+  const told = model.toRad;
+  const turned = turnedBy(model, told);
+  const isOtherWay = turned < -0.1 * told;
   return {
-    found: 'The robot hardly turned when it was told to.',
-    means: `Told 90° ${groupName({ model, ...group })}, it turns by about ${degrees(turned, 0)}.`,
-    next: 'See that both motors run and that the angles are typed right, then turn again.',
+    found: isOtherWay
+      ? 'The robot turned the other way than it was told.'
+      : 'The robot hardly turned when it was told to.',
+    means: `Told ${degrees(told, 0)} ${groupName({ model, ...group })}, it turns by about ${degrees(turned, 0)}: no command makes that right.`,
+    next: isOtherWay
+      ? 'Find out its directions on the Bench, see that the angles are typed right, then turn again.'
+      : 'See that both motors run and that the angles are typed right, then turn again.',
   };
 };
 
@@ -170,6 +185,32 @@ function sentencesOf(model: TurnModel, readingSdRad: number): ThreeSentences {
   };
 }
 
+/** What a trial that does not fit would change, or changes. */
+function whatItChanges(
+  trials: readonly TurnTrial[],
+  { index, leftOut }: Misfit,
+  driftRadPerS: number,
+  { commands, misfits }: TurnModel,
+): string {
+  if (!leftOut) return 'It counts until it is set aside.';
+  const trial = trials[index];
+  const asked = commands.find(
+    ({ direction, kind, rateRadPerS }) =>
+      trial !== undefined &&
+      direction === sideOf(trial.targetRad) &&
+      kind === trial.kind &&
+      Math.abs(rateRadPerS / trial.rateRadPerS - 1) < 0.01,
+  );
+  if (asked === undefined || asked.commandRad === null)
+    return 'It does not count until it is mended.';
+  const kept = trials.filter(
+    (_, i) => i === index || !misfits.some((one) => one.leftOut && one.index === i),
+  );
+  const withIt = commandWithAll(kept, driftRadPerS, asked);
+  const then = withIt === null ? 'none' : degrees(Math.abs(withIt));
+  return `It does not count until it is mended; if it did, the command would change: for ${degrees(Math.abs(asked.wantedRad), 0)} it would be ${then} instead of ${degrees(Math.abs(asked.commandRad))}.`;
+}
+
 /**
  * What a list of turn trials says: models, commands, sentences, and what to try next.
  *
@@ -191,6 +232,16 @@ export function studyTurns(
     model,
     advice: adviseNextTrial(model.groups, wanted, readingSdRad),
     sentences: sentencesOf(model, readingSdRad),
-    why: model.groups.map((group) => ({ group: groupName(group), text: whyModel(group.model) })),
+    why: model.groups.map((group) => ({
+      group: groupName(group),
+      text: whyModel(group.model),
+      others: whatElse(group.model),
+    })),
+    questions: model.misfits.flatMap((misfit) => {
+      const trial = trials[misfit.index];
+      if (trial === undefined) return [];
+      const change = whatItChanges(trials, misfit, driftRadPerS, model);
+      return [{ index: misfit.index, text: `${misfitText(trial, misfit)} ${change}` }];
+    }),
   };
 }

@@ -1,0 +1,62 @@
+import type { Pose } from '../geometry/pose';
+import { alongAcross } from '../geometry/pose';
+import { degrees, millimetres } from '../text/quantities';
+import type { MissionForecast } from './summary';
+
+/** Missions that work in fewer runs are explained. */
+const WEAK = 0.5;
+
+/**
+ * Why a mission works in few of the runs: what of the mean pose at its mark lies outside its window, the
+ * worst first; else that the runs scatter too much, or do not get there.
+ *
+ * @param step at which it is worked, counted from 1
+ * @returns null for a mission that works in half of the runs or more
+ */
+export function whyMissed(
+  { mission, chance, scatter }: Omit<MissionForecast, 'why'>,
+  step: number,
+): string | null {
+  if (chance.rate >= WEAK) return null;
+  if (scatter === null) return `No run gets as far as step ${step}.`;
+  const { biasXM, biasYM, biasHeadingRad } = scatter;
+  if (biasXM === null || biasYM === null || biasHeadingRad === null) return null;
+  const { pose, window } = mission;
+  const offset = alongAcross({ xM: biasXM, yM: biasYM }, pose.headingRad);
+  const comes = pose.headingRad + biasHeadingRad;
+  const misses = [
+    {
+      times: Math.abs(biasHeadingRad) / window.headingRad,
+      text: `the robot faces ${degrees(comes, 0)} there, and the mission wants ${degrees(pose.headingRad, 0)} ± ${degrees(window.headingRad)}`,
+    },
+    {
+      times: Math.abs(offset.alongM) / window.alongM,
+      text: `it stands ${millimetres(Math.abs(offset.alongM))} ${offset.alongM > 0 ? 'too far ahead' : 'short'}, and ± ${millimetres(window.alongM)} is wanted`,
+    },
+    {
+      times: Math.abs(offset.acrossM) / window.acrossM,
+      text: `it stands ${millimetres(Math.abs(offset.acrossM))} too far to the ${offset.acrossM > 0 ? 'left' : 'right'}, and ± ${millimetres(window.acrossM)} is wanted`,
+    },
+  ]
+    .filter(({ times }) => times > 1)
+    .toSorted((a, b) => b.times - a.times);
+  return misses.length === 0
+    ? `At step ${step} the runs are right on average, but scatter by more than its window.`
+    : `At step ${step} ${misses.map(({ text }) => text).join('; ')}.`;
+}
+
+/** The wall nearest to a place, by its number on the table, counted from 1; null where there is none. */
+export function nearestWall(
+  walls: readonly { x1M: number; y1M: number; x2M: number; y2M: number }[],
+  { xM, yM }: Pose,
+): number | null {
+  const distance = walls.map(({ x1M, y1M, x2M, y2M }) => {
+    const [dx, dy] = [x2M - x1M, y2M - y1M];
+    const length2 = dx * dx + dy * dy;
+    const along = length2 === 0 ? 0 : ((xM - x1M) * dx + (yM - y1M) * dy) / length2;
+    const t = Math.min(1, Math.max(0, along));
+    return Math.hypot(xM - x1M - t * dx, yM - y1M - t * dy);
+  });
+  const nearest = distance.indexOf(Math.min(...distance));
+  return nearest < 0 ? null : nearest + 1;
+}
