@@ -190,7 +190,7 @@ export type BenchLogRecord = z.output<typeof benchLogRecord>;
 export type BenchLogPiece = z.output<typeof benchLogPiece>;
 export type StillCheckRecord = z.output<typeof stillCheckRecord>;
 /** What is kept of a check's result, so that a season can be drawn without its logs. */
-export type StillResult = Omit<StillCheck, 'fit'>;
+export type StillResult = Omit<StillCheck, 'fit' | 'allan'>;
 export type SavedStillCheck = StillCheckRecord & { result: StillResult };
 export type BenchTrialsRecord = z.output<typeof benchTrialsRecord>;
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;

@@ -12,4 +12,5 @@ export const name = z
   .max(80, 'expected at most 80 characters');
 export const note = z.string().trim().max(500, 'expected at most 500 characters');
 export const shortText = z.string().trim().max(40, 'expected at most 40 characters');
-export const time = z.iso.datetime();
+/** An instant; however many decimals it is written with, it is the same to the millisecond. */
+export const time = z.iso.datetime().transform((text) => new Date(text).toISOString());

@@ -82,6 +82,12 @@ export function previewCsv(text: string): { header: string[]; rows: string[][] }
   return { header: (data[0] ?? []).map((title) => title.trim()), rows: data.slice(1) };
 }
 
+/** About how many lines a file has, by its beginning. */
+export function estimatedLines(head: string, fileBytes: number): number {
+  const lines = head.split('\n').length - 1;
+  return lines < 2 ? lines : Math.round((fileBytes * lines) / Math.max(1, head.length));
+}
+
 const plainNumber = (text: string): number =>
   text.trim() === '' ? Number.NaN : Number(text.trim().replace(/^−/, '-').replace(',', '.'));
 

@@ -7,11 +7,28 @@ import { id, name, note, shortText, time, version } from './fields';
 /** The records that pass between browser, server and files, in SI units and radians. */
 export const teamRecord = z.object({ id, version, name });
 
-export const robotRecord = z.object({ id, version, teamId: id, name, robot: robotSchema });
+/** When it was put out of the way; null: it is in use. */
+const archivedAt = time.nullable().default(null);
 
-export const courseRecord = z.object({ id, version, teamId: id, name, table: tableSchema });
+export const robotRecord = z.object({
+  id,
+  version,
+  teamId: id,
+  name,
+  robot: robotSchema,
+  archivedAt,
+});
 
-export const routeRecord = z.object({ id, version, courseId: id, robotId: id, name });
+export const courseRecord = z.object({
+  id,
+  version,
+  teamId: id,
+  name,
+  table: tableSchema,
+  archivedAt,
+});
+
+export const routeRecord = z.object({ id, version, courseId: id, robotId: id, name, archivedAt });
 
 /** A route as it was saved once; never changed. The number is given by the server. */
 export const routeVersionRecord = z.object({ id, routeId: id, note, route: routeSchema });
@@ -24,7 +41,11 @@ export const seriesRecord = z.object({
   plannedRuns: z.number().int().min(1).max(1000),
   battery: shortText.nullable(),
   tableLabel: shortText.nullable(),
+  archivedAt,
 });
+
+/** A table has so many missions at most. */
+const MAX_MISSIONS = 15;
 
 const offsetM = z.number().min(-5).max(5).nullable();
 
@@ -41,7 +62,11 @@ export const runRecord = z
     endYM: offsetM,
     endHeadingRad: z.number().min(-3.1416).max(3.1416).nullable(),
     worked: z.boolean().nullable().describe('whether the run as a whole did what it should'),
-    missions: z.record(z.string().max(40), z.boolean()),
+    missions: z
+      .record(z.string().max(40), z.boolean())
+      .refine((missions) => Object.keys(missions).length <= MAX_MISSIONS, {
+        message: `expected at most ${MAX_MISSIONS} missions`,
+      }),
     cause: shortText.nullable(),
     note: note.nullable(),
     setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),

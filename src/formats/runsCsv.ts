@@ -164,7 +164,13 @@ function parseTime(text: string, column: string): string | null {
   return new Date(time).toISOString();
 }
 
-function parseText(text: string, column: string, max: number): string | null {
+/** What a spreadsheet would run as a formula; a plain number is none. */
+const FORMULA = /^(?:[=@\t\r]|[+-](?!\d*[.,]?\d+$)|'[=@+-])/;
+/** The mark that keeps it text, as spreadsheets know it; taken off again when it is read. */
+const KEPT_TEXT = /^'(?='?[=@+-])/;
+
+function parseText(cell: string, column: string, max: number): string | null {
+  const text = cell.replace(KEPT_TEXT, '');
   if (text.length > max) throw new BadCell(`column “${column}” holds over ${max} characters`);
   return text === '' ? null : text;
 }
@@ -267,6 +273,5 @@ export function writeRunsCsv(runs: readonly SavedRun[], missions: readonly Missi
     run.note ?? '',
     run.setAsideReason ?? '',
   ]);
-  // A text that begins like a formula is quoted for spreadsheets that would run it.
-  return `${Papa.unparse({ fields, data }, { escapeFormulae: /^[=@\t\r]/, newline: '\n' })}\n`;
+  return `${Papa.unparse({ fields, data }, { escapeFormulae: FORMULA, newline: '\n' })}\n`;
 }

@@ -1,4 +1,5 @@
 import { unwrapEncoder } from '../core/drive/unwrapEncoder';
+import { unitSlip } from '../core/unitSlip';
 import { radiansFromDegrees } from '../core/geometry/angle';
 import { medianPeriod } from '../core/gyro/log';
 import { unwrapHeadings } from '../core/gyro/unwrap';
@@ -76,6 +77,8 @@ export function toLog(
     const scaled = continuous.map((value) => value * factor || 0);
     log.columns[column] = column === 'headingRad' ? unwrapHeadings(scaled) : scaled;
   }
+  const slip = unitSlip(log.tS, log.columns.headingRad);
+  if (slip !== null) throw new Error(`${slip} Choose the unit beside its column.`);
   if (log.columns.headingRad === undefined && log.columns.rateRadPerS === undefined) {
     throw new Error(
       'It has neither a heading nor a turning rate in every line: choose the column that holds one.',

@@ -6,8 +6,8 @@ import type { BadLine } from './readings';
 const degrees = (max: number) => ({ min: -max, max });
 
 const TURN_COLUMNS: WantedColumn[] = [
-  { key: 'target', heading: /^target_deg$/i, name: 'target_deg', number: degrees(2000) },
-  { key: 'actual', heading: /^actual_deg$/i, name: 'actual_deg', number: degrees(2000) },
+  { key: 'target', heading: /^target_deg$/i, name: 'target_deg', number: degrees(745) },
+  { key: 'actual', heading: /^actual_deg$/i, name: 'actual_deg', number: degrees(745) },
   {
     key: 'rate',
     heading: /^rate_deg_per_s$/i,
@@ -20,7 +20,7 @@ const TURN_COLUMNS: WantedColumn[] = [
     heading: /^duration_s$/i,
     name: 'duration_s',
     optional: true,
-    number: { min: 0.01, max: 600 },
+    number: { min: 0.01, max: 60 },
   },
 ];
 

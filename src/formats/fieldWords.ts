@@ -1,0 +1,147 @@
+import { degreesFromRadians } from '../core/geometry/angle';
+import { shortNumber } from '../core/text/quantities';
+
+/** Names of parts of a record, as the screens call them. */
+const PARTS: Record<string, string> = {
+  robot: '',
+  table: '',
+  body: 'body',
+  motors: 'motors',
+  gyro: 'heading sensor',
+  distance: 'distance sensor',
+  errors: 'assumed to be wrong',
+  signs: 'direction',
+  build: 'build',
+  units: 'unit',
+  ports: 'port',
+  missions: 'mission',
+  walls: 'wall',
+  lines: 'line',
+  pose: '',
+  window: 'window',
+};
+
+/** Names of values, as the screens call them, without their unit. */
+const NAMES: Record<string, string> = {
+  wheelDiameter: 'wheel diameter',
+  track: 'track width',
+  gearRatio: 'motor turns per wheel turn',
+  encoderCountsPerMotorDegree: 'counts per motor degree',
+  front: 'to the front',
+  rear: 'to the rear',
+  halfWidth: 'to either side',
+  maxSpeed: 'top speed',
+  maxAcceleration: 'acceleration',
+  loopPeriod: 'loop period',
+  driftSd: 'drift differs by',
+  noise: 'noise',
+  scaleError: 'scale error',
+  quantum: 'smallest step',
+  ahead: 'ahead of the axle',
+  left: 'left of the middle',
+  beamHalfAngle: 'half beam',
+  lostEchoShare: 'lost echoes',
+  wheelScaleError: 'wheels larger by',
+  wheelDifference: 'right wheel larger by',
+  trackScaleError: 'track wider by',
+  slip: 'slip scatter after 1 m',
+  leftMotor: 'left motor',
+  rightMotor: 'right motor',
+  drivenWheels: 'driven wheels',
+  skids: 'wheels slide sideways in turns',
+  encodersRollOver: 'encoders roll over',
+  onStop: 'motors on a stop',
+  startZeroesHeading: 'starting a program zeroes the heading',
+  width: 'along the home edge',
+  height: 'away from it',
+  x: 'x',
+  y: 'y',
+  along: 'along ±',
+  across: 'across ±',
+  endX: 'end x',
+  endY: 'end y',
+  endHeading: 'heading at the end',
+  battery: 'battery',
+  batteryV: 'voltage',
+  placedBy: 'placed by',
+  happenedAt: 'when',
+  setAsideReason: 'set aside, reason',
+  worked: 'worked',
+};
+
+interface UnitWords {
+  suffix: RegExp;
+  show(value: number): string;
+}
+
+const scaled = (suffix: RegExp, factor: number, unit: string): UnitWords => ({
+  suffix,
+  show: (value) => `${shortNumber(value * factor, 3)} ${unit}`,
+});
+
+/** Units by the ending of a name, the longest first. */
+const UNITS: UnitWords[] = [
+  scaled(/MPerSqrtM$/, 1000, 'mm'),
+  scaled(/MPerS2$/, 100, 'cm/s²'),
+  scaled(/MPerS$/, 100, 'cm/s'),
+  { suffix: /RadPerSqrtS$/, show: (v) => `${shortNumber(degreesFromRadians(v), 4)} °/√s` },
+  { suffix: /RadPerS$/, show: (v) => `${shortNumber(degreesFromRadians(v), 4)} °/s` },
+  { suffix: /Rad$/, show: (v) => `${shortNumber(degreesFromRadians(v), 2)}°` },
+  scaled(/(Error|Difference|Share)$/, 100, '%'),
+  scaled(/M$/, 1000, 'mm'),
+  scaled(/S$/, 1000, 'ms'),
+  scaled(/V$/, 1, 'V'),
+];
+
+/** Endings that belong to the name and not to its unit. */
+const KEEPS_ITS_ENDING = /(Error|Difference|Share|V)$/;
+
+const spaced = (name: string): string =>
+  name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
+
+function nameOf(key: string): string {
+  const unit = UNITS.find(({ suffix }) => suffix.test(key));
+  const bare =
+    unit === undefined || KEEPS_ITS_ENDING.test(key) ? key : key.replace(unit.suffix, '');
+  return NAMES[key] ?? NAMES[bare] ?? spaced(bare);
+}
+
+/** What the field at a path of a record is called on the screens: "body, to the front". */
+export function fieldName(path: string, record: unknown): string {
+  const keys = path.split('.');
+  let at: unknown = record;
+  const words: string[] = [];
+  keys.forEach((key, i) => {
+    const inner = (at as Record<string, unknown> | undefined)?.[key];
+    if (/^\d+$/.test(key)) {
+      const { name, label } = (inner ?? {}) as { name?: string; label?: string };
+      words[words.length - 1] += ` ${name ?? label ?? Number(key) + 1}`;
+    } else if (i === keys.length - 1) words.push(PARTS[key] ?? nameOf(key));
+    else if (key === 'missions' && !/^\d+$/.test(keys[i + 1] ?? '')) words.push('mission');
+    else if ((PARTS[key] ?? key) !== '') words.push(PARTS[key] ?? key);
+    at = inner;
+  });
+  return words.filter((word) => word !== '').join(', ');
+}
+
+/** A value of a record with its unit, as the screens show it. */
+export function fieldValue(path: string, value: unknown): string {
+  if (value === undefined || value === null || value === '') return 'nothing';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string') return value;
+  if (typeof value === 'number') {
+    const key = path.split('.').at(-1) ?? '';
+    if (path.includes('signs.')) return value > 0 ? 'grows' : 'shrinks';
+    const unit = UNITS.find(({ suffix }) => suffix.test(key));
+    return unit === undefined ? shortNumber(value, 4) : unit.show(value);
+  }
+  if (Array.isArray(value)) {
+    const names = value.map((one, i) => {
+      const { name, label } = Object(one) as { name?: string; label?: string };
+      return typeof one === 'string' ? one : (name ?? label ?? `no. ${i + 1}`);
+    });
+    return names.length === 0 ? 'none' : `${names.length}: ${names.join(', ')}`;
+  }
+  const { name, label } = value as { name?: string; label?: string };
+  return name ?? label ?? 'there';
+}
