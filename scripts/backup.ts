@@ -1,19 +1,26 @@
-import { renameSync, writeFileSync } from 'node:fs';
-import { describeBundle, exportBundle } from '../src/server/bundle';
+import { describeCounts } from '../src/server/bundle';
+import { writeBundle } from './lib/bundleFile';
 import { withData } from './lib/openData';
 import { home } from './lib/paths';
 import { findRunning, lastData } from './lib/running';
-import { main, say } from './lib/sentence';
+import { main, say, Sentence } from './lib/sentence';
 
 /** All data of what is (or was last) served, as one file. */
 main(async () => {
   const file = process.argv[2] ?? '';
   const data = findRunning(home)?.data ?? lastData(home) ?? 'team';
   await withData(data, async (db) => {
-    const bundle = await exportBundle(db, data);
-    // Written beside and then renamed: a full disk must not leave half a backup under the name.
-    writeFileSync(`${file}.part`, `${JSON.stringify(bundle)}\n`);
-    renameSync(`${file}.part`, file);
-    say(`Saved to ${file}: ${describeBundle(bundle)}.`);
+    try {
+      const counts = await writeBundle(db, data, file);
+      say(`Saved to ${file}: ${describeCounts(counts)}.`);
+    } catch (error) {
+      const { code } = error as NodeJS.ErrnoException;
+      if (code === 'ENOSPC') {
+        throw new Sentence(
+          `The disk is full: there is no room for ${file}. Nothing was left behind; make room and try again.`,
+        );
+      }
+      throw error;
+    }
   });
 });

@@ -1,7 +1,8 @@
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { describeBundle, exportBundle, importBundle, parseBundle } from '../src/server/bundle';
+import { checkBundle, describeCounts, importBundle, openBundle, total } from '../src/server/bundle';
 import { isDatabaseError } from '../src/server/databaseError';
+import { linesOf, writeBundle } from './lib/bundleFile';
 import { withData } from './lib/openData';
 import { home } from './lib/paths';
 import { findRunning, noteRunning } from './lib/running';
@@ -9,19 +10,25 @@ import { main, say, Sentence } from './lib/sentence';
 
 /** Data from a backup, in place of what is there; that is kept beside as a backup of its own. */
 main(async () => {
-  const file = process.argv[2] ?? '';
+  const [file = '', ...options] = process.argv.slice(2);
   if (!existsSync(file)) throw new Sentence(`There is no file ${file}.`);
-  const bundle = parseBundle(readFileSync(file, 'utf8'));
-  await withData(bundle.data, async (db) => {
-    const before = await exportBundle(db, bundle.data);
-    if (before.tables.team.length > 0) {
+  // Every record is looked at before anything is written.
+  const { head, counts } = await checkBundle(await openBundle(linesOf(file)));
+  await withData(head.data, async (db) => {
+    if ((await db.models.team.count()) > 0) {
+      if (total(counts) === 0 && !options.includes('--yes')) {
+        throw new Sentence(
+          `${file} is an empty backup: it would take everything away. If that is meant, say so: ./corvat restore ${file} --yes`,
+        );
+      }
       mkdirSync(home, { recursive: true });
-      const kept = join(home, `before-restore-${before.madeAt.replaceAll(':', '-')}.json`);
-      writeFileSync(kept, `${JSON.stringify(before)}\n`, { mode: 0o600 });
+      const now = new Date().toISOString().replaceAll(':', '-');
+      const kept = join(home, `before-restore-${now}.jsonl`);
+      await writeBundle(db, head.data, kept);
       say(`What was there is kept in ${kept}.`);
     }
     try {
-      await importBundle(db, bundle);
+      await importBundle(db, await openBundle(linesOf(file)));
     } catch (error) {
       if (!isDatabaseError(error)) throw error;
       throw new Sentence(
@@ -29,7 +36,7 @@ main(async () => {
       );
     }
   });
-  if (findRunning(home) === undefined) noteRunning(home, { pid: 0, data: bundle.data, url: '' });
-  const command = bundle.data === 'demo' ? 'demo' : 'start';
-  say(`Restored from ${file}: ${describeBundle(bundle)}. See it with ./corvat ${command}.`);
+  if (findRunning(home) === undefined) noteRunning(home, { pid: 0, data: head.data, url: '' });
+  const command = head.data === 'demo' ? 'demo' : 'start';
+  say(`Restored from ${file}: ${describeCounts(counts)}. See it with ./corvat ${command}.`);
 });

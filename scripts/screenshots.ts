@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { mkdirSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { demoId } from '../src/server/demo/scenario';
+import { demoId } from '../src/server/demo/ids';
 import { launchBrowser, withServedDemo } from './lib/browser';
 import { root } from './lib/paths';
 import { main, say } from './lib/sentence';
@@ -24,7 +24,7 @@ const simulate = async (page: Page) => {
 };
 
 async function enterARun(page: Page): Promise<void> {
-  for (const key of ['b', '3', 'x', '3', '8', 'Tab', '4', '4', 'Tab', '-', '4']) {
+  for (const key of ['w', 'b', '3', 'x', '3', '8', 'Tab', '4', '4', 'Tab', '-', '4']) {
     await page.keyboard.press(key);
   }
 }

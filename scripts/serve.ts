@@ -1,8 +1,10 @@
 import type { ChildProcess } from 'node:child_process';
 import { ConnectionError } from 'sequelize';
 import { openDatabase } from '../src/server/database';
-import { loadDemo } from '../src/server/demo/load';
+import { isDemoLoaded } from '../src/server/demo/loaded';
 import { migrate } from '../src/server/migrate';
+import { Problem } from '../src/server/problem';
+import { isFull } from '../src/server/room';
 import { privateUrl, startMariadb, type Data, type PrivateDatabase } from './lib/mariadb';
 import { home } from './lib/paths';
 import { freePortFrom, isFree } from './lib/ports';
@@ -45,7 +47,18 @@ async function prepareData(url: string, data: Data): Promise<void> {
   try {
     const done = await migrate(db);
     if (done.length > 0) say(`… tables brought up to date (${done.join(', ')})`);
-    if (data === 'demo' && (await loadDemo(db))) say('… demo data loaded');
+    if (data === 'demo' && !(await isDemoLoaded(db))) {
+      // Fetched only when it is needed: it brings the simulator along.
+      const { loadDemo } = await import('../src/server/demo/load');
+      try {
+        await loadDemo(db);
+        say('… demo data loaded');
+      } catch (error) {
+        // Demo data of an earlier Corvat that somebody has worked with: theirs stand.
+        if (!(error instanceof Problem)) throw error;
+        say('… the demo data were changed: they are left as they are');
+      }
+    }
   } catch (error) {
     if (error instanceof ConnectionError) {
       throw new Sentence(`The database does not let Corvat in: ${error.message}`);
@@ -56,29 +69,46 @@ async function prepareData(url: string, data: Data): Promise<void> {
   }
 }
 
-/** Keeps a child process alive until it is told to stop. */
+/** The longest wait before another try while there is no room. */
+const FULL_WAIT_MS = 5000;
+
+/** Keeps a child process alive until it is told to stop; while the disk is full, it waits for room. */
 function keepAlive(what: string, start: () => Promise<ChildProcess>, isStopping: () => boolean) {
   let restarts: number[] = [];
-  const watch = (child: ChildProcess) => {
-    child.once('exit', () => {
+  const giveUp = (why: string) => {
+    say(why);
+    process.kill(process.pid, 'SIGTERM');
+  };
+  const again = async (): Promise<void> => {
+    for (let full = isFull(home); !isStopping(); full = isFull(home)) {
+      if (full) say(`… the disk is full: ${what} waits for room`);
+      // Longer each time: what is in the way, such as a taken port, may go.
+      await pause(full ? FULL_WAIT_MS : 100 * 2 ** restarts.length);
       if (isStopping()) return;
-      restarts = restarts.filter((time) => Date.now() - time < 60_000);
+      try {
+        watch(await start());
+        return;
+      } catch (error) {
+        if (isFull(home)) continue;
+        giveUp(`corvat: ${what} does not start again: ${(error as Error).message}`);
+        return;
+      }
+    }
+  };
+  const watch = (child: ChildProcess) => {
+    const onExit = () => {
+      if (isStopping()) return;
+      restarts = isFull(home) ? [] : restarts.filter((time) => Date.now() - time < 60_000);
       restarts.push(Date.now());
       if (restarts.length > RESTARTS_PER_MINUTE) {
-        say(`corvat: ${what} keeps ending; stopping. See the log in ${home}.`);
-        process.kill(process.pid, 'SIGTERM');
+        giveUp(`corvat: ${what} keeps ending; stopping. See the log in ${home}.`);
         return;
       }
       say(`… ${what} has ended unexpectedly; starting it again`);
-      // Longer each time: what is in the way, such as a taken port, may go.
-      void pause(100 * 2 ** restarts.length)
-        .then(start)
-        .then(watch)
-        .catch((error: unknown) => {
-          say(`corvat: ${what} does not start again: ${(error as Error).message}`);
-          process.kill(process.pid, 'SIGTERM');
-        });
-    });
+      void again();
+    };
+    if (child.exitCode !== null || child.signalCode !== null) onExit();
+    else child.once('exit', onExit);
   };
   return watch;
 }

@@ -65,9 +65,15 @@ const STAGES: Check[][][] = [
   ],
   [
     [vitest('api'), browser('bench', ['bench'])],
-    [browser('screens', ['screens', 'keyboard']), browser('work', ['course', 'logging', 'story'])],
+    [
+      browser('screens', ['screens', 'keyboard']),
+      browser('work', ['course', 'logging', 'story', 'workKept']),
+    ],
   ],
 ];
+
+/** What takes its time and is run by hand: kills, a full disk, large backups. */
+const ENDURANCE: Check[][][] = [[[vitest('endurance')]]];
 
 /** Run a command to its end; what it says is kept together, so that two at once stay readable. */
 const run = ({
@@ -123,7 +129,8 @@ main(async () => {
       sum.failed += failed;
     }
   };
-  for (const stage of STAGES) await Promise.all(stage.map(inOrder));
+  const stages = process.argv[2] === 'endurance' ? ENDURANCE : STAGES;
+  for (const stage of stages) await Promise.all(stage.map(inOrder));
   console.log(`${sum.passed} passed, ${sum.failed} failed`);
   process.exitCode = sum.failed === 0 ? 0 : 1;
 });

@@ -1,12 +1,29 @@
 import { defineMiddleware } from 'astro:middleware';
+import { isDatabaseError } from './server/databaseError';
 import { log } from './server/log';
 import { refusal, securityHeaders, withStyleAttributes } from './server/security';
+
+/** A page that the database does not answer for is away for a while, and no fault of Corvat's. */
+async function answer(request: Request, next: () => Promise<Response>): Promise<Response> {
+  try {
+    return await next();
+  } catch (error) {
+    if (!isDatabaseError(error)) throw error;
+    log.warn({ err: error, path: new URL(request.url).pathname }, 'database error');
+    return new Response(AWAY_PAGE, {
+      status: 503,
+      headers: { 'content-type': 'text/html; charset=utf-8', 'retry-after': '5' },
+    });
+  }
+}
+
+const AWAY_PAGE = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="refresh" content="5"><title>Not just now · Corvat</title></head><body><main><h1>Corvat cannot show this just now</h1><p>The database is starting again, or very busy; that takes a few seconds. Nothing is lost. This page tries again by itself.</p></main></body></html>`;
 
 /** Every request: host and origin checked, headers set, told in the log. */
 export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   const started = performance.now();
   const refused = refusal(request);
-  const response = refused ?? (await next());
+  const response = refused ?? (await answer(request, next));
   for (const [name, value] of Object.entries(securityHeaders)) response.headers.set(name, value);
   const policy = response.headers.get('content-security-policy');
   if (policy !== null) {

@@ -1,6 +1,14 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import mariadb from 'mariadb';
 import { serverProgram } from './paths';
@@ -37,12 +45,28 @@ export function privateUrl(home: string, data: Data): string {
 
 const amRoot = process.getuid?.() === 0;
 
-/** Started by root, the server runs as mysql, unless mysql cannot reach the folder. */
+/**
+ * Started by root, the server runs as mysql, and the folder, which nobody else may look into, is given to
+ * mysql; unless mysql cannot reach it: then the server runs as root.
+ */
 function serverUser(home: string): string | undefined {
   if (!amRoot) return undefined;
+  if (spawnSync('chown', ['mysql:', home]).status !== 0) return 'root';
   const reaches = spawnSync('runuser', ['-u', 'mysql', '--', 'test', '-x', home]).status === 0;
+  if (!reaches) spawnSync('chown', ['root:', home]);
   return reaches ? 'mysql' : 'root';
 }
+
+/** The data folder and its files are its user's alone, also those that an earlier Corvat made. */
+function closeToOthers(home: string): void {
+  chmodSync(home, 0o700);
+  for (const entry of readdirSync(home, { withFileTypes: true })) {
+    if (entry.isFile()) chmodSync(join(home, entry.name), 0o600);
+  }
+}
+
+/** MariaDB does not go by the mask of whoever starts it. */
+const PRIVATE_FILES = { ...process.env, UMASK: '0600', UMASK_DIR: '0700' };
 
 function own(path: string, user: string | undefined): void {
   if (user !== undefined) spawnSync('chown', ['-R', `${user}:`, path]);
@@ -67,14 +91,18 @@ function prepareFolder(home: string, user: string | undefined): void {
   rmSync(files.data, { recursive: true, force: true });
   mkdirSync(files.data, { mode: 0o700 });
   own(files.data, user);
-  const made = spawnSync('mariadb-install-db', [
-    '--no-defaults',
-    `--datadir=${files.data}`,
-    `--tmpdir=${files.temporary}`,
-    '--auth-root-authentication-method=normal',
-    '--skip-test-db',
-    ...(user === undefined ? [] : [`--user=${user}`]),
-  ]);
+  const made = spawnSync(
+    'mariadb-install-db',
+    [
+      '--no-defaults',
+      `--datadir=${files.data}`,
+      `--tmpdir=${files.temporary}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+      ...(user === undefined ? [] : [`--user=${user}`]),
+    ],
+    { env: PRIVATE_FILES },
+  );
   if (made.status !== 0) {
     throw new Sentence(
       `The private database could not be made in ${files.data}: ${String(made.stderr).trim().split('\n').at(-1) ?? ''}`,
@@ -155,7 +183,8 @@ export interface PrivateDatabase {
 /** Start the private MariaDB of a data folder on loopback, making or mending what it needs. */
 export async function startMariadb(home: string): Promise<PrivateDatabase> {
   const files = databaseFiles(home);
-  mkdirSync(home, { recursive: true });
+  mkdirSync(home, { recursive: true, mode: 0o700 });
+  closeToOthers(home);
   const user = serverUser(home);
   await takeOverOrphan(home);
   prepareFolder(home, user);
@@ -182,7 +211,7 @@ export async function startMariadb(home: string): Promise<PrivateDatabase> {
       ...(user === undefined ? [] : [`--user=${user}`]),
     ],
     // A group of its own, so that Ctrl-C reaches only Corvat, which then stops it in good order.
-    { stdio: 'ignore', detached: true },
+    { stdio: 'ignore', detached: true, env: PRIVATE_FILES },
   );
   const failed = new Promise<never>((_, reject) => {
     child.once('error', () => reject(new Sentence('mariadbd could not be run: is it installed?')));

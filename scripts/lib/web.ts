@@ -17,10 +17,11 @@ export function startWeb(port: number, databaseUrl: string): ChildProcess {
   const logFile = openSync(
     webLog,
     existsSync(webLog) && statSync(webLog).size < MOST_LOG_BYTES ? 'a' : 'w',
+    0o600,
   );
   const child = spawn(
     process.execPath,
-    ['--import', join(root, 'scripts/lib/endWithParent.mjs'), join(root, 'dist/server/entry.mjs')],
+    ['--import', join(root, 'scripts/lib/beforeWeb.mjs'), join(root, 'dist/server/entry.mjs')],
     {
       cwd: root,
       env: {
@@ -30,6 +31,7 @@ export function startWeb(port: number, databaseUrl: string): ChildProcess {
         PORT: String(port),
         CORVAT_DATABASE_URL: databaseUrl,
         CORVAT_INSTANCE: instance,
+        CORVAT_HOME: home,
       },
       stdio: ['ignore', 'ignore', logFile, 'ipc'],
       detached: true,

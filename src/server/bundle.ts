@@ -1,85 +1,220 @@
 import { z } from 'zod';
-import type { Database } from './database';
-import { inTransaction } from './database';
-import { TABLE_NAMES, type TableName } from './models';
+import { QueryTypes, type Transaction } from 'sequelize';
+import { describeIssue } from '../formats/issues';
+import { inTransaction, type Database } from './database';
+import { TABLE_NAMES, type Row, type TableName } from './models';
+import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
 
 const FORMAT = 'corvat-backup';
-const FORMAT_VERSION = 1;
+const FORMAT_VERSION = 2;
 
-/** Tables that every backup has; one of an earlier Corvat lacks those that came later. */
-const FIRST_TABLES = new Set<TableName>([
-  'team',
-  'robot',
-  'course',
-  'mission',
-  'route',
-  'routeVersion',
-  'series',
-  'run',
-]);
-
-const rows = z.array(z.record(z.string(), z.unknown()));
-
-const tables = z.object(
-  Object.fromEntries(
-    TABLE_NAMES.map((name) => [name, FIRST_TABLES.has(name) ? rows : rows.default([])]),
-  ) as Record<TableName, typeof rows>,
-);
-
-const bundleSchema = z.object({
+const header = z.object({
   format: z.literal(FORMAT),
-  formatVersion: z.literal(FORMAT_VERSION),
+  formatVersion: z.union([z.literal(1), z.literal(2)]),
   data: z.enum(['demo', 'team']),
   madeAt: z.iso.datetime(),
-  tables,
 });
 
-export type Bundle = z.output<typeof bundleSchema>;
+export type BundleHeader = z.output<typeof header>;
 
-/** A bundle from the text of a file; throws an Error with a sentence when it is none. */
-export function parseBundle(text: string): Bundle {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    throw new Error('This file is not a backup of Corvat: it is not readable as JSON.');
+/** How many rows of each table. */
+export type Counts = Record<TableName, number>;
+
+const noRows = (): Counts => Object.fromEntries(TABLE_NAMES.map((name) => [name, 0])) as Counts;
+
+/** Rows read at once: few of those that are large. */
+const ROWS_AT_ONCE: Partial<Record<TableName, number>> = { benchLogPiece: 2, benchTrials: 50 };
+const USUAL_ROWS_AT_ONCE = 500;
+
+/** Lines of a backup: what it is, then a row each, then the end, by which a cut-off file is told. */
+export async function* exportLines(
+  db: Database,
+  data: BundleHeader['data'],
+  transaction: Transaction,
+  counts: Counts = noRows(),
+): AsyncGenerator<string> {
+  const madeAt = new Date().toISOString();
+  yield JSON.stringify({ format: FORMAT, formatVersion: FORMAT_VERSION, data, madeAt });
+  for (const name of TABLE_NAMES) {
+    const limit = ROWS_AT_ONCE[name] ?? USUAL_ROWS_AT_ONCE;
+    const model = db.models[name];
+    const order = model.primaryKeyAttributes;
+    for (let offset = 0; ; offset += limit) {
+      const rows = await model.findAll({ order: [...order], limit, offset, transaction });
+      for (const row of rows) {
+        yield JSON.stringify({ table: name, row: row.get({ plain: true }) });
+      }
+      counts[name] += rows.length;
+      if (rows.length < limit) break;
+    }
   }
-  const parsed = bundleSchema.safeParse(value);
+  yield JSON.stringify({ end: true, rows: total(counts) });
+}
+
+export const total = (counts: Counts): number =>
+  Object.values(counts).reduce((sum, rows) => sum + rows, 0);
+
+/** Work on all data as it is at one moment. */
+export const atOneMoment = <T>(db: Database, work: (transaction: Transaction) => Promise<T>) =>
+  inTransaction(db, work);
+
+/** A row of a backup, held to its schema. */
+export interface BundleRow {
+  table: TableName;
+  row: PlainRow;
+}
+
+const line = z.union([
+  z.object({ table: z.enum(TABLE_NAMES as [TableName, ...TableName[]]), row: z.looseObject({}) }),
+  z.object({ end: z.literal(true), rows: z.number().int() }),
+]);
+
+const parseJson = (text: string, where: string): unknown => {
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new Error(`This file is not a backup of Corvat: ${where} is not readable as JSON.`);
+  }
+};
+
+function parseHeader(value: unknown): BundleHeader {
+  const parsed = header.safeParse(value);
   if (parsed.success) return parsed.data;
-  const issue = parsed.error.issues[0];
+  const [issue] = parsed.error.issues;
   throw new Error(
-    `This file is not a backup that this Corvat can read: ${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`,
+    `This file is not a backup that this Corvat can read: ${issue === undefined ? '' : describeIssue(issue)}.`,
   );
 }
 
-/** All data as one bundle, read in one transaction so that it fits together. */
-export const exportBundle = (db: Database, data: Bundle['data']): Promise<Bundle> =>
-  inTransaction(db, async (transaction) => {
-    const rows: Partial<Bundle['tables']> = {};
-    for (const name of TABLE_NAMES) {
-      const found = await db.models[name].findAll({ transaction });
-      rows[name] = found.map((row) => row.get({ plain: true }));
-    }
-    return {
-      format: FORMAT,
-      formatVersion: FORMAT_VERSION,
-      data,
-      madeAt: new Date().toISOString(),
-      tables: rows as Bundle['tables'],
-    };
-  });
+/** A row as its table wants it, brought forward; a sentence with table, id and field where it does not fit. */
+function checkedRow(table: TableName, row: unknown): BundleRow {
+  const parsed = ROW_SCHEMAS[table].safeParse(row);
+  if (parsed.success) return { table, row: parsed.data };
+  const [issue] = parsed.error.issues;
+  const { id, logId, number } = row as PlainRow;
+  const which = typeof id === 'string' ? id : `${String(logId)}, ${String(number)}`;
+  throw new Error(
+    `A record in this file cannot be read: table ${table}, id ${which}, ${issue === undefined ? '' : describeIssue(issue)}. Nothing was changed.`,
+  );
+}
 
-/** Put the data of a bundle in place of everything that is there, all or nothing. */
-export const importBundle = (db: Database, bundle: Bundle): Promise<void> =>
-  inTransaction(db, async (transaction) => {
+/** The tables of a backup of format 1: one JSON value for everything. */
+function* rowsOfFirstFormat(value: unknown): Generator<BundleRow> {
+  const { tables } = value as { tables?: Record<string, unknown> };
+  for (const name of TABLE_NAMES) {
+    const rows: unknown = tables?.[name] ?? [];
+    if (!Array.isArray(rows)) {
+      throw new Error(`This file is not a backup that this Corvat can read: tables.${name}.`);
+    }
+    for (const row of rows) yield checkedRow(name, row);
+  }
+}
+
+/** A backup that is being read: what it is, and its rows one after the other. */
+export interface OpenBundle {
+  head: BundleHeader;
+  rows: AsyncIterable<BundleRow>;
+}
+
+/**
+ * Read a backup line by line, each row held to its schema.
+ *
+ * @throws Error with a sentence when it is none, is cut off, or holds a record that no page could read
+ */
+export async function openBundle(lines: AsyncIterable<string>): Promise<OpenBundle> {
+  const iterator = lines[Symbol.asyncIterator]();
+  const first = await iterator.next();
+  const value = parseJson(first.done === true ? '' : first.value, 'its first line');
+  const head = parseHeader(value);
+  async function* rows(): AsyncGenerator<BundleRow> {
+    if (head.formatVersion === 1) {
+      yield* rowsOfFirstFormat(value);
+      return;
+    }
+    let read = 0;
+    for (let n = 2; ; n += 1) {
+      const next = await iterator.next();
+      if (next.done === true) throw new Error('This backup is cut off: its last line is missing.');
+      const parsed = line.safeParse(parseJson(next.value, `line ${n}`));
+      if (!parsed.success) throw new Error(`Line ${n} of this file is no line of a backup.`);
+      if ('end' in parsed.data) {
+        if (parsed.data.rows === read) return;
+        throw new Error(`This backup is not whole: ${read} of ${parsed.data.rows} rows are in it.`);
+      }
+      read += 1;
+      yield checkedRow(parsed.data.table, parsed.data.row);
+    }
+  }
+  return { head, rows: rows() };
+}
+
+/** Read a backup to its end without keeping it: whether it fits, and how much is in it. */
+export async function checkBundle({
+  head,
+  rows,
+}: OpenBundle): Promise<{ head: BundleHeader; counts: Counts }> {
+  const counts = noRows();
+  for await (const { table } of rows) counts[table] += 1;
+  return { head, counts };
+}
+
+/** One statement takes so many characters at most: far below what the database allows. */
+const CHARACTERS_AT_ONCE = 300_000;
+
+/** Insert rows in batches; rows that point to others of their own table are linked at the end. */
+async function insertAll(db: Database, rows: AsyncIterable<BundleRow>, transaction: Transaction) {
+  const links: { id: unknown; beforeId: unknown }[] = [];
+  let batch: PlainRow[] = [];
+  let size = 0;
+  let current: TableName | null = null;
+  const flush = async () => {
+    if (current === null || batch.length === 0) return;
+    await db.models[current].bulkCreate(batch, { transaction });
+    batch = [];
+    size = 0;
+  };
+  for await (const { table, row } of rows) {
+    const characters = JSON.stringify(row).length;
+    if (table !== current || size + characters > CHARACTERS_AT_ONCE) await flush();
+    current = table;
+    size += characters;
+    if (table === 'stillCheck' && row.beforeId !== null) {
+      links.push({ id: row.id, beforeId: row.beforeId });
+      batch.push({ ...row, beforeId: null });
+    } else batch.push(row);
+  }
+  await flush();
+  for (const { id, beforeId } of links) {
+    await db.models.stillCheck.update({ beforeId }, { where: { id }, transaction });
+  }
+}
+
+/** Entries that come are counted on from those that were taken back. */
+async function countOn(db: Database, transaction: Transaction): Promise<void> {
+  const highest = await Promise.all(
+    (['series', 'benchTrials', 'calibration', 'calibrationChange'] as const).map((name) =>
+      db.models[name].max<number | null, Row>('entry', { transaction }),
+    ),
+  );
+  const last = Math.max(0, ...highest.map((entry) => Number(entry ?? 0)));
+  if (last > 0) {
+    await db.sequelize.query(`SELECT SETVAL(entry_number, ${Math.round(last)})`, {
+      type: QueryTypes.SELECT,
+      transaction,
+    });
+  }
+}
+
+/** Put the rows of a backup in place of everything that is there, all or nothing. */
+export const importBundle = (db: Database, { rows }: OpenBundle): Promise<void> =>
+  db.sequelize.transaction(async (transaction) => {
     for (const name of TABLE_NAMES.toReversed()) {
       await db.models[name].destroy({ where: {}, transaction });
     }
-    for (const name of TABLE_NAMES) {
-      await db.models[name].bulkCreate(bundle.tables[name], { transaction, validate: true });
-    }
+    await insertAll(db, rows, transaction);
+    await countOn(db, transaction);
   });
 
-/** How many rows of each kind a bundle holds, in words. */
-export const describeBundle = (bundle: Bundle): string =>
-  TABLE_NAMES.map((name) => `${bundle.tables[name].length} ${name}`).join(', ');
+/** How many rows of each kind there are, in words. */
+export const describeCounts = (counts: Counts): string =>
+  TABLE_NAMES.map((name) => `${counts[name]} ${name}`).join(', ');

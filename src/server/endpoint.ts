@@ -3,7 +3,7 @@ import type { BaseError } from 'sequelize';
 import type { z } from 'zod';
 import { describeIssue, issuePath } from '../formats/issues';
 import { database, type Database } from './database';
-import { isDatabaseError } from './databaseError';
+import { isDatabaseError, refusalOf, type Refusal } from './databaseError';
 import { log } from './log';
 import { Problem } from './problem';
 
@@ -34,6 +34,21 @@ async function readLimited(request: Request, maxBytes: number): Promise<string> 
   return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(chunks));
 }
 
+/** Half of a pair of surrogates: no character, and nothing that a database could keep. */
+const HALF_PAIR = /\p{Surrogate}/u;
+
+/** The path of the first text that is no Unicode (half of a pair of surrogates); null where all is well. */
+function illFormed(value: unknown, path = ''): string | null {
+  if (typeof value === 'string') return HALF_PAIR.test(value) ? path || '(input)' : null;
+  if (typeof value !== 'object' || value === null) return null;
+  for (const [key, inner] of Object.entries(value)) {
+    const at = path === '' ? key : `${path}.${key}`;
+    const found = HALF_PAIR.test(key) ? path || '(input)' : illFormed(inner, at);
+    if (found !== null) return found;
+  }
+  return null;
+}
+
 /** The body as JSON that fits the schema, or a problem that says where it does not. */
 export async function readBody<S extends z.ZodType>(
   request: Request,
@@ -50,6 +65,12 @@ export async function readBody<S extends z.ZodType>(
     if (error instanceof Problem) throw error;
     throw new Problem(400, 'not-json', 'The body is not readable as JSON in UTF-8.');
   }
+  const odd = illFormed(value);
+  if (odd !== null) {
+    throw new Problem(422, 'invalid', `${odd}: expected text without half characters`, {
+      path: odd,
+    });
+  }
   const parsed = schema.safeParse(value);
   const issue = parsed.success ? undefined : parsed.error.issues[0];
   if (issue !== undefined) {
@@ -61,16 +82,26 @@ export async function readBody<S extends z.ZodType>(
 const problemResponse = ({ status, code, message, details }: Problem): Response =>
   json({ error: { code, message, ...details } }, status);
 
-/** Errors of the database in words; foreign keys that point nowhere are the caller's. */
-function fromDatabase(error: BaseError): Problem {
-  if (error.name === 'SequelizeForeignKeyConstraintError') {
-    return new Problem(422, 'points-nowhere', 'This belongs to a record that is not there.');
-  }
-  return new Problem(
+/** Errors of the database in words: what is at fault with the input is said, and not asked again. */
+const FROM_DATABASE: Record<Refusal, [number, string, string]> = {
+  'points-nowhere': [422, 'points-nowhere', 'This belongs to a record that is not there.'],
+  taken: [409, 'taken', 'There is a record with this name or number already: choose another.'],
+  'no-fit': [422, 'does-not-fit', 'Something in this is too long, too large, or no text.'],
+  full: [
+    507,
+    'disk-full',
+    'The disk of the computer that runs Corvat is full. Nothing is lost: make room, and it goes on by itself.',
+  ],
+  away: [
     503,
     'database-away',
     'The database does not answer just now. Nothing is lost: try again in a few seconds.',
-  );
+  ],
+};
+
+function fromDatabase(error: BaseError): Problem {
+  const [status, code, sentence] = FROM_DATABASE[refusalOf(error)];
+  return new Problem(status, code, sentence);
 }
 
 /** An endpoint whose thrown problems become JSON with a code, a sentence and a path. */

@@ -3,12 +3,17 @@ import type { Database } from './database';
 import * as firstTables from './migrations/0001-first-tables';
 import * as bench from './migrations/0002-bench';
 import * as stillSettings from './migrations/0003-still-settings';
+import * as orderOfEntry from './migrations/0004-order-of-entry';
+import * as archive from './migrations/0005-archive';
 
-const MIGRATIONS = [
+/** In the order in which they run. */
+export const MIGRATIONS = [
   { name: '0001-first-tables', up: firstTables.up },
   { name: '0002-bench', up: bench.up },
   { name: '0003-still-settings', up: stillSettings.up },
-];
+  { name: '0004-order-of-entry', up: orderOfEntry.up },
+  { name: '0005-archive', up: archive.up },
+] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */
 export async function migrate({ sequelize }: Database): Promise<string[]> {

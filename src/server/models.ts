@@ -6,15 +6,19 @@ const version = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false };
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
 const textOrNull = (length: number) => ({ type: DataTypes.STRING(length), allowNull: true });
 const json = { type: DataTypes.JSON, allowNull: false };
+const jsonOrNull = { type: DataTypes.JSON, allowNull: true };
 const double = { type: DataTypes.DOUBLE, allowNull: false };
 const doubleOrNull = { type: DataTypes.DOUBLE, allowNull: true };
 const integer = { type: DataTypes.INTEGER, allowNull: false };
 const time = { type: DataTypes.DATE(3), allowNull: false };
+const timeOrNull = { type: DataTypes.DATE(3), allowNull: true };
+/** Given by a counter of the database: the order in which rows came, whatever the clock says. */
+const entry = { type: DataTypes.BIGINT, allowNull: true };
 
 /** The columns of every table; units in the names, as everywhere. */
 const TABLES = {
   team: { id, version, name: text(80) },
-  robot: { id, version, teamId: ulid, name: text(80), robot: json },
+  robot: { id, version, teamId: ulid, name: text(80), robot: json, archivedAt: timeOrNull },
   course: {
     id,
     version,
@@ -24,6 +28,7 @@ const TABLES = {
     heightM: double,
     walls: json,
     lines: json,
+    archivedAt: timeOrNull,
   },
   mission: {
     courseId: { ...ulid, primaryKey: true },
@@ -38,7 +43,14 @@ const TABLES = {
     windowAcrossM: double,
     windowHeadingRad: double,
   },
-  route: { id, version, courseId: ulid, robotId: ulid, name: text(80) },
+  route: {
+    id,
+    version,
+    courseId: ulid,
+    robotId: ulid,
+    name: text(80),
+    archivedAt: timeOrNull,
+  },
   routeVersion: {
     id,
     routeId: ulid,
@@ -55,7 +67,9 @@ const TABLES = {
     plannedRuns: { type: DataTypes.INTEGER, allowNull: false },
     battery: textOrNull(40),
     tableLabel: textOrNull(40),
+    archivedAt: timeOrNull,
     startedAt: time,
+    entry,
   },
   run: {
     id,
@@ -110,7 +124,7 @@ const TABLES = {
     beforeId: { ...ulid, allowNull: true },
     runDurationS: double,
     toleranceRad: double,
-    settings: json,
+    settings: jsonOrNull,
     result: json,
     setAsideReason: textOrNull(200),
   },
@@ -122,6 +136,7 @@ const TABLES = {
     conditions: json,
     trials: json,
     startedAt: time,
+    entry,
   },
   calibration: {
     id,
@@ -132,6 +147,7 @@ const TABLES = {
     surface: textOrNull(40),
     battery: textOrNull(40),
     madeAt: time,
+    entry,
   },
   calibrationChange: {
     id,
@@ -141,6 +157,7 @@ const TABLES = {
     reason: text(500),
     who: textOrNull(40),
     changedAt: time,
+    entry,
   },
 } as const;
 

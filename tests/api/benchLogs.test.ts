@@ -19,7 +19,11 @@ const made = send('POST', '/api/teams', team);
 const robotId = team.robot.id;
 
 /** A log of a heading that creeps, and wanders a little. */
-async function keepLog(driftDegPerS: number, lengthS: number): Promise<BenchLogRecord> {
+async function keepLog(
+  driftDegPerS: number,
+  lengthS: number,
+  motorDegPerS = 10,
+): Promise<BenchLogRecord> {
   await made;
   const still = simulateStillHeading(
     {
@@ -53,8 +57,8 @@ async function keepLog(driftDegPerS: number, lengthS: number): Promise<BenchLogR
       tS: part(tS),
       columns: {
         headingRad: part(headingRad),
-        leftMotorDegrees: part(tS.map((t) => 10 * t)),
-        rightMotorDegrees: part(tS.map((t) => 11 * t)),
+        leftMotorDegrees: part(tS.map((t) => motorDegPerS * t)),
+        rightMotorDegrees: part(tS.map((t) => 1.1 * motorDegPerS * t)),
       },
     });
   }
@@ -90,8 +94,8 @@ describe('a kept log', () => {
 
 describe('what counts as steady', () => {
   it('is kept with the check, and the server judges by it', async () => {
-    // 0.002 °/s turn a run of 150 s by 0.3°: more than a tenth of 2°, less than a quarter.
-    const log = await keepLog(0.002, 600);
+    // 0.004 °/s turn a run of 150 s by 0.6°: more than a quarter of 2°, less than a half.
+    const log = await keepLog(0.004, 600, 0);
     const check = (settings?: object) => ({
       id: ulid(),
       version: 0,
@@ -107,21 +111,25 @@ describe('what counts as steady', () => {
       ...(settings !== undefined && { settings }),
     });
     const usual = await put<SavedStillCheck>('still-checks', check());
-    expect(usual.body.result.verdict).toBe('correctable');
-    expect(usual.body.settings.steadyShare).toBe(0.1);
-    const settings = { steadyShare: 0.25, healthyRadPerS: deg(0.1) };
-    const generous = await put<SavedStillCheck>('still-checks', check(settings));
-    expect(generous.body.result.verdict).toBe('steady');
-    expect(generous.body.settings).toEqual(settings);
-    const strict = { steadyShare: 0.1, healthyRadPerS: deg(0.0005) };
+    expect(usual.body.result.verdict).toBe('steady');
+    expect(usual.body.settings.driftShare).toBe(0.5);
+    const settings = { driftShare: 0.25, healthyRadPerS: deg(0.1) };
+    const careful = await put<SavedStillCheck>('still-checks', check(settings));
+    expect(careful.body.result.verdict).toBe('correctable');
+    expect(careful.body.settings).toEqual(settings);
+    const strict = { driftShare: 0.1, healthyRadPerS: deg(0.0005) };
     const badly = await put<SavedStillCheck>('still-checks', check(strict));
     expect(badly.body.result.verdict).toBe('re-zero');
+    const driven = await keepLog(0.004, 40);
+    const refused = await put<object>('still-checks', { ...check(), logId: driven.id });
+    expect(refused.status).toBe(422);
+    expect(refused.body.error?.message).toMatch(/^This is no robot at rest/);
     const wrong = await put<{ error: { message: string } }>(
       'still-checks',
-      check({ steadyShare: 7, healthyRadPerS: 1 }),
+      check({ driftShare: 7, healthyRadPerS: 1 }),
     );
     expect(wrong.status).toBe(422);
-    expect(wrong.body.error.message).toContain('settings.steadyShare');
+    expect(wrong.body.error.message).toContain('settings.driftShare');
   });
 });
 

@@ -1,15 +1,16 @@
-import { existsSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest';
 import { ulid } from 'ulid';
+import { QueryTypes } from 'sequelize';
 import { SequelizeStorage } from 'umzug';
 import { pipit } from '../../src/server/demo/scenario';
-import * as firstTables from '../../src/server/migrations/0001-first-tables';
 import { findRobot } from '../../src/server/stores/robots';
 import { listStillChecks } from '../../src/server/stores/stillChecks';
-import { openDatabase } from '../../src/server/database';
-import { migrate } from '../../src/server/migrate';
+import { openDatabase, type Database } from '../../src/server/database';
+import { columnName, TABLE_NAMES } from '../../src/server/models';
+import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import {
   databasePid,
@@ -59,7 +60,7 @@ describe('what survives', () => {
   it('brings the data of the version before along, once, and refuses data of a newer Corvat', async () => {
     const db = openDatabase(privateUrl(inject('home'), 'demo'));
     try {
-      await firstTables.up(db.sequelize.getQueryInterface());
+      await MIGRATIONS[0].up(db.sequelize.getQueryInterface());
       await new SequelizeStorage({ ...db, tableName: 'migration' }).logMigration({
         name: '0001-first-tables',
       });
@@ -68,7 +69,7 @@ describe('what survives', () => {
       const [teamId, id] = [ulid(), ulid()];
       await db.models.team.create({ id: teamId, version: 1, name: 'Quillon Yard' });
       await db.models.robot.create({ id, version: 1, teamId, name: 'Pipit', robot: before });
-      expect(await migrate(db)).toEqual(['0002-bench', '0003-still-settings']);
+      expect(await migrate(db)).toEqual(MIGRATIONS.slice(1).map(({ name }) => name));
       expect(await migrate(db)).toEqual([]);
       const robot = await findRobot(db, id);
       expect(robot?.robot).toMatchObject({
@@ -86,9 +87,65 @@ describe('what survives', () => {
   });
 });
 
+describe('a start that is killed', () => {
+  /** Every statement of every migration, and the note that it was run. */
+  const statements = async (db: Database) => {
+    let count = 0;
+    db.sequelize.addHook('beforeQuery', () => {
+      count += 1;
+    });
+    await migrate(db);
+    return count;
+  };
+
+  it('goes on from any statement of any migration', async () => {
+    const url = privateUrl(inject('home'), 'demo');
+    const tablesOf = async (db: Database) => {
+      const rows = await db.sequelize.query(
+        "SELECT CONCAT(table_name, '.', column_name, ' ', column_type) AS c FROM information_schema.columns WHERE table_schema = DATABASE() ORDER BY c",
+        { type: QueryTypes.SELECT },
+      );
+      return rows;
+    };
+    const wipe = async (db: Database) => {
+      await db.sequelize.query('SET FOREIGN_KEY_CHECKS = 0');
+      for (const name of [...TABLE_NAMES.map(columnName), 'migration']) {
+        await db.sequelize.query(`DROP TABLE IF EXISTS ${name}`);
+      }
+      await db.sequelize.query('DROP SEQUENCE IF EXISTS entry_number');
+      await db.sequelize.query('SET FOREIGN_KEY_CHECKS = 1');
+    };
+    const open = () => openDatabase(url, { pool: { max: 1, min: 1 } });
+    const whole = open();
+    await wipe(whole);
+    const count = await statements(whole);
+    const expected = await tablesOf(whole);
+    await wipe(whole);
+    expect(count).toBeGreaterThan(30);
+    for (let killedAt = 1; killedAt <= count; killedAt += 1) {
+      const db = open();
+      let at = 0;
+      db.sequelize.addHook('beforeQuery', () => {
+        at += 1;
+        if (at > killedAt) throw new Error('killed');
+      });
+      await migrate(db).catch((error: unknown) => {
+        expect(String(error)).toContain('killed');
+      });
+      await db.sequelize.close();
+      const next = open();
+      await migrate(next);
+      expect(await tablesOf(next)).toEqual(expected);
+      await wipe(next);
+      await next.sequelize.close();
+    }
+    await whole.sequelize.close();
+  });
+});
+
 describe('a folder with demo data', () => {
   const home = newHome();
-  const backup = join(home, 'backup.json');
+  const backup = join(home, 'backup.jsonl');
   let served: Served;
   beforeAll(async () => {
     served = await serve('demo', home);
@@ -165,21 +222,56 @@ describe('a folder with demo data', () => {
 
   it('refuses a file that is no backup, and leaves the data alone', async () => {
     const before = await findings();
-    const bad = join(home, 'bad.json');
-    const bundle = JSON.parse(readFileSync(backup, 'utf8')) as { tables: { run: object[] } };
-    for (const text of [
-      '',
-      '{"format":"other"}',
-      JSON.stringify({ ...bundle, tables: { ...bundle.tables, team: [] } }),
-      JSON.stringify({ ...bundle, tables: { ...bundle.tables, run: [{ id: 'x' }] } }),
-    ]) {
+    const bad = join(home, 'bad.jsonl');
+    const lines = readFileSync(backup, 'utf8').trim().split('\n');
+    const without = (table: string) => lines.filter((line) => !line.includes(`"table":"${table}"`));
+    const [head = ''] = lines;
+    for (const [text, sentence] of [
+      ['', /not a backup/],
+      ['{"format":"other"}', /not a backup/],
+      [lines.slice(0, -1).join('\n'), /cut off/],
+      [
+        [...without('team').slice(0, -1), `{"end":true,"rows":${lines.length - 3}}`].join('\n'),
+        /do not fit together/,
+      ],
+      [
+        [...lines.slice(0, 2), '{"table":"run","row":{"id":"x"}}', '{"end":true,"rows":2}'].join(
+          '\n',
+        ),
+        /table run, id x, id: expected/,
+      ],
+      [`${head}\n{"end":true,"rows":0}`, /empty backup.*--yes/],
+    ] as const) {
       writeFileSync(bad, text);
       const refused = runScript('restore', [bad], { home });
       expect(refused.status).toBe(1);
       expect(refused.err.trim().split('\n').at(-1)).toMatch(/^corvat: /);
+      expect(refused.err).toMatch(sentence);
       expect(refused.err).not.toMatch(/\n\s+at /);
     }
     expect(await findings()).toBe(before);
+  });
+
+  it('keeps what it writes from others, backups too', () => {
+    const mode = (path: string) => statSync(path).mode & 0o777;
+    expect(mode(home)).toBe(0o700);
+    expect(mode(backup)).toBe(0o600);
+    for (const entry of readdirSync(home, { withFileTypes: true })) {
+      if (entry.name === 'bad.jsonl') continue;
+      expect([entry.name, mode(join(home, entry.name))]).toEqual([
+        entry.name,
+        entry.isDirectory() ? 0o700 : 0o600,
+      ]);
+    }
+    expect(mode(join(home, 'database', 'corvat_demo', 'team.ibd'))).toBe(0o600);
+  });
+
+  it('stops its database too when nobody listens to it any more', async () => {
+    const database = databasePid({ home });
+    served.deafen();
+    await served.stop();
+    await vi.waitFor(() => expect(() => process.kill(database, 0)).toThrow(), 15_000);
+    served = await serve('demo', home);
   });
 
   it('takes over a database whose Corvat was killed', async () => {

@@ -32,7 +32,7 @@ export const runsOf = async (seriesId: string): Promise<SavedRun[]> =>
 
 export const setUp = (): TeamSetUp => {
   const [team, robot, course] = [ulid(), ulid(), ulid()];
-  const of = { version: 0, teamId: team };
+  const of = { version: 0, teamId: team, archivedAt: null };
   return {
     team: { id: team, version: 0, name: 'Quillon Yard' },
     robot: {
@@ -47,7 +47,14 @@ export const setUp = (): TeamSetUp => {
       name: 'Winter Garden',
       table: tableSchema.parse({ widthM: 2.2, heightM: 1.1 }),
     },
-    route: { id: ulid(), version: 0, courseId: course, robotId: robot, name: 'Round' },
+    route: {
+      id: ulid(),
+      version: 0,
+      courseId: course,
+      robotId: robot,
+      name: 'Round',
+      archivedAt: null,
+    },
   };
 };
 

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { describe, expect, it } from 'vitest';
-import { parseBundle } from '../../src/server/bundle';
+import { checkBundle, openBundle } from '../../src/server/bundle';
 import { demoRuns } from '../../src/server/demo/runs';
 import { BY_HAND, IN_THE_JIG, ROUTE_VERSIONS, SERIES } from '../../src/server/demo/scenario';
 import { runRecord, type RunRecord } from '../../src/formats/records';
@@ -81,16 +81,28 @@ describe('the demo data', () => {
 });
 
 describe('a backup', () => {
-  const bundle = {
+  const head = {
     format: 'corvat-backup',
-    formatVersion: 1,
+    formatVersion: 2,
     data: 'team',
     madeAt: '2026-11-24T00:00:00.000Z',
-    tables: Object.fromEntries(TABLE_NAMES.map((name) => [name, []])),
   };
+  const first = {
+    ...head,
+    formatVersion: 1,
+    tables: Object.fromEntries(TABLE_NAMES.map((name) => [name, [] as object[]])),
+  };
+  async function* lines(...values: (object | string)[]) {
+    for (const value of values) {
+      yield await Promise.resolve(typeof value === 'string' ? value : JSON.stringify(value));
+    }
+  }
+  const check = async (...values: (object | string)[]) =>
+    checkBundle(await openBundle(lines(...values)));
+  const team = { id: ulid(), version: 1, name: 'Quillon Yard' };
+  const end = (rows: number) => ({ end: true, rows });
 
   it('has every table, those that are pointed to first', () => {
-    expect(parseBundle(JSON.stringify(bundle)).tables).toEqual(bundle.tables);
     const before = (a: string, b: string) =>
       expect(TABLE_NAMES.indexOf(a as 'run')).toBeLessThan(TABLE_NAMES.indexOf(b as 'run'));
     before('team', 'robot');
@@ -100,16 +112,42 @@ describe('a backup', () => {
     before('series', 'run');
   });
 
-  it.each([
-    ['nothing', ''],
-    ['another file', '{"runs":[]}'],
-    ['a later format', JSON.stringify({ ...bundle, formatVersion: 2 })],
+  it('is read in both formats, what was before number 3 brought forward', async () => {
+    const tables = { ...first.tables, team: [team] };
+    expect((await check({ ...first, tables })).counts.team).toBe(1);
+    expect((await check(head, { table: 'team', row: team }, end(1))).counts.team).toBe(1);
+    const still = {
+      id: ulid(),
+      version: 1,
+      robotId: ulid(),
+      logId: ulid(),
+      takenAt: head.madeAt,
+      powerUp: 'not known',
+      school: null,
+      beforeId: null,
+      runDurationS: 150,
+      toleranceRad: 0.03,
+      settings: null,
+      result: { driftRadPerS: 0, low95: 0, high95: 0, cleanS: 30, verdict: 'steady' },
+      setAsideReason: null,
+    };
+    const { rows } = await openBundle(lines(head, { table: 'stillCheck', row: still }, end(1)));
+    for await (const { row } of rows) expect(row.settings).toMatchObject({ driftShare: 0.5 });
+  });
+
+  it.each<[string, (object | string)[], RegExp]>([
+    ['nothing', [], /^This file is not a backup/],
+    ['another file', ['{"runs":[]}'], /^This file is not a backup/],
+    ['a later format', [{ ...head, formatVersion: 3 }, end(0)], /^This file is not a backup/],
+    ['cut off', [head, { table: 'team', row: team }], /cut off/],
+    ['not whole', [head, { table: 'team', row: team }, end(2)], /1 of 2 rows/],
     [
-      'a table missing',
-      JSON.stringify({ ...bundle, tables: { ...bundle.tables, run: undefined } }),
+      'one with a robot that no page can read',
+      [head, { table: 'robot', row: { ...team, teamId: team.id, robot: {} } }, end(1)],
+      new RegExp(`table robot, id ${team.id}, robot.wheelDiameterM`),
     ],
-  ])('is refused with a sentence when it is %s', (_, text) => {
-    expect(() => parseBundle(text)).toThrow(/^This file is not a backup/);
+  ])('is refused with a sentence when it is %s', async (_, values, sentence) => {
+    await expect(check(...values)).rejects.toThrow(sentence);
   });
 });
 

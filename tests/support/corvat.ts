@@ -8,7 +8,8 @@ export const root = resolve(import.meta.dirname, '../..');
 /** A data folder of its own, so that tests touch nobody's data. */
 export const newHome = (): string => mkdtempSync(join(tmpdir(), 'corvat-test-'));
 
-const environment = (home: string, more: Record<string, string> = {}) => {
+/** The environment of a script that works in a data folder. */
+export const scriptEnvironment = (home: string, more: Record<string, string> = {}) => {
   const { CORVAT_DATABASE_URL: _url, CORVAT_PORT: _port, ...rest } = process.env;
   return {
     ...rest,
@@ -31,7 +32,7 @@ export function runScript(
 ) {
   const ended = spawnSync('node', ['--import', 'tsx', `scripts/${name}.ts`, ...args], {
     cwd: root,
-    env: environment(home, env),
+    env: scriptEnvironment(home, env),
     input,
     encoding: 'utf8',
   });
@@ -45,13 +46,15 @@ export interface Served {
   pid: number;
   /** What it has said so far. */
   said(): string;
+  /** Close the pipes that it speaks to, as a launcher does that has gone. */
+  deafen(): void;
   stop(): Promise<void>;
 }
 
 export async function serve(data: 'demo' | 'start', home: string): Promise<Served> {
   const child: ChildProcess = spawn('node', ['--import', 'tsx', 'scripts/serve.ts', data], {
     cwd: root,
-    env: environment(home),
+    env: scriptEnvironment(home),
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   let said = '';
@@ -70,6 +73,10 @@ export async function serve(data: 'demo' | 'start', home: string): Promise<Serve
     home,
     pid: child.pid ?? 0,
     said: () => said,
+    deafen: () => {
+      child.stdout?.destroy();
+      child.stderr?.destroy();
+    },
     stop: () =>
       new Promise((stopped) => {
         if (child.exitCode !== null || child.signalCode !== null) {

@@ -18,7 +18,9 @@ import { saveTrials } from '../stores/benchTrials';
 import { applyCalibration } from '../stores/calibrations';
 import { saveRobotChange } from '../stores/robotChanges';
 import { saveStillCheck } from '../stores/stillChecks';
-import { demoId, hiddenPipit } from './scenario';
+import { demoId } from './ids';
+import { LAST_LOADED } from './loaded';
+import { hiddenPipit } from './scenario';
 
 interface DemoCheck {
   at: string;
@@ -67,9 +69,9 @@ async function loadChecks(db: Database, robotId: string): Promise<void> {
     const { tS, headingRad } = simulateStillHeading(
       {
         driftRadPerS: deg(check.driftDeg),
-        walkRadPerSqrtS: deg(0.012),
+        walkRadPerSqrtS: deg(0.008),
         quantumRad: deg(0.1),
-        lengthS: 60,
+        lengthS: 120,
         periodS: 0.02,
         jitterS: 0.001,
       },
@@ -239,8 +241,9 @@ export async function loadBench(db: Database, robotId: string): Promise<void> {
   await loadChecks(db, robotId);
   await loadTurns(db, robotId);
   await loadSquare(db, robotId);
+  // The last of all: by it the demo data are known to be whole.
   await saveRobotChange(db, {
-    id: demoId('X', 1),
+    id: LAST_LOADED,
     robotId,
     part: 'battery',
     note: 'B3 is tired: kept for practice only',

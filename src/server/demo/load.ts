@@ -2,11 +2,12 @@ import type { Database } from '../database';
 import { saveRobot } from '../stores/robots';
 import { importRuns } from '../stores/runs';
 import { saveSeries } from '../stores/series';
-import { findTeam, setUpTeam } from '../stores/teams';
+import { setUpTeam } from '../stores/teams';
 import { saveRoute, saveVersion } from '../stores/routes';
 import { loadBench } from './bench';
 import { demoRuns } from './runs';
-import { demoId, pipit, POND_ROUTE, ROUTE_VERSIONS, SERIES, winterGarden, wren } from './scenario';
+import { demoId } from './ids';
+import { pipit, POND_ROUTE, ROUTE_VERSIONS, SERIES, winterGarden, wren } from './scenario';
 
 const teamId = demoId('T', 1);
 const courseId = demoId('C', 1);
@@ -25,7 +26,14 @@ async function loadRoutes(db: Database): Promise<void> {
     await saveVersion(db, { id, routeId, note, route });
     await db.models.routeVersion.update({ savedAt: savedAt[i] }, { where: { id } });
   }
-  await saveRoute(db, { id: pondRouteId, version: 0, courseId, robotId, name: 'Pond and back' });
+  await saveRoute(db, {
+    id: pondRouteId,
+    version: 0,
+    courseId,
+    robotId,
+    name: 'Pond and back',
+    archivedAt: null,
+  });
   const pond = { id: demoId('V', 9), routeId: pondRouteId, note: 'As planned on paper' };
   await saveVersion(db, { ...pond, route: POND_ROUTE });
   const pondAt = '2026-11-19T17:30:00.000Z';
@@ -45,25 +53,39 @@ async function loadSeries(db: Database): Promise<void> {
       plannedRuns: series.planned,
       battery: series.batteryFor(0).label,
       tableLabel: i === 2 ? 'table by the door' : 'table at the window',
+      archivedAt: null,
     });
     await db.models.series.update({ startedAt: series.day }, { where: { id } });
     await importRuns(db, id, demoRuns(series, version.route, i + 1));
   }
 }
 
-/** Load the demo scenario into an empty database; false when there is a team already. */
-export async function loadDemo(db: Database): Promise<boolean> {
-  if ((await findTeam(db)) !== null) return false;
+/** Load the demo scenario; one that was cut off half-way is finished: the same saves are the same. */
+export async function loadDemo(db: Database): Promise<void> {
   const version = 0;
+  const archivedAt = null;
   await setUpTeam(db, {
     team: { id: teamId, version, name: 'Quillon Yard' },
-    robot: { id: robotId, version, teamId, name: 'Pipit', robot: pipit },
-    course: { id: courseId, version, teamId, name: 'Winter Garden', table: winterGarden },
-    route: { id: routeId, version, courseId, robotId, name: 'Round by the barrel' },
+    robot: { id: robotId, version, teamId, name: 'Pipit', robot: pipit, archivedAt },
+    course: {
+      id: courseId,
+      version,
+      teamId,
+      name: 'Winter Garden',
+      table: winterGarden,
+      archivedAt,
+    },
+    route: { id: routeId, version, courseId, robotId, name: 'Round by the barrel', archivedAt },
   });
-  await saveRobot(db, { id: demoId('B', 2), version, teamId, name: 'Wren', robot: wren });
+  await saveRobot(db, {
+    id: demoId('B', 2),
+    version,
+    teamId,
+    name: 'Wren',
+    robot: wren,
+    archivedAt,
+  });
   await loadRoutes(db);
   await loadSeries(db);
   await loadBench(db, robotId);
-  return true;
 }

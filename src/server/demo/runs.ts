@@ -4,7 +4,8 @@ import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import { simulateRun, type SimulatedRun } from '../../core/simulate/run';
 import type { RunRecord } from '../../formats/records';
-import { demoId, pipit, winterGarden, type DemoSeries } from './scenario';
+import { demoId } from './ids';
+import { pipit, winterGarden, type DemoSeries } from './scenario';
 
 const PLACERS = ['Moss', 'Juniper', 'Tam'];
 const MINUTES_PER_RUN = 3;

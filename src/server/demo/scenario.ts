@@ -3,10 +3,6 @@ import { routeSchema, type Route } from '../../core/course/route';
 import { tableSchema, type Table } from '../../core/course/table';
 import { robotSchema, type Robot, type Unit } from '../../core/robot';
 
-/** An identifier of the demo data: a valid ULID that never changes. */
-export const demoId = (kind: string, n: number): string =>
-  `01DEM${kind}${String(n).padStart(26 - 5 - kind.length, '0')}`;
-
 const mission = (
   id: string,
   name: string,

@@ -1,21 +1,24 @@
-import type { QueryInterface } from 'sequelize';
+import { running, table } from './statements';
 
 const STATEMENTS = [
-  `CREATE TABLE team (
-    id CHAR(26) PRIMARY KEY,
+  table(
+    'team',
+    `id CHAR(26) PRIMARY KEY,
     version INT UNSIGNED NOT NULL,
-    name VARCHAR(80) NOT NULL
-  )`,
-  `CREATE TABLE robot (
-    id CHAR(26) PRIMARY KEY,
+    name VARCHAR(80) NOT NULL`,
+  ),
+  table(
+    'robot',
+    `id CHAR(26) PRIMARY KEY,
     version INT UNSIGNED NOT NULL,
     team_id CHAR(26) NOT NULL,
     name VARCHAR(80) NOT NULL,
     robot JSON NOT NULL,
-    FOREIGN KEY (team_id) REFERENCES team (id)
-  )`,
-  `CREATE TABLE course (
-    id CHAR(26) PRIMARY KEY,
+    FOREIGN KEY (team_id) REFERENCES team (id)`,
+  ),
+  table(
+    'course',
+    `id CHAR(26) PRIMARY KEY,
     version INT UNSIGNED NOT NULL,
     team_id CHAR(26) NOT NULL,
     name VARCHAR(80) NOT NULL,
@@ -23,10 +26,11 @@ const STATEMENTS = [
     height_m DOUBLE NOT NULL,
     walls JSON NOT NULL,
     \`lines\` JSON NOT NULL,
-    FOREIGN KEY (team_id) REFERENCES team (id)
-  )`,
-  `CREATE TABLE mission (
-    course_id CHAR(26) NOT NULL,
+    FOREIGN KEY (team_id) REFERENCES team (id)`,
+  ),
+  table(
+    'mission',
+    `course_id CHAR(26) NOT NULL,
     id VARCHAR(40) NOT NULL,
     position INT NOT NULL,
     name VARCHAR(60) NOT NULL,
@@ -38,29 +42,32 @@ const STATEMENTS = [
     window_across_m DOUBLE NOT NULL,
     window_heading_rad DOUBLE NOT NULL,
     PRIMARY KEY (course_id, id),
-    FOREIGN KEY (course_id) REFERENCES course (id)
-  )`,
-  `CREATE TABLE route (
-    id CHAR(26) PRIMARY KEY,
+    FOREIGN KEY (course_id) REFERENCES course (id)`,
+  ),
+  table(
+    'route',
+    `id CHAR(26) PRIMARY KEY,
     version INT UNSIGNED NOT NULL,
     course_id CHAR(26) NOT NULL,
     robot_id CHAR(26) NOT NULL,
     name VARCHAR(80) NOT NULL,
     FOREIGN KEY (course_id) REFERENCES course (id),
-    FOREIGN KEY (robot_id) REFERENCES robot (id)
-  )`,
-  `CREATE TABLE route_version (
-    id CHAR(26) PRIMARY KEY,
+    FOREIGN KEY (robot_id) REFERENCES robot (id)`,
+  ),
+  table(
+    'route_version',
+    `id CHAR(26) PRIMARY KEY,
     route_id CHAR(26) NOT NULL,
     number INT NOT NULL,
     note VARCHAR(500) NOT NULL,
     route JSON NOT NULL,
     saved_at DATETIME(3) NOT NULL,
     UNIQUE (route_id, number),
-    FOREIGN KEY (route_id) REFERENCES route (id)
-  )`,
-  `CREATE TABLE series (
-    id CHAR(26) PRIMARY KEY,
+    FOREIGN KEY (route_id) REFERENCES route (id)`,
+  ),
+  table(
+    'series',
+    `id CHAR(26) PRIMARY KEY,
     version INT UNSIGNED NOT NULL,
     route_version_id CHAR(26) NOT NULL,
     trying VARCHAR(200) NOT NULL,
@@ -68,10 +75,11 @@ const STATEMENTS = [
     battery VARCHAR(40) NULL,
     table_label VARCHAR(40) NULL,
     started_at DATETIME(3) NOT NULL,
-    FOREIGN KEY (route_version_id) REFERENCES route_version (id)
-  )`,
-  `CREATE TABLE run (
-    id CHAR(26) PRIMARY KEY,
+    FOREIGN KEY (route_version_id) REFERENCES route_version (id)`,
+  ),
+  table(
+    'run',
+    `id CHAR(26) PRIMARY KEY,
     version INT UNSIGNED NOT NULL,
     series_id CHAR(26) NOT NULL,
     number INT NOT NULL,
@@ -89,15 +97,9 @@ const STATEMENTS = [
     set_aside_reason VARCHAR(200) NULL,
     UNIQUE (series_id, number),
     FOREIGN KEY (series_id) REFERENCES series (id),
-    CHECK ((end_x_m IS NULL) = (end_y_m IS NULL))
-  )`,
+    CHECK ((end_x_m IS NULL) = (end_y_m IS NULL))`,
+  ),
 ];
 
 /** Teams, robots, courses with missions, routes and their immutable versions, series and runs. */
-export async function up(queryInterface: QueryInterface): Promise<void> {
-  for (const statement of STATEMENTS) {
-    await queryInterface.sequelize.query(
-      `${statement} ENGINE=InnoDB CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`,
-    );
-  }
-}
+export const up = running(STATEMENTS);

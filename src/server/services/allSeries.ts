@@ -6,8 +6,12 @@ import { listRuns } from '../stores/runs';
 import { listSeries } from '../stores/series';
 import type { SeriesContext } from './seriesContext';
 
-/** Every series with everything that it points to, the newest first, in one round of queries. */
-export async function allSeries(db: Database): Promise<SeriesContext[]> {
+/**
+ * Every series with everything that it points to, the newest first, in one round of queries.
+ *
+ * @param archived those that were put out of the way instead of those in use
+ */
+export async function allSeries(db: Database, archived = false): Promise<SeriesContext[]> {
   const [series, versions, routes, courses, robots, runs] = await Promise.all([
     listSeries(db),
     listVersions(db),
@@ -16,7 +20,8 @@ export async function allSeries(db: Database): Promise<SeriesContext[]> {
     listRobots(db),
     listRuns(db),
   ]);
-  return series.flatMap((one): SeriesContext[] => {
+  const wanted = series.filter(({ archivedAt }) => (archivedAt !== null) === archived);
+  return wanted.flatMap((one): SeriesContext[] => {
     const version = versions.find(({ id }) => id === one.routeVersionId);
     const route = routes.find(({ id }) => id === version?.routeId);
     const course = courses.find(({ id }) => id === route?.courseId);

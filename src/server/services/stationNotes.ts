@@ -1,6 +1,7 @@
 import { knowledgeAge, type Freshness } from '../../core/freshness';
 import type { Database } from '../database';
 import { listRobots } from '../stores/robots';
+import { roomNotice } from '../room';
 import { findTeam } from '../stores/teams';
 import { standingOf } from './standing';
 
@@ -10,6 +11,8 @@ const asDate = (value: unknown): Date | null =>
 /** What the page frame shows on every screen: the team, and how fresh each station's knowledge is. */
 export interface Frame {
   team: string | null;
+  /** What is to be known of the disk, if anything. */
+  room: string | null;
   /** What the Bench knows of the first robot. */
   bench: { robotName: string; turns: Freshness; lastCheck: Date | null } | null;
   notes: Record<'today' | 'robot' | 'bench' | 'course' | 'runs' | 'findings', Freshness>;
@@ -46,6 +49,7 @@ export async function frameData(db: Database): Promise<Frame> {
   const runs = knowledgeAge(asDate(lastRun), now, 'no runs yet');
   return {
     team: team?.name ?? null,
+    room: roomNotice(process.env.CORVAT_HOME),
     bench,
     notes: {
       today: { text: now.toISOString().slice(0, 10), state: 'fresh' },

@@ -34,9 +34,6 @@ export const listTrials = async (
   (
     await db.models.benchTrials.findAll({
       where: { robotId, procedure },
-      order: [
-        ['startedAt', 'DESC'],
-        ['id', 'DESC'],
-      ],
+      order: [['entry', 'DESC']],
     })
   ).map(toSaved);

@@ -90,17 +90,11 @@ export async function calibrationsOf(db: Database, robotId: string) {
   const [calibrations, journal] = await Promise.all([
     db.models.calibration.findAll({
       where: { robotId },
-      order: [
-        ['madeAt', 'DESC'],
-        ['id', 'DESC'],
-      ],
+      order: [['entry', 'DESC']],
     }),
     db.models.calibrationChange.findAll({
       where: { robotId },
-      order: [
-        ['changedAt', 'DESC'],
-        ['id', 'DESC'],
-      ],
+      order: [['entry', 'DESC']],
     }),
   ]);
   return { calibrations: calibrations.map(toSaved), journal: journal.map(toSavedChange) };

@@ -3,6 +3,7 @@ import type { Mission, Table } from '../../core/course/table';
 import type { CourseRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
+import { archivedAtOf, archivedColumn } from './archived';
 import { saveVersioned, type Kept } from './versioned';
 
 const toMission = (row: Row): Mission => ({
@@ -52,6 +53,7 @@ async function toRecord(db: Database, row: Row, transaction?: Transaction): Prom
       lines: row.get('lines') as Table['lines'],
       missions: missions.map(toMission),
     },
+    archivedAt: archivedAtOf(row),
   };
 }
 
@@ -59,13 +61,14 @@ export const courseKept = (db: Database): Kept<CourseRecord> => ({
   what: 'course',
   model: db.models.course,
   read: (row, transaction) => toRecord(db, row, transaction),
-  columns: ({ teamId, name, table: { widthM, heightM, walls, lines } }) => ({
+  columns: ({ teamId, name, table: { widthM, heightM, walls, lines }, archivedAt }) => ({
     teamId,
     name,
     widthM,
     heightM,
     walls,
     lines,
+    archivedAt: archivedColumn(archivedAt),
   }),
   async writeParts({ id, table }, transaction) {
     await db.models.mission.destroy({ where: { courseId: id }, transaction });

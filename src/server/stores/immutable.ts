@@ -1,7 +1,7 @@
-import { isDeepStrictEqual } from 'node:util';
 import type { ModelStatic, Transaction } from 'sequelize';
 import type { Row } from '../models';
 import { conflict } from '../problem';
+import { sameRecord } from './sameRecord';
 
 /** How one kind of record that never changes is kept. */
 export interface KeptForGood<R extends { id: string }> {
@@ -30,6 +30,6 @@ export async function keepForGood<R extends { id: string }>(
     return { row, isNew: true };
   }
   const current = kept.read(existing);
-  if (!isDeepStrictEqual(current, record)) throw conflict(kept.what, current);
+  if (!sameRecord(current, record)) throw conflict(kept.what, current);
   return { row: existing, isNew: false };
 }

@@ -1,9 +1,11 @@
+import type { Transaction } from 'sequelize';
 import { ulid } from 'ulid';
 import { changedParts } from '../../core/calibration/robotChanges';
 import { robotSchema } from '../../core/robot';
 import type { RobotRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
+import { archivedAtOf, archivedColumn } from './archived';
 import { saveVersioned, type Kept } from './versioned';
 
 const toRecord = (row: Row): RobotRecord => ({
@@ -13,14 +15,29 @@ const toRecord = (row: Row): RobotRecord => ({
   name: row.get('name') as string,
   // What later versions ask for besides is filled in.
   robot: robotSchema.parse(row.get('robot')),
+  archivedAt: archivedAtOf(row),
 });
 
 export const robotKept = (db: Database): Kept<RobotRecord> => ({
   what: 'robot',
   model: db.models.robot,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ teamId, name, robot }) => ({ teamId, name, robot }),
+  columns: ({ teamId, name, robot, archivedAt }) => ({
+    teamId,
+    name,
+    robot,
+    archivedAt: archivedColumn(archivedAt),
+  }),
 });
+
+/** Now; or just after the last calibration, where the clock was set back since. */
+async function afterCalibrations(db: Database, robotId: string, transaction: Transaction) {
+  const last = await db.models.calibration.max<Date | null, Row>('madeAt', {
+    where: { robotId },
+    transaction,
+  });
+  return new Date(Math.max(Date.now(), (last === null ? 0 : new Date(last).getTime()) + 1));
+}
 
 /** Save a robot; what was changed about it is noted with its date, for what rests on it. */
 export const saveRobot = (db: Database, record: RobotRecord): Promise<RobotRecord> =>
@@ -29,13 +46,15 @@ export const saveRobot = (db: Database, record: RobotRecord): Promise<RobotRecor
     const saved = await saveVersioned(robotKept(db), record, transaction);
     if (before === null || (before.get('version') as number) === saved.version) return saved;
     const parts = changedParts(toRecord(before).robot, saved.robot);
+    if (parts.length === 0) return saved;
+    const changedAt = await afterCalibrations(db, record.id, transaction);
     const noted = parts.map((part) => ({
       id: ulid(),
       robotId: record.id,
       part,
       note: 'Changed in the record',
       who: null,
-      changedAt: new Date(),
+      changedAt,
     }));
     await db.models.robotChange.bulkCreate(noted, { transaction });
     return saved;

@@ -1,9 +1,10 @@
-import { isDeepStrictEqual } from 'node:util';
 import { routeSchema } from '../../core/course/route';
 import type { RouteRecord, RouteVersionRecord, SavedRouteVersion } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { conflict, notFound } from '../problem';
+import { sameRecord } from './sameRecord';
+import { archivedAtOf, archivedColumn } from './archived';
 import { saveVersioned, type Kept } from './versioned';
 
 const toRecord = (row: Row): RouteRecord => ({
@@ -12,6 +13,7 @@ const toRecord = (row: Row): RouteRecord => ({
   courseId: row.get('courseId') as string,
   robotId: row.get('robotId') as string,
   name: row.get('name') as string,
+  archivedAt: archivedAtOf(row),
 });
 
 const toVersion = (row: Row): SavedRouteVersion => ({
@@ -28,7 +30,12 @@ export const routeKept = (db: Database): Kept<RouteRecord> => ({
   what: 'route',
   model: db.models.route,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ courseId, robotId, name }) => ({ courseId, robotId, name }),
+  columns: ({ courseId, robotId, name, archivedAt }) => ({
+    courseId,
+    robotId,
+    name,
+    archivedAt: archivedColumn(archivedAt),
+  }),
 });
 
 export const saveRoute = (db: Database, record: RouteRecord): Promise<RouteRecord> =>
@@ -65,7 +72,7 @@ export const saveVersion = (db: Database, record: RouteVersionRecord): Promise<S
     const existing = await db.models.routeVersion.findByPk(record.id, { transaction, lock: true });
     if (existing !== null) {
       const { number, savedAt, ...kept } = toVersion(existing);
-      if (isDeepStrictEqual(kept, record)) return { ...kept, number, savedAt };
+      if (sameRecord(kept, record)) return { ...kept, number, savedAt };
       throw conflict('version', toVersion(existing));
     }
     // The lock on the route makes sure that two versions do not get the same number.

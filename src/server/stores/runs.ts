@@ -2,7 +2,8 @@ import { col, fn, Op, type Transaction } from 'sequelize';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
-import { notFound } from '../problem';
+import { routeSchema } from '../../core/course/route';
+import { notFound, Problem } from '../problem';
 import { saveVersioned, type Kept } from './versioned';
 
 const toRecord = (row: Row): RunRecord => ({
@@ -48,6 +49,50 @@ const runKept = (db: Database): Kept<RunRecord> => ({
   },
 });
 
+/**
+ * Missions that a run can be about: those of the table, those that its route works, and those that it was
+ * noted with before (a mission may have been taken off the table since).
+ */
+async function refuseUnknownMissions(
+  db: Database,
+  series: Row,
+  runs: readonly RunRecord[],
+  transaction: Transaction,
+): Promise<void> {
+  if (runs.every(({ missions }) => Object.keys(missions).length === 0)) return;
+  const version = await db.models.routeVersion.findByPk(series.get('routeVersionId') as string, {
+    transaction,
+  });
+  const route = await db.models.route.findByPk(version?.get('routeId') as string, { transaction });
+  const [onTable, before] = await Promise.all([
+    db.models.mission.findAll({
+      attributes: ['id'],
+      where: { courseId: route?.get('courseId') as string },
+      transaction,
+    }),
+    db.models.run.findAll({
+      attributes: ['id', 'missions'],
+      where: { id: runs.filter((run) => run.version > 0).map(({ id }) => id) },
+      transaction,
+    }),
+  ]);
+  const known = new Set([
+    ...onTable.map((mission) => mission.get('id') as string),
+    ...routeSchema
+      .parse(version?.get('route'))
+      .steps.flatMap((step) => (step.kind === 'mark' ? [step.missionId] : [])),
+    ...before.flatMap((run) => Object.keys(run.get('missions') as object)),
+  ]);
+  for (const { missions } of runs) {
+    const odd = Object.keys(missions).find((id) => !known.has(id));
+    if (odd === undefined) continue;
+    const path = `missions.${odd}`;
+    throw new Problem(422, 'unknown-mission', `${path}: expected a mission of this table`, {
+      path,
+    });
+  }
+}
+
 async function saveInSeries(
   db: Database,
   seriesId: string,
@@ -57,6 +102,7 @@ async function saveInSeries(
   // The lock on the series gives its runs their numbers one after the other.
   const series = await db.models.series.findByPk(seriesId, { transaction, lock: true });
   if (series === null) throw notFound('series');
+  await refuseUnknownMissions(db, series, runs, transaction);
   for (const run of runs) await saveVersioned(runKept(db), run, transaction);
   const rows = await db.models.run.findAll({
     where: { id: runs.map((run) => run.id) },

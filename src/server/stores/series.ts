@@ -1,6 +1,7 @@
 import type { SavedSeries, SeriesRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
+import { archivedAtOf, archivedColumn } from './archived';
 import { saveVersioned, type Kept } from './versioned';
 
 const toRecord = (row: Row): SeriesRecord => ({
@@ -11,6 +12,7 @@ const toRecord = (row: Row): SeriesRecord => ({
   plannedRuns: row.get('plannedRuns') as number,
   battery: row.get('battery') as string | null,
   tableLabel: row.get('tableLabel') as string | null,
+  archivedAt: archivedAtOf(row),
 });
 
 const toSaved = (row: Row): SavedSeries => ({
@@ -22,12 +24,13 @@ const seriesKept = (db: Database): Kept<SeriesRecord> => ({
   what: 'series',
   model: db.models.series,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ routeVersionId, trying, plannedRuns, battery, tableLabel }) => ({
+  columns: ({ routeVersionId, trying, plannedRuns, battery, tableLabel, archivedAt }) => ({
     routeVersionId,
     trying,
     plannedRuns,
     battery,
     tableLabel,
+    archivedAt: archivedColumn(archivedAt),
   }),
   atCreation: () => Promise.resolve({ startedAt: new Date() }),
 });
@@ -39,10 +42,7 @@ export const saveSeries = (db: Database, record: SeriesRecord): Promise<SeriesRe
 export const listSeries = async (db: Database): Promise<SavedSeries[]> =>
   (
     await db.models.series.findAll({
-      order: [
-        ['startedAt', 'DESC'],
-        ['id', 'DESC'],
-      ],
+      order: [['entry', 'DESC']],
     })
   ).map(toSaved);
 

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { stillCheck, type StillLog } from '../../core/gyro/stillCheck';
+import { stillLogOf } from '../../core/gyro/stillLog';
+import { stillSentences } from '../../core/gyro/stillSentence';
 import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
 import {
   stillCheckRecord,
@@ -13,7 +15,16 @@ import { notFound, Problem } from '../problem';
 import { findLog, logSamples } from './benchLogs';
 import { saveVersioned, type Kept } from './versioned';
 
-const resultSchema = z.custom<StillResult>((value) => typeof value === 'object' && value !== null);
+/** What was judged by an earlier version says nothing of the next run: the mean's interval stands for it. */
+const resultSchema = z
+  .custom<StillResult>((value) => typeof value === 'object' && value !== null)
+  .transform((result) => ({
+    ...result,
+    kind: result.kind ?? 'heading',
+    nextRunLow95: result.nextRunLow95 ?? result.low95,
+    nextRunHigh95: result.nextRunHigh95 ?? result.high95,
+    wanderRadPerS: result.wanderRadPerS ?? 0,
+  }));
 
 const toRecord = (row: Row): StillCheckRecord =>
   stillCheckRecord.parse({
@@ -27,27 +38,30 @@ const toSaved = (row: Row): SavedStillCheck => ({
   result: resultSchema.parse(row.get('result')),
 });
 
-/** The heading of a log (or else its rate), as the still check wants it. */
-async function stillLogOf(db: Database, logId: string): Promise<StillLog> {
+async function logOfCheck(db: Database, { logId, robotId }: StillCheckRecord): Promise<StillLog> {
   const log = await findLog(db, logId);
   if (log === null) throw notFound('log');
-  const { tS, columns } = await logSamples(db, log);
-  const { headingRad, rateRadPerS } = columns;
-  if (headingRad !== undefined) return { kind: 'heading', tS, headingRad };
-  if (rateRadPerS !== undefined) return { kind: 'rate', tS, rateRadPerS };
-  throw new Problem(422, 'no-heading', 'This log has neither a heading nor a turning rate.');
+  if (log.robotId !== robotId) {
+    throw new Problem(422, 'other-robot', 'This log is another robot’s.', { path: 'logId' });
+  }
+  const still = stillLogOf(await logSamples(db, log));
+  if (still !== null) return still;
+  throw new Problem(422, 'no-heading', 'This log has neither a heading nor a turning rate.', {
+    path: 'logId',
+  });
 }
 
-const resultOf = async (db: Database, record: StillCheckRecord): Promise<StillResult> => {
-  const log = await stillLogOf(db, record.logId);
-  const { fit: _fit, ...result } = stillCheck(
-    log,
-    record.runDurationS,
-    record.toleranceRad,
-    record.settings,
-  );
+async function resultOf(db: Database, record: StillCheckRecord): Promise<StillResult> {
+  const { runDurationS, toleranceRad, settings } = record;
+  const log = await logOfCheck(db, record);
+  const check = stillCheck(log, runDurationS, toleranceRad, settings);
+  if (check.verdict === 'not-still') {
+    const { found, next } = stillSentences(check, runDurationS, toleranceRad);
+    throw new Problem(422, 'not-still', `${found} ${next}`, { path: 'logId' });
+  }
+  const { fit: _fit, allan: _allan, ...result } = check;
   return result;
-};
+}
 
 /** Save a still check; what it found is reckoned here, from the log. */
 export async function saveStillCheck(

@@ -25,6 +25,10 @@ export async function findTeam(db: Database): Promise<TeamRecord | null> {
   return row && toRecord(row);
 }
 
+/** Save a team: its name. */
+export const saveTeam = (db: Database, record: TeamRecord): Promise<TeamRecord> =>
+  inTransaction(db, (transaction) => saveVersioned(teamKept(db), record, transaction));
+
 /** Make a team with its first robot, course and route, all or nothing. */
 export const setUpTeam = (db: Database, setUp: TeamSetUp): Promise<TeamRecord> =>
   inTransaction(db, async (transaction) => {

@@ -1,7 +1,7 @@
-import { isDeepStrictEqual } from 'node:util';
 import type { ModelStatic, Transaction } from 'sequelize';
 import type { Row } from '../models';
 import { conflict, notFound } from '../problem';
+import { sameRecord } from './sameRecord';
 
 /** How one kind of record is kept: its words, its table, and both ways between row and record. */
 export interface Kept<R extends { id: string; version: number }> {
@@ -42,7 +42,7 @@ export async function saveVersioned<R extends { id: string; version: number }>(
   const asCurrent = { ...record, version: current.version };
   if (current.version !== record.version) {
     const repeated = current.version === record.version + 1;
-    if (repeated && isDeepStrictEqual(asCurrent, current)) return current;
+    if (repeated && sameRecord(asCurrent, current)) return current;
     throw conflict(kept.what, current);
   }
   await row.update({ ...kept.columns(record), version: current.version + 1 }, { transaction });

@@ -1,0 +1,38 @@
+// Loaded before the web application.
+import http from 'node:http';
+import { syncBuiltinESMExports } from 'node:module';
+
+// When the process that started it is gone, so is its channel.
+process.once('disconnect', () => process.exit(0));
+// Listening to the channel would keep alive an application that could not take its port.
+process.channel?.unref();
+
+// What cannot be written (a full disk, a closed pipe) is not worth ending for.
+for (const stream of [process.stdout, process.stderr]) stream.on('error', () => undefined);
+
+/** A request has so long to come in whole; looked at every so often. */
+const REQUEST_MS = 20_000;
+const LOOK_MS = 2000;
+
+/** Methods that the framework cannot even describe. */
+const REFUSED = new Set(['TRACE', 'TRACK', 'CONNECT']);
+
+const create = http.createServer;
+http.createServer = (...args) => {
+  const handler = args.pop();
+  const [options = {}] = args;
+  return create(
+    {
+      ...options,
+      requestTimeout: REQUEST_MS,
+      headersTimeout: REQUEST_MS,
+      connectionsCheckingInterval: LOOK_MS,
+    },
+    (request, response) => {
+      if (!REFUSED.has(request.method ?? '')) return handler(request, response);
+      response.writeHead(405, { allow: 'GET, HEAD, PUT, POST', connection: 'close' });
+      return response.end();
+    },
+  );
+};
+syncBuiltinESMExports();

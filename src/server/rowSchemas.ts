@@ -1,0 +1,115 @@
+import { z } from 'zod';
+import { routeSchema } from '../core/course/route';
+import { missionSchema, tableSchema } from '../core/course/table';
+import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
+import { standInSchema } from '../core/standIn/state';
+import {
+  benchLogPiece,
+  benchLogRecord,
+  benchTrialsRecord,
+  calibrationChangeRecord,
+  calibrationRecord,
+  robotChangeRecord,
+  stillCheckRecord,
+} from '../formats/benchRecords';
+import { id, name, time, version } from '../formats/fields';
+import {
+  courseRecord,
+  robotRecord,
+  routeRecord,
+  routeVersionRecord,
+  runRecord,
+  seriesRecord,
+  teamRecord,
+} from '../formats/records';
+import type { TableName } from './models';
+
+/** A row of a table as plain values, times as texts. */
+export type PlainRow = Record<string, unknown>;
+
+/** What a row of a table has to hold so that every page can read it. */
+type RowSchema = z.ZodType<PlainRow>;
+
+const number = z.number().int().min(0).max(2_000_000_000);
+const counted = { entry: z.number().int().optional() };
+
+/** Rows of an earlier Corvat have no number of entry: their time stands in, in milliseconds. */
+const entered =
+  (time: string) =>
+  (row: PlainRow): PlainRow => ({ ...row, entry: row.entry ?? Date.parse(String(row[time])) });
+
+const { pose: missionPose, window: missionWindow } = missionSchema.shape;
+const pose = missionPose.shape;
+const window = missionWindow.unwrap().shape;
+
+const judged = z.object({
+  driftRadPerS: z.number(),
+  low95: z.number(),
+  high95: z.number(),
+  cleanS: z.number(),
+  verdict: z.string(),
+});
+
+const still = z.object({
+  ...stillCheckRecord.shape,
+  settings: z
+    .union([stillCheckRecord.shape.settings, z.null()])
+    .transform((settings) => settings ?? STILL_SETTINGS),
+  // As it is: what else an earlier or later Corvat found is kept.
+  result: z.custom<object>((value) => judged.safeParse(value).success, 'expected a result'),
+});
+
+/**
+ * The schema of each table's rows: those of the records, so that what is taken back from a file is held
+ * to the same rules as what is saved.
+ */
+export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
+  team: teamRecord,
+  robot: robotRecord,
+  course: z.object({
+    id,
+    version,
+    teamId: id,
+    name,
+    ...tableSchema.omit({ missions: true }).shape,
+    archivedAt: courseRecord.shape.archivedAt,
+  }),
+  mission: z.object({
+    courseId: id,
+    position: number,
+    ...missionSchema.omit({ pose: true, window: true }).shape,
+    ...pose,
+    windowAlongM: window.alongM.unwrap(),
+    windowAcrossM: window.acrossM.unwrap(),
+    windowHeadingRad: window.headingRad.unwrap(),
+  }),
+  route: routeRecord,
+  routeVersion: z.object({
+    ...routeVersionRecord.shape,
+    route: routeSchema,
+    number,
+    savedAt: time,
+  }),
+  series: z
+    .object({ ...seriesRecord.shape, startedAt: time, ...counted })
+    .transform(entered('startedAt')),
+  run: z.object({ ...runRecord.shape, number }),
+  standIn: z.object({ id, state: standInSchema }),
+  robotChange: robotChangeRecord,
+  benchLog: benchLogRecord,
+  benchLogPiece: z.object({
+    logId: id,
+    number,
+    data: z.object({ tS: benchLogPiece.shape.tS, columns: benchLogPiece.shape.columns }),
+  }),
+  stillCheck: still,
+  benchTrials: z
+    .intersection(benchTrialsRecord, z.object({ startedAt: time, ...counted }))
+    .transform(entered('startedAt')),
+  calibration: z
+    .object({ ...calibrationRecord.shape, kind: z.string().max(20), madeAt: time, ...counted })
+    .transform(entered('madeAt')),
+  calibrationChange: z
+    .object({ ...calibrationChangeRecord.shape, changedAt: time, ...counted })
+    .transform(entered('changedAt')),
+};
