@@ -35,6 +35,9 @@ export function SetAsideDialog({ what, reasons, caution, onConfirm, onClose }: P
         value={reason}
         maxLength={200}
         suggestions={reasons}
+        {...(reason.trim() === '' && {
+          hint: 'A reason is wanted: without one it cannot be set aside.',
+        })}
         onChange={setReason}
         onKeyDown={(event) => {
           if (event.key !== 'Enter') return;

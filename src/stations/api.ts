@@ -9,9 +9,9 @@ export class ApiError extends Error {
     super(message);
   }
 
-  /** Worth trying again by itself: the server or its database is away for a while. */
+  /** Worth trying again by itself: the server or its database is away for a while, or its disk is full. */
   get isPassing(): boolean {
-    return this.status === 0 || this.status === 503;
+    return this.status === 0 || this.status === 503 || this.status === 507;
   }
 }
 

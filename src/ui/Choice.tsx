@@ -4,7 +4,8 @@ import styles from './Choice.module.css';
 
 interface Props<T extends string> {
   label: string;
-  value: T;
+  /** Null: nothing is chosen yet. */
+  value: T | null;
   options: readonly { value: NoInfer<T>; label: string }[];
   onChange(value: NoInfer<T>): void;
   /** In a sentence: small, and the label only for screen readers. */

@@ -11,13 +11,23 @@ interface Props {
   detail?: ReactNode;
   tone?: 'measured' | 'predicted' | 'fault';
   testId?: string;
+  /** What the field's books call it, folded behind a question mark. */
+  term?: string;
 }
 
 /** A large number with its small unit. */
-export function Figure({ label, value, unit, detail, tone, testId }: Props) {
+export function Figure({ label, value, unit, detail, tone, testId, term }: Props) {
   return (
     <div className={classes(styles.figure, tone && styles[tone])} data-testid={testId}>
-      <dt>{label}</dt>
+      <dt>
+        {label}
+        {term !== undefined && (
+          <details className={styles.term}>
+            <summary aria-label={`What is meant by “${label}”?`}>?</summary>
+            {term}
+          </details>
+        )}
+      </dt>
       <dd>
         {value === null ? (
           <span className={styles.none}>not yet</span>

@@ -31,14 +31,17 @@ export function Empty({
   title,
   children,
   action,
+  isPage = false,
 }: {
   title: string;
+  /** It is all there is on its page: its title is the page's. */
+  isPage?: boolean;
   children: ReactNode;
   action?: ReactNode;
 }) {
   return (
     <div className={styles.empty}>
-      <h2>{title}</h2>
+      {isPage ? <h1>{title}</h1> : <h2>{title}</h2>}
       <p>{children}</p>
       {action}
     </div>

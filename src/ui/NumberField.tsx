@@ -2,6 +2,7 @@ import { useEffect, useId, useRef, useState, type Ref } from 'react';
 import { shortNumber } from '../core/text/quantities';
 import { classes } from './classes';
 import styles from './NumberField.module.css';
+import { useTellInError } from './fieldsInError';
 import type { Unit } from './units';
 
 interface Props {
@@ -30,8 +31,8 @@ const parse = (text: string): number =>
     : Number.NaN;
 
 /**
- * A number with its unit. What is typed counts at once when it fits; what does not fit is said, and
- * nothing changes until it does.
+ * A number with its unit. What is typed counts at once when it fits; what does not fit stays in sight,
+ * marked, with the reason, and nothing is saved until it is mended.
  */
 export function NumberField({
   label,
@@ -59,6 +60,7 @@ export function NumberField({
   const problem = fits
     ? null
     : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
+  useTellInError(id, problem !== null);
   const commit = (next: string) => {
     setText(next);
     if (next.trim() === '') onClear?.();
@@ -92,7 +94,8 @@ export function NumberField({
           }}
           onBlur={() => {
             editing.current = false;
-            setText(asShown(value, unit));
+            // What is refused stays in sight; a number that fits is shown as it counts.
+            if (problem === null) setText(asShown(value, unit));
           }}
           onChange={(event) => commit(event.target.value)}
           onKeyDown={(event) => {

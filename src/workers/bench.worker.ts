@@ -1,12 +1,12 @@
-import { allanDeviation, type AllanResult } from '../core/gyro/allan';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
-import { medianPeriod } from '../core/gyro/log';
-import { stillCheck, type StillCheck, type StillLog } from '../core/gyro/stillCheck';
+import { stillCheck, type StillCheck } from '../core/gyro/stillCheck';
+import { stillLogOf } from '../core/gyro/stillLog';
 import type { StillSettings } from '../core/gyro/stillDefaults';
 import type { Anchor } from '../core/gyro/anchors';
 import type { RawConvention } from '../core/rawConvention';
 import type { Robot } from '../core/robot';
 import { studyRunLog, type KnownDrift, type RunLogStudy } from '../core/gyro/runLog';
+import { contentOf } from '../formats/contentId';
 import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
 import { parseJsonLines } from '../formats/jsonLines';
 import type { BadLine } from '../formats/readings';
@@ -26,15 +26,14 @@ export type BenchRequest =
 /** A log that was read from a file, and what of it could not be. */
 export interface ReadLog {
   log: Log;
+  /** What it holds, as a word. */
+  content: string;
   bad: BadLine[];
   badCount: number;
 }
 
 export interface StillAnalysis {
   check: StillCheck;
-  /** Only for rates over at least five minutes. */
-  allan: AllanResult | null;
-  kind: StillLog['kind'];
   shown: ShownLog;
 }
 
@@ -44,9 +43,6 @@ export type BenchReply =
   | { kind: 'still'; analysis: StillAnalysis }
   | { kind: 'run-log'; study: RunLogStudy }
   | { kind: 'failed'; sentence: string };
-
-/** Rates want so long a log before their Allan deviation says anything. */
-const LEAST_ALLAN_S = 300;
 
 const reply = (message: BenchReply, transfer: Transferable[] = []): void =>
   self.postMessage(message, { transfer });
@@ -63,24 +59,15 @@ function read(text: string, map: ColumnMap | null, raw: RawConvention): ReadLog 
         : `No line of this file could be read. Line ${first.line}: ${first.why}.`,
     );
   }
-  return { log: toLog(table, raw), bad: table.bad, badCount: table.badCount };
+  const log = toLog(table, raw);
+  return { log, content: contentOf(log), bad: table.bad, badCount: table.badCount };
 }
 
 function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalysis {
-  const { tS, columns } = request.log;
-  const { headingRad, rateRadPerS } = columns;
-  const log: StillLog =
-    headingRad !== undefined
-      ? { kind: 'heading', tS, headingRad }
-      : { kind: 'rate', tS, rateRadPerS: rateRadPerS ?? new Float64Array(tS.length) };
-  const lengthS = (tS.at(-1) ?? 0) - (tS[0] ?? 0);
+  const log = stillLogOf(request.log);
+  if (log === null) throw new Error('There is neither a heading nor a turning rate in this log.');
   return {
     check: stillCheck(log, request.runDurationS, request.toleranceRad, request.settings),
-    allan:
-      rateRadPerS !== undefined && lengthS >= LEAST_ALLAN_S
-        ? allanDeviation(rateRadPerS, medianPeriod(tS))
-        : null,
-    kind: log.kind,
     shown: shownLog(log),
   };
 }

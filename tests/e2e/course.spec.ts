@@ -122,7 +122,7 @@ test('motor degrees, distance and heading stand side by side; a record changed e
   await expect(other.getByText('Saved.')).toBeVisible();
   await save(page, '134');
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('0.133');
-  await dialog.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(dialog).toContainText('133 mm');
+  await dialog.getByRole('button', { name: 'Take all of theirs' }).click();
   await expect(page.getByLabel('Track width')).toHaveValue('133');
 });

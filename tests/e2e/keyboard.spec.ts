@@ -46,6 +46,7 @@ test('a series is started, logged, set aside and read without a mouse', async ({
   await page.keyboard.press('z');
   await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('w');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('saved-run').first()).toContainText('10 | 1 mm');
   await tabTo(page, 'Set run 1 aside');
@@ -107,9 +108,12 @@ test('a value is changed by the arrow keys, and a wrong one is told to a screen 
   await speed.fill('fast');
   await expect(speed).toHaveAttribute('aria-invalid', 'true');
   await expect(speed).toHaveAccessibleDescription(/fits/);
-  // What does not fit changes nothing, and goes when the field is left.
+  // What does not fit changes nothing, and stays in sight until it is mended.
   await page.keyboard.press('Tab');
-  await expect(speed).toHaveValue(String(before + 1));
+  await expect(speed).toHaveValue('fast');
+  await expect(page.getByTestId('mend-first')).toBeVisible();
+  await speed.fill(String(before + 1));
+  await expect(page.getByTestId('mend-first')).toHaveCount(0);
 });
 
 test('cards and sheets print without the frame of the screen', async ({ corvat: page }) => {

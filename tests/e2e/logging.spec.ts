@@ -1,5 +1,5 @@
 import { databasePid, untilAnswers, webPid } from '../support/corvat';
-import { expect, open, server, startSeries, test } from './corvat';
+import { expect, logWorked, open, ready, server, startSeries, test } from './corvat';
 
 const rows = 'saved-run';
 
@@ -18,6 +18,15 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Shift+ArrowDown');
   await page.keyboard.press('p');
+  // Nothing was said of the missions: silence is no success.
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Say first whether it worked/)).toBeVisible();
+  await expect(page.getByTestId(rows)).toHaveCount(0);
+  // What was typed survives a reload.
+  await page.reload();
+  await ready(page);
+  await expect(page.getByLabel('End x (to the right)')).toHaveValue('21');
+  await page.keyboard.press('w');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId(rows).first()).toContainText('21 | 0 mm');
   await expect(page.getByTestId(rows).first()).toContainText(/Moss|Juniper|Tam/);
@@ -30,7 +39,7 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   await expect(page.getByTestId(rows).first()).toContainText('21 | 7 mm');
   await expect(page.getByTestId(rows)).toHaveCount(1);
 
-  await page.keyboard.press('Enter');
+  await logWorked(page);
   await expect(page.getByTestId(rows)).toHaveCount(2);
   await expect(page.getByTestId(rows).first()).toContainText('no end measured');
   await page.keyboard.press('u');
@@ -51,12 +60,12 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
 for (const what of ['web process', 'database'] as const) {
   test(`a kill -9 of the ${what} during logging loses nothing`, async ({ corvat: page }) => {
     await startSeries(page, `Kill the ${what}`);
-    await page.keyboard.press('Enter');
+    await logWorked(page);
     await expect(page.getByTestId(rows)).toHaveCount(1);
     const { pid, home, url } = server();
     process.kill(what === 'database' ? databasePid({ home }) : webPid({ pid }), 'SIGKILL');
     for (let run = 2; run <= 4; run += 1) {
-      await page.keyboard.press('Enter');
+      await logWorked(page);
       // Each is in sight at once, saved or not.
       await expect(page.getByTestId(rows).or(page.getByTestId('waiting-run'))).toHaveCount(run);
     }
@@ -73,8 +82,8 @@ test('what the server has not confirmed stays in the browser, says so, and goes 
 }) => {
   await startSeries(page, 'Cable out');
   await page.route('**/api/runs/**', (route) => route.abort());
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Enter');
+  await logWorked(page);
+  await logWorked(page);
   await expect(page.getByTestId('not-yet-saved')).toHaveText('2 runs not yet saved.');
   const address = page.url();
   await open(page, '/');
@@ -97,7 +106,7 @@ test('an answer that was lost leaves one run, and a change made elsewhere is sho
     await route.fetch();
     return route.abort();
   });
-  await page.keyboard.press('Enter');
+  await logWorked(page);
   await expect(page.getByTestId(rows)).toHaveCount(1);
   await page.reload();
   await expect(page.getByTestId(rows)).toHaveCount(1);
@@ -112,8 +121,10 @@ test('an answer that was lost leaves one run, and a change made elsewhere is sho
   await page.getByLabel('Note').fill('mine');
   await page.keyboard.press('Enter');
   const dialog = page.getByRole('dialog');
-  await expect(dialog).toContainText('"theirs"');
-  await expect(dialog).toContainText('"mine"');
+  // Chosen value by value.
+  await expect(dialog.getByRole('group', { name: 'note' })).toBeVisible();
+  await dialog.getByRole('radio', { name: 'theirs: theirs' }).check();
+  await dialog.getByRole('radio', { name: 'yours: mine' }).check();
   await dialog.getByRole('button', { name: 'Save mine over it' }).click();
   await expect(page.getByTestId(rows).first()).toContainText('mine');
 });

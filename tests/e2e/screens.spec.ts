@@ -28,6 +28,10 @@ const SCREENS = {
 
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 768, height: 1024 };
+/** A desk at 200 % zoom. */
+const ZOOMED = { width: 640, height: 400 };
+/** Pages of a table to print are as wide as paper. */
+const ON_PAPER = ['Log sheet', 'Step card', 'Wiring sheet'];
 
 /** By how much the page is wider than its window. */
 const tooWide = (page: Page): Promise<number> =>
@@ -64,6 +68,7 @@ test.describe('nothing serious is found by axe, light and dark, and nothing wide
   for (const [name, path] of Object.entries(SCREENS)) {
     test(`on ${name}`, async () => {
       await open(page, path);
+      await expect(page.locator('h1')).toHaveCount(1);
       expect(await serious(page)).toEqual([]);
       // In the dark theme only the colours differ.
       await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'dark'));
@@ -71,6 +76,10 @@ test.describe('nothing serious is found by axe, light and dark, and nothing wide
       await page.setViewportSize(TABLET);
       // Charts follow the width a moment later.
       await expect.poll(() => tooWide(page)).toBeLessThanOrEqual(0);
+      if (!ON_PAPER.includes(name)) {
+        await page.setViewportSize(ZOOMED);
+        await expect.poll(() => tooWide(page)).toBeLessThanOrEqual(0);
+      }
       await page.setViewportSize(DESK);
       expect(errors).toEqual([]);
     });
@@ -123,6 +132,25 @@ test('nothing is wider than a tablet with long names either', async ({ corvat: p
   }
 });
 
+test('what is pressed at the table is large enough for a thumb', async ({ corvat: page }) => {
+  const small = (selector: string) =>
+    page.locator(selector).evaluateAll((elements) =>
+      elements
+        .filter((element) => element.getClientRects().length > 0)
+        .map((element) => ({ text: element.textContent, box: element.getBoundingClientRect() }))
+        .filter(({ box }) => Math.min(box.width, box.height) < 43.5)
+        .map(({ text, box }) => `${text}: ${box.width} × ${box.height}`),
+    );
+  await open(page, `/runs/${S}3`);
+  expect(await small('main button, main summary, [role=radio], fieldset label')).toEqual([]);
+  await open(page, '/course');
+  expect(await small('button[aria-label^="Duplicate"], button[aria-label^="Remove"]')).toEqual([]);
+  await open(page, '/bench/turns');
+  expect(await small('main summary, td button')).toEqual([]);
+  await open(page, '/course/table');
+  expect(await small('[aria-label^="Mission"] > circle:first-child')).toEqual([]);
+});
+
 test('the theme is switched by hand and remembered', async ({ corvat: page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'Dark theme' }).click();
@@ -138,9 +166,21 @@ test('a new team sets itself up and comes to its first runs', async ({ page }) =
     await ready(page);
     await page.getByRole('button', { name: /^Begin/ }).click();
     await expect(page.getByRole('alert')).toContainText('a name each');
+    // Numbers that are refused stay in sight, and nothing is taken in their place.
+    const track = page.getByLabel('Track width (between the wheels)');
+    for (const refused of ['-5', 'abc', '0', '']) {
+      await track.fill(refused);
+      await track.blur();
+      await expect(track).toHaveValue(refused);
+      await expect(track).toHaveAttribute('aria-invalid', 'true');
+    }
+    await expect(page.getByTestId('mend-first')).toBeVisible();
     await page.getByLabel('Team').fill('Quillon Yard');
     await page.getByLabel('Robot', { exact: true }).fill('Wren');
     await page.getByLabel('Course or table').fill('Winter Garden');
+    await page.getByRole('button', { name: /^Begin/ }).click();
+    await expect(page).toHaveURL(`${served.url}/`);
+    await track.fill('132');
     await page.getByRole('button', { name: /^Begin/ }).click();
     await page.waitForURL(/course\/table/);
     await ready(page);

@@ -63,6 +63,7 @@ test('from a changed route to findings that agree with figures computed elsewher
   for (let run = 1; run <= 10; run += 1) {
     const failed = run % 4 === 0;
     const strokes = [
+      'w',
       ...(failed ? ['d', '3'] : []),
       'x',
       ...(failed ? ['-', '1', '2'] : ['6']),

@@ -10,6 +10,7 @@ import {
 import { historyReducer, openHistory, type History } from '../../src/stations/course/history';
 import {
   entryOf,
+  allWorked,
   newEntry,
   nextName,
   toggleMission,
@@ -88,7 +89,7 @@ describe('undo and redo', () => {
 describe('entering a run', () => {
   const seriesId = '01DEMS00000000000000000001';
   const id = '01DEMR10000000000000000001';
-  const entry = newEntry(id, ['m1', 'm2'], { placedBy: 'Moss', battery: 'B1' });
+  const entry = allWorked(newEntry(id, { placedBy: 'Moss', battery: 'B1' }), ['m1', 'm2']);
 
   it('begins with everything worked, and placer and battery as before', () => {
     const run = toRun(entry, seriesId);

@@ -35,6 +35,7 @@ export function BenchLayout({
   const suffix = robot.id === robots[0]?.id ? '' : `?robot=${robot.id}`;
   return (
     <>
+      <h1 className="visually-hidden">{PROCEDURES.find(({ id }) => id === current)?.label}</h1>
       <nav aria-label="Procedures" className={styles.nav}>
         {PROCEDURES.map(({ id, label }) => (
           <a

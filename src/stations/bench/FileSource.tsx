@@ -1,8 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { RawConvention } from '../../core/rawConvention';
 import { counted } from '../../core/text/quantities';
+import { MAX_LOG_SAMPLES } from '../../formats/benchConstants';
 import {
   COLUMN_NAMES,
+  estimatedLines,
   guessColumns,
   previewCsv,
   UNITS,
@@ -21,7 +23,8 @@ import styles from './Bench.module.css';
 interface Props {
   /** How the robot's readings are to be taken. */
   raw: RawConvention;
-  onLog(read: ReadLog, name: string): void;
+  /** With the file's name, and when it was written. */
+  onLog(read: ReadLog, name: string, modifiedAt: Date): void;
 }
 
 interface Opened {
@@ -109,7 +112,7 @@ export function FileSource({ raw, onLog }: Props) {
         localStorage.setItem(memoryKey(chosen.csv.header), JSON.stringify(columns));
       }
       setBad(result.badCount > 0 ? result : null);
-      onLog(result, chosen.file.name);
+      onLog(result, chosen.file.name, new Date(chosen.file.lastModified));
     } catch (error) {
       setProblem(`${chosen.file.name}: ${sentenceOf(error)}`);
     } finally {
@@ -132,6 +135,13 @@ export function FileSource({ raw, onLog }: Props) {
     }
     if (text.includes('\u0000')) {
       setProblem(`${file.name} is no text: expected CSV or JSON Lines.`);
+      return;
+    }
+    const lines = estimatedLines(text, file.size);
+    if (lines > 1.05 * MAX_LOG_SAMPLES) {
+      setProblem(
+        `${file.name} has about ${Number(lines.toPrecision(2))} lines; up to ${MAX_LOG_SAMPLES} readings fit. Log less often, or for a shorter time.`,
+      );
       return;
     }
     const isJson = text.trimStart().startsWith('{');

@@ -43,13 +43,33 @@ export function useTrials<T extends BenchTrialsRecord>(loaded: T) {
     setKeeping('keeping');
     queue.current = queue.current.then(send);
   }, [send]);
+  /** A change is a function of what stands now: what came in meanwhile is never lost. */
   const change = useCallback(
-    (next: T) => {
-      latest.current = next;
-      setRecord(next);
+    (update: (now: T) => T) => {
+      latest.current = update(latest.current);
+      setRecord(latest.current);
       keep();
     },
     [keep],
   );
-  return { record, change, keep, keeping, problem };
+  /** Further trials, one trial in place of its earlier self. */
+  const add = useCallback(
+    (...trials: T['trials'][number][]) =>
+      change((now) => ({ ...now, trials: [...now.trials, ...trials] })),
+    [change],
+  );
+  const replace = useCallback(
+    (trial: T['trials'][number]) =>
+      change((now) => ({
+        ...now,
+        trials: now.trials.map((one) => (one.id === trial.id ? trial : one)),
+      })),
+    [change],
+  );
+  const setConditions = useCallback(
+    (part: Partial<T['conditions']>) =>
+      change((now) => ({ ...now, conditions: { ...now.conditions, ...part } })),
+    [change],
+  );
+  return { record, change, setConditions, add, replace, keep, keeping, problem };
 }

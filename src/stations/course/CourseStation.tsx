@@ -12,16 +12,18 @@ import type {
   SavedRouteVersion,
 } from '../../formats/records';
 import { Button } from '../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
 import { useToast } from '../../ui/useToast';
+import { OtherDrafts } from '../OtherDrafts';
 import { CalibrationLine, type CourseCalibrations } from './CalibrationLine';
 import { CloudCanvas } from './CloudCanvas';
 import styles from './CourseStation.module.css';
 import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
 import { ForecastPanel } from './ForecastPanel';
-import { editOf } from './history';
+import { editOf, sameRoute } from './history';
 import { COURSE_KEYS } from './keys';
 import { RouteActions } from './RouteActions';
 import { RouteBar } from './RouteBar';
@@ -80,7 +82,14 @@ function useUndoKeys(undo: () => void, redo: () => void) {
   }, [undo, redo]);
 }
 
-export function CourseStation(props: Props) {
+export const CourseStation = (props: Props) => (
+  <FieldsInErrorProvider>
+    <CourseEditor {...props} />
+  </FieldsInErrorProvider>
+);
+
+function CourseEditor(props: Props) {
+  const wrong = useFieldsInError();
   const { routes, record, course, robot, robots, versions: loaded, calibrations } = props;
   const [versions, setVersions] = useState(loaded);
   const newest = versions[0] ?? null;
@@ -88,7 +97,7 @@ export function CourseStation(props: Props) {
     () => ({ id: newest?.id ?? null, route: newest?.route ?? EMPTY_ROUTE }),
     [newest],
   );
-  const { history, dispatch, changed } = useDraft(record.id, saved);
+  const { history, dispatch, changed, others, drop } = useDraft(record.id, saved);
   const route = history.present;
   const { table } = course;
   const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
@@ -105,7 +114,16 @@ export function CourseStation(props: Props) {
   );
   const addStep = (kind: Step['kind']) => {
     const at = selected === null ? route.steps.length : selected + 1;
-    edit(insertStep(route, at, newStep(kind, ulid(), table.missions[0]?.id ?? '')), 'add');
+    const { turns } = calibrations;
+    const place = {
+      headingRad: plan[at - 1]?.to.headingRad ?? route.start.headingRad,
+      missionId: table.missions[0]?.id ?? '',
+      turns: turns?.value.kind === 'turns' ? turns.value : null,
+    };
+    const next = insertStep(route, at, newStep(kind, ulid(), place));
+    // The first turn of a route is from the calibration that holds: the route says so.
+    const isFirst = kind === 'turn' && !route.steps.some((step) => step.kind === 'turn');
+    edit(isFirst ? { ...next, turnCalibrationId: turns?.id ?? null } : next, 'add');
     setSelected(at);
   };
   const simulate = () => simulation.start({ robot: robot.robot, table, route, seed: SEED });
@@ -116,7 +134,7 @@ export function CourseStation(props: Props) {
     return true;
   });
   const forecast = state.result?.forecast ?? null;
-  const stale = state.result !== null && state.result.of.route !== route;
+  const stale = state.result !== null && !sameRoute(state.result.of.route, route);
   const sentence =
     forecast === null
       ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it to see where ${SIMULATED_RUNS} runs would land.`
@@ -132,6 +150,15 @@ export function CourseStation(props: Props) {
         robots={robots}
         newest={newest}
         changed={changed}
+      />
+      <OtherDrafts
+        what="route"
+        others={others}
+        onTake={(draft) => {
+          edit(draft.value, `draft ${draft.key}`);
+          drop(draft);
+        }}
+        onDrop={drop}
       />
       <p className={styles.headline} data-testid="course-sentence">
         {sentence}
@@ -153,7 +180,7 @@ export function CourseStation(props: Props) {
           <RouteActions
             simulation={state}
             history={history}
-            changed={changed}
+            changed={changed && wrong === 0}
             hasVersions={versions.length > 0}
             newestId={newest?.id ?? null}
             dispatch={dispatch}
@@ -162,6 +189,7 @@ export function CourseStation(props: Props) {
             onOpen={setDialog}
           />
           {state.problem !== null && <Notice tone="fault">{state.problem}</Notice>}
+          <MendFirst />
           {stale && <Notice tone="careful">The route was changed since: simulate again.</Notice>}
           {forecast !== null && <ForecastPanel forecast={forecast} />}
         </div>

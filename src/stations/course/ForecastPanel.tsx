@@ -20,9 +20,12 @@ export function ForecastPanel({ forecast }: { forecast: Forecast }) {
           </tr>
         </thead>
         <tbody>
-          {forecast.missions.map(({ mission, chance }) => (
+          {forecast.missions.map(({ mission, chance, why }) => (
             <tr key={mission.id}>
-              <th scope="row">{mission.name}</th>
+              <th scope="row">
+                {mission.name}
+                {why !== null && <small className={styles.why}>{why}</small>}
+              </th>
               <td>
                 <span className={styles.meter} aria-hidden="true">
                   <span style={{ width: `${chance.rate * 100}%` }} />

@@ -12,6 +12,8 @@ import { Notice } from '../../ui/Notice';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { putRecord, sentenceOf } from '../api';
+import { ArchivedList } from '../ArchivedList';
+import { RecordMenu } from '../RecordMenu';
 import styles from './CourseStation.module.css';
 
 interface Props {
@@ -34,7 +36,14 @@ function NewRouteDialog({
   const [robotId, setRobotId] = useState(robots[0]?.id ?? '');
   const [problem, setProblem] = useState<string | null>(null);
   const save = async () => {
-    const record: RouteRecord = { id, version: 0, courseId: course.id, robotId, name: name.trim() };
+    const record: RouteRecord = {
+      id,
+      version: 0,
+      courseId: course.id,
+      robotId,
+      name: name.trim(),
+      archivedAt: null,
+    };
     try {
       await putRecord('routes', record);
       location.assign(`/course?route=${id}`);
@@ -79,7 +88,7 @@ export function RouteBar({ routes, record, course, robot, robots, newest, change
       </span>
       <nav aria-label="Routes" className={styles.routes}>
         {routes
-          .filter(({ id }) => id !== record.id)
+          .filter(({ id, archivedAt }) => id !== record.id && archivedAt === null)
           .map(({ id, name }) => (
             <a key={id} href={`/course?route=${id}`}>
               {name}
@@ -89,6 +98,18 @@ export function RouteBar({ routes, record, course, robot, robots, newest, change
           + New route
         </Button>
       </nav>
+      <RecordMenu
+        kind="routes"
+        what="route"
+        record={record}
+        name={{ field: 'name', value: record.name }}
+      />
+      <ArchivedList
+        what="route"
+        items={routes
+          .filter(({ id, archivedAt }) => id !== record.id && archivedAt !== null)
+          .map(({ id, name }) => ({ name, href: `/course?route=${id}` }))}
+      />
       {making && (
         <NewRouteDialog course={course} robots={robots} onClose={() => setMaking(false)} />
       )}

@@ -3,7 +3,9 @@ import { ulid } from 'ulid';
 import type { Mission, Table } from '../../core/course/table';
 import { counted } from '../../core/text/quantities';
 import type { CourseRecord } from '../../formats/records';
+import { outsideTable } from '../../core/course/outsideTable';
 import { Button } from '../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
 import { MissionMark, Plan } from '../../ui/plan/Plan';
@@ -12,12 +14,17 @@ import { TextField } from '../../ui/TextField';
 import { MM } from '../../ui/units';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
+import { OtherDrafts } from '../OtherDrafts';
+import { RecordMenu } from '../RecordMenu';
+import { courseParser } from '../parsers';
 import { useSaved } from '../useSaved';
 import { MissionFields } from './MissionFields';
 import { SegmentFields } from './SegmentFields';
 import styles from './TableStation.module.css';
 
 const MOST_MISSIONS = 15;
+/** Of the table’s width, in millimetres a metre: 44 px across where the plan is 620 px wide. */
+const GRIP_OF_WIDTH = 36;
 
 const newMission = (table: Table): Mission => ({
   id: ulid(),
@@ -28,9 +35,16 @@ const newMission = (table: Table): Mission => ({
 });
 
 /** The table and what stands on it: size, missions with their windows, walls, guide lines. */
-export function TableStation({ record }: { record: CourseRecord }) {
+export const TableStation = (props: { record: CourseRecord }) => (
+  <FieldsInErrorProvider>
+    <TableEditor {...props} />
+  </FieldsInErrorProvider>
+);
+
+function TableEditor({ record }: { record: CourseRecord }) {
+  const wrong = useFieldsInError();
   const [toast, tell] = useToast();
-  const saved = useSaved('courses', record, () => tell('Saved.'));
+  const saved = useSaved('courses', record, () => tell('Saved.'), courseParser);
   const [selected, setSelected] = useState<string | null>(record.table.missions[0]?.id ?? null);
   const svg = useRef<SVGSVGElement>(null);
   const { draft, setDraft } = saved;
@@ -45,6 +59,7 @@ export function TableStation({ record }: { record: CourseRecord }) {
   };
   const active = table.missions.find(({ id }) => id === selected);
   const points = table.missions.reduce((sum, mission) => sum + mission.points, 0);
+  const outside = outsideTable(table);
   const nameless =
     draft.name.trim() === '' || table.missions.some(({ name }) => name.trim() === '');
   return (
@@ -75,7 +90,7 @@ export function TableStation({ record }: { record: CourseRecord }) {
                   className={mission.id === selected ? styles.chosen : styles.grip}
                   cx={mission.pose.xM * 1000}
                   cy={(table.heightM - mission.pose.yM) * 1000}
-                  r={48}
+                  r={GRIP_OF_WIDTH * table.widthM}
                 />
                 <MissionMark table={table} mission={mission} />
               </PoseHandle>
@@ -84,18 +99,26 @@ export function TableStation({ record }: { record: CourseRecord }) {
           <div className={styles.actions}>
             <Button
               look="strong"
-              disabled={!saved.changed || saved.saving || nameless}
+              disabled={!saved.changed || saved.saving || wrong > 0 || nameless}
               onClick={() => void saved.save()}
             >
               Save the table
             </Button>
-            <Button disabled={!saved.changed} onClick={() => setDraft(saved.saved)}>
+            <Button disabled={!saved.changed && wrong === 0} onClick={() => saved.put(saved.saved)}>
               Back to what is saved
             </Button>
           </div>
+          {outside.length > 0 && (
+            <Notice tone="careful">
+              {outside.length === 1 ? 'This lies' : 'These lie'} outside the table as it is now:{' '}
+              {outside.join(', ')}. Move them, or make the table larger again.
+            </Notice>
+          )}
           {nameless && <Notice tone="careful">The course and each mission need a name.</Notice>}
+          <MendFirst />
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
-          <div className={styles.fields}>
+          <RecordMenu kind="courses" what="table" record={saved.saved} name={null} />
+          <div className={styles.fields} key={saved.generation}>
             <TextField
               label="Name"
               value={draft.name}
@@ -120,7 +143,11 @@ export function TableStation({ record }: { record: CourseRecord }) {
             />
           </div>
         </div>
-        <section className={styles.right} aria-label="What stands on the table">
+        <section
+          key={`${saved.generation} things`}
+          className={styles.right}
+          aria-label="What stands on the table"
+        >
           <h2>Missions</h2>
           <ul className={styles.missions}>
             {table.missions.map((mission) => (
@@ -166,6 +193,15 @@ export function TableStation({ record }: { record: CourseRecord }) {
           />
         </section>
       </div>
+      <OtherDrafts
+        what="table"
+        others={saved.others}
+        onTake={(draft) => {
+          saved.put({ ...draft.value, version: saved.saved.version });
+          saved.drop(draft);
+        }}
+        onDrop={saved.drop}
+      />
       {saved.theirs !== null && (
         <ConflictDialog
           what="course"

@@ -57,6 +57,9 @@ export function historyReducer(state: History, action: HistoryAction): History {
   }
 }
 
+/** Whether two routes are the same, value by value. */
+export const sameRoute = (a: Route, b: Route): boolean => JSON.stringify(a) === JSON.stringify(b);
+
 /** A change of the draft, made now. */
 export const editOf = (route: Route, about: string): HistoryAction => ({
   type: 'edit',

@@ -1,26 +1,13 @@
-import { useEffect, useReducer, useRef } from 'react';
+import { useReducer } from 'react';
 import type { Route } from '../../core/course/route';
+import { useDrafts } from '../useDrafts';
 import { historyReducer, openHistory } from './history';
 
-interface Kept {
-  baseId: string | null;
-  route: Route;
-}
-
-const keyOf = (routeId: string) => `corvat-draft:${routeId}`;
-
-/** Changes that were not saved when the page was left, if any. */
-function keptDraft(routeId: string): Kept | null {
-  const text = localStorage.getItem(keyOf(routeId));
-  if (text === null) return null;
-  try {
-    return JSON.parse(text) as Kept;
-  } catch {
-    return null;
-  }
-}
-
-const sameRoute = (a: Route, b: Route) => JSON.stringify(a) === JSON.stringify(b);
+/** Zod is fetched only where a draft was kept. */
+const loadParser = async () => {
+  const { routeSchema } = await import('../../core/course/route');
+  return (value: unknown): Route => routeSchema.parse(value);
+};
 
 /**
  * The route being edited, with undo and redo. What is not saved stays in the browser, so that a
@@ -28,23 +15,14 @@ const sameRoute = (a: Route, b: Route) => JSON.stringify(a) === JSON.stringify(b
  */
 export function useDraft(routeId: string, saved: { id: string | null; route: Route }) {
   const [history, dispatch] = useReducer(historyReducer, saved.route, openHistory);
-  const opened = useRef(false);
-  const changed = !sameRoute(history.present, saved.route);
-  useEffect(() => {
-    if (!opened.current) {
-      opened.current = true;
-      const kept = keptDraft(routeId);
-      if (kept !== null && !sameRoute(kept.route, saved.route)) {
-        dispatch({ type: 'edit', route: kept.route, about: 'kept draft', at: 0 });
-      }
-      return;
-    }
-    if (changed) {
-      const kept: Kept = { baseId: saved.id, route: history.present };
-      localStorage.setItem(keyOf(routeId), JSON.stringify(kept));
-    } else {
-      localStorage.removeItem(keyOf(routeId));
-    }
-  }, [routeId, history.present, changed, saved]);
-  return { history, dispatch, changed };
+  const drafts = useDrafts<Route>({
+    kind: 'route',
+    id: routeId,
+    saved: saved.route,
+    base: saved.id ?? 'new',
+    present: history.present,
+    loadParser,
+    onFound: (route) => dispatch({ type: 'edit', route, about: 'kept draft', at: 0 }),
+  });
+  return { history, dispatch, ...drafts };
 }

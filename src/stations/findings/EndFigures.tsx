@@ -54,7 +54,8 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
       <Figure
         testId="accuracy"
         tone="measured"
-        label="Accuracy AP"
+        label="The middle of the runs lies off by"
+        term="Accuracy, AP of ISO 9283: distance of the mean end from the target."
         value={mmText(end.accuracyM)}
         unit="mm"
         detail={
@@ -66,10 +67,11 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
       <Figure
         testId="repeatability"
         tone="measured"
-        label="Repeatability RP"
+        label="How closely runs repeat"
+        term="Repeatability, RP of ISO 9283: mean distance from the middle plus three of its standard deviations."
         value={mmText(end.repeatabilityM)}
         unit="mm"
-        detail="mean distance from the middle + 3 of its spreads"
+        detail="nearly all runs lie this near to their middle"
       />
       <Figure
         testId="bias-heading"

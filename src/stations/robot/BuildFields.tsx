@@ -15,6 +15,7 @@ import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { MM } from '../../ui/units';
 import { FieldGroup, type RobotFieldsProps } from './FieldGroup';
+import { NEW_SENSOR } from './newSensor';
 import { PortsField } from './PortsField';
 import styles from './RobotStation.module.css';
 
@@ -107,7 +108,16 @@ export function UnitFields({ robot, onChange }: RobotFieldsProps) {
             unit={unit}
             ports={build.ports}
             onChange={(next) =>
-              set({ units: build.units.map((one) => (one.id === next.id ? next : one)) })
+              onChange({
+                ...robot,
+                // A distance sensor among the units is on the robot.
+                distance:
+                  next.role === 'distance sensor' ? (robot.distance ?? NEW_SENSOR) : robot.distance,
+                build: {
+                  ...build,
+                  units: build.units.map((one) => (one.id === next.id ? next : one)),
+                },
+              })
             }
             onRemove={() => set({ units: build.units.filter(({ id }) => id !== unit.id) })}
           />

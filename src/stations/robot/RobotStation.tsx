@@ -5,10 +5,15 @@ import { routeNeeds } from '../../core/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
 import { TextField } from '../../ui/TextField';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
+import { ArchivedList } from '../ArchivedList';
+import { OtherDrafts } from '../OtherDrafts';
+import { RecordMenu } from '../RecordMenu';
+import { robotParser } from '../parsers';
 import { useSaved } from '../useSaved';
 import { ChangeList } from './ChangeList';
 import { Converter } from './Converter';
@@ -27,9 +32,16 @@ interface Props {
 }
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
-export function RobotStation({ record, robots, changes, routes }: Props) {
+export const RobotStation = (props: Props) => (
+  <FieldsInErrorProvider>
+    <RobotEditor {...props} />
+  </FieldsInErrorProvider>
+);
+
+function RobotEditor({ record, robots, changes, routes }: Props) {
+  const wrong = useFieldsInError();
   const [toast, tell] = useToast();
-  const saved = useSaved('robots', record, () => tell('Saved.'));
+  const saved = useSaved('robots', record, () => tell('Saved.'), robotParser);
   const [newRobot, setNewRobot] = useState(false);
   const { draft, setDraft } = saved;
   const setRobot = (robot: Robot) => setDraft({ ...draft, robot });
@@ -39,7 +51,7 @@ export function RobotStation({ record, robots, changes, routes }: Props) {
         <h1>{draft.name}</h1>
         <nav aria-label="Robots" className={styles.others}>
           {robots
-            .filter(({ id }) => id !== record.id)
+            .filter(({ id, archivedAt }) => id !== record.id && archivedAt === null)
             .map(({ id, name }) => (
               <a key={id} href={`/robot?robot=${id}`}>
                 {name}
@@ -52,7 +64,7 @@ export function RobotStation({ record, robots, changes, routes }: Props) {
       </header>
       <Converter robot={draft.robot} />
       <div className={styles.columns}>
-        <section aria-label="Record" className={styles.record}>
+        <section key={saved.generation} aria-label="Record" className={styles.record}>
           <TextField
             label="Name"
             value={draft.name}
@@ -65,15 +77,16 @@ export function RobotStation({ record, robots, changes, routes }: Props) {
           <div className={styles.actions}>
             <Button
               look="strong"
-              disabled={!saved.changed || saved.saving || draft.name.trim() === ''}
+              disabled={!saved.changed || saved.saving || wrong > 0 || draft.name.trim() === ''}
               onClick={() => void saved.save()}
             >
               Save the robot
             </Button>
-            <Button disabled={!saved.changed} onClick={() => setDraft(saved.saved)}>
+            <Button disabled={!saved.changed && wrong === 0} onClick={() => saved.put(saved.saved)}>
               Back to what is saved
             </Button>
           </div>
+          <MendFirst />
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RobotDrawing robot={draft.robot} />
           <NeedList needs={routeNeeds(routes, draft.robot.build)} />
@@ -81,9 +94,25 @@ export function RobotStation({ record, robots, changes, routes }: Props) {
             <a href={`/bench/directions?robot=${record.id}`}>Check the directions</a> ·{' '}
             <a href={`/robot/sheet?robot=${record.id}`}>Wiring sheet to print</a>
           </p>
+          <RecordMenu kind="robots" what="robot" record={saved.saved} name={null} />
+          <ArchivedList
+            what="robot"
+            items={robots
+              .filter(({ id, archivedAt }) => id !== record.id && archivedAt !== null)
+              .map(({ id, name }) => ({ name, href: `/robot?robot=${id}` }))}
+          />
           <ChangeList robotId={record.id} changes={changes} />
         </aside>
       </div>
+      <OtherDrafts
+        what="robot"
+        others={saved.others}
+        onTake={(draft) => {
+          saved.put({ ...draft.value, version: saved.saved.version });
+          saved.drop(draft);
+        }}
+        onDrop={saved.drop}
+      />
       {saved.theirs !== null && (
         <ConflictDialog
           what="robot"

@@ -12,6 +12,7 @@ import {
   PLAIN,
 } from '../../ui/units';
 import { FieldGroup, type RobotFieldsProps } from './FieldGroup';
+import { NEW_SENSOR } from './newSensor';
 
 /** The heading sensor. */
 export function GyroFields({ robot, onChange }: RobotFieldsProps) {
@@ -21,7 +22,7 @@ export function GyroFields({ robot, onChange }: RobotFieldsProps) {
   return (
     <FieldGroup
       title="Heading sensor"
-      note="Drift is how fast the reading creeps while the robot stands still."
+      note="Drift is how fast the reading creeps while the robot stands still. It wanders by itself as well: so much in the first second, and more with the root of the time."
     >
       <NumberField
         label="Drift"
@@ -40,7 +41,7 @@ export function GyroFields({ robot, onChange }: RobotFieldsProps) {
         onChange={(driftSdRadPerS) => set({ driftSdRadPerS })}
       />
       <NumberField
-        label="Random walk"
+        label="Wanders by itself"
         unit={DEG_PER_SQRT_S}
         min={0}
         max={5}
@@ -82,20 +83,6 @@ export function GyroFields({ robot, onChange }: RobotFieldsProps) {
     </FieldGroup>
   );
 }
-
-const NEW_SENSOR: DistanceSensor = {
-  aheadM: 0.1,
-  leftM: 0,
-  beamHalfAngleRad: 0.2,
-  minM: 0.03,
-  maxM: 2,
-  offsetM: 0,
-  scale: 1,
-  noiseM: 0.003,
-  quantumM: 0.001,
-  lostEchoShare: 0.01,
-  periodS: 0.03,
-};
 
 /** The distance sensor, if there is one. */
 export function DistanceFields({ robot, onChange }: RobotFieldsProps) {

@@ -7,7 +7,7 @@ import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { TextField } from '../../ui/TextField';
 import { DEG, MM, VOLTS } from '../../ui/units';
-import { endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
+import { allWorked, endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
 import styles from './LogStation.module.css';
 import { MissionToggles } from './MissionToggles';
 import { Pad } from './Pad';
@@ -123,9 +123,9 @@ export function EntryForm(props: Props) {
           {props.title}
         </h2>
         <span className="faint">
-          {endOf(entry) === null
-            ? 'no end measured: it counts for success all the same'
-            : `the run ${worked ? 'worked' : 'failed'}`}
+          {worked === null
+            ? 'nothing is said yet'
+            : `the run ${worked ? 'worked' : 'failed'}${endOf(entry) === null ? ', no end measured: it counts for success all the same' : ''}`}
         </span>
         {entry.version > 0 && <Button onClick={props.onCancel}>Leave it as it was</Button>}
         <Button look="strong" type="submit">
@@ -137,11 +137,19 @@ export function EntryForm(props: Props) {
           missions={missions}
           results={entry.missions}
           onToggle={(id) => onChange(toggleMission(entry, id))}
+          onAll={() =>
+            onChange(
+              allWorked(
+                entry,
+                missions.map(({ id }) => id),
+              ),
+            )
+          }
         />
       ) : (
         <Choice
           label="The run (key w)"
-          value={entry.worked ? 'worked' : 'failed'}
+          value={entry.worked === null ? null : entry.worked ? 'worked' : 'failed'}
           options={[
             { value: 'worked', label: 'worked' },
             { value: 'failed', label: 'failed' },
@@ -202,7 +210,7 @@ export function EntryForm(props: Props) {
           </div>
         </div>
       </div>
-      {!worked && <CauseChoice entry={entry} onChange={onChange} />}
+      {worked === false && <CauseChoice entry={entry} onChange={onChange} />}
     </form>
   );
 }

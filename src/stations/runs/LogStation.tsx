@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Mission } from '../../core/course/table';
-import { counted } from '../../core/text/quantities';
+import { nextRunText, progressText } from '../../core/runs/progress';
 import type { SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Toast } from '../../ui/Notice';
 import { useToast } from '../../ui/useToast';
 import { EntryForm, type EntryRefs } from './EntryForm';
@@ -81,10 +82,17 @@ function SideColumn({ logging, onOpen }: { logging: Logging; onOpen(dialog: Open
 }
 
 /** Run after run into a series: a few keys each, and what they say so far on top. */
-export function LogStation(props: Props) {
+export const LogStation = (props: Props) => (
+  <FieldsInErrorProvider>
+    <LogEditor {...props} />
+  </FieldsInErrorProvider>
+);
+
+function LogEditor(props: Props) {
+  const wrong = useFieldsInError();
   const { series, missions } = props;
   const [toast, tell] = useToast();
-  const logging = useLogging(props, tell);
+  const logging = useLogging(props, tell, wrong > 0);
   const { runs, used, findings, entry, correcting, begun } = logging;
   const [reachM, setReachM] = useState(() => reachFor(props.loaded));
   const [dialog, setDialog] = useState<OpenDialog>(null);
@@ -100,17 +108,18 @@ export function LogStation(props: Props) {
       <p className={styles.headline} data-testid="log-sentence">
         {findings.verdict.found}{' '}
         <span className="faint">
-          {counted(used, 'run')} of {series.plannedRuns} logged
+          {progressText(used, series.plannedRuns)}
           {findings.setAside > 0 && `, ${findings.setAside} set aside`}.
         </span>
       </p>
+      <MendFirst />
       <LogNotices logging={logging} />
       <div className={styles.columns}>
         <EntryForm
           key={begun}
           title={
             correcting === undefined
-              ? `Run ${used + 1} of ${Math.max(series.plannedRuns, used + 1)}`
+              ? nextRunText(used, series.plannedRuns)
               : `Correct run ${correcting.number}`
           }
           entry={entry}

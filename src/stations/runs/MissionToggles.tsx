@@ -7,20 +7,34 @@ export const MISSION_KEYS = 'abcdefghijklmno';
 const STATES = {
   true: { word: 'worked', mark: '✓', pressed: true },
   false: { word: 'failed', mark: '✕', pressed: false },
-  undefined: { word: 'not tried', mark: '·', pressed: 'mixed' },
+  undefined: { word: 'not said', mark: '·', pressed: 'mixed' },
 } as const;
 
 interface Props {
   missions: readonly Mission[];
   results: Readonly<Record<string, boolean>>;
   onToggle(missionId: string): void;
+  /** Everything worked. */
+  onAll(): void;
 }
 
 /** One large button for each mission of the route, with its key: worked, failed, not tried. */
-export function MissionToggles({ missions, results, onToggle }: Props) {
+export function MissionToggles({ missions, results, onToggle, onAll }: Props) {
   return (
     <fieldset className={styles.missions}>
       <legend className="visually-hidden">Missions</legend>
+      <button
+        type="button"
+        className={classes(styles.mission, styles.all)}
+        aria-keyshortcuts="w"
+        onClick={onAll}
+      >
+        <span className={styles.missionMark} aria-hidden="true">
+          ✓
+        </span>
+        <span>all worked</span>
+        <kbd aria-hidden="true">w</kbd>
+      </button>
       {missions.map((mission, index) => {
         const state = STATES[`${results[mission.id]}` as keyof typeof STATES];
         return (

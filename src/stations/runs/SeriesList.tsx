@@ -1,4 +1,5 @@
 import type { SeriesFindings } from '../../core/runs/findings';
+import { progressFigure } from '../../core/runs/progress';
 import { number, percent } from '../../core/text/quantities';
 import type {
   CourseRecord,
@@ -23,6 +24,7 @@ interface Entry {
 function SeriesRow({ context: { series, version, route, robot }, findings }: Entry) {
   const { end } = findings;
   const open = end.n < series.plannedRuns;
+  const [runs, ofPlanned] = progressFigure(end.n, series.plannedRuns);
   return (
     <li className={styles.row}>
       <div className={styles.what}>
@@ -39,7 +41,7 @@ function SeriesRow({ context: { series, version, route, robot }, findings }: Ent
         <div>
           <dt>runs</dt>
           <dd>
-            {end.n} <small>of {series.plannedRuns}</small>
+            {runs} <small>{ofPlanned}</small>
           </dd>
         </div>
         <div>

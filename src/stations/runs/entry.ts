@@ -9,8 +9,8 @@ export interface Entry {
   /** When a corrected run was made; null for one that is made now. */
   happenedAt: string | null;
   missions: Record<string, boolean>;
-  /** Whether the run as a whole worked, where no mission says so. */
-  worked: boolean;
+  /** Whether the run as a whole worked, where no mission says so; null: nobody has said it yet. */
+  worked: boolean | null;
   endXM: number | null;
   endYM: number | null;
   endHeadingRad: number | null;
@@ -27,13 +27,13 @@ interface Sticky {
   battery: string | null;
 }
 
-/** A new run: everything worked until said otherwise; placer and battery as before. */
-export const newEntry = (id: string, missionIds: readonly string[], sticky: Sticky): Entry => ({
+/** A new run: nothing is said of it yet; placer and battery as before. */
+export const newEntry = (id: string, sticky: Sticky): Entry => ({
   id,
   version: 0,
   happenedAt: null,
-  missions: Object.fromEntries(missionIds.map((mission) => [mission, true])),
-  worked: true,
+  missions: {},
+  worked: null,
   endXM: null,
   endYM: null,
   endHeadingRad: null,
@@ -44,6 +44,13 @@ export const newEntry = (id: string, missionIds: readonly string[], sticky: Stic
   note: '',
 });
 
+/** Everything worked: every mission, or the run where there are none. */
+export const allWorked = (entry: Entry, missionIds: readonly string[]): Entry => ({
+  ...entry,
+  worked: true,
+  missions: Object.fromEntries(missionIds.map((mission) => [mission, true])),
+});
+
 /** Worked, failed, not tried, and again. */
 export function toggleMission(entry: Entry, missionId: string): Entry {
   const { [missionId]: now, ...others } = entry.missions;
@@ -52,8 +59,8 @@ export function toggleMission(entry: Entry, missionId: string): Entry {
   return { ...entry, missions: { ...others, [missionId]: true } };
 }
 
-/** The run as a whole: every mission that was tried worked; without missions, what was said. */
-export function workedAsAWhole(entry: Entry): boolean {
+/** The run as a whole: every mission that was tried worked; without missions, what was said; null: nothing. */
+export function workedAsAWhole(entry: Entry): boolean | null {
   const results = Object.values(entry.missions);
   return results.length > 0 ? results.every(Boolean) : entry.worked;
 }
@@ -80,7 +87,7 @@ export function toRun(entry: Entry, seriesId: string): RunRecord {
     endHeadingRad: entry.endHeadingRad,
     worked,
     missions: entry.missions,
-    cause: worked ? null : entry.cause,
+    cause: worked === false ? entry.cause : null,
     note: textOrNull(entry.note),
     setAsideReason: null,
   };
@@ -92,7 +99,7 @@ export const entryOf = (run: RunRecord, id: string, version: number): Entry => (
   version,
   happenedAt: run.happenedAt,
   missions: run.missions,
-  worked: run.worked ?? true,
+  worked: run.worked,
   endXM: run.endXM,
   endYM: run.endYM,
   endHeadingRad: run.endHeadingRad,

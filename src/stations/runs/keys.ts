@@ -9,6 +9,7 @@ export const logKeys = (missions: number): KeyMeaning[] => [
         does: 'a mission: worked, failed, not tried',
       }
     : { keys: ['w'], does: 'the run: worked or failed' },
+  ...(missions > 0 ? [{ keys: ['w'], does: 'everything worked' }] : []),
   { keys: ['x', 'y', 'r'], does: 'type the end in x, in y, the heading; Tab goes on' },
   { keys: ['z'], does: 'to the pad; there the arrow keys move the end' },
   { keys: ['1', '… 9'], does: 'what went wrong first, after a failure' },

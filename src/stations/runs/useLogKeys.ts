@@ -1,7 +1,7 @@
 import type { Mission } from '../../core/course/table';
 import { CAUSES } from '../../core/runs/causes';
 import { useKeys } from '../../ui/useKeys';
-import { nextName, toggleMission, workedAsAWhole } from './entry';
+import { allWorked, nextName, toggleMission, workedAsAWhole } from './entry';
 import { MISSION_KEYS } from './MissionToggles';
 import type { EntryRefs } from './EntryForm';
 import type { Logging } from './useLogging';
@@ -20,9 +20,17 @@ export function useLogKeys(
     const mission = missions[MISSION_KEYS.indexOf(key)];
     const cause = /^[1-9]$/.test(key) ? CAUSES[Number(key) - 1] : undefined;
     if (mission !== undefined) setEntry(toggleMission(entry, mission.id));
-    else if (cause !== undefined && !workedAsAWhole(entry)) setEntry({ ...entry, cause });
-    else if (key === 'w' && missions.length === 0) setEntry({ ...entry, worked: !entry.worked });
-    else if (key === 'x') refs.x.current?.focus();
+    else if (cause !== undefined && workedAsAWhole(entry) === false) setEntry({ ...entry, cause });
+    else if (key === 'w' && missions.length === 0) {
+      setEntry({ ...entry, worked: entry.worked !== true });
+    } else if (key === 'w') {
+      setEntry(
+        allWorked(
+          entry,
+          missions.map(({ id }) => id),
+        ),
+      );
+    } else if (key === 'x') refs.x.current?.focus();
     else if (key === 'y') refs.y.current?.focus();
     else if (key === 'r') refs.heading.current?.focus();
     else if (key === 'z') focusPad();

@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import { seriesFindings } from '../../core/runs/findings';
 import { toLoggedRun } from '../../formats/loggedRun';
 import type { RunRecord, SavedRun, SavedSeries } from '../../formats/records';
-import { entryOf, newEntry, toRun } from './entry';
+import { entryOf, newEntry, toRun, workedAsAWhole, type Entry } from './entry';
+import { forgetEntry, keepEntry, keptEntry } from './keptEntry';
 import { useOutbox } from './useOutbox';
 import { useRuns } from './useRuns';
 
@@ -18,21 +19,24 @@ export interface Logged {
 }
 
 const TYPED_BY_MISTAKE = 'Typed by mistake';
+const SAY_IT =
+  'Say first whether it worked: w when everything did, or a key for each mission that was tried.';
 const KEEPS_NOTHING =
   'This browser keeps nothing (its storage is full or switched off): make room, then log the run again.';
 
 /** The runs of a series, the one that is being entered, and everything that can be done with them. */
 export function useLogging(
-  { series, missions, target, loaded }: Logged,
+  { series, target, loaded }: Logged,
   tell: (text: string) => void,
+  /** A field holds something that is refused: nothing is logged until it is mended. */
+  isRefused: boolean,
 ) {
   const saved = useRuns(loaded);
   const { runs, change } = saved;
   const outbox = useOutbox(series.id, saved.take);
-  const missionIds = missions.map(({ id }) => id);
   const last = runs.at(-1);
   const sticky = { placedBy: last?.placedBy ?? null, battery: last?.battery ?? series.battery };
-  const [entry, setEntry] = useState(() => newEntry('', missionIds, sticky));
+  const [entry, show] = useState(() => newEntry('', sticky));
   /** Counts the entries begun: each has a form of its own. */
   const [begun, setBegun] = useState(0);
   const findings = useMemo(
@@ -40,18 +44,37 @@ export function useLogging(
     [runs, series, target],
   );
 
-  const begin = (next: typeof entry) => {
+  useEffect(() => {
+    const kept = keptEntry(series.id);
+    // Only the browser knows what was being typed: it cannot be part of the first, server-made picture.
+    // eslint-disable-next-line react-hooks/set-state-in-effect
+    if (kept !== null) show(kept);
+  }, [series.id]);
+
+  const setEntry = (next: Entry) => {
+    show(next);
+    keepEntry(series.id, next);
+  };
+  const begin = (next: Entry) => {
     setEntry(next);
     setBegun((n) => n + 1);
   };
-  const startOver = (from: Pick<RunRecord, 'placedBy' | 'battery'> = sticky) =>
-    begin(newEntry('', missionIds, from));
+  const startOver = (from: Pick<RunRecord, 'placedBy' | 'battery'> = sticky) => {
+    begin(newEntry('', from));
+    forgetEntry(series.id);
+  };
   const correcting = entry.version > 0 ? runs.find(({ id }) => id === entry.id) : undefined;
 
   const log = async () => {
+    if (isRefused) return;
+    if (workedAsAWhole(entry) === null) {
+      saved.setProblem(SAY_IT);
+      return;
+    }
     const run = toRun(entry.id === '' ? { ...entry, id: ulid() } : entry, series.id);
     if (correcting !== undefined) {
       if (!(await change(run))) return;
+      saved.setProblem(null);
       tell(`Run ${correcting.number} is corrected.`);
       startOver();
     } else if (outbox.add(run)) {

@@ -1,11 +1,17 @@
+import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
+import { Controller, useForm, type Control } from 'react-hook-form';
 import { ulid } from 'ulid';
-import { tableSchema } from '../../core/course/table';
+import { z } from 'zod';
+import { limits } from '../../core/limits';
 import { robotSchema } from '../../core/robot';
+import { tableSchema } from '../../core/course/table';
+import { name } from '../../formats/fields';
 import type { TeamSetUp } from '../../formats/records';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice } from '../../ui/Notice';
+import { NumberField } from '../../ui/NumberField';
 import { TextField } from '../../ui/TextField';
 import { MM } from '../../ui/units';
 import { post, sentenceOf } from '../api';
@@ -24,11 +30,22 @@ const FIRST = {
   heightM: 1.1,
 };
 
-type Values = typeof FIRST;
+const valuesSchema = z.object({
+  team: name,
+  robot: name,
+  course: name,
+  route: name,
+  wheelDiameterM: limits.wheelDiameterM,
+  trackM: limits.trackM,
+  widthM: tableSchema.shape.widthM,
+  heightM: tableSchema.shape.heightM,
+});
+
+type Values = z.output<typeof valuesSchema>;
 
 function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
   const { wheelDiameterM, trackM, widthM, heightM } = values;
-  const of = { version: 0, teamId: ids.team };
+  const of = { version: 0, teamId: ids.team, archivedAt: null };
   return {
     team: { id: ids.team, version: 0, name: values.team.trim() },
     robot: {
@@ -49,24 +66,74 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
       courseId: ids.course,
       robotId: ids.robot,
       name: values.route.trim(),
+      archivedAt: null,
     },
   };
 }
 
-/** The first start: who, with what, on which table. Everything can be changed later. */
-export function SetUp() {
-  const [ids] = useState(newIds);
-  const [values, setValues] = useState(FIRST);
-  const [problem, setProblem] = useState<string | null>(null);
-  const set = (part: Partial<Values>) => setValues({ ...values, ...part });
-  const missing = (['team', 'robot', 'course', 'route'] as const).some(
-    (name) => values[name].trim() === '',
+type NameOf<T> = { [K in keyof Values]: Values[K] extends T ? K : never }[keyof Values];
+
+function NameInput({
+  control,
+  field,
+  label,
+}: {
+  control: Control<Values>;
+  field: NameOf<string>;
+  label: string;
+}) {
+  return (
+    <Controller
+      control={control}
+      name={field}
+      render={({ field: { value, onChange }, fieldState: { error } }) => (
+        <TextField
+          label={label}
+          value={value}
+          maxLength={80}
+          aria-invalid={error !== undefined}
+          {...(error !== undefined && { hint: `A name is wanted: ${error.message ?? ''}` })}
+          onChange={onChange}
+        />
+      )}
+    />
   );
-  const save = async () => {
-    if (missing) {
-      setProblem('Give the team, the robot, the course and the route a name each.');
-      return;
-    }
+}
+
+function SizeInput({
+  control,
+  field,
+  label,
+  min,
+  max,
+}: {
+  control: Control<Values>;
+  field: NameOf<number>;
+  label: string;
+  min: number;
+  max: number;
+}) {
+  return (
+    <Controller
+      control={control}
+      name={field}
+      render={({ field: { value, onChange } }) => (
+        <NumberField {...{ label, min, max, value, onChange }} unit={MM} />
+      )}
+    />
+  );
+}
+
+function SetUpForm() {
+  const [ids] = useState(newIds);
+  const [problem, setProblem] = useState<string | null>(null);
+  const wrong = useFieldsInError();
+  const { control, handleSubmit } = useForm<Values>({
+    resolver: zodResolver(valuesSchema),
+    defaultValues: FIRST,
+  });
+  const save = async (values: Values) => {
+    if (wrong > 0) return;
     try {
       await post('/api/teams', recordsOf(values, ids));
       location.assign('/course/table');
@@ -74,12 +141,14 @@ export function SetUp() {
       setProblem(sentenceOf(error));
     }
   };
+  const refuse = () =>
+    setProblem('Give the team, the robot, the course and the route a name each.');
   return (
     <form
       className={styles.setUp}
       onSubmit={(event) => {
-        event.preventDefault();
-        void save();
+        setProblem(null);
+        void handleSubmit(save, refuse)(event);
       }}
     >
       <h1>Who are you, with what, on which table?</h1>
@@ -89,66 +158,43 @@ export function SetUp() {
       </p>
       <fieldset>
         <legend>Team and robot</legend>
-        <TextField
-          label="Team"
-          value={values.team}
-          maxLength={80}
-          onChange={(team) => set({ team })}
-        />
-        <TextField
-          label="Robot"
-          value={values.robot}
-          maxLength={80}
-          onChange={(robot) => set({ robot })}
-        />
-        <NumberField
+        <NameInput {...{ control }} field="team" label="Team" />
+        <NameInput {...{ control }} field="robot" label="Robot" />
+        <SizeInput
+          {...{ control }}
+          field="wheelDiameterM"
           label="Wheel diameter"
-          unit={MM}
           min={5}
           max={1000}
-          value={values.wheelDiameterM}
-          onChange={(wheelDiameterM) => set({ wheelDiameterM })}
         />
-        <NumberField
+        <SizeInput
+          {...{ control }}
+          field="trackM"
           label="Track width (between the wheels)"
-          unit={MM}
           min={10}
           max={2000}
-          value={values.trackM}
-          onChange={(trackM) => set({ trackM })}
         />
       </fieldset>
       <fieldset>
         <legend>Course</legend>
-        <TextField
-          label="Course or table"
-          value={values.course}
-          maxLength={80}
-          onChange={(course) => set({ course })}
-        />
-        <TextField
-          label="First route"
-          value={values.route}
-          maxLength={80}
-          onChange={(route) => set({ route })}
-        />
-        <NumberField
+        <NameInput {...{ control }} field="course" label="Course or table" />
+        <NameInput {...{ control }} field="route" label="First route" />
+        <SizeInput
+          {...{ control }}
+          field="widthM"
           label="Table, along the home edge"
-          unit={MM}
           min={200}
           max={20000}
-          value={values.widthM}
-          onChange={(widthM) => set({ widthM })}
         />
-        <NumberField
+        <SizeInput
+          {...{ control }}
+          field="heightM"
           label="Table, away from it"
-          unit={MM}
           min={200}
           max={20000}
-          value={values.heightM}
-          onChange={(heightM) => set({ heightM })}
         />
       </fieldset>
+      <MendFirst />
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       <Button look="strong" type="submit">
         Begin, and put the missions on the table
@@ -156,3 +202,10 @@ export function SetUp() {
     </form>
   );
 }
+
+/** The first start: who, with what, on which table. Everything can be changed later. */
+export const SetUp = () => (
+  <FieldsInErrorProvider>
+    <SetUpForm />
+  </FieldsInErrorProvider>
+);

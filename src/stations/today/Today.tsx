@@ -13,6 +13,8 @@ interface Props {
   /** The series before the last, told by their own list. */
   series?: ReactNode;
   hasEarlier: boolean;
+  /** What can be done with the team's own record. */
+  team?: ReactNode;
   children?: ReactNode;
 }
 
@@ -42,7 +44,7 @@ const MARKS = { fresh: '●', ageing: '◐', missing: '○' } as const;
 const WORDS = { fresh: 'fresh', ageing: 'ageing', missing: 'missing' } as const;
 
 /** What is known, what to do next, and how far what is known can be relied on. */
-export function Today({ newest, deeds, knowledge, series, hasEarlier, children }: Props) {
+export function Today({ newest, deeds, knowledge, series, hasEarlier, team, children }: Props) {
   return (
     <>
       <h1 className="visually-hidden">Today</h1>
@@ -110,6 +112,7 @@ export function Today({ newest, deeds, knowledge, series, hasEarlier, children }
           {series}
         </section>
       )}
+      {team}
     </>
   );
 }

@@ -3,12 +3,13 @@ import {
   proveRezero,
   recommendSchool,
   schoolRecords,
+  stillTimeNeeded,
   type RezeroSchool,
   type SchoolRecord,
 } from '../../../core/gyro/rezero';
 import { driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
 import type { StandInAction } from '../../../core/standIn/act';
-import { percent } from '../../../core/text/quantities';
+import { clock, percent } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Empty, Toast } from '../../../ui/Notice';
@@ -48,12 +49,14 @@ function soFar({ success, worked, tried }: SchoolRecord): string {
 
 interface TableProps {
   records: SchoolRecord[];
+  /** How long this robot has to stand still before a run; null: no time is enough. */
+  stillS: number | null;
   recommended: RezeroSchool | null;
   chosen: RezeroSchool | null;
   onChoose(school: RezeroSchool): void;
 }
 
-function SchoolTable({ records, recommended, chosen, onChoose }: TableProps) {
+function SchoolTable({ records, stillS, recommended, chosen, onChoose }: TableProps) {
   return (
     <div className={styles.scroll}>
       <table className={styles.table} aria-label="Five ways">
@@ -79,7 +82,13 @@ function SchoolTable({ records, recommended, chosen, onChoose }: TableProps) {
                   {isBest ? <strong>{facts.title}</strong> : facts.title}
                   {isBest && <small> (recommended)</small>}
                 </td>
-                <td className={styles.number}>{facts.takesS} s</td>
+                <td className={styles.number}>
+                  {facts.takesS === null
+                    ? stillS === null
+                      ? 'no time is enough'
+                      : clock(stillS)
+                    : clock(facts.takesS)}
+                </td>
                 <td>{facts.needs}</td>
                 <td>{soFar(record)}</td>
                 <td className={styles.number}>
@@ -169,13 +178,14 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
     );
   }
   const { result, runDurationS, toleranceRad, settings } = before;
+  const allowedRad = settings.driftShare * toleranceRad;
   const recommendation = recommendSchool(
     {
       verdict: result.verdict,
       driftRadPerS: result.driftRadPerS,
       walkRadPerSqrtS: result.randomWalkRadPerSqrtS,
       runDurationS,
-      toleranceRad,
+      allowedRad,
       healthyRadPerS: settings.healthyRadPerS,
       timeS,
     },
@@ -224,6 +234,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
       </div>
       <SchoolTable
         records={records}
+        stillS={stillTimeNeeded(result.randomWalkRadPerSqrtS, runDurationS, allowedRad)}
         recommended={recommendation?.school ?? null}
         chosen={chosen}
         onChoose={(school) => {
@@ -240,6 +251,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
             school={record.facts.school}
             beforeId={before.id}
             lastSettings={settings}
+            known={checks}
             intro={<h2>Then check again: did it help?</h2>}
             onSaved={(check) => {
               setProof(proveRezero(result, check.result));

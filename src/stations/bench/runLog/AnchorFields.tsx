@@ -29,10 +29,11 @@ export function AnchorFields({
   anchors: readonly AnchorRecord[];
   /** Two stand at nearly the same moment. */
   doubled: boolean;
-  onChange(next: AnchorRecord[]): void;
+  /** A change of what stands now. */
+  onChange(update: (now: AnchorRecord[]) => AnchorRecord[]): void;
 }) {
   const set = (id: string, part: Partial<AnchorRecord>) =>
-    onChange(anchors.map((one) => (one.id === id ? { ...one, ...part } : one)));
+    onChange((now) => now.map((one) => (one.id === id ? { ...one, ...part } : one)));
   return (
     <section aria-label="Anchors" className={styles.file}>
       <h2>Where is the true heading known?</h2>
@@ -63,7 +64,7 @@ export function AnchorFields({
           <Button
             look="bare"
             aria-label={`Remove anchor ${i + 1}`}
-            onClick={() => onChange(anchors.filter(({ id }) => id !== anchor.id))}
+            onClick={() => onChange((now) => now.filter(({ id }) => id !== anchor.id))}
           >
             Remove
           </Button>
@@ -71,7 +72,7 @@ export function AnchorFields({
       ))}
       <div className={styles.actions}>
         <Button
-          onClick={() => onChange([...anchors, newAnchor((anchors.at(-1)?.tS ?? 0) + NEXT_S)])}
+          onClick={() => onChange((now) => [...now, newAnchor((now.at(-1)?.tS ?? 0) + NEXT_S)])}
         >
           + Anchor
         </Button>
@@ -88,7 +89,7 @@ export function AnchorFields({
         columns="t_s, true_heading_deg and, if you like, what"
         read={readAnchors}
         onTake={(rows) =>
-          onChange(rows.map(({ tS, headingRad, what }) => newAnchor(tS, headingRad, what)))
+          onChange(() => rows.map(({ tS, headingRad, what }) => newAnchor(tS, headingRad, what)))
         }
       />
     </section>

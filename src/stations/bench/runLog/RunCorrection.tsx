@@ -70,7 +70,7 @@ function save(name: string, text: string): void {
 
 /** One recorded run: its anchors, and its heading before and after. */
 export function RunCorrection({ robot, known, ...run }: Props) {
-  const { record, change, keep, keeping, problem } = useTrials(run.record);
+  const { record, change, add, keep, keeping, problem } = useTrials(run.record);
   const kept = useLogKept(run, keep);
   const [study, setStudy] = useState<RunLogStudy | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -90,8 +90,7 @@ export function RunCorrection({ robot, known, ...run }: Props) {
     );
     return job.cancel;
   }, [log, anchors, doubled, robot, known]);
-  const setAnchors = (trials: RunLogRecord['trials']) => change({ ...record, trials });
-  const pick = (tS: number) => setAnchors([...anchors, newAnchor(Number(tS.toFixed(2)))]);
+  const pick = (tS: number) => add(newAnchor(Number(tS.toFixed(2))));
   const { headingRad } = log.columns;
   return (
     <>
@@ -107,7 +106,11 @@ export function RunCorrection({ robot, known, ...run }: Props) {
         </>
       )}
       {fault !== null && <Notice tone="fault">{fault}</Notice>}
-      <AnchorFields anchors={anchors} doubled={doubled} onChange={setAnchors} />
+      <AnchorFields
+        anchors={anchors}
+        doubled={doubled}
+        onChange={(update) => change((now) => ({ ...now, trials: update(now.trials) }))}
+      />
       {study !== null && (
         <>
           <RunFigures study={study} />

@@ -5,7 +5,6 @@ import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, number } from '../../../core/text/quantities';
 import type { LapRecord, SquareTrials } from '../../../formats/benchRecords';
-import { readLaps } from '../../../formats/trialsCsv';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Figure } from '../../../ui/Figure';
@@ -102,7 +101,7 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
 
 /** Square path: laps both ways tell the true track and wheels, or drift and turn bias. */
 export function SquareStation({ robot, robots, trials: loaded }: Props) {
-  const { record, change, keep, keeping, problem } = useTrials(loaded);
+  const { record, setConditions, add, replace, keep, keeping, problem } = useTrials(loaded);
   const [aside, setAside] = useState<LapRecord | null>(null);
   const [applying, setApplying] = useState(false);
   const [toast, tell] = useToast();
@@ -117,9 +116,6 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
         ? gyroSquareSentences(gyro)
         : null;
   const { conditions } = record;
-  const add = (...laps: LapRecord[]) => change({ ...record, trials: [...record.trials, ...laps] });
-  const replace = (lap: LapRecord) =>
-    change({ ...record, trials: record.trials.map((one) => (one.id === lap.id ? lap : one)) });
   const value = encoders === null ? null : driveFromSquare(encoders);
   return (
     <BenchLayout robot={robot} robots={robots} current="square">
@@ -165,7 +161,7 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
             min={10}
             max={500}
             value={conditions.sideM}
-            onChange={(sideM) => change({ ...record, conditions: { ...conditions, sideM } })}
+            onChange={(sideM) => setConditions({ sideM })}
           />
           <Choice
             label="Sides and turns by"
@@ -174,7 +170,7 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
               { value: 'encoders', label: 'encoders, heading hold off' },
               { value: 'gyro', label: 'the gyro' },
             ]}
-            onChange={(driven) => change({ ...record, conditions: { ...conditions, driven } })}
+            onChange={(driven) => setConditions({ driven })}
           />
         </div>
         <LapEntry
@@ -188,7 +184,9 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
           label="Laps (CSV)"
           what="lap"
           columns="direction (cw or ccw), return_x_mm, return_y_mm, return_heading_deg"
-          read={readLaps}
+          read={async (file, newId) =>
+            (await import('../../../formats/trialsCsv')).readLaps(file, newId)
+          }
           onTake={(laps) => add(...laps)}
         />
       </section>

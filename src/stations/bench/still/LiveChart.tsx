@@ -23,7 +23,7 @@ export function LiveChart(props: LiveFitProps) {
     tone: 'measured',
     look: 'line',
   };
-  const fitted = fit !== null && fit.kind === 'heading' ? stillCurves(fit) : null;
+  const fitted = fit !== null && fit.check.kind === 'heading' ? stillCurves(fit) : null;
   const sentence =
     fit === null
       ? 'Each reading as it comes; the verdict follows at the end.'

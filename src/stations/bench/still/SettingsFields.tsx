@@ -6,11 +6,12 @@ import { DRIFT_DEG_PER_S } from '../../../ui/units';
 import styles from '../Bench.module.css';
 
 const SHARES = [
-  { value: '0.1', label: 'a tenth' },
   { value: '0.25', label: 'a quarter' },
+  { value: '0.5', label: 'a half' },
+  { value: '0.75', label: 'three quarters' },
 ] as const;
 
-/** What counts as steady, and from which drift on a sensor was started badly. */
+/** How much of what a run can bear drift may use up, and from which drift on a sensor was started badly. */
 export function SettingsFields({
   settings,
   toleranceRad,
@@ -20,18 +21,18 @@ export function SettingsFields({
   toleranceRad: number;
   onChange(settings: StillSettings): void;
 }) {
-  const { steadyShare, healthyRadPerS } = settings;
+  const { driftShare, healthyRadPerS } = settings;
   return (
     <details>
       <summary>
-        Steady means: off by less than {degrees(steadyShare * toleranceRad, 2)} at the end of a run
+        Drift may turn it by {degrees(driftShare * toleranceRad, 2)} of that by the end of a run
       </summary>
       <div className={styles.fields}>
         <Choice
-          label="Steady, if the drift takes up"
-          value={steadyShare === 0.25 ? '0.25' : '0.1'}
+          label="Of what a run can bear, drift may use up"
+          value={SHARES.find(({ value }) => Number(value) === driftShare)?.value ?? '0.5'}
           options={SHARES}
-          onChange={(value) => onChange({ ...settings, steadyShare: Number(value) })}
+          onChange={(value) => onChange({ ...settings, driftShare: Number(value) })}
         />
         <NumberField
           label="Started badly from"

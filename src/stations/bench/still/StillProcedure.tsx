@@ -19,7 +19,6 @@ import { DEG, SECONDS } from '../../../ui/units';
 import { putRecord, sentenceOf } from '../../api';
 import { analyseStill } from '../benchWorker';
 import styles from '../Bench.module.css';
-import { FileSource } from '../FileSource';
 import { saveLog } from '../saveLog';
 import { hasSerial } from '../serial';
 import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
@@ -27,6 +26,7 @@ import { logOf } from '../sources';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
 import { SettingsFields } from './SettingsFields';
+import { StillFromFile, type StillFile } from './StillFromFile';
 import own from './StillProcedure.module.css';
 import { StillResult, StillVerdict } from './StillResult';
 import { useCapture } from './useCapture';
@@ -36,12 +36,19 @@ interface Props {
   /** What was done before this check, and the check before that. */
   school?: RezeroSchool;
   beforeId?: string;
-  /** What counted as steady last time. */
+  /** What drift was allowed to use up last time. */
   lastSettings?: StillSettings | undefined;
+  /** The checks that are kept: the same file counts once. */
+  known: readonly SavedStillCheck[];
   /** Shown where the verdict will stand. */
   intro: ReactNode;
   onSaved(check: SavedStillCheck): void;
+  /** A new reading has begun: what the last one said is no longer shown. */
+  onBegun?: () => void;
 }
+
+/** Where a log comes from, and what only whoever recorded it knows. */
+type KeptFrom = Omit<StillFile, 'log'>;
 
 const LENGTHS = [
   { value: '30', label: '30 s, match queue' },
@@ -55,8 +62,10 @@ export function StillProcedure({
   school,
   beforeId,
   lastSettings = STILL_SETTINGS,
+  known,
   intro,
   onSaved,
+  onBegun,
 }: Props) {
   const standsIn = useStandsInFor(robot.id);
   const standInIsOn = useStandInIsOn();
@@ -70,9 +79,8 @@ export function StillProcedure({
   const [sent, setSent] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
-  const keep = async (log: Log, name: string) => {
-    const takenAt = new Date().toISOString();
-    const logId = ulid();
+  const keep = async (log: Log, from: KeptFrom) => {
+    const { logId, name, takenAt } = from;
     setSent(0);
     await saveLog(log, { id: logId, robotId: robot.id, name, source, takenAt }, setSent);
     const record: StillCheckRecord = {
@@ -81,7 +89,7 @@ export function StillProcedure({
       robotId: robot.id,
       logId,
       takenAt,
-      powerUp,
+      powerUp: from.powerUp,
       school: school ?? null,
       beforeId: beforeId ?? null,
       runDurationS,
@@ -91,14 +99,20 @@ export function StillProcedure({
     };
     onSaved(await putRecord<SavedStillCheck>('still-checks', record));
   };
-  const judge = async (log: Log, name: string) => {
+  const forget = () => {
+    setResult(null);
     setProblem(null);
+    onBegun?.();
+  };
+  const judge = async (log: Log, from: KeptFrom) => {
+    forget();
     try {
       const analysis = await analyseStill(log, runDurationS, toleranceRad, settings).result;
       setResult(analysis);
+      if (analysis.check.verdict === 'not-still') return;
       // The chart is drawn before the log goes out, so that no frame waits for both.
       await new Promise((drawn) => setTimeout(drawn, 50));
-      await keep(log, name.slice(0, 80));
+      await keep(log, from);
     } catch (error) {
       setProblem(sentenceOf(error));
     } finally {
@@ -107,7 +121,12 @@ export function StillProcedure({
   };
   const onCaptured = (readings: Reading[]) => {
     try {
-      void judge(logOf(readings, rawConvention(robot.robot)), 'still check');
+      void judge(logOf(readings, rawConvention(robot.robot)), {
+        logId: ulid(),
+        name: 'still check',
+        takenAt: new Date().toISOString(),
+        powerUp,
+      });
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -122,7 +141,7 @@ export function StillProcedure({
       {result === null ? (
         intro
       ) : (
-        <StillVerdict analysis={result} {...{ runDurationS, toleranceRad }} />
+        <StillVerdict analysis={result} {...{ runDurationS, toleranceRad, settings }} />
       )}
       {capture.state.phase === 'countdown' && (
         <div className={own.countdown} role="status">
@@ -146,7 +165,7 @@ export function StillProcedure({
           {...{ runDurationS, toleranceRad, settings }}
         />
       ) : (
-        result !== null && <StillResult analysis={result} {...{ runDurationS, toleranceRad }} />
+        result !== null && <StillResult analysis={result} runDurationS={runDurationS} />
       )}
       <section aria-label="Do" className={styles.do}>
         <ol className={styles.steps}>
@@ -162,12 +181,14 @@ export function StillProcedure({
             )}
           </div>
           <div className={styles.fields}>
-            <Choice
-              label="How it was switched on"
-              value={powerUp}
-              options={POWER_UPS.map((value) => ({ value, label: value }))}
-              onChange={setPowerUp}
-            />
+            {live !== null && (
+              <Choice
+                label="How it was switched on"
+                value={powerUp}
+                options={POWER_UPS.map((value) => ({ value, label: value }))}
+                onChange={setPowerUp}
+              />
+            )}
             <NumberField
               label="A run takes"
               unit={SECONDS}
@@ -188,9 +209,12 @@ export function StillProcedure({
           <SettingsFields settings={settings} toleranceRad={toleranceRad} onChange={setSettings} />
           {standInIsOther && <Notice tone="careful">{STANDS_IN_FOR_ANOTHER}</Notice>}
           {live === null ? (
-            <FileSource
+            <StillFromFile
+              robotId={robot.id}
               raw={rawConvention(robot.robot)}
-              onLog={({ log }, name) => void judge(log, name)}
+              known={known}
+              onChosen={forget}
+              onJudge={({ log, ...from }) => void judge(log, from)}
             />
           ) : (
             !running && (
@@ -198,7 +222,10 @@ export function StillProcedure({
                 <Button
                   look="strong"
                   disabled={isOff || standInIsOther || (live === 'serial' && !hasSerial())}
-                  onClick={() => void capture.start(live, Number(lengthS))}
+                  onClick={() => {
+                    forget();
+                    void capture.start(live, Number(lengthS));
+                  }}
                 >
                   Start, hands off
                 </Button>

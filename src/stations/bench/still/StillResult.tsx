@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
+import type { StillSettings } from '../../../core/gyro/stillDefaults';
 import { driftPlusMinus, driftText, stillSentences } from '../../../core/gyro/stillSentence';
-import { centimetres, clock, counted, degrees, number } from '../../../core/text/quantities';
+import { clock, counted, degrees, number } from '../../../core/text/quantities';
 import { Plot } from '../../../ui/chart/Plot';
 import { Figure } from '../../../ui/Figure';
 import { Frame } from '../../../ui/Frame';
@@ -13,12 +14,16 @@ import { stillCurves } from './stillChart';
 interface Props {
   analysis: StillAnalysis;
   runDurationS: number;
+}
+
+interface VerdictProps extends Props {
   toleranceRad: number;
+  settings: StillSettings;
 }
 
 /** The verdict of a still check: sentence, what it means, what to do next. */
-export function StillVerdict({ analysis, runDurationS, toleranceRad }: Props) {
-  const sentences = stillSentences(analysis.check, runDurationS, toleranceRad);
+export function StillVerdict({ analysis, runDurationS, toleranceRad, settings }: VerdictProps) {
+  const sentences = stillSentences(analysis.check, runDurationS, toleranceRad, settings.driftShare);
   return (
     <div
       className={styles.verdict}
@@ -32,25 +37,27 @@ export function StillVerdict({ analysis, runDurationS, toleranceRad }: Props) {
   );
 }
 
-function StillFigures({ analysis, runDurationS }: Omit<Props, 'toleranceRad'>) {
+const rateNumber = (radPerS: number) => driftText(radPerS).replace(' °/s', '');
+
+function StillFigures({ analysis, runDurationS }: Props) {
   const { check } = analysis;
-  const far = Math.abs(check.headingErrorAtEndRad) > 1.2;
   return (
     <dl className={styles.figures}>
       <Figure
         label="Drift, left positive"
-        value={driftText(check.driftRadPerS).replace(' °/s', '')}
+        value={rateNumber(check.driftRadPerS)}
         unit="°/s"
         detail={`± ${driftPlusMinus(check)} (95 %)`}
         tone="measured"
         testId="still-drift"
       />
       <Figure
-        label={`Heading off after ${clock(runDurationS)}`}
-        value={number(degreesFromRadians(check.headingErrorAtEndRad), 1)}
-        unit="°"
-        detail={far ? undefined : `${centimetres(Math.abs(check.sidewaysPerM))} sideways per metre`}
+        label="In the next run"
+        value={`${rateNumber(check.nextRunLow95)} to ${rateNumber(check.nextRunHigh95)}`}
+        unit="°/s"
+        detail={`heading off by ${degrees(check.nextRunLow95 * runDurationS)} to ${degrees(check.nextRunHigh95 * runDurationS)} after ${clock(runDurationS)}`}
         tone="predicted"
+        testId="still-next-run"
       />
       <Figure
         label="Lay still"
@@ -66,7 +73,11 @@ function StillFigures({ analysis, runDurationS }: Omit<Props, 'toleranceRad'>) {
         label="Wanders by itself"
         value={number(degreesFromRadians(check.randomWalkRadPerSqrtS), 3)}
         unit="°/√s"
-        detail={check.quantum > 0 ? `reads in steps of ${degrees(check.quantum, 3)}` : undefined}
+        detail={
+          check.quantum > 0
+            ? `reads in steps of ${degrees(check.quantum, 3)}${check.kind === 'rate' ? '/s' : ''}`
+            : undefined
+        }
       />
     </dl>
   );
@@ -81,7 +92,8 @@ function warmUpText({ check }: StillAnalysis): string {
 /** What a still check found: the curve with the fit, the figures, and for long rate logs the Allan deviation. */
 export function StillResult(props: Props) {
   const { analysis } = props;
-  const { check, kind } = analysis;
+  const { check } = analysis;
+  const { kind, allan } = check;
   const { curves, bands } = useMemo(() => stillCurves(analysis), [analysis]);
   const start = analysis.shown.startS;
   const shades = check.touched.map(({ fromS, toS }) => ({ from: fromS - start, to: toS - start }));
@@ -109,7 +121,7 @@ export function StillResult(props: Props) {
           shades={shades}
         />
       </Frame>
-      {analysis.allan !== null && <AllanFigure allan={analysis.allan} />}
+      {allan !== null && <AllanFigure allan={allan} />}
     </>
   );
 }

@@ -48,6 +48,8 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
       <StillProcedure
         robot={robot}
         lastSettings={loaded[0]?.settings}
+        known={checks}
+        onBegun={() => setLatest(null)}
         intro={
           <p className={styles.headline}>
             A heading sensor can creep while the robot lies still. One minute tells how fast, and
@@ -62,7 +64,9 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
       />
       {latest !== null && (
         <div className={styles.actions}>
-          <Button onClick={() => setApplying(true)}>Reckon with this drift…</Button>
+          {latest.result.verdict === 'correctable' && (
+            <Button onClick={() => setApplying(true)}>Reckon with this drift…</Button>
+          )}
           {latest.result.verdict === 're-zero' && (
             <a href={`/bench/re-zero?robot=${robot.id}`}>Get rid of it, step by step</a>
           )}

@@ -3,10 +3,11 @@ import type { Band, Curve } from '../../../ui/chart/Plot';
 import type { StillAnalysis } from '../../../workers/bench.worker';
 
 /** A still log as curves: what was read, the fitted drift, and its band. */
-export function stillCurves({ check, kind, shown }: StillAnalysis): {
+export function stillCurves({ check, shown }: StillAnalysis): {
   curves: Curve[];
   bands: Band[];
 } {
+  const { kind } = check;
   const { points, startS, lengthS, firstRad } = shown;
   const read: Curve = {
     label: kind === 'rate' ? 'turning rate read' : 'heading read',

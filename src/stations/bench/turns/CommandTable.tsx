@@ -5,8 +5,9 @@ import styles from '../Bench.module.css';
 
 const size = (angle: number) => number(Math.abs(degreesFromRadians(angle)), 1);
 
-function flags({ extrapolated, short }: TurnCommand): string {
+function flags({ extrapolated, short, reason }: TurnCommand): string {
   return [
+    ...(reason === null ? [] : [reason]),
     ...(extrapolated ? ['not tried: an extrapolation'] : []),
     ...(short ? ['too short to reach its rate: try it'] : []),
   ].join('; ');
@@ -35,11 +36,17 @@ export function CommandTable({ commands }: { commands: readonly TurnCommand[] })
               </td>
               <td className={styles.number}>{degrees(command.rateRadPerS, 0)}/s</td>
               <td className={styles.number}>
-                <strong>{size(command.commandRad)}°</strong>
+                {command.commandRad === null ? (
+                  'none'
+                ) : (
+                  <strong>{size(command.commandRad)}°</strong>
+                )}
               </td>
               <td className={styles.number}>
                 {command.low95Rad === null || command.high95Rad === null
-                  ? 'not known yet'
+                  ? command.commandRad === null
+                    ? '–'
+                    : 'not known yet'
                   : `${size(command.wantedRad >= 0 ? command.low95Rad : command.high95Rad)}° to ${size(command.wantedRad >= 0 ? command.high95Rad : command.low95Rad)}°`}
               </td>
               <td className="faint">{flags(command)}</td>

@@ -15,15 +15,12 @@ const STOP_MODES = [
 
 /** Under what the trials are made, and what is known besides. */
 export function Conditions({
-  record,
-  onChange,
+  conditions,
+  onChange: set,
 }: {
-  record: TurnTrials;
-  onChange(next: TurnTrials): void;
+  conditions: TurnTrials['conditions'];
+  onChange(part: Partial<TurnTrials['conditions']>): void;
 }) {
-  const { conditions } = record;
-  const set = (part: Partial<TurnTrials['conditions']>) =>
-    onChange({ ...record, conditions: { ...conditions, ...part } });
   return (
     <details>
       <summary>

@@ -4,11 +4,13 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG, DEG_PER_S, MM } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { useProgram } from '../standIn/useProgram';
+import { AskFirst, questionOf, type Asked } from './AskFirst';
 
 type MeasuredBy = 'protractor' | 'along the reference' | 'along the edge' | 'eye';
 
@@ -26,6 +28,8 @@ interface Props {
   onTrial(trial: TurnTrialRecord): void;
   /** The stand-in is this robot's. */
   standInFits: boolean;
+  /** Angles that were told before, magnitudes. */
+  tried: readonly number[];
 }
 
 const signOf = (direction: 'left' | 'right') => (direction === 'left' ? 1 : -1);
@@ -167,20 +171,36 @@ function ReadingFields({ state }: { state: ReturnType<typeof useReading> }) {
 }
 
 /** One turn at a time: told, turned, measured; or taken from the stand-in. */
-export function TurnEntry({ setting, onSetting, onTrial, standInFits }: Props) {
+export const TurnEntry = (props: Props) => (
+  <FieldsInErrorProvider>
+    <TurnForm {...props} />
+  </FieldsInErrorProvider>
+);
+
+function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
+  const wrong = useFieldsInError();
   const state = useReading();
   const program = useProgram();
   const [problem, setProblem] = useState<string | null>(null);
+  const [asked, setAsked] = useState<Asked | null>(null);
   const { by } = state;
+  const enter = (trial: TurnTrialRecord) => {
+    onTrial(trial);
+    setAsked(null);
+    state.clear();
+  };
   const add = () => {
     setProblem(null);
+    setAsked(null);
     const reading = state.reading();
-    if (reading === null || by === 'eye') return;
+    if (reading === null || by === 'eye' || wrong > 0) return;
     const trial = baseTrial(setting);
     try {
       const actualRad = trueAngle(reading, trial.targetRad, state.means);
-      onTrial({ ...trial, actualRad, measuredBy: by });
-      state.clear();
+      const complete = { ...trial, actualRad, measuredBy: by };
+      const question = questionOf(complete, tried);
+      if (question === null) enter(complete);
+      else setAsked(question);
     } catch (error) {
       setProblem(error instanceof Error ? error.message : String(error));
     }
@@ -230,7 +250,7 @@ export function TurnEntry({ setting, onSetting, onTrial, standInFits }: Props) {
             <Button onClick={() => see('over')}>Too far</Button>
           </>
         ) : (
-          <Button look="strong" type="submit" disabled={state.reading() === null}>
+          <Button look="strong" type="submit" disabled={state.reading() === null || wrong > 0}>
             Add the trial
           </Button>
         )}
@@ -243,6 +263,17 @@ export function TurnEntry({ setting, onSetting, onTrial, standInFits }: Props) {
           </Button>
         )}
       </div>
+      <MendFirst />
+      {asked !== null && (
+        <AskFirst
+          asked={asked}
+          onEnter={enter}
+          onAgain={() => {
+            setAsked(null);
+            state.clear();
+          }}
+        />
+      )}
       {(problem ?? program.problem) !== null && (
         <p role="alert" className={styles.problem}>
           {problem ?? program.problem}

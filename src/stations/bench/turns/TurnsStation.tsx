@@ -7,7 +7,6 @@ import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
 import type { SavedCalibration, TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
-import { readTurnTrials } from '../../../formats/trialsCsv';
 import { Button } from '../../../ui/Button';
 import { Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
@@ -23,8 +22,8 @@ import { useTrials } from '../useTrials';
 import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
-import { OddTrial, oddOf } from './OddTrial';
 import { PlanTable } from './PlanTable';
+import { TrialQuestion } from './TrialQuestion';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
@@ -49,7 +48,7 @@ const REASONS = [
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
 export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
-  const { record, change, keep, keeping, problem } = useTrials(loaded);
+  const { record, setConditions, add, replace, keep, keeping, problem } = useTrials(loaded);
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
   const [aside, setAside] = useState<TurnTrialRecord | null>(null);
   const [applying, setApplying] = useState(false);
@@ -60,21 +59,26 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
 
   const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
   const { driftRadPerS, wantedRad, readingSdRad } = record.conditions;
-  const study = useMemo(() => {
-    const measured = record.trials.flatMap(({ actualRad, durationS, setAsideReason, ...trial }) =>
-      actualRad === null || setAsideReason !== null
-        ? []
-        : [{ ...trial, actualRad, ...(durationS !== null && { durationS }) }],
-    );
-    if (measured.length === 0) return null;
-    return studyTurns(measured, driftRadPerS, wantedRad, readingSdRad);
+  const { study, asked } = useMemo(() => {
+    const measured = record.trials.flatMap((trial, place) => {
+      const { actualRad, durationS, setAsideReason, ...rest } = trial;
+      if (actualRad === null || setAsideReason !== null) return [];
+      return [
+        { told: { ...rest, actualRad, ...(durationS !== null && { durationS }) }, trial, place },
+      ];
+    });
+    if (measured.length === 0) return { study: null, asked: [] };
+    const told = measured.map((one) => one.told);
+    const found = studyTurns(told, driftRadPerS, wantedRad, readingSdRad);
+    return {
+      study: found,
+      asked: found.questions.flatMap(({ index, text }) => {
+        const one = measured[index];
+        return one === undefined ? [] : [{ trial: one.trial, no: one.place + 1, text }];
+      }),
+    };
   }, [record.trials, driftRadPerS, wantedRad, readingSdRad]);
-  const odd = oddOf(record);
   const byEye = estimateByEye(used.flatMap(({ seen }) => seen ?? []));
-  const add = (...trials: TurnTrialRecord[]) =>
-    change({ ...record, trials: [...record.trials, ...trials] });
-  const replace = (trial: TurnTrialRecord) =>
-    change({ ...record, trials: record.trials.map((one) => (one.id === trial.id ? trial : one)) });
   const next = study?.advice.next ?? null;
   const canApply = study?.model.groups.every(({ model }) => !hardlyTurns(model)) === true;
   const value = study === null || !canApply ? null : calibrationFromTurns(study.model);
@@ -93,8 +97,8 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
         </div>
       )}
       {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
-      {odd.map(({ trial, no, furtherRad }) => (
-        <OddTrial key={trial.id} {...{ no, furtherRad }} onSetAside={() => setAside(trial)} />
+      {asked.map(({ trial, no, text }) => (
+        <TrialQuestion key={trial.id} {...{ no, text }} onSetAside={() => setAside(trial)} />
       ))}
       {study !== null && <TurnChart study={study} />}
       <section aria-label="Do" className={styles.do}>
@@ -131,12 +135,15 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
           onSetting={setSetting}
           onTrial={add}
           standInFits={standInFits}
+          tried={record.trials.map(({ targetRad }) => Math.abs(targetRad))}
         />
         <TrialsFile
           label="Turn trials (CSV)"
           what="trial"
           columns="target_deg, actual_deg, rate_deg_per_s (right turns negative)"
-          read={readTurnTrials}
+          read={async (file, newId) =>
+            (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId)
+          }
           onTake={(trials) => add(...trials)}
         />
         <details onToggle={() => setLogWanted(true)}>
@@ -147,14 +154,20 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
             </Suspense>
           )}
         </details>
-        <Conditions record={record} onChange={change} />
+        <Conditions conditions={record.conditions} onChange={setConditions} />
       </section>
       {study !== null && value !== null && (
         <>
           <ul className={styles.why}>
-            {study.why.map(({ group, text }) => (
+            {study.why.map(({ group, text, others }) => (
               <li key={group}>
                 <strong>{group}:</strong> {text}
+                {others !== '' && (
+                  <details>
+                    <summary>Other explanations</summary>
+                    {others} (Akaike’s criterion for small samples: 2 is a hint, 10 is clear).
+                  </details>
+                )}
               </li>
             ))}
           </ul>

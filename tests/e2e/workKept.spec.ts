@@ -1,0 +1,161 @@
+import { expect, open, ready, startSeries, test } from './corvat';
+
+/** In a second window, its own name in the browser's storage. */
+test('two windows on one route: neither edit vanishes', async ({ corvat: page, context }) => {
+  await open(page, '/course');
+  await page.getByRole('link', { name: 'Pond and back' }).click();
+  await ready(page);
+  const address = page.url();
+  const other = await context.newPage();
+  await open(other, address);
+  await page.getByTestId('step-1').getByLabel('Distance').fill('41');
+  await expect(other.getByText(/changed in another window as well/)).toBeVisible();
+  await other.getByTestId('step-1').getByLabel('Speed').fill('12');
+  await expect(page.getByText(/changed in another window as well/)).toBeVisible();
+  // Both are still there after both are closed and one is opened again.
+  await other.close();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByTestId('step-1').getByLabel('Distance')).toHaveValue('41');
+  await page.getByRole('button', { name: 'Take that one' }).click();
+  await expect(page.getByTestId('step-1').getByLabel('Speed')).toHaveValue('12');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByTestId('step-1').getByLabel('Distance')).toHaveValue('41');
+  // A draft that cannot be read is none.
+  await page.evaluate(() => {
+    for (const key of Object.keys(localStorage)) localStorage.setItem(key, '{"base":1,"value":{}}');
+  });
+  await page.reload();
+  await ready(page);
+  await expect(page.getByTestId('saved-state')).toHaveText('version 1');
+});
+
+test('what was changed of a robot and a table, and not saved, comes back with the page', async ({
+  corvat: page,
+}) => {
+  await open(page, '/robot');
+  const track = page.getByLabel('Track width');
+  const before = await track.inputValue();
+  await track.fill('141');
+  await open(page, '/');
+  await open(page, '/robot');
+  await expect(track).toHaveValue('141');
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+  await expect(track).toHaveValue(before);
+  // What is refused stays in sight, and nothing is saved until it is mended.
+  await track.fill('-5');
+  await page.getByLabel('Wheel diameter').fill('57');
+  await expect(track).toHaveValue('-5');
+  await expect(page.getByRole('button', { name: 'Save the robot' })).toBeDisabled();
+  await expect(page.getByTestId('mend-first')).toContainText('mend what is marked first');
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+  await expect(track).toHaveValue(before);
+
+  await open(page, '/course/table');
+  const width = page.getByLabel('Along the home edge');
+  const wide = await width.inputValue();
+  await width.fill('1200');
+  await expect(page.getByText(/outside the table as it is now: the .*wall 1/)).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(width).toHaveValue('1200');
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+  await expect(width).toHaveValue(wide);
+});
+
+test('a distance sensor among the units is on the robot', async ({ corvat: page }) => {
+  await open(page, '/robot?robot=01DEMB00000000000000000002');
+  await page.getByRole('button', { name: '+ Unit' }).click();
+  await page.getByLabel('What', { exact: true }).last().selectOption('distance sensor');
+  await expect(page.getByLabel('Ahead of the axle')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+});
+
+test('series, routes and the team get other names; what is archived can be taken back', async ({
+  corvat: page,
+}) => {
+  await startSeries(page, 'To be renamed');
+  await page.getByRole('button', { name: 'Rename this series…' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Another name');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: 'Another name' })).toBeVisible();
+  await ready(page);
+  await page.getByRole('button', { name: 'Archive this series' }).click();
+  await expect(page.getByText(/This series is archived/)).toBeVisible();
+  await open(page, '/runs');
+  await expect(page.getByRole('heading', { name: 'Another name' })).toHaveCount(0);
+  await page.getByText(/^Archived:/).click();
+  await page.getByRole('link', { name: 'Another name' }).click();
+  await ready(page);
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByText(/This series is archived/)).toHaveCount(0);
+  await open(page, '/runs');
+  await expect(page.getByRole('heading', { name: 'Another name' })).toBeVisible();
+
+  await open(page, '/');
+  await page.getByRole('button', { name: 'Rename this team…' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Quillon Yard Two');
+  await page.getByRole('button', { name: 'Rename', exact: true }).click();
+  await expect(page.locator('header').first()).toContainText('Quillon Yard Two');
+  await ready(page);
+  await page.getByRole('button', { name: 'Rename this team…' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Quillon Yard');
+  await page.getByRole('button', { name: 'Rename', exact: true }).click();
+  await expect(page.locator('header').first()).not.toContainText('Two');
+});
+
+test('a trial that does not fit what was told is asked about before it enters', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/turns?new');
+  await page.getByLabel('Told to turn').fill('180');
+  await page.getByLabel('Protractor', { exact: true }).fill('95');
+  await page.getByRole('button', { name: 'Add the trial' }).click();
+  await expect(page.getByText('180° was told and 95° measured: was it 90°?')).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Trials' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'It was told 90°' }).click();
+  const trials = page.getByRole('table', { name: 'Trials' });
+  await expect(trials.getByRole('row', { name: /90° left/ })).toContainText('95.0°');
+});
+
+test('a run that drives is no still check, and the same file counts once', async ({
+  corvat: page,
+}) => {
+  const rows = (value: (t: number) => string) =>
+    [
+      't_s,heading_deg',
+      ...Array.from({ length: 900 }, (_, i) => `${i / 20},${value(i / 20)}`),
+    ].join('\n');
+  const choose = async (name: string, text: string) => {
+    await page
+      .getByLabel('Log file (JSON Lines or CSV)')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
+    await page.getByRole('button', { name: 'Read this file' }).click();
+  };
+  await open(page, '/bench/still?robot=01DEMB00000000000000000002');
+  await page.getByRole('radio', { name: 'a file' }).click();
+  await choose(
+    'driven.csv',
+    rows((t) => String(t < 20 ? 0 : Math.min(90, (t - 20) * 90))),
+  );
+  await page.getByRole('button', { name: 'Judge driven.csv' }).click();
+  await expect(page.getByTestId('still-verdict')).toHaveAttribute('data-verdict', 'not-still');
+  await expect(page.getByText('The check is kept.')).toHaveCount(0);
+  const quiet = rows((t) => (Math.round(t * 0.31 + Math.sin(t * 7)) / 10).toFixed(1));
+  await choose('quiet.csv', quiet);
+  // The verdict of the file before belongs to another.
+  await expect(page.getByTestId('still-verdict')).toHaveCount(0);
+  await page.getByLabel('Recorded').fill('2026-11-20T10:30');
+  await page.getByRole('button', { name: 'Judge quiet.csv' }).click();
+  await expect(page.getByText('The check is kept.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText('2026-11-20');
+  await choose('again.csv', quiet);
+  await expect(page.getByText(/This file was judged already/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Judge/ })).toHaveCount(0);
+  // A log in milliseconds that is taken for seconds is asked about.
+  await choose(
+    'slow.csv',
+    rows((t) => t.toFixed(1)).replace(/^(\d[\d.]*),/gm, (_, t: string) => `${Number(t) * 1000},`),
+  );
+  await expect(page.getByText(/are its times milliseconds\?/)).toBeVisible();
+});
