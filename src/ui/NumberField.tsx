@@ -19,6 +19,8 @@ interface Props {
   /** In a sentence the label is only for screen readers, and the field is as wide as its number. */
   inline?: boolean;
   hint?: string;
+  /** What is wrong with it besides its limits. */
+  problem?: string;
   inputRef?: Ref<HTMLInputElement>;
 }
 
@@ -43,6 +45,7 @@ export function NumberField({
   max,
   inline = false,
   hint,
+  problem: known,
   onClear,
   inputRef,
 }: Props) {
@@ -58,7 +61,7 @@ export function NumberField({
   const emptied = onClear !== undefined && text.trim() === '';
   const fits = emptied || (typed >= min && typed <= max);
   const problem = fits
-    ? null
+    ? (known ?? null)
     : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
   useTellInError(id, problem !== null);
   const commit = (next: string) => {

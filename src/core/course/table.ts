@@ -15,7 +15,7 @@ const segmentSchema = z.object({
 /** A mission: where the robot must stand to work it, how exactly, and what it is worth. */
 export const missionSchema = z.object({
   id: z.string().min(1).max(40),
-  name: z.string().trim().min(1).max(60),
+  name: z.string().trim().min(1, 'expected a name').max(60, 'expected at most 60 characters'),
   pose: poseSchema,
   window: z
     .object({
@@ -25,7 +25,7 @@ export const missionSchema = z.object({
     })
     .prefault({})
     .describe('half sizes, along and across the mission’s heading'),
-  points: z.number().int().min(0).max(1000).default(0),
+  points: z.number().int('expected whole points').min(0).max(1000).default(0),
 });
 
 /** A table with its border, walls that stand on it, guide lines drawn on it, and its missions. */

@@ -1,15 +1,17 @@
 import { X } from 'lucide-react';
 import type { Segment } from '../../core/course/table';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
 import { MM } from '../../ui/units';
+import { F } from './courseForm';
 import styles from './TableStation.module.css';
 
 interface Props<S extends Segment> {
+  of: 'walls' | 'lines';
   title: string;
   note: string;
   one: string;
   segments: readonly S[];
+  /** Called when one is added or taken away. */
   onChange(segments: (S | Segment)[]): void;
 }
 
@@ -24,23 +26,22 @@ const FIRST: Segment = { x1M: 0.3, y1M: 0.3, x2M: 0.6, y2M: 0.3 };
 
 /** Straight pieces on the table, by their two ends. */
 export function SegmentFields<S extends Segment>(props: Props<S>) {
-  const { title, note, one, segments, onChange } = props;
+  const { of, title, note, one, segments, onChange } = props;
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
       <p className="faint">{note}</p>
       <ol className={styles.segments}>
-        {segments.map((segment, index) => (
+        {F.useNow().table[of].map((_, index) => (
           <li key={index}>
             {ENDS.map(({ key, label }) => (
-              <NumberField
+              <F.Number
                 key={key}
+                name={`table.${of}.${index}.${key}`}
                 label={`${one} ${index + 1} ${label}`}
                 unit={MM}
                 min={-20000}
                 max={20000}
-                value={segment[key]}
-                onChange={(value) => onChange(segments.with(index, { ...segment, [key]: value }))}
               />
             ))}
             <Button

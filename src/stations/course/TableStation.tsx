@@ -1,16 +1,14 @@
 import { useRef, useState } from 'react';
-import { ulid } from 'ulid';
 import type { Mission, Table } from '../../core/course/table';
 import { counted } from '../../core/text/quantities';
-import type { CourseRecord } from '../../formats/records';
+import { courseRecord, type CourseRecord } from '../../formats/records';
 import { outsideTable } from '../../core/course/outsideTable';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
-import { NumberField } from '../../ui/NumberField';
 import { MissionMark, Plan } from '../../ui/plan/Plan';
 import { PoseHandle } from '../../ui/plan/PoseHandle';
-import { TextField } from '../../ui/TextField';
+import { RecordForm } from '../../ui/recordForm';
 import { MM } from '../../ui/units';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
@@ -18,21 +16,12 @@ import { OtherDrafts } from '../OtherDrafts';
 import { RecordMenu } from '../RecordMenu';
 import { courseParser } from '../parsers';
 import { useSaved } from '../useSaved';
-import { MissionFields } from './MissionFields';
-import { SegmentFields } from './SegmentFields';
+import { F } from './courseForm';
+import { TableThings } from './TableThings';
 import styles from './TableStation.module.css';
 
-const MOST_MISSIONS = 15;
 /** Of the table’s width, in millimetres a metre: 44 px across where the plan is 620 px wide. */
 const GRIP_OF_WIDTH = 36;
-
-const newMission = (table: Table): Mission => ({
-  id: ulid(),
-  name: `mission ${table.missions.length + 1}`,
-  pose: { xM: table.widthM / 2, yM: table.heightM / 2, headingRad: 0 },
-  window: { alongM: 0.02, acrossM: 0.02, headingRad: 0.0873 },
-  points: 10,
-});
 
 /** The table and what stands on it: size, missions with their windows, walls, guide lines. */
 export const TableStation = (props: { record: CourseRecord }) => (
@@ -52,16 +41,8 @@ function TableEditor({ record }: { record: CourseRecord }) {
   const setTable = (part: Partial<Table>) => setDraft({ ...draft, table: { ...table, ...part } });
   const setMission = (mission: Mission) =>
     setTable({ missions: table.missions.map((one) => (one.id === mission.id ? mission : one)) });
-  const addMission = () => {
-    const mission = newMission(table);
-    setTable({ missions: [...table.missions, mission] });
-    setSelected(mission.id);
-  };
-  const active = table.missions.find(({ id }) => id === selected);
   const points = table.missions.reduce((sum, mission) => sum + mission.points, 0);
   const outside = outsideTable(table);
-  const nameless =
-    draft.name.trim() === '' || table.missions.some(({ name }) => name.trim() === '');
   return (
     <>
       <header className={styles.bar}>
@@ -71,7 +52,13 @@ function TableEditor({ record }: { record: CourseRecord }) {
         </span>
         <a href="/course">Back to the route</a>
       </header>
-      <div className={styles.columns}>
+      <RecordForm
+        key={saved.generation}
+        className={styles.columns}
+        record={draft}
+        schema={courseRecord}
+        onChange={setDraft}
+      >
         <div className={styles.left}>
           <Plan table={table} label="Plan of the table" missions={false} svgRef={svg}>
             {table.missions.map((mission) => (
@@ -99,7 +86,7 @@ function TableEditor({ record }: { record: CourseRecord }) {
           <div className={styles.actions}>
             <Button
               look="strong"
-              disabled={!saved.changed || saved.saving || wrong > 0 || nameless}
+              disabled={!saved.changed || saved.saving || wrong > 0}
               onClick={() => void saved.save()}
             >
               Save the table
@@ -114,85 +101,23 @@ function TableEditor({ record }: { record: CourseRecord }) {
               {outside.join(', ')}. Move them, or make the table larger again.
             </Notice>
           )}
-          {nameless && <Notice tone="careful">The course and each mission need a name.</Notice>}
           <MendFirst />
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RecordMenu kind="courses" what="table" record={saved.saved} name={null} />
-          <div className={styles.fields} key={saved.generation}>
-            <TextField
-              label="Name"
-              value={draft.name}
-              maxLength={80}
-              onChange={(name) => setDraft({ ...draft, name })}
-            />
-            <NumberField
+          <div className={styles.fields}>
+            <F.Text name="name" label="Name" maxLength={80} />
+            <F.Number
+              name="table.widthM"
               label="Along the home edge"
               unit={MM}
               min={200}
               max={20000}
-              value={table.widthM}
-              onChange={(widthM) => setTable({ widthM })}
             />
-            <NumberField
-              label="Away from it"
-              unit={MM}
-              min={200}
-              max={20000}
-              value={table.heightM}
-              onChange={(heightM) => setTable({ heightM })}
-            />
+            <F.Number name="table.heightM" label="Away from it" unit={MM} min={200} max={20000} />
           </div>
         </div>
-        <section
-          key={`${saved.generation} things`}
-          className={styles.right}
-          aria-label="What stands on the table"
-        >
-          <h2>Missions</h2>
-          <ul className={styles.missions}>
-            {table.missions.map((mission) => (
-              <li key={mission.id}>
-                <Button
-                  look="bare"
-                  aria-expanded={mission.id === selected}
-                  onClick={() => setSelected(mission.id === selected ? null : mission.id)}
-                >
-                  {mission.name} <small className="faint">{mission.points} points</small>
-                </Button>
-                {active !== undefined && mission.id === selected && (
-                  <MissionFields
-                    mission={active}
-                    table={table}
-                    onChange={setMission}
-                    onRemove={() =>
-                      setTable({ missions: table.missions.filter(({ id }) => id !== mission.id) })
-                    }
-                  />
-                )}
-              </li>
-            ))}
-          </ul>
-          <Button disabled={table.missions.length >= MOST_MISSIONS} onClick={addMission}>
-            + Mission
-          </Button>
-          <SegmentFields
-            title="Walls"
-            note="Inner walls that stop the robot and send back the distance sensor’s echo. The border is always there."
-            one="Wall"
-            segments={table.walls}
-            onChange={(walls) => setTable({ walls })}
-          />
-          <SegmentFields
-            title="Guide lines"
-            note="Dark lines on the floor, drawn 20 mm wide."
-            one="Line"
-            segments={table.lines}
-            onChange={(lines) =>
-              setTable({ lines: lines.map((line) => ({ widthM: 0.02, ...line })) })
-            }
-          />
-        </section>
-      </div>
+        <TableThings table={table} selected={selected} onSelect={setSelected} onChange={setTable} />
+      </RecordForm>
       <OtherDrafts
         what="table"
         others={saved.others}

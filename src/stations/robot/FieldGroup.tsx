@@ -1,8 +1,14 @@
 import type { ReactNode } from 'react';
 import type { Robot } from '../../core/robot';
+import type { RobotRecord } from '../../formats/records';
+import { fieldsOf } from '../../ui/recordForm';
 import styles from './RobotStation.module.css';
 
-export interface RobotFieldsProps {
+/** The fields of a robot's record. */
+export const F = fieldsOf<RobotRecord>();
+
+/** For what is more than the value of one field. */
+export interface RobotProps {
   robot: Robot;
   onChange(robot: Robot): void;
 }

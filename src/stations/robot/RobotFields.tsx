@@ -1,66 +1,58 @@
-import type { Robot } from '../../core/robot';
-import { NumberField } from '../../ui/NumberField';
 import { MM, PERCENT } from '../../ui/units';
 import { BuildFacts, UnitFields } from './BuildFields';
 import { DriveFields } from './DriveFields';
-import { FieldGroup, type RobotFieldsProps } from './FieldGroup';
+import { F, FieldGroup, type RobotProps } from './FieldGroup';
 import { DistanceFields, GyroFields } from './SensorFields';
 
-function ErrorFields({ robot, onChange }: RobotFieldsProps) {
-  const set = (part: Partial<Robot['errors']>) =>
-    onChange({ ...robot, errors: { ...robot.errors, ...part } });
-  const { errors } = robot;
+function ErrorFields() {
   return (
     <FieldGroup
       title="What the simulation assumes to be wrong"
       note="How far the real robot is from the figures above. Leave 0 where you do not know."
     >
-      <NumberField
+      <F.Number
+        name="robot.errors.wheelScaleError"
         label="Wheels larger by"
         unit={PERCENT}
         min={-29}
         max={29}
-        value={errors.wheelScaleError}
-        onChange={(wheelScaleError) => set({ wheelScaleError })}
       />
-      <NumberField
+      <F.Number
+        name="robot.errors.wheelDifference"
         label="Right wheel larger by"
         unit={PERCENT}
         min={-29}
         max={29}
-        value={errors.wheelDifference}
-        onChange={(wheelDifference) => set({ wheelDifference })}
       />
-      <NumberField
+      <F.Number
+        name="robot.errors.trackScaleError"
         label="Track wider by"
         unit={PERCENT}
         min={-29}
         max={29}
-        value={errors.trackScaleError}
-        onChange={(trackScaleError) => set({ trackScaleError })}
       />
-      <NumberField
+      <F.Number
+        name="robot.errors.slipMPerSqrtM"
         label="Slip scatter after 1 m"
         unit={MM}
         min={0}
         max={200}
-        value={errors.slipMPerSqrtM}
-        onChange={(slipMPerSqrtM) => set({ slipMPerSqrtM })}
       />
     </FieldGroup>
   );
 }
 
 /** All values of a robot's record, in groups. */
-export function RobotFields(props: RobotFieldsProps) {
+export function RobotFields(props: RobotProps) {
   return (
     <>
-      <DriveFields {...props} />
+      <F.Text name="name" label="Name" maxLength={80} />
+      <DriveFields />
       <UnitFields {...props} />
-      <BuildFacts {...props} />
-      <GyroFields {...props} />
+      <BuildFacts />
+      <GyroFields />
       <DistanceFields {...props} />
-      <ErrorFields {...props} />
+      <ErrorFields />
     </>
   );
 }

@@ -3,11 +3,11 @@ import type { Route } from '../../core/course/route';
 import type { Robot } from '../../core/robot';
 import { routeNeeds } from '../../core/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
-import type { RobotRecord } from '../../formats/records';
+import { robotRecord, type RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
-import { TextField } from '../../ui/TextField';
+import { RecordForm } from '../../ui/recordForm';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { ArchivedList } from '../ArchivedList';
@@ -19,6 +19,7 @@ import { ChangeList } from './ChangeList';
 import { Converter } from './Converter';
 import { NeedList } from './NeedList';
 import { NewRobot } from './NewRobot';
+import { NEW_SENSOR } from './newSensor';
 import { RobotDrawing } from './RobotDrawing';
 import { RobotFields } from './RobotFields';
 import styles from './RobotStation.module.css';
@@ -30,6 +31,15 @@ interface Props {
   /** Saved routes of this robot. */
   routes: Route[];
 }
+
+const sensorsOf = ({ robot }: RobotRecord) =>
+  robot.build.units.filter(({ role }) => role === 'distance sensor').length;
+
+/** Once a distance sensor is among the units, it is on the robot. */
+const withSensor = (before: RobotRecord, after: RobotRecord): RobotRecord =>
+  sensorsOf(after) > sensorsOf(before)
+    ? { ...after, robot: { ...after.robot, distance: after.robot.distance ?? NEW_SENSOR } }
+    : after;
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
 export const RobotStation = (props: Props) => (
@@ -64,20 +74,21 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
       </header>
       <Converter robot={draft.robot} />
       <div className={styles.columns}>
-        <section key={saved.generation} aria-label="Record" className={styles.record}>
-          <TextField
-            label="Name"
-            value={draft.name}
-            maxLength={80}
-            onChange={(name) => setDraft({ ...draft, name })}
-          />
-          <RobotFields robot={draft.robot} onChange={setRobot} />
+        <section aria-label="Record" className={styles.record}>
+          <RecordForm
+            key={saved.generation}
+            record={draft}
+            schema={robotRecord}
+            onChange={(record) => setDraft(withSensor(draft, record))}
+          >
+            <RobotFields robot={draft.robot} onChange={setRobot} />
+          </RecordForm>
         </section>
         <aside className={styles.side}>
           <div className={styles.actions}>
             <Button
               look="strong"
-              disabled={!saved.changed || saved.saving || wrong > 0 || draft.name.trim() === ''}
+              disabled={!saved.changed || saved.saving || wrong > 0}
               onClick={() => void saved.save()}
             >
               Save the robot

@@ -4,10 +4,10 @@ import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
-import { NumberField } from '../../ui/NumberField';
-import { TextField } from '../../ui/TextField';
+import { fieldsOf, RecordForm } from '../../ui/recordForm';
 import { DEG, MM, VOLTS } from '../../ui/units';
 import { allWorked, endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
+import { entrySchema } from './keptEntry';
 import styles from './LogStation.module.css';
 import { MissionToggles } from './MissionToggles';
 import { Pad } from './Pad';
@@ -42,42 +42,39 @@ const REACHES = [0.03, 0.06, 0.15, 0.4].map((reachM) => ({
   label: `±${reachM * 1000}`,
 }));
 
-function EndFields({ entry, refs, onChange }: Pick<Props, 'entry' | 'refs' | 'onChange'>) {
-  return (
-    <div className={styles.endFields}>
-      <NumberField
-        label="End x (to the right)"
-        unit={MM}
-        min={-5000}
-        max={5000}
-        value={entry.endXM}
-        inputRef={refs.x}
-        onClear={() => onChange({ ...entry, endXM: null })}
-        onChange={(endXM) => onChange({ ...entry, endXM })}
-      />
-      <NumberField
-        label="End y (away)"
-        unit={MM}
-        min={-5000}
-        max={5000}
-        value={entry.endYM}
-        inputRef={refs.y}
-        onClear={() => onChange({ ...entry, endYM: null })}
-        onChange={(endYM) => onChange({ ...entry, endYM })}
-      />
-      <NumberField
-        label="Heading (left +)"
-        unit={DEG}
-        min={-180}
-        max={180}
-        value={entry.endHeadingRad}
-        inputRef={refs.heading}
-        onClear={() => onChange({ ...entry, endHeadingRad: null })}
-        onChange={(endHeadingRad) => onChange({ ...entry, endHeadingRad })}
-      />
-    </div>
-  );
-}
+const F = fieldsOf<Entry>();
+
+const EndFields = ({ refs }: Pick<Props, 'refs'>) => (
+  <div className={styles.endFields}>
+    <F.Number
+      name="endXM"
+      label="End x (to the right)"
+      unit={MM}
+      min={-5000}
+      max={5000}
+      optional
+      inputRef={refs.x}
+    />
+    <F.Number
+      name="endYM"
+      label="End y (away)"
+      unit={MM}
+      min={-5000}
+      max={5000}
+      optional
+      inputRef={refs.y}
+    />
+    <F.Number
+      name="endHeadingRad"
+      label="Heading (left +)"
+      unit={DEG}
+      min={-180}
+      max={180}
+      optional
+      inputRef={refs.heading}
+    />
+  </div>
+);
 
 function CauseChoice({ entry, onChange }: Pick<Props, 'entry' | 'onChange'>) {
   return (
@@ -110,13 +107,13 @@ export function EntryForm(props: Props) {
   }, [takesFocus]);
   const worked = workedAsAWhole(entry);
   return (
-    <form
+    <RecordForm
       className={styles.entry}
-      aria-label="Entry of a run"
-      onSubmit={(event) => {
-        event.preventDefault();
-        props.onLog();
-      }}
+      label="Entry of a run"
+      record={entry}
+      schema={entrySchema}
+      onChange={onChange}
+      onSubmit={props.onLog}
     >
       <div className={styles.titleRow}>
         <h2 ref={title} tabIndex={-1}>
@@ -168,7 +165,7 @@ export function EntryForm(props: Props) {
           onChange={(end) => onChange({ ...entry, endXM: end?.xM ?? null, endYM: end?.yM ?? null })}
         />
         <div className={styles.fields}>
-          <EndFields entry={entry} refs={props.refs} onChange={onChange} />
+          <EndFields refs={props.refs} />
           <Choice
             label="Pad reaches (mm)"
             value={String(props.reachM)}
@@ -176,41 +173,21 @@ export function EntryForm(props: Props) {
             onChange={(value) => props.onReach(Number(value))}
           />
           <div className={styles.pair}>
-            <TextField
+            <F.Text
+              name="placedBy"
               label="Placed by (key p)"
-              value={entry.placedBy}
               maxLength={40}
               suggestions={props.placers}
-              onChange={(placedBy) => onChange({ ...entry, placedBy })}
             />
-            <TextField
-              label="Battery"
-              value={entry.battery}
-              maxLength={40}
-              suggestions={props.batteries}
-              onChange={(battery) => onChange({ ...entry, battery })}
-            />
+            <F.Text name="battery" label="Battery" maxLength={40} suggestions={props.batteries} />
           </div>
           <div className={styles.pair}>
-            <NumberField
-              label="Voltage"
-              unit={VOLTS}
-              min={0}
-              max={60}
-              value={entry.batteryV}
-              onClear={() => onChange({ ...entry, batteryV: null })}
-              onChange={(batteryV) => onChange({ ...entry, batteryV })}
-            />
-            <TextField
-              label="Note"
-              value={entry.note}
-              maxLength={500}
-              onChange={(note) => onChange({ ...entry, note })}
-            />
+            <F.Number name="batteryV" label="Voltage" unit={VOLTS} min={0} max={60} optional />
+            <F.Text name="note" label="Note" maxLength={500} />
           </div>
         </div>
       </div>
       {worked === false && <CauseChoice entry={entry} onChange={onChange} />}
-    </form>
+    </RecordForm>
   );
 }

@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { note, shortText } from '../../formats/fields';
 import type { Entry } from './entry';
 
-const entrySchema = z.object({
+/** A run while it is being entered: as it is kept in the browser, and as its form takes it. */
+export const entrySchema = z.object({
   id: z.string(),
   version: z.number().int().min(0),
   happenedAt: z.string().nullable(),
@@ -10,11 +12,11 @@ const entrySchema = z.object({
   endXM: z.number().nullable(),
   endYM: z.number().nullable(),
   endHeadingRad: z.number().nullable(),
-  placedBy: z.string(),
-  battery: z.string(),
+  placedBy: shortText,
+  battery: shortText,
   batteryV: z.number().nullable(),
   cause: z.string().nullable(),
-  note: z.string(),
+  note,
 }) satisfies z.ZodType<Entry>;
 
 const keyOf = (seriesId: string) => `corvat-entry:${seriesId}`;

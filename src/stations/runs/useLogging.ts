@@ -52,8 +52,10 @@ export function useLogging(
   }, [series.id]);
 
   const setEntry = (next: Entry) => {
-    show(next);
-    keepEntry(series.id, next);
+    // Named with the first thing said of it: logged twice, it is still one run.
+    const named = next.id === '' ? { ...next, id: ulid() } : next;
+    show(named);
+    keepEntry(series.id, named);
   };
   const begin = (next: Entry) => {
     setEntry(next);
@@ -71,7 +73,7 @@ export function useLogging(
       saved.setProblem(SAY_IT);
       return;
     }
-    const run = toRun(entry.id === '' ? { ...entry, id: ulid() } : entry, series.id);
+    const run = toRun(entry, series.id);
     if (correcting !== undefined) {
       if (!(await change(run))) return;
       saved.setProblem(null);

@@ -67,7 +67,7 @@ export function useOutbox(seriesId: string, onSaved: (run: SavedRun) => void) {
   /** False when the browser cannot keep it; then nothing was taken over. */
   const add = (run: RunRecord): boolean => {
     if (!keep(run)) return false;
-    setWaiting((runs) => [...runs, run]);
+    setWaiting((runs) => (runs.some(({ id }) => id === run.id) ? runs : [...runs, run]));
     return true;
   };
   const settle = (run: RunRecord) => {

@@ -1,0 +1,188 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { createContext, useContext, useEffect, useId, type FormEvent, type ReactNode } from 'react';
+import type { Ref } from 'react';
+import {
+  FormProvider,
+  useController,
+  useForm,
+  useFormContext,
+  useWatch,
+  type FieldPath,
+  type FieldPathValue,
+  type FieldValues,
+} from 'react-hook-form';
+import type { ZodType } from 'zod';
+import { Choice } from './Choice';
+import { useTellInError } from './fieldsInError';
+import { NumberField } from './NumberField';
+import { Select } from './Select';
+import { TextField } from './TextField';
+import type { Unit } from './units';
+
+/** Tells the owner of the record that a field of its form was changed. */
+const Changed = createContext<() => void>(() => undefined);
+
+interface Props<R extends FieldValues> {
+  /** What is edited; it is kept by whoever shows the form. */
+  record: R;
+  onChange(record: R): void;
+  /** Checks the whole record, and says of each field what does not fit. */
+  schema: ZodType<R>;
+  /** Called with a record that passed; not at all where there is nothing to submit. */
+  onSubmit?: (record: R) => void;
+  label?: string;
+  id?: string;
+  className?: string | undefined;
+  children: ReactNode;
+}
+
+/**
+ * A form over a record that is kept elsewhere: each change goes there at once, and whatever else changes the
+ * record is shown. What the record's schema refuses is said at its field.
+ */
+export function RecordForm<R extends FieldValues>(props: Props<R>) {
+  const { record, onChange, schema, onSubmit, label, id, className, children } = props;
+  const form = useForm<R>({
+    values: record,
+    // A record that is edited is whole: what its schema takes and what it gives are alike.
+    resolver: zodResolver(schema as ZodType<R, R>),
+    resetOptions: { keepErrors: true },
+  });
+  const { trigger } = form;
+  useEffect(() => {
+    // A record that came with a fault (a list that was changed, a draft) says so before it is touched.
+    void trigger();
+  }, [record, trigger]);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (onSubmit !== undefined) void form.handleSubmit((values) => onSubmit(values))(event);
+  };
+  return (
+    <FormProvider {...form}>
+      <Changed value={() => onChange(structuredClone(form.getValues()))}>
+        <form id={id} aria-label={label} className={className} noValidate onSubmit={submit}>
+          {children}
+        </form>
+      </Changed>
+    </FormProvider>
+  );
+}
+
+/** The paths of a record at which such a value stands. */
+type PathTo<R extends FieldValues, V> = {
+  [P in FieldPath<R>]: FieldPathValue<R, P> extends V ? P : never;
+}[FieldPath<R>];
+
+/** What a schema expects, as a field says it. */
+const wanted = (message: string | undefined): string | undefined =>
+  message === undefined ? undefined : `Wanted here: ${message.replace(/^expected /, '')}.`;
+
+/** A value of the form, what is wrong with it, and how to change it. */
+function useValue(name: string) {
+  const { control } = useFormContext();
+  const changed = useContext(Changed);
+  const { field, fieldState } = useController({ name, control });
+  const problem = wanted(fieldState.error?.message);
+  const set = (value: unknown) => {
+    field.onChange(value);
+    changed();
+  };
+  return { value: field.value as unknown, problem, set };
+}
+
+interface NumberProps<R extends FieldValues> {
+  name: PathTo<R, number | null>;
+  label: string;
+  unit: Unit;
+  /** Limits in the shown unit. */
+  min: number;
+  max: number;
+  /** May be left empty; it is null then. */
+  optional?: boolean;
+  hint?: string;
+  inputRef?: Ref<HTMLInputElement>;
+}
+
+function FormNumber<R extends FieldValues>(props: NumberProps<R>) {
+  const { name, optional = false, ...rest } = props;
+  const { value, problem, set } = useValue(name);
+  return (
+    <NumberField
+      {...rest}
+      value={value as number | null}
+      {...(problem !== undefined && { problem })}
+      {...(optional && { onClear: () => set(null) })}
+      onChange={set}
+    />
+  );
+}
+
+interface TextProps<R extends FieldValues> {
+  name: PathTo<R, string>;
+  label: string;
+  maxLength: number;
+  suggestions?: readonly string[];
+}
+
+function FormText<R extends FieldValues>({ name, ...rest }: TextProps<R>) {
+  const { value, problem, set } = useValue(name);
+  useTellInError(useId(), problem !== undefined);
+  return (
+    <TextField
+      {...rest}
+      value={value as string}
+      aria-invalid={problem !== undefined}
+      {...(problem !== undefined && { hint: problem })}
+      onChange={set}
+    />
+  );
+}
+
+type Choosable = string | number | boolean;
+
+interface ChoiceProps<R extends FieldValues> {
+  name: PathTo<R, Choosable>;
+  label: string;
+  options: readonly { value: Choosable; label: string }[];
+}
+
+/** The value that is written so. */
+const written = (options: ChoiceProps<FieldValues>['options'], text: string) =>
+  options.find(({ value }) => String(value) === text)?.value;
+
+const asText = (options: ChoiceProps<FieldValues>['options']) =>
+  options.map(({ value, label }) => ({ value: String(value), label }));
+
+function FormChoice<R extends FieldValues>({ name, label, options }: ChoiceProps<R>) {
+  const { value, set } = useValue(name);
+  return (
+    <Choice
+      label={label}
+      value={String(value)}
+      options={asText(options)}
+      onChange={(text) => set(written(options, text))}
+    />
+  );
+}
+
+function FormSelect<R extends FieldValues>({ name, label, options }: ChoiceProps<R>) {
+  const { value, set } = useValue(name);
+  return (
+    <Select
+      label={label}
+      value={String(value)}
+      options={asText(options)}
+      onChange={(text) => set(written(options, text))}
+    />
+  );
+}
+
+/** The fields of a form over such a record, named by the path at which their value stands. */
+export const fieldsOf = <R extends FieldValues>() => ({
+  Number: FormNumber<R>,
+  Text: FormText<R>,
+  Choice: FormChoice<R>,
+  Select: FormSelect<R>,
+  /** What stands in the form now: lists and parts that may be missing are drawn from it. */
+  useNow: () => useWatch<R>() as R,
+});
