@@ -79,7 +79,7 @@ export const stillCheckRecord = z.object({
 
 const angle = z.number().min(-40).max(40);
 
-const turnTrialRecord = z.object({
+export const turnTrialRecord = z.object({
   id,
   targetRad: angle.refine((value) => value !== 0, 'expected a turn, not 0'),
   /** Null: judged by eye only. */
@@ -92,7 +92,7 @@ const turnTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-const lapRecord = z.object({
+export const lapRecord = z.object({
   id,
   direction: z.enum(['cw', 'ccw']),
   xM: z.number().min(-5).max(5),
@@ -115,6 +115,14 @@ const conditions = {
   who: shortText,
 };
 
+export const turnConditions = z.object({
+  ...conditions,
+  driftRadPerS: z.number().min(-1).max(1),
+  readingSdRad: z.number().min(0).max(0.2).describe('of whoever reads the protractor'),
+  wantedRad: z.array(angle).max(24),
+  stopMode: z.enum(['coast', 'brake', 'hold']),
+});
+
 /** Trials of one procedure with one robot under one set of conditions. */
 export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   z.object({
@@ -122,13 +130,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     version,
     robotId: id,
     procedure: z.literal('turns'),
-    conditions: z.object({
-      ...conditions,
-      driftRadPerS: z.number().min(-1).max(1),
-      readingSdRad: z.number().min(0).max(0.2).describe('of whoever reads the protractor'),
-      wantedRad: z.array(angle).max(24),
-      stopMode: z.enum(['coast', 'brake', 'hold']),
-    }),
+    conditions: turnConditions,
     trials: z.array(turnTrialRecord).max(MAX_TRIALS),
   }),
   z.object({

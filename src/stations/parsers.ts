@@ -1,10 +1,22 @@
-/** Parsers of records that were kept in the browser; Zod is fetched only where one is needed. */
+/** Schemas of what is edited or was kept in the browser; Zod is fetched only where one is needed. */
+const records = () => import('../formats/records');
+const entries = () => import('./bench/entrySchemas');
+
+export const robotForm = async () => (await records()).robotRecord;
+export const courseForm = async () => (await records()).courseRecord;
+export const runForm = async () => (await import('./runs/keptEntry')).entrySchema;
+export const turnForm = async () => (await entries()).turnEntrySchema;
+export const lapForm = async () => (await entries()).lapEntrySchema;
+export const turnConditionsForm = async () =>
+  (await import('../formats/benchRecords')).turnConditions;
+
+/** Parsers of records that were kept in the browser. */
 export const robotParser = async () => {
-  const { robotRecord } = await import('../formats/records');
-  return robotRecord.parse.bind(robotRecord);
+  const schema = await robotForm();
+  return schema.parse.bind(schema);
 };
 
 export const courseParser = async () => {
-  const { courseRecord } = await import('../formats/records');
-  return courseRecord.parse.bind(courseRecord);
+  const schema = await courseForm();
+  return schema.parse.bind(schema);
 };

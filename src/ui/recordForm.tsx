@@ -1,5 +1,12 @@
-import { zodResolver } from '@hookform/resolvers/zod';
-import { createContext, useContext, useEffect, useId, type FormEvent, type ReactNode } from 'react';
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useId,
+  useState,
+  type FormEvent,
+  type ReactNode,
+} from 'react';
 import type { Ref } from 'react';
 import {
   FormProvider,
@@ -26,8 +33,8 @@ interface Props<R extends FieldValues> {
   /** What is edited; it is kept by whoever shows the form. */
   record: R;
   onChange(record: R): void;
-  /** Checks the whole record, and says of each field what does not fit. */
-  schema: ZodType<R>;
+  /** Fetches what checks the whole record, and says of each field what does not fit: at the first change. */
+  schema(): Promise<ZodType<R>>;
   /** Called with a record that passed; not at all where there is nothing to submit. */
   onSubmit?: (record: R) => void;
   label?: string;
@@ -44,15 +51,22 @@ export function RecordForm<R extends FieldValues>(props: Props<R>) {
   const { record, onChange, schema, onSubmit, label, id, className, children } = props;
   const form = useForm<R>({
     values: record,
-    // A record that is edited is whole: what its schema takes and what it gives are alike.
-    resolver: zodResolver(schema as ZodType<R, R>),
+    resolver: async (values, context, options) => {
+      const [{ zodResolver }, fetched] = await Promise.all([
+        import('@hookform/resolvers/zod'),
+        schema(),
+      ]);
+      // A record that is edited is whole: what its schema takes and what it gives are alike.
+      return zodResolver(fetched as ZodType<R, R>)(values, context, options);
+    },
     resetOptions: { keepErrors: true },
   });
   const { trigger } = form;
+  const [first] = useState(record);
   useEffect(() => {
-    // A record that came with a fault (a list that was changed, a draft) says so before it is touched.
-    void trigger();
-  }, [record, trigger]);
+    // A record may be changed elsewhere, too (a list, a plan): what is said at the fields goes with it.
+    if (record !== first) void trigger();
+  }, [record, first, trigger]);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (onSubmit !== undefined) void form.handleSubmit((values) => onSubmit(values))(event);

@@ -11,6 +11,7 @@ import { consistency } from '../../src/core/runs/consistency';
 import { offsetInWords, reAimInWords } from '../../src/core/runs/verdict';
 import { discProbability, discRadius } from '../../src/core/stats/bivariateT';
 import { circularMean } from '../../src/core/stats/circularMean';
+import { inverseOfPositive } from '../../src/core/stats/inverseOfPositive';
 import {
   mahalanobisSquared,
   principalAxes,
@@ -198,6 +199,50 @@ describe('numbers and sentences for people', () => {
     const { meanRad, sdRad } = circularMean([deg(170), deg(-170), deg(180)]);
     expect(Math.abs(meanRad)).toBeCloseTo(Math.PI, 6);
     expect(sdRad).toBeCloseTo(deg(10), 2);
+  });
+});
+
+describe('the inverse of a small positive definite matrix', () => {
+  const cells = fc.array(fc.double({ min: -1, max: 1, noNaN: true }), {
+    minLength: 9,
+    maxLength: 9,
+  });
+
+  it('undoes it, with the determinant of the textbook, for sizes of one to three', () => {
+    fc.assert(
+      fc.property(cells, fc.integer({ min: 1, max: 3 }), (values, n) => {
+        const b = Array.from({ length: n }, (_, i) => values.slice(3 * i, 3 * i + n));
+        // B·Bᵀ + 1 is positive definite whatever B is.
+        const a = b.map((row, i) =>
+          b.map(
+            (other, j) => row.reduce((sum, x, k) => sum + x * (other[k] ?? 0), 0) + Number(i === j),
+          ),
+        );
+        const inverted = inverseOfPositive(a);
+        expect(inverted).not.toBeNull();
+        a.forEach((row, i) =>
+          a.forEach((_, j) => {
+            const product = row.reduce(
+              (sum, x, k) => sum + x * (inverted?.inverse[k]?.[j] ?? Number.NaN),
+              0,
+            );
+            expect(product).toBeCloseTo(Number(i === j), 10);
+          }),
+        );
+        const [[p = 0, q = 0] = [], [r = 0, t = 0] = []] = a;
+        if (n === 2) expect(inverted?.determinant).toBeCloseTo(p * t - q * r, 10);
+      }),
+    );
+  });
+
+  it('is none where columns point the same way', () => {
+    expect(
+      inverseOfPositive([
+        [1, 1],
+        [1, 1],
+      ]),
+    ).toBeNull();
+    expect(inverseOfPositive([[0]])).toBeNull();
   });
 });
 

@@ -63,6 +63,30 @@ test('what was changed of a robot and a table, and not saved, comes back with th
   await expect(width).toHaveValue(wide);
 });
 
+test('what a record refuses is said at its field, and nothing is saved until it is mended', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course/table');
+  const save = page.getByRole('button', { name: 'Save the table' });
+  await page.getByLabel('Worth').fill('12.5');
+  await expect(page.getByText('Wanted here: whole points.')).toBeVisible();
+  await expect(page.getByLabel('Worth')).toHaveAttribute('aria-invalid', 'true');
+  await page.getByLabel('Name', { exact: true }).last().fill(' ');
+  await expect(page.getByText('Wanted here: a name.')).toBeVisible();
+  await expect(page.getByTestId('mend-first')).toContainText('2 values do not fit');
+  await expect(save).toBeDisabled();
+  await page.getByLabel('Worth').fill('12');
+  await page.getByLabel('Name', { exact: true }).last().fill('vent crank');
+  await expect(page.getByTestId('mend-first')).toHaveCount(0);
+  await expect(save).toBeEnabled();
+  // A mission that is taken away takes what was wrong with it along.
+  await page.getByLabel('Worth').fill('1.5');
+  await expect(page.getByText('Wanted here: whole points.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take the vent crank away' }).click();
+  await expect(page.getByTestId('mend-first')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+});
+
 test('a distance sensor among the units is on the robot', async ({ corvat: page }) => {
   await open(page, '/robot?robot=01DEMB00000000000000000002');
   await page.getByRole('button', { name: '+ Unit' }).click();

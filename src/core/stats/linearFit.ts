@@ -1,4 +1,4 @@
-import { inverse, Matrix } from 'ml-matrix';
+import { inverseOfPositive } from './inverseOfPositive';
 
 /** A least-squares fit y = X·β + noise. */
 export interface LinearFit {
@@ -41,45 +41,25 @@ export function linearFit(
   };
   if (p === 0) return finish([], []);
   if (rows.length < p) return null;
-  const x = new Matrix(rows.map((row) => [...row]));
-  const scales = Array.from({ length: p }, (_, j) => Math.sqrt(squares(x.getColumn(j))));
+  const column = (j: number) => rows.map((row) => row[j] ?? 0);
+  const columns = Array.from({ length: p }, (_, j) => column(j));
+  const scales = columns.map((values) => Math.sqrt(squares(values)));
   if (scales.some((scale) => scale === 0)) return null;
-  const scaled = Matrix.div(new Matrix(x), 1);
-  scales.forEach((scale, j) => scaled.mulColumn(j, 1 / scale));
-  const normal = scaled.transpose().mmul(scaled);
+  const scaled = columns.map((values, j) => values.map((value) => value / (scales[j] ?? 1)));
+  const inverted = inverseOfPositive(scaled.map((one) => scaled.map((other) => dot(one, other))));
   // Columns of length one: a determinant near 0 means that they point the same way.
-  if (determinantOf(normal) < 1e-10) return null;
-  const inverted = inverse(normal);
-  const solution = inverted.mmul(scaled.transpose().mmul(Matrix.columnVector([...y])));
+  if (inverted === null || inverted.determinant < 1e-10) return null;
+  const projected = scaled.map((values) => dot(values, y));
   return finish(
-    scales.map((scale, j) => solution.get(j, 0) / scale),
-    scales.map((rowScale, i) =>
-      scales.map((columnScale, j) => inverted.get(i, j) / (rowScale * columnScale)),
+    inverted.inverse.map((row, j) => dot(row, projected) / (scales[j] ?? 1)),
+    inverted.inverse.map((row, i) =>
+      row.map((value, j) => value / ((scales[i] ?? 1) * (scales[j] ?? 1))),
     ),
   );
 }
 
 const dot = (a: readonly number[], b: readonly number[]): number =>
   a.reduce((sum, value, i) => sum + value * (b[i] ?? 0), 0);
-
-/** Determinant of a small symmetric matrix, by elimination. */
-function determinantOf(matrix: Matrix): number {
-  const a = matrix.to2DArray();
-  let product = 1;
-  for (let k = 0; k < a.length; k += 1) {
-    const pivot = a[k]?.[k] ?? 0;
-    if (pivot <= 0) return 0;
-    product *= pivot;
-    for (let i = k + 1; i < a.length; i += 1) {
-      const factor = (a[i]?.[k] ?? 0) / pivot;
-      for (let j = k; j < a.length; j += 1) {
-        const row = a[i];
-        if (row !== undefined) row[j] = (row[j] ?? 0) - factor * (a[k]?.[j] ?? 0);
-      }
-    }
-  }
-  return product;
-}
 
 /** xᵀ(XᵀX)⁻¹x: the variance of the fitted mean at x, in units of the noise's variance. */
 export const leverage = (fit: LinearFit, x: readonly number[]): number =>

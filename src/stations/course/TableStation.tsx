@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Mission, Table } from '../../core/course/table';
 import { counted } from '../../core/text/quantities';
-import { courseRecord, type CourseRecord } from '../../formats/records';
+import type { CourseRecord } from '../../formats/records';
 import { outsideTable } from '../../core/course/outsideTable';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
@@ -14,7 +14,7 @@ import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { OtherDrafts } from '../OtherDrafts';
 import { RecordMenu } from '../RecordMenu';
-import { courseParser } from '../parsers';
+import { courseForm, courseParser } from '../parsers';
 import { useSaved } from '../useSaved';
 import { F } from './courseForm';
 import { TableThings } from './TableThings';
@@ -56,7 +56,7 @@ function TableEditor({ record }: { record: CourseRecord }) {
         key={saved.generation}
         className={styles.columns}
         record={draft}
-        schema={courseRecord}
+        schema={courseForm}
         onChange={setDraft}
       >
         <div className={styles.left}>

@@ -3,7 +3,7 @@ import type { Route } from '../../core/course/route';
 import type { Robot } from '../../core/robot';
 import { routeNeeds } from '../../core/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
-import { robotRecord, type RobotRecord } from '../../formats/records';
+import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
@@ -13,7 +13,7 @@ import { ConflictDialog } from '../ConflictDialog';
 import { ArchivedList } from '../ArchivedList';
 import { OtherDrafts } from '../OtherDrafts';
 import { RecordMenu } from '../RecordMenu';
-import { robotParser } from '../parsers';
+import { robotForm, robotParser } from '../parsers';
 import { useSaved } from '../useSaved';
 import { ChangeList } from './ChangeList';
 import { Converter } from './Converter';
@@ -78,7 +78,7 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
           <RecordForm
             key={saved.generation}
             record={draft}
-            schema={robotRecord}
+            schema={robotForm}
             onChange={(record) => setDraft(withSensor(draft, record))}
           >
             <RobotFields robot={draft.robot} onChange={setRobot} />

@@ -6,8 +6,8 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { fieldsOf, RecordForm } from '../../ui/recordForm';
 import { DEG, MM, VOLTS } from '../../ui/units';
+import { runForm } from '../parsers';
 import { allWorked, endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
-import { entrySchema } from './keptEntry';
 import styles from './LogStation.module.css';
 import { MissionToggles } from './MissionToggles';
 import { Pad } from './Pad';
@@ -111,7 +111,7 @@ export function EntryForm(props: Props) {
       className={styles.entry}
       label="Entry of a run"
       record={entry}
-      schema={entrySchema}
+      schema={runForm}
       onChange={onChange}
       onSubmit={props.onLog}
     >

@@ -5,14 +5,18 @@ import { headingLeftOver } from '../../../core/square/headingLeftOver';
 import type { LapRecord } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
+import { fieldsOf, RecordForm } from '../../../ui/recordForm';
 import { DEG, MM } from '../../../ui/units';
-
+import { lapForm } from '../../parsers';
 import styles from '../Bench.module.css';
+import type { LapEntryValues } from '../entrySchemas';
 import { LogSource } from '../LogSource';
 import { lapProgram } from '../standIn/lapProgram';
 import { useProgram } from '../standIn/useProgram';
+
+const F = fieldsOf<LapEntryValues>();
+
+const NOTHING_READ = { xM: null, yM: null, headingRad: null };
 
 interface Props {
   sideM: number;
@@ -24,10 +28,8 @@ interface Props {
 
 /** A lap's return: typed from the ruler, or driven by the stand-in. */
 export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
-  const [direction, setDirection] = useState<LapRecord['direction']>('cw');
-  const [xM, setX] = useState<number | null>(null);
-  const [yM, setY] = useState<number | null>(null);
-  const [headingRad, setHeading] = useState<number | null>(null);
+  const [entry, setEntry] = useState<LapEntryValues>({ direction: 'cw', ...NOTHING_READ });
+  const { direction, xM, yM, headingRad } = entry;
   const first = useRef<HTMLInputElement>(null);
   const program = useProgram();
   const complete = xM !== null && yM !== null && headingRad !== null;
@@ -42,9 +44,7 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
   const add = () => {
     if (!complete) return;
     onLap(lap(xM, yM, headingRad));
-    setX(null);
-    setY(null);
-    setHeading(null);
+    setEntry({ direction, ...NOTHING_READ });
     first.current?.focus();
   };
   const drive = () =>
@@ -52,50 +52,39 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
       onLap(lap(measured.xM, measured.yM, wrap(measured.turnedRad))),
     );
   return (
-    <form
+    <RecordForm
       className={styles.work}
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
+      record={entry}
+      schema={lapForm}
+      onChange={setEntry}
+      onSubmit={add}
     >
       <div className={styles.fields}>
-        <Choice
+        <F.Choice
+          name="direction"
           label="Driven"
-          value={direction}
           options={[
             { value: 'cw', label: 'clockwise' },
             { value: 'ccw', label: 'counter-clockwise' },
           ]}
-          onChange={setDirection}
         />
-        <NumberField
-          inputRef={first}
+        <F.Number
+          name="xM"
           label="Ended forward by"
           unit={MM}
           min={-5000}
           max={5000}
-          value={xM}
-          onChange={setX}
-          onClear={() => setX(null)}
+          optional
+          inputRef={first}
         />
-        <NumberField
-          label="Ended left by"
-          unit={MM}
-          min={-5000}
-          max={5000}
-          value={yM}
-          onChange={setY}
-          onClear={() => setY(null)}
-        />
-        <NumberField
+        <F.Number name="yM" label="Ended left by" unit={MM} min={-5000} max={5000} optional />
+        <F.Number
+          name="headingRad"
           label="Turned over by (left +)"
           unit={DEG}
           min={-180}
           max={180}
-          value={headingRad}
-          onChange={setHeading}
-          onClear={() => setHeading(null)}
+          optional
         />
       </div>
       <div className={styles.actions}>
@@ -120,7 +109,8 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
               meanwhile="Let it drive its lap, standing for a second before and after."
               onLog={({ columns }) => {
                 if (columns.headingRad !== undefined) {
-                  setHeading(headingLeftOver(columns.headingRad));
+                  const headingRad = headingLeftOver(columns.headingRad);
+                  setEntry((now) => ({ ...now, headingRad }));
                 }
               }}
             />
@@ -132,6 +122,6 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
           {program.problem}
         </p>
       )}
-    </form>
+    </RecordForm>
   );
 }

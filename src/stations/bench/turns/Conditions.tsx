@@ -1,9 +1,8 @@
 import { driftText } from '../../../core/gyro/stillSentence';
 import type { TurnTrials } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
-import { TextField } from '../../../ui/TextField';
+import { fieldsOf, RecordForm } from '../../../ui/recordForm';
 import { DEG, DRIFT_DEG_PER_S } from '../../../ui/units';
+import { turnConditionsForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import { AnglesField } from './AnglesField';
 
@@ -11,7 +10,9 @@ const STOP_MODES = [
   { value: 'coast', label: 'coast' },
   { value: 'brake', label: 'brake' },
   { value: 'hold', label: 'hold' },
-] as const;
+];
+
+const F = fieldsOf<TurnTrials['conditions']>();
 
 /** Under what the trials are made, and what is known besides. */
 export function Conditions({
@@ -29,53 +30,30 @@ export function Conditions({
           ? 'no known drift'
           : `a drift of ${driftText(conditions.driftRadPerS)} taken out`}
       </summary>
-      <div className={styles.fields}>
-        <TextField
-          label="Surface"
-          value={conditions.surface}
-          maxLength={40}
-          onChange={(surface) => set({ surface })}
-        />
-        <TextField
-          label="Battery"
-          value={conditions.battery}
-          maxLength={40}
-          onChange={(battery) => set({ battery })}
-        />
-        <Choice
-          label="On a stop the motors"
-          value={conditions.stopMode}
-          options={STOP_MODES}
-          onChange={(stopMode) => set({ stopMode })}
-        />
-        <TextField
-          label="Measured by (nickname)"
-          value={conditions.who}
-          maxLength={40}
-          onChange={(who) => set({ who })}
-        />
-        <NumberField
+      <RecordForm
+        className={styles.fields}
+        record={conditions}
+        schema={turnConditionsForm}
+        onChange={set}
+      >
+        <F.Text name="surface" label="Surface" maxLength={40} />
+        <F.Text name="battery" label="Battery" maxLength={40} />
+        <F.Choice name="stopMode" label="On a stop the motors" options={STOP_MODES} />
+        <F.Text name="who" label="Measured by (nickname)" maxLength={40} />
+        <F.Number
+          name="driftRadPerS"
           label="Known drift"
           unit={DRIFT_DEG_PER_S}
           min={-20}
           max={20}
-          value={conditions.driftRadPerS}
-          onChange={(driftRadPerS) => set({ driftRadPerS })}
           hint="taken out of every trial"
         />
-        <NumberField
-          label="Protractor good to ±"
-          unit={DEG}
-          min={0}
-          max={10}
-          value={conditions.readingSdRad}
-          onChange={(readingSdRad) => set({ readingSdRad })}
-        />
+        <F.Number name="readingSdRad" label="Protractor good to ±" unit={DEG} min={0} max={10} />
         <AnglesField
           anglesRad={conditions.wantedRad}
           onChange={(wantedRad) => set({ wantedRad })}
         />
-      </div>
+      </RecordForm>
     </details>
   );
 }

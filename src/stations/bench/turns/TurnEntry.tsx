@@ -1,26 +1,24 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
+import { fieldsOf, RecordForm } from '../../../ui/recordForm';
 import { DEG, DEG_PER_S, MM } from '../../../ui/units';
+import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
+import type { TurnEntryValues } from '../entrySchemas';
 import { useProgram } from '../standIn/useProgram';
 import { AskFirst, questionOf, type Asked } from './AskFirst';
 
-type MeasuredBy = 'protractor' | 'along the reference' | 'along the edge' | 'eye';
-
 /** What is tried next: sticky, so that repeating a trial takes one field. */
-export interface TurnSetting {
-  targetRad: number;
-  direction: 'left' | 'right';
-  rateRadPerS: number;
-  kind: 'spin' | 'pivot';
-}
+export type TurnSetting = Pick<TurnEntryValues, 'targetRad' | 'direction' | 'rateRadPerS' | 'kind'>;
+
+type Reading = Omit<TurnEntryValues, keyof TurnSetting>;
+
+const F = fieldsOf<TurnEntryValues>();
 
 interface Props {
   setting: TurnSetting;
@@ -46,129 +44,101 @@ function baseTrial(setting: TurnSetting): Omit<TurnTrialRecord, 'actualRad' | 'm
   };
 }
 
-function SettingFields({ setting, onSetting }: Pick<Props, 'setting' | 'onSetting'>) {
-  return (
-    <div className={styles.fields}>
-      <NumberField
-        label="Told to turn"
-        unit={DEG}
-        min={5}
-        max={720}
-        value={setting.targetRad}
-        onChange={(targetRad) => onSetting({ ...setting, targetRad })}
-      />
-      <Choice
-        label="To the"
-        value={setting.direction}
-        options={[
-          { value: 'left', label: 'left' },
-          { value: 'right', label: 'right' },
-        ]}
-        onChange={(direction) => onSetting({ ...setting, direction })}
-      />
-      <NumberField
-        label="At"
-        unit={DEG_PER_S}
-        min={5}
-        max={1000}
-        value={setting.rateRadPerS}
-        onChange={(rateRadPerS) => onSetting({ ...setting, rateRadPerS })}
-      />
-      <Choice
-        label="Wheels"
-        value={setting.kind}
-        options={[
-          { value: 'spin', label: 'both, in place' },
-          { value: 'pivot', label: 'one stands' },
-        ]}
-        onChange={(kind) => onSetting({ ...setting, kind })}
-      />
-    </div>
-  );
+const SettingFields = () => (
+  <div className={styles.fields}>
+    <F.Number name="targetRad" label="Told to turn" unit={DEG} min={5} max={720} />
+    <F.Choice
+      name="direction"
+      label="To the"
+      options={[
+        { value: 'left', label: 'left' },
+        { value: 'right', label: 'right' },
+      ]}
+    />
+    <F.Number name="rateRadPerS" label="At" unit={DEG_PER_S} min={5} max={1000} />
+    <F.Choice
+      name="kind"
+      label="Wheels"
+      options={[
+        { value: 'spin', label: 'both, in place' },
+        { value: 'pivot', label: 'one stands' },
+      ]}
+    />
+  </div>
+);
+
+const NOTHING_READ = { angleRad: null, offsetM: null };
+
+const FIRST_READING: Reading = {
+  by: 'protractor',
+  means: 'whole',
+  lengthM: 0.2,
+  ...NOTHING_READ,
+};
+
+/** What was read off, by whichever means; null: not all of it yet. */
+function readOff({ by, angleRad, lengthM, offsetM }: Reading): AngleReading | null {
+  if (by === 'protractor') return angleRad === null ? null : { by, angleRad };
+  if (offsetM === null || by === 'eye') return null;
+  return by === 'along the reference'
+    ? { by: 'along-reference', alongM: lengthM, offsetM }
+    : { by: 'along-edge', edgeM: lengthM, offsetM };
 }
 
-/** What was read off, by whichever means. */
-function useReading() {
-  const [by, setBy] = useState<MeasuredBy>('protractor');
-  const [means, setMeans] = useState<'whole' | 'over'>('whole');
-  const [angleRad, setAngle] = useState<number | null>(null);
-  const [lengthM, setLength] = useState(0.2);
-  const [offsetM, setOffset] = useState<number | null>(null);
-  const reading = (): AngleReading | null => {
-    if (by === 'protractor') return angleRad === null ? null : { by, angleRad };
-    if (offsetM === null) return null;
-    return by === 'along the reference'
-      ? { by: 'along-reference', alongM: lengthM, offsetM }
-      : { by: 'along-edge', edgeM: lengthM, offsetM };
-  };
-  const clear = () => {
-    setAngle(null);
-    setOffset(null);
-  };
-  return {
-    by,
-    setBy,
-    means,
-    setMeans,
-    angleRad,
-    setAngle,
-    lengthM,
-    setLength,
-    offsetM,
-    setOffset,
-    reading,
-    clear,
-  };
-}
-
-function ReadingFields({ state }: { state: ReturnType<typeof useReading> }) {
-  const { by, means } = state;
-  return (
-    <>
-      <Choice
+const ReadingFields = ({ by, means }: Reading) => (
+  <div className={styles.fields}>
+    <F.Choice
+      name="by"
+      label="Truly turned, measured by"
+      options={[
+        { value: 'protractor', label: 'protractor' },
+        { value: 'along the reference', label: 'ruler, reference' },
+        { value: 'along the edge', label: 'ruler, edge' },
+        { value: 'eye', label: 'eye' },
+      ]}
+    />
+    {by !== 'eye' && (
+      <F.Choice
+        name="means"
         label="The reading is"
-        value={means}
         options={[
           { value: 'whole', label: 'the whole turn' },
           { value: 'over', label: 'what is over' },
         ]}
-        onChange={state.setMeans}
       />
-      {by === 'protractor' ? (
-        <NumberField
-          label="Protractor"
-          unit={DEG}
-          min={-90}
-          max={800}
-          value={state.angleRad}
-          onChange={state.setAngle}
-          onClear={() => state.setAngle(null)}
-          hint={means === 'whole' ? 'as a positive number' : 'positive: too far'}
+    )}
+    {by === 'protractor' && (
+      <F.Number
+        name="angleRad"
+        label="Protractor"
+        unit={DEG}
+        min={-90}
+        max={800}
+        optional
+        hint={means === 'whole' ? 'as a positive number' : 'positive: too far'}
+      />
+    )}
+    {(by === 'along the reference' || by === 'along the edge') && (
+      <>
+        <F.Number
+          name="lengthM"
+          label={by === 'along the edge' ? 'Length of the edge' : 'Along the reference'}
+          unit={MM}
+          min={10}
+          max={2000}
         />
-      ) : (
-        <>
-          <NumberField
-            label={by === 'along the edge' ? 'Length of the edge' : 'Along the reference'}
-            unit={MM}
-            min={10}
-            max={2000}
-            value={state.lengthM}
-            onChange={state.setLength}
-          />
-          <NumberField
-            label="Offset from the reference"
-            unit={MM}
-            min={-2000}
-            max={2000}
-            value={state.offsetM}
-            onChange={state.setOffset}
-            onClear={() => state.setOffset(null)}
-          />
-        </>
-      )}
-    </>
-  );
-}
+        <F.Number
+          name="offsetM"
+          label="Offset from the reference"
+          unit={MM}
+          min={-2000}
+          max={2000}
+          optional
+        />
+      </>
+    )}
+  </div>
+);
 
 /** One turn at a time: told, turned, measured; or taken from the stand-in. */
 export const TurnEntry = (props: Props) => (
@@ -179,24 +149,26 @@ export const TurnEntry = (props: Props) => (
 
 function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
   const wrong = useFieldsInError();
-  const state = useReading();
+  const [read, setRead] = useState(FIRST_READING);
   const program = useProgram();
   const [problem, setProblem] = useState<string | null>(null);
   const [asked, setAsked] = useState<Asked | null>(null);
-  const { by } = state;
+  const entry = useMemo(() => ({ ...setting, ...read }), [setting, read]);
+  const { by } = read;
+  const reading = readOff(read);
+  const clear = () => setRead((now) => ({ ...now, ...NOTHING_READ }));
   const enter = (trial: TurnTrialRecord) => {
     onTrial(trial);
     setAsked(null);
-    state.clear();
+    clear();
   };
   const add = () => {
     setProblem(null);
     setAsked(null);
-    const reading = state.reading();
     if (reading === null || by === 'eye' || wrong > 0) return;
     const trial = baseTrial(setting);
     try {
-      const actualRad = trueAngle(reading, trial.targetRad, state.means);
+      const actualRad = trueAngle(reading, trial.targetRad, read.means);
       const complete = { ...trial, actualRad, measuredBy: by };
       const question = questionOf(complete, tried);
       if (question === null) enter(complete);
@@ -220,28 +192,18 @@ function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
     );
   };
   return (
-    <form
+    <RecordForm
       className={styles.work}
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
+      record={entry}
+      schema={turnForm}
+      onChange={({ targetRad, direction, rateRadPerS, kind, ...rest }) => {
+        onSetting({ targetRad, direction, rateRadPerS, kind });
+        setRead(rest);
       }}
+      onSubmit={add}
     >
-      <SettingFields setting={setting} onSetting={onSetting} />
-      <div className={styles.fields}>
-        <Choice
-          label="Truly turned, measured by"
-          value={by}
-          options={[
-            { value: 'protractor', label: 'protractor' },
-            { value: 'along the reference', label: 'ruler, reference' },
-            { value: 'along the edge', label: 'ruler, edge' },
-            { value: 'eye', label: 'eye' },
-          ]}
-          onChange={state.setBy}
-        />
-        {by !== 'eye' && <ReadingFields state={state} />}
-      </div>
+      <SettingFields />
+      <ReadingFields {...read} />
       <div className={styles.actions}>
         {by === 'eye' ? (
           <>
@@ -250,7 +212,7 @@ function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
             <Button onClick={() => see('over')}>Too far</Button>
           </>
         ) : (
-          <Button look="strong" type="submit" disabled={state.reading() === null || wrong > 0}>
+          <Button look="strong" type="submit" disabled={reading === null || wrong > 0}>
             Add the trial
           </Button>
         )}
@@ -270,7 +232,7 @@ function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
           onEnter={enter}
           onAgain={() => {
             setAsked(null);
-            state.clear();
+            clear();
           }}
         />
       )}
@@ -279,7 +241,7 @@ function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
           {problem ?? program.problem}
         </p>
       )}
-    </form>
+    </RecordForm>
   );
 }
 
