@@ -115,6 +115,9 @@ const conditions = {
   who: shortText,
 };
 
+/** When it was put out of the way; null: it is in use. */
+const archivedAt = time.nullable().default(null);
+
 export const turnConditions = z.object({
   ...conditions,
   driftRadPerS: z.number().min(-1).max(1),
@@ -132,6 +135,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     procedure: z.literal('turns'),
     conditions: turnConditions,
     trials: z.array(turnTrialRecord).max(MAX_TRIALS),
+    archivedAt,
   }),
   z.object({
     id,
@@ -144,6 +148,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
       driven: z.enum(['encoders', 'gyro']),
     }),
     trials: z.array(lapRecord).max(MAX_TRIALS),
+    archivedAt,
   }),
   z.object({
     id,
@@ -152,6 +157,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     procedure: z.literal('run-log'),
     conditions: z.object({ ...conditions, logId: id, name: shortText }),
     trials: z.array(anchorRecord).max(MAX_TRIALS),
+    archivedAt,
   }),
 ]);
 
@@ -195,6 +201,17 @@ export type StillCheckRecord = z.output<typeof stillCheckRecord>;
 export type StillResult = Omit<StillCheck, 'fit' | 'allan'>;
 export type SavedStillCheck = StillCheckRecord & { result: StillResult };
 export type BenchTrialsRecord = z.output<typeof benchTrialsRecord>;
+/** A list of trials, as lists of lists show it. */
+export interface TrialListEntry {
+  id: string;
+  startedAt: string;
+  archivedAt: string | null;
+  count: number;
+  /** Of a recorded run. */
+  name: string | null;
+  surface: string;
+}
+
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
 export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;

@@ -5,6 +5,7 @@ import * as bench from './migrations/0002-bench';
 import * as stillSettings from './migrations/0003-still-settings';
 import * as orderOfEntry from './migrations/0004-order-of-entry';
 import * as archive from './migrations/0005-archive';
+import * as archivedTrials from './migrations/0006-archived-trials';
 
 /** In the order in which they run. */
 export const MIGRATIONS = [
@@ -13,6 +14,7 @@ export const MIGRATIONS = [
   { name: '0003-still-settings', up: stillSettings.up },
   { name: '0004-order-of-entry', up: orderOfEntry.up },
   { name: '0005-archive', up: archive.up },
+  { name: '0006-archived-trials', up: archivedTrials.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

@@ -136,6 +136,7 @@ const TABLES = {
     conditions: json,
     trials: json,
     startedAt: time,
+    archivedAt: timeOrNull,
     entry,
   },
   calibration: {

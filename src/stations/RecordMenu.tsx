@@ -3,6 +3,7 @@ import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
 import { Notice } from '../ui/Notice';
 import { TextField } from '../ui/TextField';
+import { ArchiveLine } from './ArchiveLine';
 import { putRecord, sentenceOf } from './api';
 import styles from './RecordMenu.module.css';
 
@@ -75,26 +76,19 @@ export function RecordMenu({ kind, what, record, name, canArchive = true }: Prop
       setProblem(sentenceOf(error));
     }
   };
-  const isArchived = record.archivedAt != null;
   return (
     <div className={styles.menu}>
-      {isArchived && (
-        <Notice
-          tone="careful"
-          action={<Button onClick={() => void change({ archivedAt: null })}>Take it back</Button>}
-        >
-          This {what} is archived: it is kept, and out of the way in all lists.
-        </Notice>
-      )}
       {name !== null && (
         <Button look="bare" onClick={() => setRenaming(true)}>
           Rename this {what}…
         </Button>
       )}
-      {canArchive && !isArchived && (
-        <Button look="bare" onClick={() => void change({ archivedAt: new Date().toISOString() })}>
-          Archive this {what}
-        </Button>
+      {canArchive && (
+        <ArchiveLine
+          what={what}
+          archivedAt={record.archivedAt ?? null}
+          onArchive={(archivedAt) => void change({ archivedAt })}
+        />
       )}
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       {renaming && name !== null && (

@@ -143,6 +143,7 @@ describe('a recorded run', () => {
       procedure: 'run-log',
       conditions: { surface: '', battery: '', who: '', logId: log.id, name: 'run 7' },
       trials: [{ id: ulid(), tS: 0, headingRad: 0, what: 'start jig' }],
+      archivedAt: null,
     };
     const first = await put<RunLogRecord>('bench-trials', run);
     expect(first.body.version).toBe(1);
@@ -160,10 +161,16 @@ describe('a recorded run', () => {
       'start jig',
       'far wall',
     ]);
-    const page = await fetch(`${inject('url')}/bench/run-log?robot=${robotId}&run=${run.id}`);
+    const page = await fetch(`${inject('url')}/bench/run-log?robot=${robotId}&list=${run.id}`);
     const html = await page.text();
     expect(html).toContain('run 7');
     expect(html).toContain('2 anchors');
+    // Put out of the way it is kept, and opens from among the archived.
+    const archivedAt = '2026-11-20T10:00:00.000Z';
+    const away = await put<RunLogRecord>('bench-trials', { ...more, version: 2, archivedAt });
+    expect(away.body).toMatchObject({ version: 3, archivedAt });
+    const later = await (await fetch(`${inject('url')}/bench/run-log?robot=${robotId}`)).text();
+    expect(later).toMatch(/Archived: (<!-- -->)?1/);
   });
 });
 

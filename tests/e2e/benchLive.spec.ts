@@ -83,7 +83,7 @@ test('a robot on USB that is not chosen, silent, started anew or pulled out is t
   await page.reload();
   await ready(page);
   await page.getByRole('link', { name: 'robot on USB' }).first().click();
-  await page.waitForURL(/run=/);
+  await page.waitForURL(/list=/);
   await expect(page.getByTestId('run-log-verdict')).toContainText(
     'The heading drifted by 0.100 °/s.',
   );

@@ -1,4 +1,5 @@
 import { expect, open, ready, startSeries, test } from './corvat';
+import { WREN } from './standIn';
 
 /** In a second window, its own name in the browser's storage. */
 test('two windows on one route: neither edit vanishes', async ({ corvat: page, context }) => {
@@ -126,6 +127,38 @@ test('series, routes and the team get other names; what is archived can be taken
   await page.getByRole('textbox', { name: 'Name' }).fill('Quillon Yard');
   await page.getByRole('button', { name: 'Rename', exact: true }).click();
   await expect(page.locator('header').first()).not.toContainText('Two');
+});
+
+test('a list of trials is put out of the way, opened again and taken back', async ({
+  corvat: page,
+}) => {
+  const lists = page.getByRole('region', { name: 'Lists begun before' });
+  const addTurn = async (degrees: string) => {
+    await page.getByLabel('Protractor', { exact: true }).fill(degrees);
+    await page.getByRole('button', { name: 'Add the trial' }).click();
+    await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
+  };
+  await open(page, `/bench/turns?robot=${WREN}&new`);
+  await addTurn('93');
+  await open(page, `/bench/turns?robot=${WREN}&new`);
+  await addTurn('94');
+  await addTurn('94.5');
+  await page.getByRole('button', { name: 'Archive this list' }).click();
+  await expect(page.getByText(/This list is archived/)).toBeVisible();
+  await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
+  // The one before it is what the procedure goes on with.
+  await open(page, `/bench/turns?robot=${WREN}`);
+  await expect(page.getByText(/This list is archived/)).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /94\.5°/ })).toHaveCount(0);
+  await lists.getByText(/^Archived:/).click();
+  await lists.getByRole('listitem').filter({ hasText: '2 trials' }).last().getByRole('link').click();
+  await page.waitForURL(/list=/);
+  await ready(page);
+  await expect(page.getByRole('row', { name: /94\.5°/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
+  await open(page, `/bench/turns?robot=${WREN}`);
+  await expect(page.getByRole('row', { name: /94\.5°/ })).toBeVisible();
 });
 
 test('a trial that does not fit what was told is asked about before it enters', async ({

@@ -191,6 +191,7 @@ async function loadTurns(db: Database, robotId: string): Promise<void> {
       stopMode: 'brake',
     },
     trials,
+    archivedAt: null,
   };
   await saveTrials(db, record);
   await db.models.benchTrials.update({ startedAt: TURNS_DAY }, { where: { id: record.id } });
@@ -232,6 +233,7 @@ async function loadSquare(db: Database, robotId: string): Promise<void> {
     procedure: 'square',
     conditions: { ...CONDITIONS, who: 'Moss', sideM: 1.2, driven: 'encoders' },
     trials,
+    archivedAt: null,
   });
   await db.models.benchTrials.update({ startedAt: '2026-11-19T16:30:00.000Z' }, { where: { id } });
 }

@@ -1,12 +1,8 @@
-import {
-  benchTrialsRecord,
-  type BenchTrialsRecord,
-  type RunLogRecord,
-} from '../../formats/benchRecords';
+import type { BenchTrialsRecord, TrialListEntry } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { RobotRoute } from '../../formats/robotRoute';
 import type { Database } from '../database';
-import { listTrials } from '../stores/benchTrials';
+import { findTrials, listTrials } from '../stores/benchTrials';
 import { listCourses } from '../stores/courses';
 import { listRobots } from '../stores/robots';
 import { listRoutes, listVersions } from '../stores/routes';
@@ -38,41 +34,18 @@ export async function routesOfRobot(db: Database, robotId: string): Promise<Robo
     });
 }
 
-/** A recorded run that was kept, for a list. */
-export interface KeptRun {
-  id: string;
-  name: string;
-  anchors: number;
-  startedAt: string;
-}
+type Procedure = BenchTrialsRecord['procedure'];
 
-/** The recorded runs of a robot, the newest first, and the wished one in full. */
-export async function recordedRuns(
+/** The lists of trials of a robot; the wished one in full, or else the one that was begun last. */
+export async function trialLists<P extends Procedure>(
   db: Database,
   robotId: string,
+  procedure: P,
   wished: string | null,
-): Promise<{ kept: KeptRun[]; open: RunLogRecord | null }> {
-  const saved = await listTrials(db, robotId, 'run-log');
-  const runs = saved.flatMap((run) => (run.procedure === 'run-log' ? [run] : []));
-  const found = runs.find(({ id }) => id === wished);
-  const record = found === undefined ? null : benchTrialsRecord.parse(found);
-  return {
-    kept: runs.map(({ id, conditions, trials, startedAt }) => ({
-      id,
-      name: conditions.name,
-      anchors: trials.length,
-      startedAt,
-    })),
-    open: record?.procedure === 'run-log' ? record : null,
-  };
-}
-
-/** The list of trials that was begun last, without what the server adds. */
-export async function newestTrials(
-  db: Database,
-  robotId: string,
-  procedure: BenchTrialsRecord['procedure'],
-): Promise<BenchTrialsRecord | null> {
-  const [newest] = await listTrials(db, robotId, procedure);
-  return newest === undefined ? null : benchTrialsRecord.parse(newest);
+): Promise<{ lists: TrialListEntry[]; open: Extract<BenchTrialsRecord, { procedure: P }> | null }> {
+  const lists = await listTrials(db, robotId, procedure);
+  const newest = lists.find(({ archivedAt }) => archivedAt === null)?.id;
+  const id = lists.some((list) => list.id === wished) ? wished : newest;
+  const open = id == null ? null : await findTrials(db, robotId, procedure, id);
+  return { lists, open: open as Extract<BenchTrialsRecord, { procedure: P }> | null };
 }

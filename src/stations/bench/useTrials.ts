@@ -71,5 +71,9 @@ export function useTrials<T extends BenchTrialsRecord>(loaded: T) {
       change((now) => ({ ...now, conditions: { ...now.conditions, ...part } })),
     [change],
   );
-  return { record, change, setConditions, add, replace, keep, keeping, problem };
+  const setArchived = useCallback(
+    (archivedAt: string | null) => change((now) => ({ ...now, archivedAt })),
+    [change],
+  );
+  return { record, change, setConditions, setArchived, add, replace, keep, keeping, problem };
 }

@@ -14,6 +14,7 @@ import { studyRun } from '../benchWorker';
 import { KeepingLine } from '../KeepingLine';
 import { saveLog } from '../saveLog';
 import type { Source } from '../SourceChoice';
+import { ArchiveLine } from '../../ArchiveLine';
 import { useTrials } from '../useTrials';
 import { AnchorFields, newAnchor } from './AnchorFields';
 import { RunCharts } from './RunCharts';
@@ -68,9 +69,10 @@ function save(name: string, text: string): void {
   setTimeout(() => URL.revokeObjectURL(link.href), 1000);
 }
 
-/** One recorded run: its anchors, and its heading before and after. */
+/** One recorded run: its anchors, and its heading before and after; put out of the way where wanted. */
 export function RunCorrection({ robot, known, ...run }: Props) {
-  const { record, change, add, keep, keeping, problem } = useTrials(run.record);
+  const trials = useTrials(run.record);
+  const { record, change, add, keep, keeping, problem } = trials;
   const kept = useLogKept(run, keep);
   const [study, setStudy] = useState<RunLogStudy | null>(null);
   const [fault, setFault] = useState<string | null>(null);
@@ -142,6 +144,7 @@ export function RunCorrection({ robot, known, ...run }: Props) {
           </div>
         </>
       )}
+      <ArchiveLine what="run" archivedAt={record.archivedAt} onArchive={trials.setArchived} />
     </>
   );
 }

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { ulid } from 'ulid';
 import type { KnownDrift } from '../../../core/gyro/runLog';
-import { counted, degrees, number } from '../../../core/text/quantities';
-import type { RunLogRecord } from '../../../formats/benchRecords';
+import { degrees, number } from '../../../core/text/quantities';
+import type { RunLogRecord, TrialListEntry } from '../../../formats/benchRecords';
 import { fromItsStart, type Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
@@ -13,6 +13,7 @@ import { loadLog } from '../loadLog';
 import { LogSource } from '../LogSource';
 import type { Source } from '../SourceChoice';
 import { lapProgram } from '../standIn/lapProgram';
+import { TrialLists } from '../TrialLists';
 import { useProgram, type Measured } from '../standIn/useProgram';
 import { newAnchor } from './AnchorFields';
 import { RunCorrection, type OpenRun } from './RunCorrection';
@@ -20,7 +21,7 @@ import { RunCorrection, type OpenRun } from './RunCorrection';
 interface Props extends BenchProps {
   /** Runs that were recorded before, and the one that is opened again. */
   runs: {
-    kept: { id: string; name: string; anchors: number; startedAt: string }[];
+    lists: TrialListEntry[];
     open: RunLogRecord | null;
   };
   known: KnownDrift | null;
@@ -71,6 +72,7 @@ export function RunLogStation({ robot, robots, runs, known }: Props) {
           ? []
           : [newAnchor(Number((log.tS.at(-1) ?? 0).toFixed(2)), measured.turnedRad, 'protractor')]),
       ],
+      archivedAt: null,
     };
     setEnded(null);
     setRun({ log, record, source });
@@ -114,19 +116,13 @@ export function RunLogStation({ robot, robots, runs, known }: Props) {
         )}
         {program.problem !== null && <Notice tone="fault">{program.problem}</Notice>}
       </section>
-      {runs.kept.length > 0 && (
-        <section aria-label="Recorded runs">
-          <h2>Recorded before</h2>
-          <ul className={styles.routes}>
-            {runs.kept.map(({ id, name, anchors, startedAt }) => (
-              <li key={id}>
-                <a href={`/bench/run-log?robot=${robot.id}&run=${id}`}>{name}</a>,{' '}
-                {startedAt.slice(0, 10)}, {counted(anchors, 'anchor')}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <TrialLists
+        title="Recorded before"
+        what="anchor"
+        href={`/bench/run-log?robot=${robot.id}`}
+        lists={runs.lists}
+        openId={run?.record.id ?? null}
+      />
     </BenchLayout>
   );
 }

@@ -4,7 +4,7 @@ import { degreesFromRadians } from '../../../core/geometry/angle';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, number } from '../../../core/text/quantities';
-import type { LapRecord, SquareTrials } from '../../../formats/benchRecords';
+import type { LapRecord, SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Figure } from '../../../ui/Figure';
@@ -19,6 +19,8 @@ import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
 import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
+import { ArchiveLine } from '../../ArchiveLine';
+import { TrialLists } from '../TrialLists';
 import { useTrials } from '../useTrials';
 import { LapEntry } from './LapEntry';
 import { LapTable } from './LapTable';
@@ -26,6 +28,8 @@ import { SquarePlot } from './SquarePlot';
 
 interface Props extends BenchProps {
   trials: SquareTrials;
+  /** All lists of laps of this robot. */
+  lists: TrialListEntry[];
 }
 
 const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];
@@ -100,8 +104,9 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
 }
 
 /** Square path: laps both ways tell the true track and wheels, or drift and turn bias. */
-export function SquareStation({ robot, robots, trials: loaded }: Props) {
-  const { record, setConditions, add, replace, keep, keeping, problem } = useTrials(loaded);
+export function SquareStation({ robot, robots, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, setConditions, add, replace, keep, keeping, problem } = kept;
   const [aside, setAside] = useState<LapRecord | null>(null);
   const [applying, setApplying] = useState(false);
   const [toast, tell] = useToast();
@@ -244,6 +249,16 @@ export function SquareStation({ robot, robots, trials: loaded }: Props) {
           onClose={() => setAside(null)}
         />
       )}
+      {record.trials.length > 0 && (
+        <ArchiveLine what="list" archivedAt={record.archivedAt} onArchive={kept.setArchived} />
+      )}
+      <TrialLists
+        title="Lists begun before"
+        what="lap"
+        href={`/bench/square?robot=${robot.id}`}
+        lists={lists}
+        openId={record.id}
+      />
       <Toast text={toast} />
     </BenchLayout>
   );
@@ -257,4 +272,5 @@ export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
   procedure: 'square',
   conditions: { surface: '', battery: '', who: '', sideM: 1.2, driven: 'encoders' },
   trials: [],
+  archivedAt: null,
 });

@@ -4,7 +4,12 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
-import type { SavedCalibration, TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
+import type {
+  SavedCalibration,
+  TrialListEntry,
+  TurnTrialRecord,
+  TurnTrials,
+} from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
@@ -18,6 +23,8 @@ import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
 import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
+import { ArchiveLine } from '../../ArchiveLine';
+import { TrialLists } from '../TrialLists';
 import { useTrials } from '../useTrials';
 import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
@@ -36,6 +43,8 @@ const TurnsFromLog = lazy(async () => ({
 interface Props extends BenchProps {
   /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
   trials: TurnTrials;
+  /** All lists of turn trials of this robot. */
+  lists: TrialListEntry[];
   routes: RobotRoute[];
 }
 
@@ -47,8 +56,9 @@ const REASONS = [
 ];
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
-export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
-  const { record, setConditions, add, replace, keep, keeping, problem } = useTrials(loaded);
+export function TurnsStation({ robot, robots, trials: loaded, lists, routes }: Props) {
+  const kept = useTrials(loaded);
+  const { record, setConditions, add, replace, keep, keeping, problem } = kept;
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
   const [aside, setAside] = useState<TurnTrialRecord | null>(null);
   const [applying, setApplying] = useState(false);
@@ -233,6 +243,16 @@ export function TurnsStation({ robot, robots, trials: loaded, routes }: Props) {
           onClose={() => setAside(null)}
         />
       )}
+      {record.trials.length > 0 && (
+        <ArchiveLine what="list" archivedAt={record.archivedAt} onArchive={kept.setArchived} />
+      )}
+      <TrialLists
+        title="Lists begun before"
+        what="trial"
+        href={`/bench/turns?robot=${robot.id}`}
+        lists={lists}
+        openId={record.id}
+      />
       <Toast text={toast} />
     </BenchLayout>
   );
@@ -258,4 +278,5 @@ export const newTurnTrials = (
     stopMode: build.onStop,
   },
   trials: [],
+  archivedAt: null,
 });
