@@ -155,6 +155,35 @@ describe('the square path', () => {
     expect(held).toBeGreaterThanOrEqual(89);
   });
 
+  it('from one lap each way grows with the scatter of the robot', () => {
+    const truth = { trackRatio: 1.02, diameterRatio: 0.996 };
+    const widths = [0.003, 0.015].map((scatterM) => {
+      let held = 0;
+      let width = 0;
+      const lists = 100;
+      for (let i = 0; i < lists; i += 1) {
+        const random = randomStream(11, i, 'single laps');
+        const lap = (direction: 'cw' | 'ccw') => {
+          const { xM, yM, headingRad } = squareReturn(SIDE, TRACK, truth, direction);
+          return {
+            xM: xM + scatterM * random.normal(),
+            yM: yM + scatterM * random.normal(),
+            headingRad: headingRad + (scatterM / 0.15) * deg(4) * random.normal(),
+          };
+        };
+        const cw = [lap('cw')];
+        const ccw = [lap('ccw')];
+        const found = encoderSquare({ sideM: SIDE, trackM: TRACK, cw, ccw });
+        if (found.trackRatioLow95 < 1.02 && found.trackRatioHigh95 > 1.02) held += 1;
+        width += (found.trackRatioHigh95 - found.trackRatioLow95) / lists;
+      }
+      // 95 of 100, known to 2.2.
+      expect(held).toBeGreaterThanOrEqual(89);
+      return width;
+    });
+    expect(widths[1]).toBeGreaterThan(1.3 * (widths[0] ?? Infinity));
+  });
+
   it('turned by the gyro tells drift from turn bias by the signs', () => {
     const lap = (headingDeg: number) => ({ xM: 0, yM: 0, headingRad: deg(headingDeg) });
     const bias = gyroSquare({

@@ -38,6 +38,26 @@ describe('coverage of its interval', () => {
     expect(found.falseTouches).toBeLessThan(4);
   });
 
+  it('loses no stretch to touches that nobody made where the walk is near the step', () => {
+    let touched = 0;
+    for (let i = 0; i < 60; i += 1) {
+      const log = simulateStillHeading(
+        {
+          driftRadPerS: 0,
+          walkRadPerSqrtS: deg(0.02),
+          quantumRad: deg(0.01),
+          lengthS: 150,
+          periodS: 0.01,
+          jitterS: 0.001,
+        },
+        randomStream(21, i, 'untouched'),
+      );
+      if (still({ kind: 'heading', ...log }).touched.length > 0) touched += 1;
+    }
+    // Under 2 % of untouched logs: more than three of sixty would be far from it.
+    expect(touched).toBeLessThanOrEqual(3);
+  });
+
   it('would be noticed if the interval were a quarter too narrow', () => {
     const random = randomStream(8, 0, 'narrow');
     let held = 0;

@@ -67,6 +67,23 @@ test('a simulation can be cancelled, and says when the route has changed since',
   await expect(page.getByText('simulate again')).toBeVisible();
 });
 
+test('what was simulated stays its forecast when it is saved', async ({ corvat: page }) => {
+  await open(page, '/course');
+  await page.getByTestId('step-1').getByLabel('Distance').fill('61');
+  await page.getByRole('button', { name: /^Simulate 200 runs/ }).click();
+  const forecast = page.getByRole('region', { name: 'Forecast' });
+  await expect(forecast).toBeVisible({ timeout: 30_000 });
+  const said = (await forecast.textContent()) ?? '';
+  await page.getByRole('button', { name: /^Save version/ }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox').first().fill('a centimetre further');
+  await dialog.getByRole('button', { name: /^Save/ }).click();
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByTestId('saved-state')).toHaveText(/^version \d+$/);
+  await expect(page.getByText('simulate again')).toHaveCount(0);
+  await expect(forecast).toHaveText(said);
+});
+
 test('versions are compared line by line, and the card prints the steps', async ({
   corvat: page,
 }) => {

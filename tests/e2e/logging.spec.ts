@@ -47,6 +47,10 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   await expect(page.getByRole('heading', { name: 'Run 2 of 10' })).toBeFocused();
 
   await page.getByRole('button', { name: 'Set run 1 aside' }).click();
+  // Without a reason it cannot be set aside, and that is said.
+  await expect(page.getByText('A reason is wanted')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
   await page.getByLabel('Why?').fill('A sleeve touched it');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('log-sentence')).toContainText('0 runs of 10 logged, 2 set aside');

@@ -151,7 +151,12 @@ test('a list of trials is put out of the way, opened again and taken back', asyn
   await expect(page.getByText(/This list is archived/)).toHaveCount(0);
   await expect(page.getByRole('row', { name: /94\.5°/ })).toHaveCount(0);
   await lists.getByText(/^Archived:/).click();
-  await lists.getByRole('listitem').filter({ hasText: '2 trials' }).last().getByRole('link').click();
+  await lists
+    .getByRole('listitem')
+    .filter({ hasText: '2 trials' })
+    .last()
+    .getByRole('link')
+    .click();
   await page.waitForURL(/list=/);
   await ready(page);
   await expect(page.getByRole('row', { name: /94\.5°/ })).toBeVisible();

@@ -2,6 +2,13 @@ import { useCallback, useRef, useState } from 'react';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
 import { ApiError, putRecord, sentenceOf } from '../api';
 
+/** The address of a list that was begun anew becomes its own: a reload opens it again. */
+function nameInAddress({ id, robotId }: BenchTrialsRecord): void {
+  if (new URLSearchParams(location.search).has('new')) {
+    history.replaceState(history.state, '', `${location.pathname}?robot=${robotId}&list=${id}`);
+  }
+}
+
 /** How keeping a list of trials goes. */
 export type Keeping = 'kept' | 'keeping' | 'not kept';
 
@@ -22,6 +29,7 @@ export function useTrials<T extends BenchTrialsRecord>(loaded: T) {
     const sent = { ...latest.current, version: version.current };
     try {
       version.current = (await putRecord<T>('bench-trials', sent)).version;
+      nameInAddress(sent);
       setProblem(null);
       setKeeping('kept');
     } catch (error) {
