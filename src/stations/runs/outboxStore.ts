@@ -1,4 +1,4 @@
-import { runRecord, type RunRecord } from '../../formats/records';
+import type { RunRecord } from '../../formats/records';
 
 const PREFIX = 'corvat-run:';
 
@@ -17,13 +17,17 @@ export function keep(run: RunRecord): boolean {
 export const forget = (run: RunRecord): void => localStorage.removeItem(keyOf(run));
 
 /** Runs that this browser keeps and the server has not confirmed, oldest first. */
-export function keptRuns(seriesId?: string): RunRecord[] {
+export async function keptRuns(seriesId?: string): Promise<RunRecord[]> {
   const prefix = seriesId === undefined ? PREFIX : `${PREFIX}${seriesId}:`;
-  return Object.keys(localStorage)
+  const texts = Object.keys(localStorage)
     .filter((key) => key.startsWith(prefix))
-    .flatMap((key) => {
+    .map((key) => localStorage.getItem(key) ?? '');
+  if (texts.length === 0) return [];
+  const { runRecord } = await import('../../formats/records');
+  return texts
+    .flatMap((text) => {
       try {
-        const parsed = runRecord.safeParse(JSON.parse(localStorage.getItem(key) ?? ''));
+        const parsed = runRecord.safeParse(JSON.parse(text));
         return parsed.success ? [parsed.data] : [];
       } catch {
         return [];

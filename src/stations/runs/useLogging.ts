@@ -45,10 +45,11 @@ export function useLogging(
   );
 
   useEffect(() => {
-    const kept = keptEntry(series.id);
     // Only the browser knows what was being typed: it cannot be part of the first, server-made picture.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    if (kept !== null) show(kept);
+    // What was said of the run since then stands.
+    void keptEntry(series.id).then((kept) => {
+      if (kept !== null) show((now) => (now.id === '' ? kept : now));
+    });
   }, [series.id]);
 
   const setEntry = (next: Entry) => {

@@ -27,8 +27,7 @@ export function useOutbox(seriesId: string, onSaved: (run: SavedRun) => void) {
   });
   useEffect(() => {
     // Only the browser knows what waits in it: this cannot be part of the first, server-made picture.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setWaiting(keptRuns(seriesId));
+    void keptRuns(seriesId).then((kept) => setWaiting((since) => [...kept, ...since]));
   }, [seriesId]);
 
   const drop = useCallback((run: RunRecord) => {

@@ -8,8 +8,7 @@ export function WaitingRuns() {
   const [series, setSeries] = useState<string[]>([]);
   useEffect(() => {
     // Only the browser knows what waits in it.
-    // eslint-disable-next-line react-hooks/set-state-in-effect
-    setSeries(keptRuns().map(({ seriesId }) => seriesId));
+    void keptRuns().then((runs) => setSeries(runs.map(({ seriesId }) => seriesId)));
   }, []);
   if (series.length === 0) return null;
   return (
