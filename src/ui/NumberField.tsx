@@ -62,7 +62,7 @@ export function NumberField({
   const fits = emptied || (typed >= min && typed <= max);
   const problem = fits
     ? (known ?? null)
-    : `${shortNumber(min, 2)} to ${shortNumber(max, 2)} ${unit.label} fits`;
+    : `${shortNumber(min, 2)} to ${shortNumber(max, 2)}${unit.label.startsWith('°') ? '' : ' '}${unit.label} fits`;
   useTellInError(id, problem !== null);
   const commit = (next: string) => {
     setText(next);

@@ -36,7 +36,7 @@ const Entries = ({ href, lists, what, openId }: Omit<Props, 'title'>) => (
 export function TrialLists({ title, ...props }: Props) {
   const shown = props.lists.filter(({ archivedAt }) => archivedAt === null);
   const archived = props.lists.filter(({ archivedAt }) => archivedAt !== null);
-  if (props.lists.length === 0) return null;
+  if (props.lists.every(({ id }) => id === props.openId)) return null;
   return (
     <section aria-label={title}>
       {shown.length > 0 && (

@@ -31,7 +31,9 @@ export function MissionFields({ at, mission, table, onRemove }: Props) {
       <F.Number name={`${of}.window.alongM`} label="Works along ±" unit={MM} min={1} max={1000} />
       <F.Number name={`${of}.window.acrossM`} label="across ±" unit={MM} min={1} max={1000} />
       <F.Number name={`${of}.window.headingRad`} label="heading ±" unit={DEG} min={0.1} max={180} />
-      <Button onClick={onRemove}>Take the {mission.name} away</Button>
+      <Button onClick={onRemove}>
+        Take {mission.name.trim() === '' ? 'this mission' : `the ${mission.name}`} away
+      </Button>
     </div>
   );
 }

@@ -42,7 +42,8 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
               aria-expanded={mission.id === selected}
               onClick={() => onSelect(mission.id === selected ? null : mission.id)}
             >
-              {mission.name} <small className="faint">{mission.points} points</small>
+              {mission.name.trim() === '' ? 'no name yet' : mission.name}{' '}
+              <small className="faint">{mission.points} points</small>
             </Button>
             {mission.id === selected && (
               <MissionFields

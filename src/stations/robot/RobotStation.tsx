@@ -74,9 +74,10 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
       </header>
       <Converter robot={draft.robot} />
       <div className={styles.columns}>
-        <section aria-label="Record" className={styles.record}>
+        <section aria-label="Record">
           <RecordForm
             key={saved.generation}
+            className={styles.record}
             record={draft}
             schema={robotForm}
             onChange={(record) => setDraft(withSensor(draft, record))}
