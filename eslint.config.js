@@ -67,13 +67,26 @@ export default defineConfig(
         {
           patterns: [
             {
-              regex: '^(?!\\.|zod$|pure-rand|ml-matrix$|@stdlib/)',
+              regex: '^(?!\\.|zod$|pure-rand|@stdlib/)',
               message: 'The core imports only numeric packages and Zod.',
             },
           ],
         },
       ],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
+    },
+  },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['src/core/control/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'CallExpression[callee.property.name="command"]',
+          message: 'Only core/control steers: give drive() a controller.',
+        },
+      ],
     },
   },
   // Playwright's fixtures hand over their value by a function that it calls “use”.

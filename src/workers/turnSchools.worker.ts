@@ -1,5 +1,5 @@
 import type { Robot } from '../core/robot';
-import type { TurnSchool } from '../core/turns/schoolSchema';
+import type { TurnSchool } from '../core/control/turn/schema';
 import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
 
 export interface SchoolsRequest {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { TurnSchool } from '../../src/core/turns/schoolSchema';
+import type { TurnSchool } from '../../src/core/control/turn/schema';
 import { adviceText, compareText } from '../../src/core/turns/schoolText';
 import { simulateSchool, suggestGain } from '../../src/core/turns/simulateSchool';
 import { deg, idealRobot } from './support';

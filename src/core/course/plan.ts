@@ -1,3 +1,6 @@
+import { SETTLE_S, timeoutS as timeoutFor } from '../control/settings';
+import { expectedStraightS } from '../control/straight';
+import { expectedTurnS } from '../control/turn';
 import { isHalfTurn, turnAngle, wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
@@ -30,28 +33,6 @@ export interface PlannedStep {
   problems: PlanProblem[];
 }
 
-/** Share of the motors' acceleration that a profile uses, so that the controller has room to correct. */
-export const PROFILE_SHARE = 0.6;
-/** Slowest speed of a profile: slower, a wheel may stand still. */
-export const CREEP_M_PER_S = 0.025;
-/** Time for which a robot stands after a turn or a drive before it goes on. */
-export const SETTLE_S = 0.15;
-
-/** Duration of a trapezoid speed profile over a distance: at least triangular, 0 for no distance. */
-export function profileDurationS(
-  distanceM: number,
-  speedMPerS: number,
-  accelMPerS2: number,
-): number {
-  const distance = Math.abs(distanceM);
-  const rampM = (speedMPerS * speedMPerS) / accelMPerS2;
-  return distance >= rampM
-    ? distance / speedMPerS + speedMPerS / accelMPerS2
-    : 2 * Math.sqrt(distance / accelMPerS2);
-}
-
-const timeoutFor = (durationS: number) => 1.5 * durationS + 1;
-
 function ahead(from: Pose, distanceM: number): Pose {
   return {
     xM: from.xM + distanceM * Math.cos(from.headingRad),
@@ -61,8 +42,7 @@ function ahead(from: Pose, distanceM: number): Pose {
 }
 
 function planStraight(step: StepOf<'straight'>, from: Pose, robot: Robot): PlannedStep {
-  const accel = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2;
-  const durationS = profileDurationS(step.distanceM, step.speedMPerS, accel) + SETTLE_S;
+  const durationS = expectedStraightS(step.distanceM, step.speedMPerS, robot);
   return {
     step,
     from,
@@ -78,7 +58,8 @@ function planStraight(step: StepOf<'straight'>, from: Pose, robot: Robot): Plann
 function planTurn(step: StepOf<'turn'>, from: Pose): PlannedStep {
   const angleRad =
     step.mode === 'by' ? step.angleRad : turnAngle(from.headingRad, step.angleRad, step.direction);
-  const durationS = Math.abs(angleRad) / step.rateRadPerS + 0.1 + SETTLE_S;
+  const { rateRadPerS, leadRad } = step;
+  const durationS = expectedTurnS({ school: 'stop-early', rateRadPerS, leadRad }, angleRad);
   const doubtful =
     step.mode === 'to' && step.direction === 'short' && isHalfTurn(from.headingRad, step.angleRad);
   return {

@@ -1,3 +1,4 @@
+import type { Drivable } from '../control/drive';
 import { distanceFromMotorDegrees } from '../drive/conversions';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
@@ -18,18 +19,8 @@ interface Wheel {
 }
 
 /** A simulated robot on its table. The program sees only the readings; the pose is the truth. */
-export interface Machine {
+export interface Machine extends Drivable {
   readonly pose: Pose;
-  readonly timeS: number;
-  readonly hitWall: boolean;
-  command(leftMPerS: number, rightMPerS: number): void;
-  /** Let one period of the program's loop pass. */
-  advance(): void;
-  headingReadingRad(): number;
-  leftEncoderM(): number;
-  rightEncoderM(): number;
-  /** The last distance reading, or null when the echo was lost or nothing is in range. */
-  distanceReadingM(): number | null;
 }
 
 const clamp = (value: number, limit: number) => Math.max(-limit, Math.min(limit, value));

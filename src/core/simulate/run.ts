@@ -1,12 +1,16 @@
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import { planRoute, SETTLE_S, type PlannedStep } from '../course/plan';
+import type { Failure } from '../control/controller';
+import { drive } from '../control/drive';
+import { rest } from '../control/rest';
+import { SETTLE_S } from '../control/settings';
+import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
 import { createMachine, type Machine } from './machine';
-import { runStep, stand, type Program } from './program';
+import { controllerOf } from './program';
 import { randomStream } from './random';
 
 /** Physics time step of the simulator, seconds. */
@@ -24,8 +28,8 @@ export interface RunEnd extends Pose {
   timeS: number;
   /** Index of the step that failed (0 for the first), or null. */
   failedStep: number | null;
-  /** What stopped it: a wall on the table, or the time that the step had. */
-  failure: 'wall' | 'time' | null;
+  /** What stopped it. */
+  failure: Failure | null;
 }
 
 /** The true pose when the robot begins to work a mission. */
@@ -78,27 +82,21 @@ export function simulateRun(
   const machine = createMachine(robot, table, start, seed, runIndex, TIME_STEP_S);
   const marks: MarkPose[] = [];
   let current = 0;
-  const program: Program = {
-    machine,
-    robot,
-    startHeadingRad: route.start.headingRad,
-    onLoop: () => watch(machine, current),
-  };
+  const onLoop = () => watch(machine, current);
   watch(machine, current);
-  let failedStep: number | null = null;
+  let failure: Failure | null = null;
   for (const [index, planned] of plan.entries()) {
     current = index;
     if (planned.step.kind === 'mark') {
       const { missionId } = planned.step;
       marks.push({ missionId, timeS: machine.timeS, ...tablePose(machine) });
     }
-    if (runStep(program, planned) === 'failed' || machine.timeS > MAX_RUN_S) {
-      failedStep = index;
-      break;
-    }
+    const said = drive(machine, controllerOf(planned, robot, route.start.headingRad), onLoop);
+    failure = said !== 'done' ? said : machine.timeS > MAX_RUN_S ? 'time' : null;
+    if (failure !== null) break;
   }
-  stand(program, SETTLE_S);
-  const failure = failedStep === null ? null : machine.hitWall ? 'wall' : 'time';
+  drive(machine, rest(SETTLE_S), onLoop);
+  const failedStep = failure === null ? null : current;
   return { end: { ...tablePose(machine), timeS: machine.timeS, failedStep, failure }, marks };
 }
 

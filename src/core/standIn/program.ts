@@ -2,9 +2,14 @@ import { z } from 'zod';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
-import { createMachine, type Machine } from '../simulate/machine';
-import { turnSchoolSchema } from '../turns/schoolSchema';
-import { runTurnSchool } from '../turns/schools';
+import { createMachine } from '../simulate/machine';
+import type { Controller } from '../control/controller';
+import { drive } from '../control/drive';
+import { rest, settled } from '../control/rest';
+import { timeoutS } from '../control/settings';
+import { expectedStraightS, straight } from '../control/straight';
+import { turn, turnTimeoutS } from '../control/turn';
+import { turnSchoolSchema } from '../control/turn/schema';
 
 /** A step of a short bench program. */
 export const benchStepSchema = z.discriminatedUnion('kind', [
@@ -33,34 +38,30 @@ export interface Moment {
 }
 
 const STEP_S = 0.002;
+/** The gain of a heading that is held, m/s per radian. */
 const HOLD_GAIN = 1.2;
+/** Until it is measured, the robot has come to rest. */
+const MEASURED_AFTER_S = 0.25;
 
-function drive(
-  machine: Machine,
-  step: Extract<BenchStep, { kind: 'straight' }>,
-  onLoop: () => void,
-): void {
-  const sign = Math.sign(step.distanceM);
-  const travelled = () => (machine.leftEncoderM() + machine.rightEncoderM()) / 2;
-  const from = travelled();
-  const heading = machine.headingReadingRad();
-  while (Math.abs(step.distanceM) - sign * (travelled() - from) > 0) {
-    const left = Math.abs(step.distanceM) - sign * (travelled() - from);
-    const speed = sign * Math.min(step.speedMPerS, Math.max(0.03, 1.5 * left));
-    const turn = step.holdHeading ? HOLD_GAIN * (heading - machine.headingReadingRad()) : 0;
-    machine.command(speed - turn / 2, speed + turn / 2);
-    machine.advance();
-    onLoop();
-  }
-  rest(machine, 0.4, onLoop);
-}
-
-function rest(machine: Machine, durationS: number, onLoop: () => void): void {
-  machine.command(0, 0);
-  const until = machine.timeS + durationS - 1e-9;
-  while (machine.timeS < until) {
-    machine.advance();
-    onLoop();
+/** The motion of a step, as the program on the robot makes it. */
+function controllerOf(step: BenchStep, robot: Robot): Controller {
+  switch (step.kind) {
+    case 'turn': {
+      const { angleRad, how } = step;
+      const motion = { angleRad, how, fromReadingRad: null };
+      const limit = turnTimeoutS(how, angleRad);
+      return settled(turn({ ...motion, timeoutS: limit }, robot.trackM));
+    }
+    case 'straight': {
+      const { distanceM, speedMPerS, holdHeading } = step;
+      const keep = holdHeading
+        ? ({ strategy: 'heading-hold', gainMPerSPerRad: HOLD_GAIN, headingRad: null } as const)
+        : ({ strategy: 'open-loop' } as const);
+      const limit = timeoutS(expectedStraightS(distanceM, speedMPerS, robot));
+      return settled(straight({ distanceM, speedMPerS, keep, timeoutS: limit }, robot));
+    }
+    case 'wait':
+      return rest(step.durationS);
   }
 }
 
@@ -84,10 +85,7 @@ export function runBenchProgram(robot: Robot, steps: readonly BenchStep[], seed:
     });
   };
   note();
-  for (const step of steps) {
-    if (step.kind === 'turn') runTurnSchool(machine, robot, step.how, step.angleRad, note);
-    else if (step.kind === 'straight') drive(machine, step, note);
-    else rest(machine, step.durationS, note);
-  }
+  for (const step of steps) drive(machine, controllerOf(step, robot), note);
+  drive(machine, rest(MEASURED_AFTER_S), note);
   return moments;
 }

@@ -2,8 +2,10 @@ import type { Robot } from '../robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
 import { mean, sampleSd } from '../stats/moments';
-import type { TurnSchool } from './schoolSchema';
-import { runTurnSchool } from './schools';
+import { drive } from '../control/drive';
+import { rest } from '../control/rest';
+import { turn, turnTimeoutS } from '../control/turn';
+import type { TurnSchool } from '../control/turn/schema';
 
 /** What a way of turning comes to on a robot. */
 export interface SchoolOutcome {
@@ -19,6 +21,8 @@ export interface SchoolOutcome {
 }
 
 const STEP_S = 0.002;
+/** Until a turn is measured, the robot has come to rest. */
+const MEASURED_AFTER_S = 0.4;
 
 /** The same robot without anything random or systematically wrong: for overshoot by design. */
 const exact = (robot: Robot): Robot => ({
@@ -41,9 +45,16 @@ function turnOnce(robot: Robot, school: TurnSchool, targetRad: number, seed: num
   const wait = run % 7;
   for (let i = 0; i < wait; i += 1) machine.advance();
   const startS = machine.timeS;
-  const { durationS, settled } = runTurnSchool(machine, robot, school, targetRad, () => {
+  const note = () =>
     trace.push({ tS: machine.timeS - startS, headingRad: machine.pose.headingRad });
-  });
+  const timeoutS = turnTimeoutS(school, targetRad);
+  const motion = turn(
+    { angleRad: targetRad, how: school, fromReadingRad: null, timeoutS },
+    robot.trackM,
+  );
+  const settled = drive(machine, motion, note) === 'done';
+  const durationS = machine.timeS - startS;
+  drive(machine, rest(MEASURED_AFTER_S), note);
   const sign = Math.sign(targetRad);
   const beyond = trace.map(({ headingRad }) => sign * (headingRad - targetRad));
   return {

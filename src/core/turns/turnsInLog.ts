@@ -28,8 +28,8 @@ const LEAST_RATE_RAD_PER_S = 0.15;
 const LONGEST_PAUSE_S = 0.25;
 const LEAST_TURN_RAD = radiansFromDegrees(10);
 /** The heading before and after is taken over this long, once the robot has settled. */
-const REST_S = 0.4;
-const SETTLE_S = 0.1;
+const AT_REST_S = 0.4;
+const AFTER_STOP_S = 0.1;
 /** A turn lasts from this share of its angle to this share before its end. */
 const EDGE_SHARE = 0.02;
 /** Below this share of the other wheel's roll a wheel stands; above the other both turn alike. */
@@ -99,8 +99,8 @@ export function turnsInLog(log: TurnLog): FoundTurn[] {
   return movingStretches(tS, rates).flatMap(({ from, to }): FoundTurn[] => {
     const begin = tS[from] ?? 0;
     const end = tS[to] ?? 0;
-    const before = meanBetween(tS, headingRad, begin - REST_S, begin - SETTLE_S / 2);
-    const after = meanBetween(tS, headingRad, end + SETTLE_S, end + REST_S);
+    const before = meanBetween(tS, headingRad, begin - AT_REST_S, begin - AFTER_STOP_S / 2);
+    const after = meanBetween(tS, headingRad, end + AFTER_STOP_S, end + AT_REST_S);
     const turnedRad = after - before;
     if (Math.abs(turnedRad) < LEAST_TURN_RAD) return [];
     const share = (i: number) => ((headingRad[i] ?? 0) - before) / turnedRad;

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { TurnsCalibration } from '../../../core/calibration/calibration';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { number } from '../../../core/text/quantities';
-import type { TurnSchool } from '../../../core/turns/schoolSchema';
+import type { TurnSchool } from '../../../core/control/turn/schema';
 import { adviceText, compareText } from '../../../core/turns/schoolText';
 import { fittedRobot } from '../../../core/turns/fittedRobot';
 import type { SchoolsReply } from '../../../workers/turnSchools.worker';

@@ -1,0 +1,35 @@
+import type { Robot } from '../robot';
+import type { Controller } from './controller';
+import { PROFILE_SHARE } from './settings';
+import { steeringOf, type StraightStrategy } from './straight/steering';
+
+export interface Approach {
+  /** It ends when the distance reads so much or less. */
+  thresholdM: number;
+  speedMPerS: number;
+  keep: StraightStrategy;
+  timeoutS: number;
+}
+
+/** Drive ahead until the distance reading is at or under a threshold; a lost echo is no reading. */
+export function approach(
+  { thresholdM, speedMPerS, keep, timeoutS }: Approach,
+  robot: Robot,
+): Controller {
+  const ramp = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS;
+  const steer = steeringOf(keep);
+  let startS: number | null = null;
+  let speed = 0;
+  return (now, wheels) => {
+    if (robot.distance === null) return 'no-sensor';
+    startS ??= now.timeS;
+    const reading = now.distanceReadingM();
+    if (reading !== null && reading <= thresholdM) return 'done';
+    if (now.timeS - startS > timeoutS) return 'time';
+    speed = Math.min(speedMPerS, speed + ramp);
+    const half = steer(now) / 2;
+    wheels.leftMPerS = speed - half;
+    wheels.rightMPerS = speed + half;
+    return 'go on';
+  };
+}

@@ -1,0 +1,36 @@
+/** What a program can read: sensors and encoders, in Corvat's units and directions. */
+export interface Readings {
+  readonly timeS: number;
+  /** Counted on past a turn, counter-clockwise positive. */
+  headingReadingRad(): number;
+  leftEncoderM(): number;
+  rightEncoderM(): number;
+  /** Null when the echo was lost or nothing is in range. */
+  distanceReadingM(): number | null;
+}
+
+/** Speeds of the wheels on the ground, forward positive. */
+export interface WheelSpeeds {
+  leftMPerS: number;
+  rightMPerS: number;
+}
+
+/** Why a motion ended before it was done. */
+export type Failure = 'time' | 'wall' | 'no-sensor';
+
+/** What a controller says of this tick: go on at the speeds that it has set, done, or why not. */
+export type Said = 'go on' | 'done' | Exclude<Failure, 'wall'>;
+
+/**
+ * A motion. Once every period of the program's loop it is given what can be read, sets the wheels' speeds,
+ * and says whether it goes on; it keeps its own state, and is used once.
+ */
+export type Controller = (now: Readings, wheels: WheelSpeeds) => Said;
+
+/** Mean roll of both wheels. */
+export const travelledM = (now: Readings): number => (now.leftEncoderM() + now.rightEncoderM()) / 2;
+
+export function halt(wheels: WheelSpeeds): void {
+  wheels.leftMPerS = 0;
+  wheels.rightMPerS = 0;
+}

@@ -1,0 +1,57 @@
+import type { Drivable } from '../../../src/core/control/drive';
+
+interface Options {
+  trackM: number;
+  periodS?: number;
+  /** Where a wall stands ahead, on the x axis; none is seen where it is left out. */
+  wallXM?: number;
+  /** The wheels do not turn, whatever they are told. */
+  stuck?: boolean;
+  headingRad?: number;
+  /** Roll of the right wheel that is there at the start. */
+  rightM?: number;
+  /** Each second reading of the distance is lost. */
+  losesEchoes?: boolean;
+}
+
+/** A machine whose wheels do at once what they are told, on exact arcs: what is left is the controller's. */
+export function perfectMachine(options: Options) {
+  const { trackM, periodS = 0.001, wallXM = Infinity, stuck = false } = options;
+  const pose = { xM: 0, yM: 0, headingRad: options.headingRad ?? 0 };
+  const at = { timeS: 0, leftM: 0, rightM: options.rightM ?? 0, left: 0, right: 0, reads: 0 };
+  const machine: Drivable & { pose: typeof pose; commanded(): [number, number] } = {
+    pose,
+    hitWall: false,
+    get timeS() {
+      return at.timeS;
+    },
+    commanded: () => [at.left, at.right],
+    command(left, right) {
+      Object.assign(at, { left, right });
+    },
+    advance() {
+      at.timeS += periodS;
+      if (stuck) return;
+      const [leftM, rightM] = [at.left * periodS, at.right * periodS];
+      at.leftM += leftM;
+      at.rightM += rightM;
+      const turn = (rightM - leftM) / trackM;
+      const middle = pose.headingRad + turn / 2;
+      const chord = ((leftM + rightM) / 2) * (turn === 0 ? 1 : Math.sin(turn / 2) / (turn / 2));
+      pose.xM += chord * Math.cos(middle);
+      pose.yM += chord * Math.sin(middle);
+      pose.headingRad += turn;
+    },
+    headingReadingRad: () => pose.headingRad,
+    leftEncoderM: () => at.leftM,
+    rightEncoderM: () => at.rightM,
+    distanceReadingM() {
+      at.reads += 1;
+      const gap = (wallXM - pose.xM) / Math.cos(pose.headingRad);
+      return Number.isFinite(gap) && !(options.losesEchoes === true && at.reads % 2 === 1)
+        ? gap
+        : null;
+    },
+  };
+  return machine;
+}
