@@ -4,7 +4,7 @@ import {
   useEffect,
   useId,
   useState,
-  type FormEvent,
+  type ComponentProps,
   type ReactNode,
 } from 'react';
 import type { Ref } from 'react';
@@ -67,7 +67,7 @@ export function RecordForm<R extends FieldValues>(props: Props<R>) {
     // A record may be changed elsewhere, too (a list, a plan): what is said at the fields goes with it.
     if (record !== first) void trigger();
   }, [record, first, trigger]);
-  const submit = (event: FormEvent) => {
+  const submit: ComponentProps<'form'>['onSubmit'] = (event) => {
     event.preventDefault();
     if (onSubmit !== undefined) void form.handleSubmit((values) => onSubmit(values))(event);
   };

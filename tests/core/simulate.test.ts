@@ -6,11 +6,20 @@ import type { Robot } from '../../src/core/robot';
 import type { Route } from '../../src/core/course/route';
 import { sampleSd } from '../../src/core/stats/moments';
 import { randomStream } from '../../src/core/simulate/random';
-import { simulateRange, simulateRun, type SimulatedRun } from '../../src/core/simulate/run';
+import {
+  prepare,
+  simulateRange,
+  simulateRun,
+  type SimulatedRun,
+} from '../../src/core/simulate/run';
 import { bareTable, deg, idealRobot, routeOf } from './support';
 
 const once = (robot: Robot, route: Route, table = bareTable, runIndex = 0): SimulatedRun =>
-  simulateRun({ robot, table, route, seed: 1 }, planRoute(route, robot, table), runIndex);
+  simulateRun(
+    { robot, table, route, seed: 1 },
+    prepare({ robot, table, route, seed: 1 }),
+    runIndex,
+  );
 
 const straight = { kind: 'straight', distanceM: 1, speedMPerS: 0.3 };
 const turn = { kind: 'turn', mode: 'to', angleRad: deg(90), leadRad: 0, rateRadPerS: 0.5 };

@@ -29,6 +29,32 @@ const constantByPhysics = ({ lagS, brakingRadPerS2 }: TurnsCalibration, rate: nu
     ? null
     : rate * (lagS ?? 0) + (brakingRadPerS2 === null ? 0 : (rate * rate) / (2 * brakingRadPerS2));
 
+/** What trials tell of such a turn: |turned| = constant + (1 + scale) · |told|, and its scatter. */
+export interface TurnStop {
+  constantRad: number;
+  scaleError: number;
+  /** Of single turns; null where too few trials tell it. */
+  sdRad: number | null;
+}
+
+/**
+ * How far a spin by an angle goes too far.
+ *
+ * @returns null when the calibration knows nothing of such turns
+ */
+export function stopOf(
+  turns: TurnsCalibration,
+  angleRad: number,
+  rateRadPerS: number,
+): TurnStop | null {
+  const group = groupFor(turns, angleRad, rateRadPerS);
+  if (group === undefined) return null;
+  const isTried = group.rates.some((tried) => Math.abs(tried / rateRadPerS - 1) < SAME_RATE);
+  const constantRad = isTried ? group.constantRad : constantByPhysics(turns, rateRadPerS);
+  if (constantRad === null) return null;
+  return { constantRad, scaleError: group.scaleError, sdRad: group.residualSdRad };
+}
+
 /**
  * How much early the motors have to stop so that a spin by an angle comes right.
  *
@@ -40,12 +66,9 @@ export function leadFor(
   rateRadPerS: number,
 ): number | null {
   const size = Math.abs(angleRad);
-  const group = groupFor(turns, angleRad, rateRadPerS);
-  if (group === undefined) return null;
-  const isTried = group.rates.some((tried) => Math.abs(tried / rateRadPerS - 1) < SAME_RATE);
-  const constantRad = isTried ? group.constantRad : constantByPhysics(turns, rateRadPerS);
-  if (constantRad === null) return null;
-  const command = commandFor({ constantRad, scaleError: group.scaleError }, size);
+  const stop = stopOf(turns, angleRad, rateRadPerS);
+  if (stop === null) return null;
+  const command = commandFor(stop, size);
   // A turn that goes on by more than is wanted has no command.
   return command > 0 ? size - command : null;
 }

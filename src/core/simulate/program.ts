@@ -11,11 +11,13 @@ import type { Robot } from '../robot';
  * judged outside.
  *
  * @param startHeadingRad planned heading of the start pose: heading on the table = reading + this
+ * @param lateRad how much further a turn goes on this time than the robot's physics would have it
  */
 export function controllerOf(
   { step, from, distanceM, angleRad, timeoutS }: PlannedStep,
   robot: Robot,
   startHeadingRad: number,
+  lateRad: number,
 ): Controller {
   const plannedReadingRad = from.headingRad - startHeadingRad;
   const hold = (gainMPerSPerRad: number) => ({
@@ -32,7 +34,7 @@ export function controllerOf(
     }
     case 'turn': {
       const { rateRadPerS, leadRad, mode } = step;
-      const how = { school: 'stop-early' as const, rateRadPerS, leadRad };
+      const how = { school: 'stop-early' as const, rateRadPerS, leadRad: leadRad - lateRad };
       // To a heading: what earlier turns left over is taken out. By an angle: it is not.
       const fromReadingRad = mode === 'to' ? plannedReadingRad : null;
       return settled(turn({ angleRad, how, fromReadingRad, timeoutS }, robot.trackM));

@@ -1,6 +1,7 @@
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
+import type { TurnsCalibration } from '../calibration/calibration';
 import type { Failure } from '../control/controller';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
@@ -12,6 +13,7 @@ import type { Robot } from '../robot';
 import { createMachine, type Machine } from './machine';
 import { controllerOf } from './program';
 import { randomStream } from './random';
+import { turnErrors, type TurnError } from './turnErrors';
 
 /** Physics time step of the simulator, seconds. */
 export const TIME_STEP_S = 0.002;
@@ -22,6 +24,19 @@ export interface Simulation {
   table: Table;
   route: Route;
   seed: number;
+  /** What was measured of its turns; without it they follow the robot's physics alone. */
+  turns?: TurnsCalibration | null;
+}
+
+/** What all runs of a simulation share: its plan, and how its turns differ from the robot's own physics. */
+export interface Prepared {
+  plan: PlannedStep[];
+  turnErrors: (TurnError | null)[];
+}
+
+export function prepare({ robot, table, route, turns }: Simulation): Prepared {
+  const plan = planRoute(route, robot, table);
+  return { plan, turnErrors: turnErrors(plan, robot, turns ?? null) };
 }
 
 export interface RunEnd extends Pose {
@@ -68,12 +83,12 @@ function placedStart(route: Route, seed: number, runIndex: number): Pose {
 /**
  * Simulate one run; everything about it follows from the simulation's seed and the run's index.
  *
- * @param plan of this route, from `planRoute`
+ * @param prepared of this simulation, from `prepare`
  * @param watch sees the machine after each loop of the program, with the index of the running step
  */
 export function simulateRun(
   simulation: Simulation,
-  plan: readonly PlannedStep[],
+  { plan, turnErrors }: Prepared,
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
@@ -85,13 +100,17 @@ export function simulateRun(
   const onLoop = () => watch(machine, current);
   watch(machine, current);
   let failure: Failure | null = null;
+  const stops = randomStream(seed, runIndex, 'stop of a turn');
   for (const [index, planned] of plan.entries()) {
     current = index;
     if (planned.step.kind === 'mark') {
       const { missionId } = planned.step;
       marks.push({ missionId, timeS: machine.timeS, ...tablePose(machine) });
     }
-    const said = drive(machine, controllerOf(planned, robot, route.start.headingRad), onLoop);
+    const error = turnErrors[index];
+    const lateRad = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
+    const motion = controllerOf(planned, robot, route.start.headingRad, lateRad);
+    const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.timeS > MAX_RUN_S ? 'time' : null;
     if (failure !== null) break;
   }
@@ -120,11 +139,11 @@ export function simulateRange(
   onRun: (runIndex: number, run: SimulatedRun, path: Float32Array) => void,
   pathPeriodS = 0.1,
 ): void {
-  const plan = planRoute(simulation.route, simulation.robot, simulation.table);
+  const prepared = prepare(simulation);
   for (let runIndex = from; runIndex < to; runIndex += 1) {
     const path: number[] = [];
     let next = 0;
-    const run = simulateRun(simulation, plan, runIndex, (machine) => {
+    const run = simulateRun(simulation, prepared, runIndex, (machine) => {
       if (machine.timeS < next) return;
       next = machine.timeS + pathPeriodS - 1e-9;
       path.push(machine.pose.xM, machine.pose.yM);
@@ -138,8 +157,7 @@ export function simulateRange(
 export function traceRun(simulation: Simulation, runIndex: number): TraceSample[] {
   const trace: TraceSample[] = [];
   let next = 0;
-  const plan = planRoute(simulation.route, simulation.robot, simulation.table);
-  simulateRun(simulation, plan, runIndex, (machine, step) => {
+  simulateRun(simulation, prepare(simulation), runIndex, (machine, step) => {
     if (machine.timeS < next) return;
     next = machine.timeS + TRACE_PERIOD_S - 1e-9;
     trace.push({

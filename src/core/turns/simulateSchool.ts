@@ -38,7 +38,14 @@ const exact = (robot: Robot): Robot => ({
   errors: { wheelScaleError: 0, wheelDifference: 0, trackScaleError: 0, slipMPerSqrtM: 0 },
 });
 
-function turnOnce(robot: Robot, school: TurnSchool, targetRad: number, seed: number, run: number) {
+/** One simulated turn: how long it took, how far off it ended, and how it went. */
+export function turnOnce(
+  robot: Robot,
+  school: TurnSchool,
+  targetRad: number,
+  seed: number,
+  run: number,
+) {
   const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, run, STEP_S);
   const trace = [{ tS: 0, headingRad: 0 }];
   // Programs do not begin in step with their sensors: wait a part of a period, a different one each time.

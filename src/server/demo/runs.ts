@@ -35,7 +35,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       route: { ...route, placement: series.placement },
       seed: series.seed,
     };
-    const run = simulateRun(simulation, plan, i);
+    const run = simulateRun(simulation, { plan, turnErrors: [] }, i);
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
         if (!route.steps.some((step) => step.kind === 'mark' && step.missionId === id)) return [];

@@ -1,4 +1,4 @@
-import { calibratedRobot } from '../../core/calibration/calibratedRobot';
+import { fittedRobot } from '../../core/calibration/fittedRobot';
 import { CALIBRATION_NAMES } from '../../core/calibration/names';
 import { describeCalibration } from '../../core/calibration/describe';
 import type { Freshness } from '../../core/freshness';
@@ -30,10 +30,10 @@ export async function courseCalibrations(
     all: known.calibrations,
     robot: {
       ...record,
-      robot: calibratedRobot(
+      robot: fittedRobot(
         record.robot,
-        others.map(({ value }) => value),
-      ),
+        Object.values(current).map(({ value }) => value),
+      ).robot,
     },
     calibrations: {
       turns: current.turns ?? null,

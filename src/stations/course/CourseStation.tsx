@@ -107,6 +107,8 @@ function CourseEditor(props: Props) {
   const simulation = useSimulation();
   const { state } = simulation;
 
+  const applied = calibrations.turns?.value;
+  const turns = applied?.kind === 'turns' ? applied : null;
   const edit = (next: Route, about: string) => dispatch(editOf(next, about));
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
@@ -114,19 +116,18 @@ function CourseEditor(props: Props) {
   );
   const addStep = (kind: Step['kind']) => {
     const at = selected === null ? route.steps.length : selected + 1;
-    const { turns } = calibrations;
     const place = {
       headingRad: plan[at - 1]?.to.headingRad ?? route.start.headingRad,
       missionId: table.missions[0]?.id ?? '',
-      turns: turns?.value.kind === 'turns' ? turns.value : null,
+      turns,
     };
     const next = insertStep(route, at, newStep(kind, ulid(), place));
     // The first turn of a route is from the calibration that holds: the route says so.
     const isFirst = kind === 'turn' && !route.steps.some((step) => step.kind === 'turn');
-    edit(isFirst ? { ...next, turnCalibrationId: turns?.id ?? null } : next, 'add');
+    edit(isFirst ? { ...next, turnCalibrationId: calibrations.turns?.id ?? null } : next, 'add');
     setSelected(at);
   };
-  const simulate = () => simulation.start({ robot: robot.robot, table, route, seed: SEED });
+  const simulate = () => simulation.start({ robot: robot.robot, table, route, seed: SEED, turns });
   useKeys((key) => {
     if (key === 's' && !state.running && route.steps.length > 0) simulate();
     else if (key === '?') setDialog('keys');

@@ -1,10 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
-import type { TurnsCalibration } from '../../../core/calibration/calibration';
+import type { Robot } from '../../../core/robot';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { number } from '../../../core/text/quantities';
 import type { TurnSchool } from '../../../core/control/turn/schema';
 import { adviceText, compareText } from '../../../core/turns/schoolText';
-import { fittedRobot } from '../../../core/turns/fittedRobot';
 import type { SchoolsReply } from '../../../workers/turnSchools.worker';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
@@ -18,8 +17,8 @@ import { compareSchools, type SchoolsJob } from './compareSchools';
 import { SchoolResults } from './SchoolResults';
 
 interface Props extends BenchProps {
-  /** What the turn trials told, or null where the record has to do. */
-  turns: TurnsCalibration | null;
+  /** The robot as it was measured. */
+  fitted: Robot;
   turnsNote: string;
 }
 
@@ -76,16 +75,16 @@ function waysOf(knobs: Knobs): TurnSchool[] {
 }
 
 /** The comparison for the knobs as they stand, reckoned anew a moment after each change. */
-function useComparison(props: Pick<Props, 'robot' | 'turns'>, knobs: Knobs) {
+function useComparison(props: Pick<Props, 'fitted'>, knobs: Knobs) {
   const [compared, setCompared] = useState<SchoolsReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const job = useRef<SchoolsJob | null>(null);
-  const { robot, turns } = props;
+  const { fitted } = props;
   useEffect(() => {
     const timer = setTimeout(() => {
       job.current?.cancel();
       const started = compareSchools({
-        robot: fittedRobot(robot.robot, turns),
+        robot: fitted,
         schools: waysOf(knobs),
         targetRad: knobs.targetRad,
         overshootRad: knobs.overshootRad,
@@ -100,15 +99,15 @@ function useComparison(props: Pick<Props, 'robot' | 'turns'>, knobs: Knobs) {
       );
     }, 60);
     return () => clearTimeout(timer);
-  }, [robot, turns, knobs]);
+  }, [fitted, knobs]);
   useEffect(() => () => job.current?.cancel(), []);
   return { compared, problem };
 }
 
 /** Ways to turn, simulated side by side on this robot, with sliders that answer at once. */
-export function SchoolsStation({ robot, robots, turns, turnsNote }: Props) {
+export function SchoolsStation({ robot, robots, fitted, turnsNote }: Props) {
   const [knobs, setKnobs] = useState(FIRST);
-  const { compared, problem } = useComparison({ robot, turns }, knobs);
+  const { compared, problem } = useComparison({ fitted }, knobs);
   const set = (part: Partial<Knobs>) => setKnobs((old) => ({ ...old, ...part }));
   const suggested = compared?.suggestedKpPerS ?? null;
   return (
