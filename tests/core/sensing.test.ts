@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tableSchema } from '../../src/core/course/table';
 import { distanceSensorSchema } from '../../src/core/robot';
-import { hitsWall, pushInside } from '../../src/core/simulate/contact';
-import { createGyro } from '../../src/core/simulate/gyro';
+import { bodyRadius, hitsWall, pushInside } from '../../src/core/simulate/contact';
+import { Gyro } from '../../src/core/simulate/gyro';
 import { beamToSegment, gapAhead, rayToSegment } from '../../src/core/simulate/ray';
 import { randomStream } from '../../src/core/simulate/random';
 import { sampleSd } from '../../src/core/stats/moments';
@@ -99,23 +99,26 @@ describe('contact', () => {
           return ahead < 0.0999 && ahead > -0.0599 && Math.abs(left) < 0.0799;
         }).some(Boolean);
         // Sampling can miss a corner that is only grazed, never the other way round.
-        if (inside) expect(hitsWall(robot, body, line)).toBe(true);
+        if (inside) expect(hitsWall(robot, body, bodyRadius(body), line)).toBe(true);
         const far = [line.x1M, line.x2M].every(
           (x) => Math.abs(x - robot.xM) > 0.14 && x > robot.xM,
         );
-        if (far) expect(hitsWall(robot, body, line)).toBe(false);
+        if (far) expect(hitsWall(robot, body, bodyRadius(body), line)).toBe(false);
       }),
     );
   });
 });
 
 describe('the heading sensor', () => {
-  const DT_S = 0.002;
+  /** Shown a heading at each of its samples until a time. */
+  function shown(gyro: Gyro, untilS: number, headingAt: (tS: number) => number): void {
+    while (gyro.nextS <= untilS + 1e-9) gyro.sample(headingAt(gyro.nextS));
+  }
   const still = (part: Partial<typeof idealRobot.gyro>, seconds: number, run = 0) => {
-    const gyro = createGyro({ ...idealRobot.gyro, ...part }, DT_S, 0, randomStream(1, run, 'gyro'));
-    const steps = Math.round(seconds / DT_S);
-    for (let step = 0; step <= steps; step += 1) gyro.feed(step, 0);
-    return gyro.read(steps);
+    const noise = randomStream(1, run, 'gyro');
+    const gyro = new Gyro({ ...idealRobot.gyro, ...part }, 0.01, 0, noise);
+    shown(gyro, seconds, () => 0);
+    return gyro.readRad(seconds);
   };
 
   it('drifts at its rate while it lies still', () => {
@@ -134,17 +137,13 @@ describe('the heading sensor', () => {
   });
 
   it('reads in whole quanta, late by its latency, and only once a period', () => {
-    const gyro = createGyro(
-      { ...idealRobot.gyro, quantumRad: deg(1), periodS: 0.02, latencyS: 0.04 },
-      DT_S,
-      0,
-      randomStream(1, 0, 'gyro'),
-    );
+    const spec = { ...idealRobot.gyro, quantumRad: deg(1), periodS: 0.02, latencyS: 0.04 };
+    const gyro = new Gyro(spec, 0.002, 0, randomStream(1, 0, 'gyro'));
     const readings: number[] = [];
-    // Turning at 100°/s.
+    // Turning at 100°/s, read every 2 ms.
     for (let step = 0; step <= 500; step += 1) {
-      gyro.feed(step, deg(100) * step * DT_S);
-      readings.push(gyro.read(step) / deg(1));
+      shown(gyro, step * 0.002, (tS) => deg(100) * tS);
+      readings.push(gyro.readRad(step * 0.002) / deg(1));
     }
     for (const reading of readings) expect(reading).toBeCloseTo(Math.round(reading), 6);
     expect(readings[500]).toBeCloseTo(96, 6);

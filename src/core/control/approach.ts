@@ -19,14 +19,15 @@ export function approach(
   const ramp = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS;
   const steer = steeringOf(keep);
   let startS: number | null = null;
-  let speed = 0;
+  const ramped = { speed: 0 };
   return (now, wheels) => {
     if (robot.distance === null) return 'no-sensor';
     startS ??= now.timeS;
-    const reading = now.distanceReadingM();
+    const reading = now.distanceM();
     if (reading !== null && reading <= thresholdM) return 'done';
     if (now.timeS - startS > timeoutS) return 'time';
-    speed = Math.min(speedMPerS, speed + ramp);
+    const speed = Math.min(speedMPerS, ramped.speed + ramp);
+    ramped.speed = speed;
     const half = steer(now) / 2;
     wheels.leftMPerS = speed - half;
     wheels.rightMPerS = speed + half;

@@ -1,12 +1,13 @@
-/** What a program can read: sensors and encoders, in Corvat's units and directions. */
+/** What a program reads in one tick: sensors and encoders, in Corvat's units and directions. */
 export interface Readings {
-  readonly timeS: number;
+  timeS: number;
   /** Counted on past a turn, counter-clockwise positive. */
-  headingReadingRad(): number;
-  leftEncoderM(): number;
-  rightEncoderM(): number;
-  /** Null when the echo was lost or nothing is in range. */
-  distanceReadingM(): number | null;
+  headingRad: number;
+  /** Rolls of the wheels as the encoders count them. */
+  leftM: number;
+  rightM: number;
+  /** Asked for only where it is used; null when the echo was lost or nothing is in range. */
+  distanceM(): number | null;
 }
 
 /** Speeds of the wheels on the ground, forward positive. */
@@ -28,7 +29,7 @@ export type Said = 'go on' | 'done' | Exclude<Failure, 'wall'>;
 export type Controller = (now: Readings, wheels: WheelSpeeds) => Said;
 
 /** Mean roll of both wheels. */
-export const travelledM = (now: Readings): number => (now.leftEncoderM() + now.rightEncoderM()) / 2;
+export const travelledM = (now: Readings): number => (now.leftM + now.rightM) / 2;
 
 export function halt(wheels: WheelSpeeds): void {
   wheels.leftMPerS = 0;

@@ -1,9 +1,11 @@
-import type { Controller, Failure, Readings } from './controller';
+import { halt, type Controller, type Failure, type Readings, type WheelSpeeds } from './controller';
 
 /** What a controller can drive: it takes commands, and lets a period of the loop pass. */
-export interface Drivable extends Readings {
+export interface Drivable {
+  /** As they stand now. */
+  readonly readings: Readings;
   readonly hitWall: boolean;
-  command(leftMPerS: number, rightMPerS: number): void;
+  command(wheels: WheelSpeeds): void;
   advance(): void;
 }
 
@@ -20,12 +22,13 @@ export function drive(
 ): 'done' | Failure {
   const wheels = { leftMPerS: 0, rightMPerS: 0 };
   for (;;) {
-    const said = machine.hitWall ? 'wall' : controller(machine, wheels);
+    const said = machine.hitWall ? 'wall' : controller(machine.readings, wheels);
     if (said !== 'go on') {
-      machine.command(0, 0);
+      halt(wheels);
+      machine.command(wheels);
       return said;
     }
-    machine.command(wheels.leftMPerS, wheels.rightMPerS);
+    machine.command(wheels);
     machine.advance();
     onLoop();
   }

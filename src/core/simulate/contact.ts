@@ -50,9 +50,12 @@ export function pushInside(pose: Pose, body: Body, table: Table): boolean {
   return touched;
 }
 
-/** Whether the robot's rectangle overlaps a wall that stands on the table (Liang–Barsky clipping). */
-export function hitsWall(pose: Pose, body: Body, wall: Segment): boolean {
-  const reach = bodyRadius(body);
+/**
+ * Whether the robot's rectangle overlaps a wall that stands on the table (Liang–Barsky clipping).
+ *
+ * @param reach radius of the circle that holds the whole robot, from `bodyRadius`
+ */
+export function hitsWall(pose: Pose, body: Body, reach: number, wall: Segment): boolean {
   const farInX =
     pose.xM - reach > Math.max(wall.x1M, wall.x2M) ||
     pose.xM + reach < Math.min(wall.x1M, wall.x2M);

@@ -1,43 +1,71 @@
 import type { Robot } from '../robot';
 import type { RandomStream } from './random';
 
-/** A heading sensor in a run: fed with the true heading, read by the program. */
-export interface Gyro {
-  /** Tell the sensor the true (unwrapped) heading at this physics step. */
-  feed(step: number, headingRad: number): void;
-  /** The heading since the start of the program, as the program reads it now. */
-  read(step: number): number;
-}
+/** A clock that is kept in sums of decimal fractions is off by less than this, in periods. */
+const ROUNDING = 1e-6;
 
 /**
- * A heading sensor with its own period, latency, drift (drawn anew each run), scale error, angle
- * random walk and quantum.
+ * A heading sensor with its own period, latency, drift (drawn anew each run), scale error, angle random walk
+ * and quantum. It is shown the true heading at each of its samples, and read by the program.
  */
-export function createGyro(
-  spec: Robot['gyro'],
-  dtS: number,
-  startHeadingRad: number,
-  random: RandomStream,
-): Gyro {
-  const every = Math.max(1, Math.round(spec.periodS / dtS));
-  const late = Math.round(spec.latencyS / dtS);
-  const depth = Math.ceil(late / every) + 2;
-  const kept = new Float64Array(depth);
-  const drift = spec.driftRadPerS + spec.driftSdRadPerS * random.normal();
-  const walkStep = spec.noiseRadPerSqrtS * Math.sqrt(every * dtS);
-  let walk = 0;
-  const quantise = (value: number) =>
-    spec.quantumRad > 0 ? Math.round(value / spec.quantumRad) * spec.quantumRad : value;
-  return {
-    feed(step, headingRad) {
-      if (step % every !== 0) return;
-      walk += walkStep * random.normal();
-      const turned = (1 + spec.scaleError) * (headingRad - startHeadingRad);
-      kept[(step / every) % depth] = quantise(turned + drift * step * dtS + walk);
-    },
-    read(step) {
-      const sample = Math.floor((step - late) / every);
-      return sample < 0 ? 0 : (kept[sample % depth] ?? 0);
-    },
-  };
+export class Gyro {
+  /** When it takes its next sample, s. */
+  nextS = 0;
+
+  private samples = 0;
+  /** Of the newest sample among those that are kept. */
+  private place = -1;
+  private walkRad = 0;
+  private readonly kept: Float64Array;
+  private readonly periodS: number;
+  private readonly latencyS: number;
+  private readonly driftRadPerS: number;
+  private readonly scale: number;
+  private readonly quantumRad: number;
+  private readonly quantaPerRad: number;
+  private readonly samplesPerS: number;
+  private readonly walkStepRad: number;
+  private readonly random: RandomStream;
+  private readonly startRad: number;
+
+  /** @param loopPeriodS so long apart it is read, and all samples until then are kept */
+  constructor(
+    spec: Robot['gyro'],
+    loopPeriodS: number,
+    startHeadingRad: number,
+    random: RandomStream,
+  ) {
+    this.periodS = spec.periodS;
+    this.latencyS = spec.latencyS;
+    this.scale = 1 + spec.scaleError;
+    this.quantumRad = spec.quantumRad;
+    this.quantaPerRad = 1 / spec.quantumRad;
+    this.samplesPerS = 1 / spec.periodS;
+    this.walkStepRad = spec.noiseRadPerSqrtS * Math.sqrt(spec.periodS);
+    this.random = random;
+    this.startRad = startHeadingRad;
+    this.driftRadPerS = spec.driftRadPerS + spec.driftSdRadPerS * random.normal();
+    this.kept = new Float64Array(Math.ceil((spec.latencyS + loopPeriodS) / spec.periodS) + 2);
+  }
+
+  /** Take the sample that is due: the true, unwrapped heading at `nextS`. */
+  sample(headingRad: number): void {
+    this.walkRad += this.walkStepRad * this.random.normal();
+    const raw =
+      this.scale * (headingRad - this.startRad) + this.driftRadPerS * this.nextS + this.walkRad;
+    const { quantumRad } = this;
+    this.place = this.place + 1 === this.kept.length ? 0 : this.place + 1;
+    this.kept[this.place] =
+      quantumRad > 0 ? Math.floor(raw * this.quantaPerRad + 0.5) * quantumRad : raw;
+    this.samples += 1;
+    this.nextS = this.samples * this.periodS;
+  }
+
+  /** The heading since the start of the program, as the program reads it at a time. */
+  readRad(timeS: number): number {
+    const shown = Math.floor((timeS - this.latencyS) * this.samplesPerS + ROUNDING);
+    if (shown < 0) return 0;
+    const back = this.place - (this.samples - 1 - shown);
+    return this.kept[back < 0 ? back + this.kept.length : back] ?? 0;
+  }
 }

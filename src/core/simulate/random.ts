@@ -33,26 +33,34 @@ export function randomStream(seed: number, runIndex: number, source: string): Ra
   const words = [0x9e3779b9, 0x7f4a7c15, 0x94d049bb, 0x2545f491].map((constant) =>
     mix(mix(mix(seed ^ constant) + runIndex) ^ hashName(source)),
   );
-  const generator = xoroshiro128plusFromState(words);
-  const uniform = () => (generator.next() >>> 0) / 4294967296;
-  let spare = Number.NaN;
-  const normal = () => {
+  return new Stream(xoroshiro128plusFromState(words));
+}
+
+class Stream implements RandomStream {
+  private spare = Number.NaN;
+
+  constructor(private readonly generator: ReturnType<typeof xoroshiro128plusFromState>) {}
+
+  uniform(): number {
+    return (this.generator.next() >>> 0) * 2 ** -32;
+  }
+
+  normal(): number {
+    const { spare } = this;
     if (!Number.isNaN(spare)) {
-      const value = spare;
-      spare = Number.NaN;
-      return value;
+      this.spare = Number.NaN;
+      return spare;
     }
     let u = 0;
     let v = 0;
     let s = 0;
     do {
-      u = 2 * uniform() - 1;
-      v = 2 * uniform() - 1;
+      u = 2 * this.uniform() - 1;
+      v = 2 * this.uniform() - 1;
       s = u * u + v * v;
     } while (s >= 1 || s === 0);
     const factor = Math.sqrt((-2 * Math.log(s)) / s);
-    spare = v * factor;
+    this.spare = v * factor;
     return u * factor;
-  };
-  return { uniform, normal };
+  }
 }

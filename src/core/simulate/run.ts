@@ -15,9 +15,6 @@ import { controllerOf } from './program';
 import { randomStream } from './random';
 import { turnErrors, type TurnError } from './turnErrors';
 
-/** Physics time step of the simulator, seconds. */
-export const TIME_STEP_S = 0.002;
-
 /** What is simulated: which robot drives which route on which table. */
 export interface Simulation {
   robot: Robot;
@@ -94,7 +91,7 @@ export function simulateRun(
 ): SimulatedRun {
   const { robot, table, route, seed } = simulation;
   const start = placedStart(route, seed, runIndex);
-  const machine = createMachine(robot, table, start, seed, runIndex, TIME_STEP_S);
+  const machine = createMachine(robot, table, start, seed, runIndex);
   const marks: MarkPose[] = [];
   let current = 0;
   const onLoop = () => watch(machine, current);
@@ -105,18 +102,21 @@ export function simulateRun(
     current = index;
     if (planned.step.kind === 'mark') {
       const { missionId } = planned.step;
-      marks.push({ missionId, timeS: machine.timeS, ...tablePose(machine) });
+      marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }
     const error = turnErrors[index];
     const lateRad = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
     const motion = controllerOf(planned, robot, route.start.headingRad, lateRad);
     const said = drive(machine, motion, onLoop);
-    failure = said !== 'done' ? said : machine.timeS > MAX_RUN_S ? 'time' : null;
+    failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;
     if (failure !== null) break;
   }
   drive(machine, rest(SETTLE_S), onLoop);
   const failedStep = failure === null ? null : current;
-  return { end: { ...tablePose(machine), timeS: machine.timeS, failedStep, failure }, marks };
+  return {
+    end: { ...tablePose(machine), timeS: machine.readings.timeS, failedStep, failure },
+    marks,
+  };
 }
 
 const tablePose = ({ pose }: Machine): Pose => ({
@@ -144,8 +144,8 @@ export function simulateRange(
     const path: number[] = [];
     let next = 0;
     const run = simulateRun(simulation, prepared, runIndex, (machine) => {
-      if (machine.timeS < next) return;
-      next = machine.timeS + pathPeriodS - 1e-9;
+      if (machine.readings.timeS < next) return;
+      next = machine.readings.timeS + pathPeriodS - 1e-9;
       path.push(machine.pose.xM, machine.pose.yM);
     });
     path.push(run.end.xM, run.end.yM);
@@ -158,17 +158,18 @@ export function traceRun(simulation: Simulation, runIndex: number): TraceSample[
   const trace: TraceSample[] = [];
   let next = 0;
   simulateRun(simulation, prepare(simulation), runIndex, (machine, step) => {
-    if (machine.timeS < next) return;
-    next = machine.timeS + TRACE_PERIOD_S - 1e-9;
+    const { readings } = machine;
+    if (readings.timeS < next) return;
+    next = readings.timeS + TRACE_PERIOD_S - 1e-9;
     trace.push({
-      tS: machine.timeS,
+      tS: readings.timeS,
       xM: machine.pose.xM,
       yM: machine.pose.yM,
       headingRad: machine.pose.headingRad,
       step,
-      headingReadingRad: machine.headingReadingRad(),
-      leftEncoderM: machine.leftEncoderM(),
-      rightEncoderM: machine.rightEncoderM(),
+      headingReadingRad: readings.headingRad,
+      leftEncoderM: readings.leftM,
+      rightEncoderM: readings.rightM,
     });
   });
   return trace;

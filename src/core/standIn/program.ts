@@ -37,7 +37,6 @@ export interface Moment {
   rightM: number;
 }
 
-const STEP_S = 0.002;
 /** The gain of a heading that is held, m/s per radian. */
 const HOLD_GAIN = 1.2;
 /** Until it is measured, the robot has come to rest. */
@@ -73,15 +72,15 @@ function controllerOf(step: BenchStep, robot: Robot): Controller {
  * @returns the truth after each loop of the program; pose from the start, headings unwrapped
  */
 export function runBenchProgram(robot: Robot, steps: readonly BenchStep[], seed: number): Moment[] {
-  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, 0, STEP_S);
+  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, 0);
   const moments: Moment[] = [];
   const note = () => {
     const { xM, yM, headingRad } = machine.pose;
     moments.push({
-      tS: machine.timeS,
+      tS: machine.readings.timeS,
       pose: { xM: xM - FLOOR_MIDDLE.xM, yM: yM - FLOOR_MIDDLE.yM, headingRad },
-      leftM: machine.leftEncoderM(),
-      rightM: machine.rightEncoderM(),
+      leftM: machine.readings.leftM,
+      rightM: machine.readings.rightM,
     });
   };
   note();

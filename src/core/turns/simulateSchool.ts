@@ -20,7 +20,6 @@ export interface SchoolOutcome {
   trace: { tS: number; headingRad: number }[];
 }
 
-const STEP_S = 0.002;
 /** Until a turn is measured, the robot has come to rest. */
 const MEASURED_AFTER_S = 0.4;
 
@@ -46,21 +45,21 @@ export function turnOnce(
   seed: number,
   run: number,
 ) {
-  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, run, STEP_S);
+  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, run);
   const trace = [{ tS: 0, headingRad: 0 }];
   // Programs do not begin in step with their sensors: wait a part of a period, a different one each time.
   const wait = run % 7;
   for (let i = 0; i < wait; i += 1) machine.advance();
-  const startS = machine.timeS;
+  const startS = machine.readings.timeS;
   const note = () =>
-    trace.push({ tS: machine.timeS - startS, headingRad: machine.pose.headingRad });
+    trace.push({ tS: machine.readings.timeS - startS, headingRad: machine.pose.headingRad });
   const timeoutS = turnTimeoutS(school, targetRad);
   const motion = turn(
     { angleRad: targetRad, how: school, fromReadingRad: null, timeoutS },
     robot.trackM,
   );
   const settled = drive(machine, motion, note) === 'done';
-  const durationS = machine.timeS - startS;
+  const durationS = machine.readings.timeS - startS;
   drive(machine, rest(MEASURED_AFTER_S), note);
   const sign = Math.sign(targetRad);
   const beyond = trace.map(({ headingRad }) => sign * (headingRad - targetRad));

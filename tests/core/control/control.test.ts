@@ -48,7 +48,7 @@ describe('a straight', () => {
         expect(Math.abs(machine.pose.xM - distanceM)).toBeLessThan(0.001);
         expect(Math.abs(machine.pose.yM)).toBeLessThan(0.001);
         expect(Math.abs(machine.pose.headingRad)).toBeLessThan(deg(0.1));
-        expect(machine.commanded()).toEqual([0, 0]);
+        expect(machine.told).toEqual({ leftMPerS: 0, rightMPerS: 0 });
       }),
       { numRuns: 25 },
     );
@@ -86,7 +86,7 @@ describe('a straight', () => {
     let before = CREEP_M_PER_S;
     const motion = oneMetre({ strategy: 'open-loop' });
     drive(machine, motion, () => {
-      const [speed] = machine.commanded();
+      const speed = machine.told.leftMPerS;
       expect(speed).toBeLessThanOrEqual(0.2 + 1e-12);
       if (speed > before) expect(speed - before).toBeLessThanOrEqual(most * 0.001 + 1e-12);
       before = speed;
@@ -148,8 +148,8 @@ describe('a turn', () => {
   it.each(SCHOOLS)('is expected to take about as long as it takes ($school)', (how) => {
     const machine = perfectMachine({ trackM: TRACK });
     run(machine, turnBy(deg(90), how));
-    expect(machine.timeS).toBeLessThan(expectedTurnS(how, deg(90)));
-    expect(machine.timeS).toBeGreaterThan(expectedTurnS(how, deg(90)) / 3);
+    expect(machine.readings.timeS).toBeLessThan(expectedTurnS(how, deg(90)));
+    expect(machine.readings.timeS).toBeGreaterThan(expectedTurnS(how, deg(90)) / 3);
   });
 
   it('with an integral settles within what it takes for settled', () => {
@@ -229,7 +229,7 @@ describe('an approach', () => {
   it('that never sees anything ends by its time-out', () => {
     const machine = perfectMachine({ trackM: TRACK });
     expect(run(machine, fresh()).said).toBe('time');
-    expect(machine.timeS).toBeCloseTo(8, 2);
+    expect(machine.readings.timeS).toBeCloseTo(8, 2);
   });
 });
 
@@ -251,9 +251,9 @@ describe('any motion', () => {
     (_, motion) => {
       const machine = perfectMachine({ trackM: TRACK, stuck: true });
       expect(run(machine, settled(motion())).said).toBe('time');
-      expect(machine.timeS).toBeGreaterThanOrEqual(limit);
-      expect(machine.timeS).toBeLessThan(limit + 0.002);
-      expect(machine.commanded()).toEqual([0, 0]);
+      expect(machine.readings.timeS).toBeGreaterThanOrEqual(limit);
+      expect(machine.readings.timeS).toBeLessThan(limit + 0.002);
+      expect(machine.told).toEqual({ leftMPerS: 0, rightMPerS: 0 });
     },
   );
 
@@ -263,7 +263,7 @@ describe('any motion', () => {
     const holding = Object.defineProperty(machine, 'hitWall', { get: () => loops >= 20 });
     expect(drive(holding, motion(), () => (loops += 1))).toBe('wall');
     expect(loops).toBe(20);
-    expect(machine.commanded()).toEqual([0, 0]);
+    expect(machine.told).toEqual({ leftMPerS: 0, rightMPerS: 0 });
   });
 
   it('is followed by a rest of its own where it is to settle, and a rest lasts as long as it is told', () => {
@@ -276,10 +276,10 @@ describe('any motion', () => {
     run(bare, motion());
     const calm = perfectMachine({ trackM: TRACK });
     run(calm, settled(motion()));
-    expect(calm.timeS - bare.timeS).toBeCloseTo(SETTLE_S, 3);
+    expect(calm.readings.timeS - bare.readings.timeS).toBeCloseTo(SETTLE_S, 3);
     const resting = perfectMachine({ trackM: TRACK });
     run(resting, rest(0.73));
-    expect(resting.timeS).toBeCloseTo(0.73, 3);
+    expect(resting.readings.timeS).toBeCloseTo(0.73, 3);
     expect(resting.pose).toEqual({ xM: 0, yM: 0, headingRad: 0 });
   });
 });

@@ -1,3 +1,4 @@
+import type { Readings, WheelSpeeds } from '../../../src/core/control/controller';
 import type { Drivable } from '../../../src/core/control/drive';
 
 interface Options {
@@ -18,39 +19,40 @@ interface Options {
 export function perfectMachine(options: Options) {
   const { trackM, periodS = 0.001, wallXM = Infinity, stuck = false } = options;
   const pose = { xM: 0, yM: 0, headingRad: options.headingRad ?? 0 };
-  const at = { timeS: 0, leftM: 0, rightM: options.rightM ?? 0, left: 0, right: 0, reads: 0 };
-  const machine: Drivable & { pose: typeof pose; commanded(): [number, number] } = {
+  const told: WheelSpeeds = { leftMPerS: 0, rightMPerS: 0 };
+  let reads = 0;
+  const readings: Readings = {
+    timeS: 0,
+    headingRad: pose.headingRad,
+    leftM: 0,
+    rightM: options.rightM ?? 0,
+    distanceM() {
+      reads += 1;
+      const gap = (wallXM - pose.xM) / Math.cos(pose.headingRad);
+      return Number.isFinite(gap) && !(options.losesEchoes === true && reads % 2 === 1)
+        ? gap
+        : null;
+    },
+  };
+  const machine: Drivable & { pose: typeof pose; told: WheelSpeeds } = {
     pose,
+    told,
+    readings,
     hitWall: false,
-    get timeS() {
-      return at.timeS;
-    },
-    commanded: () => [at.left, at.right],
-    command(left, right) {
-      Object.assign(at, { left, right });
-    },
+    command: (wheels) => void Object.assign(told, wheels),
     advance() {
-      at.timeS += periodS;
+      readings.timeS += periodS;
       if (stuck) return;
-      const [leftM, rightM] = [at.left * periodS, at.right * periodS];
-      at.leftM += leftM;
-      at.rightM += rightM;
+      const [leftM, rightM] = [told.leftMPerS * periodS, told.rightMPerS * periodS];
+      readings.leftM += leftM;
+      readings.rightM += rightM;
       const turn = (rightM - leftM) / trackM;
       const middle = pose.headingRad + turn / 2;
       const chord = ((leftM + rightM) / 2) * (turn === 0 ? 1 : Math.sin(turn / 2) / (turn / 2));
       pose.xM += chord * Math.cos(middle);
       pose.yM += chord * Math.sin(middle);
       pose.headingRad += turn;
-    },
-    headingReadingRad: () => pose.headingRad,
-    leftEncoderM: () => at.leftM,
-    rightEncoderM: () => at.rightM,
-    distanceReadingM() {
-      at.reads += 1;
-      const gap = (wallXM - pose.xM) / Math.cos(pose.headingRad);
-      return Number.isFinite(gap) && !(options.losesEchoes === true && at.reads % 2 === 1)
-        ? gap
-        : null;
+      readings.headingRad = pose.headingRad;
     },
   };
   return machine;

@@ -35,7 +35,7 @@ export function straight(
   const sign = Math.sign(distanceM);
   const steer = steeringOf(keep);
   let start: { timeS: number; travelledM: number } | null = null;
-  let speed = 0;
+  const profile = { speed: 0 };
   return (now, wheels) => {
     const travelled = travelledM(now);
     start ??= { timeS: now.timeS, travelledM: travelled };
@@ -43,8 +43,9 @@ export function straight(
     if (left <= 0) return 'done';
     if (now.timeS - start.timeS > timeoutS) return 'time';
     const braking = Math.max(CREEP_M_PER_S, Math.sqrt(2 * accel * left) - rolledByLag);
-    const faster = Math.max(CREEP_M_PER_S, speed + accel * robot.loopPeriodS);
-    speed = Math.min(speedMPerS, faster, braking);
+    const faster = Math.max(CREEP_M_PER_S, profile.speed + accel * robot.loopPeriodS);
+    const speed = Math.min(speedMPerS, faster, braking);
+    profile.speed = speed;
     const half = steer(now) / 2;
     wheels.leftMPerS = sign * speed - half;
     wheels.rightMPerS = sign * speed + half;

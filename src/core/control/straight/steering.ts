@@ -21,7 +21,7 @@ type Of<S extends StraightStrategy['strategy']> = Extract<StraightStrategy, { st
 function headingHold({ gainMPerSPerRad, headingRad }: Of<'heading-hold'>): Steering {
   let target = headingRad;
   return (now) => {
-    const reading = now.headingReadingRad();
+    const reading = now.headingRad;
     target ??= reading;
     return gainMPerSPerRad * wrap(target - reading);
   };
@@ -30,7 +30,7 @@ function headingHold({ gainMPerSPerRad, headingRad }: Of<'heading-hold'>): Steer
 function encoderBalance({ gainPerS, carried }: Of<'encoder-balance'>): Steering {
   let from: number | null = carried ? 0 : null;
   return (now) => {
-    const difference = now.rightEncoderM() - now.leftEncoderM();
+    const difference = now.rightM - now.leftM;
     from ??= difference;
     return gainPerS * (from - difference);
   };

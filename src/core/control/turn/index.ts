@@ -32,10 +32,10 @@ export function turn(
   { angleRad, how, fromReadingRad, timeoutS }: Turn,
   trackM: number,
 ): Controller {
-  const turned = (now: Readings) => (now.rightEncoderM() - now.leftEncoderM()) / trackM;
+  const turned = (now: Readings) => (now.rightM - now.leftM) / trackM;
   let begun: { timeS: number; gyroRad: number; encoderRad: number; way: TurnWay } | null = null;
   return (now, wheels) => {
-    const reading = now.headingReadingRad();
+    const reading = now.headingRad;
     if (begun === null) {
       const leftOver = fromReadingRad === null ? 0 : wrap(fromReadingRad - reading);
       const targetRad = angleRad + leftOver;
@@ -44,11 +44,11 @@ export function turn(
       begun = { timeS: now.timeS, gyroRad: reading, encoderRad: turned(now), way };
     }
     const timeS = now.timeS - begun.timeS;
-    const rateRadPerS = begun.way.rate({
+    const rateRadPerS = begun.way.rate(
       timeS,
-      gyroRad: reading - begun.gyroRad,
-      encoderRad: turned(now) - begun.encoderRad,
-    });
+      reading - begun.gyroRad,
+      turned(now) - begun.encoderRad,
+    );
     if (rateRadPerS === null) return 'done';
     if (timeS > timeoutS) return 'time';
     const wheel = (rateRadPerS * trackM) / 2;

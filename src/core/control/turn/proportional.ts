@@ -1,5 +1,5 @@
 import type { TurnSchool } from './schema';
-import type { TurnReading, TurnWay } from './ways';
+import type { TurnWay } from './ways';
 
 /** A proportional turn is given so many of its time constants to come near. */
 const TIME_CONSTANTS = 6;
@@ -17,20 +17,20 @@ export function proportional(
   targetRad: number,
 ): TurnWay {
   let integral = 0;
-  let before: TurnReading | undefined;
+  let before: { timeS: number; gyroRad: number } | undefined;
   let settledSince: number | null = null;
   const approachS = Math.min(LONGEST_APPROACH_S, TIME_CONSTANTS / school.kpPerS);
   return {
     expectedS: Math.abs(targetRad) / school.rateRadPerS + approachS + school.settledS,
-    rate: (reading) => {
-      const left = targetRad - reading.gyroRad;
-      const dt = before === undefined ? 0 : reading.timeS - before.timeS;
-      const rateNow = dt > 0 ? (reading.gyroRad - (before?.gyroRad ?? 0)) / dt : 0;
-      before = reading;
+    rate: (timeS, gyroRad) => {
+      const left = targetRad - gyroRad;
+      const dt = before === undefined ? 0 : timeS - before.timeS;
+      const rateNow = dt > 0 ? (gyroRad - (before?.gyroRad ?? 0)) / dt : 0;
+      before = { timeS, gyroRad };
       const near = Math.abs(left) <= school.settledRad;
       const slow = Math.abs(rateNow) <= school.settledRateRadPerS;
-      settledSince = near && slow ? (settledSince ?? reading.timeS) : null;
-      if (settledSince !== null && reading.timeS - settledSince >= school.settledS) return null;
+      settledSince = near && slow ? (settledSince ?? timeS) : null;
+      if (settledSince !== null && timeS - settledSince >= school.settledS) return null;
       const limit = school.integralLimitRadPerS;
       const without = school.kpPerS * left - school.kd * rateNow;
       // While the rate is at its limit the integral would only wind up.

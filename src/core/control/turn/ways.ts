@@ -1,19 +1,18 @@
 import { proportional } from './proportional';
 import type { TurnSchool } from './schema';
 
-/** What a turn reads in one loop: angles turned since it began, left positive. */
-export interface TurnReading {
-  timeS: number;
-  gyroRad: number;
-  encoderRad: number;
-}
-
 /** A turn by an angle, as one way of turning does it. */
 export interface TurnWay {
   /** How long it should take, s. */
   expectedS: number;
-  /** The rate to turn at now, or null when the motors stop for good; it keeps its own state. */
-  rate(now: TurnReading): number | null;
+  /**
+   * The rate to turn at now, or null when the motors stop for good; it keeps its own state.
+   *
+   * @param timeS since the turn began
+   * @param gyroRad turned since then by the gyro, left positive
+   * @param encoderRad and by the encoders
+   */
+  rate(timeS: number, gyroRad: number, encoderRad: number): number | null;
 }
 
 type Of<S extends TurnSchool['school']> = Extract<TurnSchool, { school: S }>;
@@ -26,7 +25,7 @@ function encoder({ rateRadPerS, endRateRadPerS }: Of<'encoder'>, targetRad: numb
   const endRate = endRateRadPerS ?? rateRadPerS;
   return {
     expectedS: Math.abs(targetRad) / rateRadPerS + Math.log(rateRadPerS / endRate) / SLOWING_PER_S,
-    rate: ({ encoderRad }) => {
+    rate: (_timeS, _gyroRad, encoderRad) => {
       const left = sign * (targetRad - encoderRad);
       if (left <= 0) return null;
       return sign * Math.min(rateRadPerS, Math.max(endRate, SLOWING_PER_S * left));
@@ -38,7 +37,8 @@ function stopEarly({ rateRadPerS, leadRad }: Of<'stop-early'>, targetRad: number
   const sign = Math.sign(targetRad);
   return {
     expectedS: Math.abs(targetRad) / rateRadPerS,
-    rate: ({ gyroRad }) => (sign * (targetRad - gyroRad) <= leadRad ? null : sign * rateRadPerS),
+    rate: (_timeS, gyroRad) =>
+      sign * (targetRad - gyroRad) <= leadRad ? null : sign * rateRadPerS,
   };
 }
 
@@ -48,7 +48,7 @@ function twoSpeed(school: Of<'two-speed'>, targetRad: number): TurnWay {
   const slow = Math.min(slowFromRad, Math.abs(targetRad));
   return {
     expectedS: (Math.abs(targetRad) - slow) / rateRadPerS + slow / slowRateRadPerS,
-    rate: ({ gyroRad }) => {
+    rate: (_timeS, gyroRad) => {
       const left = sign * (targetRad - gyroRad);
       if (left <= leadRad) return null;
       return sign * (left > slowFromRad ? rateRadPerS : slowRateRadPerS);
