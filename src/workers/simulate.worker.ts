@@ -1,36 +1,35 @@
-import { simulateRange, type SimulatedRun, type Simulation } from '../core/simulate/run';
-import { forecast, type Forecast } from '../core/simulate/summary';
+import {
+  prepare,
+  simulateRange,
+  type Prepared,
+  type SimulatedRun,
+  type Simulation,
+} from '../core/simulate/run';
 
+/** What is to be simulated from now on, or some of its runs. */
 export type SimulateRequest =
-  | { kind: 'simulate'; simulation: Simulation; from: number; to: number }
-  | { kind: 'summarise'; simulation: Simulation; runs: SimulatedRun[] };
+  { job: number; simulation: Simulation } | { job: number; from: number; to: number };
 
-export type SimulateReply =
-  | { kind: 'runs'; runs: { index: number; run: SimulatedRun; path: Float32Array }[] }
-  | { kind: 'forecast'; forecast: Forecast };
+export interface SimulateReply {
+  job: number;
+  runs: { index: number; run: SimulatedRun; path: Float32Array }[];
+}
 
-/** Runs are handed over in small lots, so that the page can draw them as they land. */
-const LOT = 10;
-
-const reply = (message: SimulateReply, transfer: Transferable[] = []) =>
-  self.postMessage(message, { transfer });
+let current: { simulation: Simulation; prepared: Prepared } | null = null;
 
 self.onmessage = ({ data }: MessageEvent<SimulateRequest>) => {
-  if (data.kind === 'summarise') {
-    reply({ kind: 'forecast', forecast: forecast(data.simulation, data.runs) });
+  if ('simulation' in data) {
+    const { simulation } = data;
+    current = { simulation, prepared: prepare(simulation) };
     return;
   }
-  let lot: { index: number; run: SimulatedRun; path: Float32Array }[] = [];
-  const flush = () => {
-    reply(
-      { kind: 'runs', runs: lot },
-      lot.map(({ path }) => path.buffer),
-    );
-    lot = [];
-  };
-  simulateRange(data.simulation, data.from, data.to, (index, run, path) => {
-    lot.push({ index, run, path });
-    if (lot.length === LOT) flush();
-  });
-  if (lot.length > 0) flush();
+  if (current === null) return;
+  const { simulation, prepared } = current;
+  const { job, from, to } = data;
+  const runs: SimulateReply['runs'] = [];
+  const keep = (index: number, run: SimulatedRun, path: Float32Array) =>
+    runs.push({ index, run, path });
+  simulateRange(simulation, from, to, keep, prepared);
+  const reply: SimulateReply = { job, runs };
+  self.postMessage(reply, { transfer: runs.map(({ path }) => path.buffer) });
 };

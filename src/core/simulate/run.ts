@@ -127,25 +127,27 @@ const tablePose = ({ pose }: Machine): Pose => ({
 
 const TRACE_PERIOD_S = 0.02;
 
+/** A path is kept in points so long apart. */
+const PATH_PERIOD_S = 0.1;
+
 /**
  * Simulate runs `from` (included) to `to` (excluded) of a simulation, one after the other.
  *
- * @param onRun sees each run when it is done, and its path (x, y pairs in metres every `pathPeriodS`)
+ * @param onRun sees each run when it is done, and its path: x, y pairs in metres, every tenth of a second
  */
 export function simulateRange(
   simulation: Simulation,
   from: number,
   to: number,
   onRun: (runIndex: number, run: SimulatedRun, path: Float32Array) => void,
-  pathPeriodS = 0.1,
+  prepared: Prepared = prepare(simulation),
 ): void {
-  const prepared = prepare(simulation);
   for (let runIndex = from; runIndex < to; runIndex += 1) {
     const path: number[] = [];
     let next = 0;
     const run = simulateRun(simulation, prepared, runIndex, (machine) => {
       if (machine.readings.timeS < next) return;
-      next = machine.readings.timeS + pathPeriodS - 1e-9;
+      next = machine.readings.timeS + PATH_PERIOD_S - 1e-9;
       path.push(machine.pose.xM, machine.pose.yM);
     });
     path.push(run.end.xM, run.end.yM);

@@ -1,5 +1,6 @@
 import type { SimulatedRun, Simulation } from '../../core/simulate/run';
 import type { Forecast } from '../../core/simulate/summary';
+import type { ForecastReply, ForecastRequest } from '../../workers/forecast.worker';
 import type { SimulateReply, SimulateRequest } from '../../workers/simulate.worker';
 
 export interface SimulationResult {
@@ -13,11 +14,41 @@ export interface SimulationJob {
   cancel(): void;
 }
 
-const newWorker = () =>
-  new Worker(new URL('../../workers/simulate.worker.ts', import.meta.url), { type: 'module' });
+interface Workers {
+  simulators: Worker[];
+  forecaster: Worker;
+}
+
+/** A worker is given so many runs at a time: a cancelled one is free again at once. */
+const PORTION = 5;
 
 /** Two workers at least, and no more than leave the page a core. */
 const workerCount = () => Math.max(2, Math.min(6, navigator.hardwareConcurrency - 1));
+
+let workers: Workers | null = null;
+let jobs = 0;
+
+/** They live as long as the page: the first simulation starts them. */
+const startWorkers = (): Workers => ({
+  simulators: Array.from(
+    { length: workerCount() },
+    () =>
+      new Worker(new URL('../../workers/simulate.worker.ts', import.meta.url), { type: 'module' }),
+  ),
+  forecaster: new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), {
+    type: 'module',
+  }),
+});
+
+/** After a fault new ones are started. */
+function dropWorkers(): void {
+  workers?.simulators.forEach((worker) => worker.terminate());
+  workers?.forecaster.terminate();
+  workers = null;
+}
+
+const ask = (worker: Worker, request: SimulateRequest | ForecastRequest) =>
+  worker.postMessage(request);
 
 /** Simulate runs 0 to `count` in workers; the result does not depend on how many there are. */
 export function simulateInWorkers(
@@ -25,41 +56,56 @@ export function simulateInWorkers(
   count: number,
   onProgress: (done: number, landed: Float32Array[]) => void,
 ): SimulationJob {
-  const workers = Array.from({ length: workerCount() }, newWorker);
+  workers ??= startWorkers();
+  const { simulators, forecaster } = workers;
+  jobs += 1;
+  const job = jobs;
+  const listening = new AbortController();
+  const { signal } = listening;
   const runs: SimulatedRun[] = [];
   const paths: Float32Array[] = [];
+  let given = 0;
   let done = 0;
-  const end = () => workers.forEach((worker) => worker.terminate());
-  const result = new Promise<SimulationResult>((resolve, reject) => {
-    const receive = ({ data }: MessageEvent<SimulateReply>) => {
-      if (data.kind === 'forecast') {
-        end();
-        resolve({ runs, paths, forecast: data.forecast });
-        return;
-      }
-      for (const { index, run, path } of data.runs) {
-        runs[index] = run;
-        paths[index] = path;
-      }
-      done += data.runs.length;
-      onProgress(
-        done,
-        data.runs.map(({ path }) => path),
-      );
-      if (done === count) ask(workers[0], { kind: 'summarise', simulation, runs });
-    };
-    for (const [i, worker] of workers.entries()) {
-      worker.onmessage = receive;
-      worker.onerror = (event) => {
-        end();
-        reject(new Error(`The simulation stopped: ${event.message}`));
-      };
-      const from = Math.floor((count * i) / workers.length);
-      const to = Math.floor((count * (i + 1)) / workers.length);
-      ask(worker, { kind: 'simulate', simulation, from, to });
+  const give = (worker: Worker) => {
+    const from = given;
+    given = Math.min(count, from + PORTION);
+    if (given > from) ask(worker, { job, from, to: given });
+  };
+  const take = (worker: Worker, reply: SimulateReply) => {
+    for (const { index, run, path } of reply.runs) {
+      runs[index] = run;
+      paths[index] = path;
     }
+    done += reply.runs.length;
+    give(worker);
+    onProgress(
+      done,
+      reply.runs.map(({ path }) => path),
+    );
+    if (done === count) ask(forecaster, { job, simulation, runs });
+  };
+  const result = new Promise<SimulationResult>((resolve, reject) => {
+    const fail = (event: ErrorEvent) => {
+      listening.abort();
+      dropWorkers();
+      reject(new Error(`The simulation stopped: ${event.message}`));
+    };
+    const finish = ({ data }: MessageEvent<ForecastReply>) => {
+      if (data.job !== job) return;
+      listening.abort();
+      resolve({ runs, paths, forecast: data.forecast });
+    };
+    for (const worker of simulators) {
+      const receive = ({ data }: MessageEvent<SimulateReply>) => {
+        if (data.job === job) take(worker, data);
+      };
+      worker.addEventListener('message', receive, { signal });
+      worker.addEventListener('error', fail, { signal });
+      ask(worker, { job, simulation });
+      give(worker);
+    }
+    forecaster.addEventListener('message', finish, { signal });
+    forecaster.addEventListener('error', fail, { signal });
   });
-  return { result, cancel: end };
+  return { result, cancel: () => listening.abort() };
 }
-
-const ask = (worker: Worker | undefined, request: SimulateRequest) => worker?.postMessage(request);
