@@ -94,7 +94,7 @@ async function measureSimulation(page: Page, url: string): Promise<void> {
   const ms = median(runs.map((run) => run.ms));
   const task = Math.max(...runs.map((run) => run.longestTaskMs));
   line(
-    '200 simulated runs of a 30 s route, two workers',
+    '400 simulated runs of a 30 s route, two workers',
     `${ms.toFixed(0)} ms`,
     'under 700 ms',
     ms < 700,

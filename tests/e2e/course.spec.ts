@@ -54,23 +54,27 @@ test('the start moves by keys and by dragging, and steps are dragged', async ({ 
   await expect(page.getByTestId('step-1')).toContainText('Turn');
 });
 
-test('a simulation can be cancelled, and says when the route has changed since', async ({
+test('a simulation can be cancelled, and starts by itself after a change', async ({
   corvat: page,
 }) => {
   await open(page, '/course');
-  await page.getByRole('button', { name: /^Simulate 200 runs/ }).click();
+  await page.getByRole('button', { name: /^Simulate 400 runs/ }).click();
   await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(page.getByRole('button', { name: /^Simulate 200 runs/ })).toBeVisible();
-  await page.getByRole('button', { name: /^Simulate 200 runs/ }).click();
+  await expect(page.getByRole('button', { name: /^Simulate 400 runs/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Simulate 400 runs/ }).click();
   await expect(page.getByRole('region', { name: 'Forecast' })).toBeVisible({ timeout: 30_000 });
-  await page.getByTestId('step-1').getByLabel('Distance').fill('60');
-  await expect(page.getByText('simulate again')).toBeVisible();
+  const sentence = page.getByTestId('course-sentence');
+  await expect(sentence).toContainText(/All missions work in \d+ of 100 runs; between \d+ and \d+/);
+  // Half a metre short of everything: nobody has to press anything to be told.
+  await page.getByTestId('step-1').getByLabel('Distance').fill('20');
+  await expect(sentence).toContainText('All missions work in 0 of 100 runs', { timeout: 30_000 });
+  await expect(page.getByTestId('measure-first')).toBeVisible();
 });
 
 test('what was simulated stays its forecast when it is saved', async ({ corvat: page }) => {
   await open(page, '/course');
   await page.getByTestId('step-1').getByLabel('Distance').fill('61');
-  await page.getByRole('button', { name: /^Simulate 200 runs/ }).click();
+  await page.getByRole('button', { name: /^Simulate 400 runs/ }).click();
   const forecast = page.getByRole('region', { name: 'Forecast' });
   await expect(forecast).toBeVisible({ timeout: 30_000 });
   const said = (await forecast.textContent()) ?? '';
@@ -80,7 +84,7 @@ test('what was simulated stays its forecast when it is saved', async ({ corvat: 
   await dialog.getByRole('button', { name: /^Save/ }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByTestId('saved-state')).toHaveText(/^version \d+$/);
-  await expect(page.getByText('simulate again')).toHaveCount(0);
+  await expect(page.getByText('reckoned anew')).toHaveCount(0);
   await expect(forecast).toHaveText(said);
 });
 

@@ -10,6 +10,8 @@ import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
+import type { Doubt, ImaginedRobot } from '../sources/source';
+import { imaginedRobot } from '../sources/sources';
 import { createMachine, type Machine } from './machine';
 import { controllerOf } from './program';
 import { randomStream } from './random';
@@ -23,17 +25,31 @@ export interface Simulation {
   seed: number;
   /** What was measured of its turns; without it they follow the robot's physics alone. */
   turns?: TurnsCalibration | null;
+  /** What is not known about the robot; without it the robot is taken to be as it is reckoned with. */
+  doubts?: readonly Doubt[];
 }
+
+/** With doubts, so many runs one after the other are of the same imagined robot. */
+export const RUNS_PER_ROBOT = 4;
 
 /** What all runs of a simulation share: its plan, and how its turns differ from the robot's own physics. */
 export interface Prepared {
   plan: PlannedStep[];
   turnErrors: (TurnError | null)[];
+  /** The robot of a run: so many runs each have one of their own. */
+  robotOf(runIndex: number): ImaginedRobot;
 }
 
-export function prepare({ robot, table, route, turns }: Simulation): Prepared {
+export function prepare({ robot, table, route, turns, doubts = [], seed }: Simulation): Prepared {
   const plan = planRoute(route, robot, table);
-  return { plan, turnErrors: turnErrors(plan, robot, turns ?? null) };
+  const imagined = new Map<number, ImaginedRobot>();
+  const robotOf = (runIndex: number) => {
+    const index = Math.floor(runIndex / RUNS_PER_ROBOT);
+    const one = imagined.get(index) ?? imaginedRobot(robot, doubts, seed, index);
+    imagined.set(index, one);
+    return one;
+  };
+  return { plan, turnErrors: turnErrors(plan, robot, turns ?? null), robotOf };
 }
 
 export interface RunEnd extends Pose {
@@ -67,14 +83,17 @@ export interface SimulatedRun {
 const MAX_RUN_S = 300;
 
 /** The true start: the planned pose, and the scatter of placing the robot by hand. */
-function placedStart(route: Route, seed: number, runIndex: number): Pose {
+function placedStart(route: Route, placed: Pose, seed: number, runIndex: number): Pose {
   const random = randomStream(seed, runIndex, 'placement');
   const { alongSdM, acrossSdM, headingSdRad } = route.placement;
   const at = toTable(route.start, {
-    xM: alongSdM * random.normal(),
-    yM: acrossSdM * random.normal(),
+    xM: placed.xM + alongSdM * random.normal(),
+    yM: placed.yM + acrossSdM * random.normal(),
   });
-  return { ...at, headingRad: route.start.headingRad + headingSdRad * random.normal() };
+  return {
+    ...at,
+    headingRad: route.start.headingRad + placed.headingRad + headingSdRad * random.normal(),
+  };
 }
 
 /**
@@ -85,12 +104,13 @@ function placedStart(route: Route, seed: number, runIndex: number): Pose {
  */
 export function simulateRun(
   simulation: Simulation,
-  { plan, turnErrors }: Prepared,
+  { plan, turnErrors, robotOf }: Prepared,
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
-  const { robot, table, route, seed } = simulation;
-  const start = placedStart(route, seed, runIndex);
+  const { table, route, seed } = simulation;
+  const { robot, lateS, placed } = robotOf(runIndex);
+  const start = placedStart(route, placed, seed, runIndex);
   const machine = createMachine(robot, table, start, seed, runIndex);
   const marks: MarkPose[] = [];
   let current = 0;
@@ -105,7 +125,9 @@ export function simulateRun(
       marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }
     const error = turnErrors[index];
-    const lateRad = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
+    const rate = planned.step.kind === 'turn' ? planned.step.rateRadPerS : 0;
+    const measured = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
+    const lateRad = measured + lateS * rate;
     const motion = controllerOf(planned, robot, route.start.headingRad, lateRad);
     const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;

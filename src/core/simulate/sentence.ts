@@ -1,4 +1,5 @@
-import { clock, counted, millimetres, percent } from '../text/quantities';
+import { SOURCES } from '../sources/sources';
+import { clock, counted, millimetres, number } from '../text/quantities';
 import type { Forecast } from './summary';
 
 /** Where runs stopped on the way, and at what. */
@@ -14,18 +15,37 @@ function stopSentence({ failures }: Forecast): string {
   return ` ${counted(stopped, 'run')} stopped on the way: ${at.join('; ')}.`;
 }
 
-/** What the simulated runs of a route say, in a sentence or two: the weakest mission first. */
+/** A source as it stands in "until the … has been measured". */
+function untilMeasured(name: string | null): string {
+  const source = SOURCES.find((one) => one.name === name);
+  if (source === undefined) return '';
+  return `, until the ${source.name} ${source.plural === true ? 'have' : 'has'} been measured`;
+}
+
+/** How often all works: of any robot like this one, and between what for this very one. */
+function chanceSentence({ all, missions, measureFirst }: Forecast): string {
+  const [only] = missions;
+  if (all === null || only === undefined) return 'No mission is worked on this route yet.';
+  const what = missions.length === 1 ? `The ${only.mission.name} works` : 'All missions work';
+  const per100 = (share: number) => number(share * 100);
+  return `${what} in ${per100(all.rate)} of 100 runs; between ${per100(all.low)} and ${per100(all.high)}${untilMeasured(measureFirst)}.`;
+}
+
+function weakestSentence({ missions }: Forecast): string {
+  const weakest = missions.toSorted((a, b) => a.chance.rate - b.chance.rate)[0];
+  if (weakest === undefined || missions.length === 1 || weakest.chance.rate >= STRONG) return '';
+  return ` The ${weakest.mission.name} is the weakest: ${number(weakest.chance.rate * 100)} of 100.`;
+}
+
+/** A mission that works in so many runs is not called weak. */
+const STRONG = 0.95;
+
+/** What the simulated runs of a route say, in a few sentences: how often all works, and what is weak. */
 export function forecastSentence(forecast: Forecast): string {
-  const weakest = forecast.missions.toSorted((a, b) => a.chance.rate - b.chance.rate)[0];
   const radius = forecast.end.r95AboutTargetM;
   const end =
     radius === null
       ? ''
       : ` 95 of 100 end within ${millimetres(radius)} of the plan, after about ${clock(forecast.medianTimeS)}.`;
-  const stops = stopSentence(forecast);
-  if (weakest === undefined) return `No mission is worked on this route yet.${end}${stops}`;
-  if (weakest.chance.rate >= 0.95) {
-    return `Every mission works in at least ${percent(weakest.chance.rate)} of ${forecast.runs} simulated runs.${end}${stops}`;
-  }
-  return `The ${weakest.mission.name} is the weakest: it works in ${percent(weakest.chance.rate)} of ${forecast.runs} simulated runs.${end}${stops}`;
+  return `${chanceSentence(forecast)}${weakestSentence(forecast)}${end}${stopSentence(forecast)}`;
 }

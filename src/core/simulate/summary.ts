@@ -1,16 +1,21 @@
-import { isInWindow, type Pose } from '../geometry/pose';
+import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { wilson, type SuccessRate } from '../stats/wilson';
+import { robotRange, type RobotRange } from './robotRange';
+import { whatMatters } from './whatMatters';
 import { nearestWall, whyMissed } from './whyMissed';
-import type { MarkPose, SimulatedRun, Simulation } from './run';
+import { RUNS_PER_ROBOT, type MarkPose, type SimulatedRun, type Simulation } from './run';
 
 /** How the simulated runs stand at one mission. */
 export interface MissionForecast {
   mission: Mission;
   /** Share of all runs whose pose at the mark lies in the mission's window. */
   chance: SuccessRate;
+  /** Between which chances that of this very robot lies, 95 %. */
+  low: number;
+  high: number;
   /** Poses at the (first) mark, against the mission's pose; null where no run got there. */
   scatter: Consistency | null;
   /** Why it works in so few runs; null where it works in most. */
@@ -24,6 +29,10 @@ export interface Forecast {
   end: Consistency;
   medianTimeS: number;
   missions: MissionForecast[];
+  /** Runs in which every mission works; null where there is none. */
+  all: RobotRange | null;
+  /** What to measure first, by the name of its source; null where nothing unmeasured matters. */
+  measureFirst: string | null;
   /** Mean of the points of the missions worked, per run. */
   expectedPoints: number;
   /** Runs that stopped at each step, by step index; steps that nobody failed are left out. */
@@ -61,24 +70,60 @@ function countFailures(runs: readonly SimulatedRun[], table: Table): StepFailure
     .sort((a, b) => a.step - b.step);
 }
 
+/** The values of each imagined robot's runs, summed. */
+function sumPerRobot(values: readonly number[], runsEach: number): number[] {
+  const sums: number[] = [];
+  for (let i = 0; i + runsEach <= values.length; i += runsEach) {
+    sums.push(values.slice(i, i + runsEach).reduce((sum, value) => sum + value, 0));
+  }
+  return sums;
+}
+
+/** Where the imagined robots end, by their mean offsets from the plan. */
+function endsOfRobots(target: Pose, runs: readonly SimulatedRun[]) {
+  const offsets = runs.map(({ end }) =>
+    alongAcross({ xM: end.xM - target.xM, yM: end.yM - target.yM }, target.headingRad),
+  );
+  const ofRobot = (value: (offset: (typeof offsets)[number]) => number) =>
+    sumPerRobot(offsets.map(value), RUNS_PER_ROBOT).map((sum) => sum / RUNS_PER_ROBOT);
+  return {
+    along: ofRobot(({ alongM }) => alongM),
+    across: ofRobot(({ acrossM }) => acrossM),
+    far: ofRobot(({ alongM, acrossM }) => Math.hypot(alongM, acrossM)),
+  };
+}
+
 /** Chance per mission, scatter at the end and at each mark, and time, from simulated runs (n ≥ 1). */
 export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]): Forecast {
-  const { route, robot, table } = simulation;
+  const { route, robot, table, doubts = [], seed } = simulation;
   const target = plannedEnd(route, planRoute(route, robot, table));
+  // A robot that is known exactly is the same one in all runs.
+  const runsEach = doubts.length === 0 ? 1 : RUNS_PER_ROBOT;
+  const rangeOf = (passed: readonly boolean[]) =>
+    robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach);
   const marked = new Set(route.steps.flatMap((s) => (s.kind === 'mark' ? [s.missionId] : [])));
-  const missions = table.missions.flatMap((mission): MissionForecast[] => {
-    if (!marked.has(mission.id)) return [];
-    const atMark = (run: SimulatedRun): MarkPose | undefined =>
-      run.marks.find((mark) => mark.missionId === mission.id);
-    const poses = runs.flatMap((run) => atMark(run) ?? []);
-    const worked = poses.filter((pose) => isInWindow(pose, mission.pose, mission.window)).length;
-    const chance = wilson(worked, runs.length);
+  const known = table.missions.filter(({ id }) => marked.has(id));
+  const atMark = (run: SimulatedRun, mission: Mission): MarkPose | undefined =>
+    run.marks.find((mark) => mark.missionId === mission.id);
+  const works = (run: SimulatedRun, mission: Mission): boolean => {
+    const pose = atMark(run, mission);
+    return pose !== undefined && isInWindow(pose, mission.pose, mission.window);
+  };
+  const missions = known.flatMap((mission): MissionForecast[] => {
+    const passed = runs.map((run) => works(run, mission));
+    const chance = wilson(passed.filter(Boolean).length, runs.length);
     if (chance === null) return [];
+    const { low, high } = rangeOf(passed) ?? {
+      low: chance.low95,
+      high: chance.high95,
+    };
+    const poses = runs.flatMap((run) => atMark(run, mission) ?? []);
     const scatter = poses.length === 0 ? null : consistency(mission.pose, poses);
     const step = route.steps.findIndex((s) => s.kind === 'mark' && s.missionId === mission.id) + 1;
-    const why = whyMissed({ mission, chance, scatter }, step);
-    return [{ mission, chance, scatter, why }];
+    const why = whyMissed({ mission, chance, low, high, scatter }, step);
+    return [{ mission, chance, low, high, scatter, why }];
   });
+  const passed = runs.map((run) => known.every((mission) => works(run, mission)));
   return {
     runs: runs.length,
     target,
@@ -88,6 +133,8 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
     ),
     medianTimeS: median(runs.map((run) => run.end.timeS)),
     missions,
+    all: known.length === 0 ? null : rangeOf(passed),
+    measureFirst: whatMatters(doubts, seed, endsOfRobots(target, runs)),
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
     failures: countFailures(runs, table),
   };

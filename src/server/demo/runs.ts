@@ -2,7 +2,7 @@ import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angl
 import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
-import { simulateRun, type SimulatedRun } from '../../core/simulate/run';
+import { prepare, simulateRun, type SimulatedRun } from '../../core/simulate/run';
 import type { RunRecord } from '../../formats/records';
 import { demoId } from './ids';
 import { pipit, winterGarden, type DemoSeries } from './scenario';
@@ -35,7 +35,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       route: { ...route, placement: series.placement },
       seed: series.seed,
     };
-    const run = simulateRun(simulation, { plan, turnErrors: [] }, i);
+    const run = simulateRun(simulation, { ...prepare(simulation), plan, turnErrors: [] }, i);
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
         if (!route.steps.some((step) => step.kind === 'mark' && step.missionId === id)) return [];

@@ -1,5 +1,7 @@
 import { fittedRobot } from '../../core/calibration/fittedRobot';
 import { CALIBRATION_NAMES } from '../../core/calibration/names';
+import type { Doubt } from '../../core/sources/source';
+import { doubtsOf } from '../../core/sources/sources';
 import { describeCalibration } from '../../core/calibration/describe';
 import type { Freshness } from '../../core/freshness';
 import type { SavedCalibration } from '../../formats/benchRecords';
@@ -14,7 +16,13 @@ export async function courseCalibrations(
   record: RobotRecord,
 ): Promise<{
   robot: RobotRecord;
-  calibrations: { turns: SavedCalibration | null; standing: Freshness; others: string[] };
+  calibrations: {
+    turns: SavedCalibration | null;
+    standing: Freshness;
+    others: string[];
+    /** How well the robot is known by them. */
+    doubts: Doubt[];
+  };
   /** All that were ever applied: a route may have been planned with an earlier one. */
   all: SavedCalibration[];
 }> {
@@ -26,17 +34,16 @@ export async function courseCalibrations(
   const others = [current.drive, current['gyro-drift']].flatMap((one) =>
     one === undefined ? [] : [one],
   );
+  const values = Object.values(current).map(({ value }) => value);
   return {
     all: known.calibrations,
     robot: {
       ...record,
-      robot: fittedRobot(
-        record.robot,
-        Object.values(current).map(({ value }) => value),
-      ).robot,
+      robot: fittedRobot(record.robot, values).robot,
     },
     calibrations: {
       turns: current.turns ?? null,
+      doubts: doubtsOf(values),
       standing: standing.turns,
       others: others.map(
         ({ value }) => `${CALIBRATION_NAMES[value.kind]}, ${describeCalibration(value)}`,

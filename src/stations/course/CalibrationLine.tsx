@@ -1,3 +1,4 @@
+import type { Doubt } from '../../core/sources/source';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
@@ -13,6 +14,8 @@ export interface CourseCalibrations {
   standing: Freshness;
   /** Other calibrations that the plan is reckoned with, in words. */
   others: string[];
+  /** How well the robot is known. */
+  doubts: readonly Doubt[];
 }
 
 interface Props {

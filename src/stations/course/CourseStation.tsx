@@ -32,7 +32,7 @@ import { SaveVersionDialog } from './SaveVersionDialog';
 import { StartSentence } from './StartSentence';
 import { StepList } from './StepList';
 import { useDraft } from './useDraft';
-import { SIMULATED_RUNS, useSimulation } from './useSimulation';
+import { SIMULATED_RUNS, useSimulation, useStartAfterChange } from './useSimulation';
 import { VersionsDialog } from './VersionsDialog';
 
 interface Props {
@@ -109,6 +109,13 @@ function CourseEditor(props: Props) {
 
   const applied = calibrations.turns?.value;
   const turns = applied?.kind === 'turns' ? applied : null;
+  const { doubts } = calibrations;
+  const wanted = useMemo(
+    () => ({ robot: robot.robot, table, route, seed: SEED, turns, doubts }),
+    [robot, table, route, turns, doubts],
+  );
+  const simulate = () => simulation.start(wanted);
+  useStartAfterChange(wanted, history.past.length > 0, simulation.start);
   const edit = (next: Route, about: string) => dispatch(editOf(next, about));
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
@@ -127,7 +134,6 @@ function CourseEditor(props: Props) {
     edit(isFirst ? { ...next, turnCalibrationId: calibrations.turns?.id ?? null } : next, 'add');
     setSelected(at);
   };
-  const simulate = () => simulation.start({ robot: robot.robot, table, route, seed: SEED, turns });
   useKeys((key) => {
     if (key === 's' && !state.running && route.steps.length > 0) simulate();
     else if (key === '?') setDialog('keys');
@@ -138,7 +144,7 @@ function CourseEditor(props: Props) {
   const stale = state.result !== null && !sameRoute(state.result.of.route, route);
   const sentence =
     forecast === null
-      ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it to see where ${SIMULATED_RUNS} runs would land.`
+      ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it, or change something, to see where ${SIMULATED_RUNS} runs would land.`
       : forecastSentence(forecast);
 
   return (
@@ -191,8 +197,12 @@ function CourseEditor(props: Props) {
           />
           {state.problem !== null && <Notice tone="fault">{state.problem}</Notice>}
           <MendFirst />
-          {stale && <Notice tone="careful">The route was changed since: simulate again.</Notice>}
-          {forecast !== null && <ForecastPanel forecast={forecast} />}
+          {stale && !state.running && (
+            <p className="faint" role="status">
+              The route was changed: it is reckoned anew in a moment.
+            </p>
+          )}
+          {forecast !== null && <ForecastPanel forecast={forecast} robotId={robot.id} />}
         </div>
         <section className={styles.right} aria-label="Route">
           <div className={styles.startRow}>

@@ -1,13 +1,22 @@
 import type { Forecast } from '../../core/simulate/summary';
 import { clock, number } from '../../core/text/quantities';
+import { SOURCES } from '../../core/sources/sources';
 import { Figure } from '../../ui/Figure';
 import styles from './ForecastPanel.module.css';
+
+const MEASURED_AT = {
+  square: { href: '/bench/square', label: 'Drive a square path' },
+  turns: { href: '/bench/turns', label: 'Measure turns' },
+  still: { href: '/bench/still', label: 'Make a still check' },
+  record: { href: '/robot', label: 'Measure it over a metre, and put it into the record' },
+};
 
 const share = (value: number) => number(value * 100);
 
 /** What the simulated runs say, mission by mission. */
-export function ForecastPanel({ forecast }: { forecast: Forecast }) {
+export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robotId: string }) {
   const { end } = forecast;
+  const first = SOURCES.find(({ name }) => name === forecast.measureFirst);
   return (
     <section aria-label="Forecast" className={styles.forecast}>
       <table className={styles.chances}>
@@ -15,12 +24,12 @@ export function ForecastPanel({ forecast }: { forecast: Forecast }) {
           <tr>
             <th scope="col">Mission</th>
             <th scope="col">Chance</th>
-            <th scope="col">95 % sure</th>
+            <th scope="col">This robot’s, between</th>
             <th scope="col">Points</th>
           </tr>
         </thead>
         <tbody>
-          {forecast.missions.map(({ mission, chance, why }) => (
+          {forecast.missions.map(({ mission, chance, low, high, why }) => (
             <tr key={mission.id}>
               <th scope="row">
                 {mission.name}
@@ -33,13 +42,23 @@ export function ForecastPanel({ forecast }: { forecast: Forecast }) {
                 <strong>{share(chance.rate)} %</strong>
               </td>
               <td className="faint">
-                {share(chance.low95)} to {share(chance.high95)} %
+                {share(low)} and {share(high)} %
               </td>
               <td>{mission.points}</td>
             </tr>
           ))}
         </tbody>
       </table>
+      {first !== undefined && (
+        <p className={styles.first} data-testid="measure-first">
+          What is least known and matters most: the {first.name}.{' '}
+          {first.measuredBy !== null && (
+            <a href={`${MEASURED_AT[first.measuredBy].href}?robot=${robotId}`}>
+              {MEASURED_AT[first.measuredBy].label}
+            </a>
+          )}
+        </p>
+      )}
       <dl className={styles.figures}>
         <Figure
           tone="predicted"

@@ -21,27 +21,24 @@ interface Props {
 /** What can be done with the route as a whole; while it is simulated, how far that is. */
 export function RouteActions(props: Props) {
   const { simulation, history, dispatch, onOpen } = props;
-  if (simulation.running) {
-    return (
-      <div className={styles.actions}>
+  return (
+    <div className={styles.actions}>
+      {simulation.running ? (
         <Progress
           label="Simulated runs"
           done={simulation.done}
           total={SIMULATED_RUNS}
           onCancel={props.onCancel}
         />
-      </div>
-    );
-  }
-  return (
-    <div className={styles.actions}>
-      <Button
-        look="strong"
-        disabled={history.present.steps.length === 0}
-        onClick={props.onSimulate}
-      >
-        Simulate {SIMULATED_RUNS} runs <kbd>s</kbd>
-      </Button>
+      ) : (
+        <Button
+          look="strong"
+          disabled={history.present.steps.length === 0}
+          onClick={props.onSimulate}
+        >
+          Simulate {SIMULATED_RUNS} runs <kbd>s</kbd>
+        </Button>
+      )}
       <Button disabled={!props.changed} onClick={() => onOpen('save')}>
         Save version…
       </Button>

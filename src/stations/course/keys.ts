@@ -2,7 +2,7 @@ import type { KeyMeaning } from '../../ui/KeyHelp';
 
 /** The keys of the route's screen. */
 export const COURSE_KEYS: KeyMeaning[] = [
-  { keys: ['s'], does: 'simulate 200 runs' },
+  { keys: ['s'], does: 'simulate 400 runs' },
   { keys: ['Ctrl', 'z'], does: 'undo (outside of fields)' },
   { keys: ['Ctrl', 'y'], does: 'redo' },
   { keys: ['Alt', '↑ ↓'], does: 'move the step up or down' },

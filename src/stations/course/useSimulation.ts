@@ -3,7 +3,8 @@ import type { Simulation } from '../../core/simulate/run';
 import { sentenceOf } from '../api';
 import { simulateInWorkers, type SimulationJob, type SimulationResult } from './simulateInWorkers';
 
-export const SIMULATED_RUNS = 200;
+/** A hundred imagined robots, four runs each. */
+export const SIMULATED_RUNS = 400;
 
 /** The latest simulation: none, under way, done (perhaps of an older draft), or failed. */
 export interface SimulationState {
@@ -51,4 +52,20 @@ export function useSimulation() {
     setState(NOTHING);
   }, []);
   return { state, start, cancel };
+}
+
+/** Typing is over when nothing was typed for so long. */
+const PAUSE_MS = 500;
+
+/** Simulates by itself, a moment after something was changed. */
+export function useStartAfterChange(
+  wanted: Simulation,
+  isChanged: boolean,
+  start: (simulation: Simulation) => void,
+): void {
+  useEffect(() => {
+    if (!isChanged || wanted.route.steps.length === 0) return undefined;
+    const timer = setTimeout(() => start(wanted), PAUSE_MS);
+    return () => clearTimeout(timer);
+  }, [wanted, isChanged, start]);
 }

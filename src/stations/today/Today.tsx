@@ -83,7 +83,7 @@ export function Today({ newest, deeds, knowledge, series, hasEarlier, team, chil
               <a className={button.button} href="/course">
                 Change the route
               </a>
-              <span>Simulate 200 runs of it before the robot drives one</span>
+              <span>Simulate 400 runs of it before the robot drives one</span>
             </li>
           </ul>
         </section>

@@ -1,0 +1,66 @@
+import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
+import { mean } from '../stats/moments';
+import { wilson } from '../stats/wilson';
+
+/** A chance over all robots that this one may be, and between which chances its own lies (95 %). */
+export interface RobotRange {
+  rate: number;
+  low: number;
+  high: number;
+}
+
+/** The value below which a share of a beta distribution lies; by halving. */
+function betaQuantile(share: number, a: number, b: number): number {
+  let low = 0;
+  let high = 1;
+  for (let i = 0; i < 40; i += 1) {
+    const middle = (low + high) / 2;
+    if (betaCdf(middle, a, b) < share) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * How alike two runs of one robot are (correlation), beyond what a few runs scatter by themselves, by the
+ * method of moments; taken one standard error larger, so that what cannot be told is not taken for nothing.
+ *
+ * Source: Griffiths, Biometrics 29 (1973) 637–648, for the beta-binomial distribution; Fisher, Statistical
+ * Methods for Research Workers, 1925, section 39, for the error of an intraclass correlation.
+ */
+function likeness(worked: readonly number[], runsEach: number, rate: number): number {
+  const binomial = rate * (1 - rate);
+  if (runsEach < 2 || binomial === 0) return 0;
+  const variance = mean(worked.map((k) => (k / runsEach - rate) ** 2));
+  const alike = Math.max(0, (variance / binomial - 1 / runsEach) / (1 - 1 / runsEach));
+  const error =
+    ((1 - alike) * (1 + (runsEach - 1) * alike) * Math.SQRT2) /
+    Math.sqrt(runsEach * (runsEach - 1) * worked.length);
+  return Math.min(MOST_ALIKE, alike + error);
+}
+
+/** Two runs of one robot are never exactly the same. */
+const MOST_ALIKE = 0.999;
+
+/**
+ * Between which chances one robot's own lies, from a few runs of each of many imagined robots: their chances
+ * are taken for a beta distribution. It is never narrower than what so many runs can tell (Wilson).
+ *
+ * @param worked of each robot, how many of its runs worked
+ * @param runsEach runs of each robot; with one there is nothing that they could have in common
+ */
+export function robotRange(worked: readonly number[], runsEach: number): RobotRange | null {
+  const total = worked.reduce((sum, k) => sum + k, 0);
+  const told = wilson(total, worked.length * runsEach);
+  if (told === null) return null;
+  const { rate, low95, high95 } = told;
+  const alike = likeness(worked, runsEach, rate);
+  if (alike === 0) return { rate, low: low95, high: high95 };
+  const size = 1 / alike - 1;
+  const [a, b] = [rate * size, (1 - rate) * size];
+  return {
+    rate,
+    low: Math.min(low95, betaQuantile(0.025, a, b)),
+    high: Math.max(high95, betaQuantile(0.975, a, b)),
+  };
+}

@@ -1,0 +1,50 @@
+import type { CalibrationValue } from '../calibration/calibration';
+import type { Pose } from '../geometry/pose';
+import type { Robot } from '../robot';
+
+/** One robot as it may be, as far as nobody knows better. */
+export interface ImaginedRobot {
+  robot: Robot;
+  /** Turns go on for so much longer than foreseen, s: rate × this is the angle. */
+  lateS: number;
+  /** Where its start jig truly puts it, in its own frame. */
+  placed: Pose;
+}
+
+/** How well one quantity of a robot is known. */
+export interface Doubt {
+  name: string;
+  /** Standard deviation of what is not known about this robot, in the source's own unit. */
+  sdRobot: number;
+  /** Whether anybody has measured it; else the deviation is a cautious guess. */
+  measured: boolean;
+}
+
+/** A named source of error: something that can make every run of one robot differ from the plan. */
+export interface Source {
+  /** As in "until the … has been measured". */
+  name: string;
+  /** "has" or "have". */
+  plural?: boolean;
+  /** The procedure of the Bench, or the record, by which it is measured; null: by none yet. */
+  measuredBy: 'square' | 'turns' | 'still' | 'record' | null;
+  doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;
+  /** The robot with so much of it. */
+  imagine(one: ImaginedRobot, deviation: number): ImaginedRobot;
+}
+
+/** A doubt about what nobody has measured. */
+export const guess = (sdRobot: number): Omit<Doubt, 'name'> => ({ sdRobot, measured: false });
+
+export const withErrors = (
+  one: ImaginedRobot,
+  errors: Partial<Robot['errors']>,
+): ImaginedRobot => ({
+  ...one,
+  robot: { ...one.robot, errors: { ...one.robot.errors, ...errors } },
+});
+
+export const withGyro = (one: ImaginedRobot, gyro: Partial<Robot['gyro']>): ImaginedRobot => ({
+  ...one,
+  robot: { ...one.robot, gyro: { ...one.robot.gyro, ...gyro } },
+});

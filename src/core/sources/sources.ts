@@ -1,0 +1,150 @@
+import type { CalibrationValue } from '../calibration/calibration';
+import { radiansFromDegrees as deg } from '../geometry/angle';
+import type { Robot } from '../robot';
+import { randomStream } from '../simulate/random';
+import { guess, withErrors, withGyro, type Doubt, type ImaginedRobot, type Source } from './source';
+
+/** What a square path leaves open of track and wheels: its calibration does not keep its interval. */
+const TRACK_AFTER_SQUARE = 0.004;
+const WHEELS_AFTER_SQUARE = 0.0003;
+/** A turn measured by the protractor is measured with its gyro's scale in it. */
+const SCALE_AFTER_TURNS = 0.001;
+/** Of too few turns to tell their scatter. */
+const TURNS_SCATTER = deg(1);
+/** A sideways pull of 0.5° a metre, as a difference of the wheels over a usual track of 0.13 m. */
+const WHEELS_DIFFER = deg(0.5) * 0.13;
+/** Two degrees at 90°/s, and in proportion to the rate. */
+const STOP_S = 2 / 90;
+
+const has = (values: readonly CalibrationValue[], kind: CalibrationValue['kind']) =>
+  values.some((value) => value.kind === kind);
+
+/**
+ * Everything about a robot that may not be as it is reckoned with, and how well it is known: the deviations
+ * where nobody has measured anything are cautious guesses.
+ */
+export const SOURCES: readonly Source[] = [
+  {
+    name: 'wheel size',
+    measuredBy: 'record',
+    doubt: () => guess(0.01),
+    imagine: (one, share) =>
+      withErrors(one, { wheelScaleError: one.robot.errors.wheelScaleError + share }),
+  },
+  {
+    name: 'track width',
+    measuredBy: 'square',
+    doubt: (values) =>
+      has(values, 'drive') ? { sdRobot: TRACK_AFTER_SQUARE, measured: true } : guess(0.02),
+    imagine: (one, share) =>
+      withErrors(one, { trackScaleError: one.robot.errors.trackScaleError + share }),
+  },
+  {
+    name: 'sideways pull',
+    measuredBy: 'square',
+    doubt: (values) =>
+      has(values, 'drive')
+        ? { sdRobot: WHEELS_AFTER_SQUARE, measured: true }
+        : guess(WHEELS_DIFFER),
+    imagine: (one, share) =>
+      withErrors(one, { wheelDifference: one.robot.errors.wheelDifference + share }),
+  },
+  {
+    name: 'scale of the heading sensor',
+    measuredBy: 'turns',
+    doubt: (values) =>
+      has(values, 'turns') ? { sdRobot: SCALE_AFTER_TURNS, measured: true } : guess(0.005),
+    imagine: (one, share) => withGyro(one, { scaleError: one.robot.gyro.scaleError + share }),
+  },
+  {
+    name: 'drift',
+    measuredBy: 'still',
+    doubt: (values) => {
+      const drift = values.find((value) => value.kind === 'gyro-drift');
+      if (drift === undefined) return guess(deg(0.02));
+      return { sdRobot: (drift.high95 - drift.low95) / (2 * 1.96), measured: true };
+    },
+    imagine: (one, radPerS) =>
+      withGyro(one, { driftRadPerS: one.robot.gyro.driftRadPerS + radPerS }),
+  },
+  {
+    name: 'turns',
+    plural: true,
+    measuredBy: 'turns',
+    doubt: (values) => {
+      const turns = values.find((value) => value.kind === 'turns');
+      if (turns === undefined) return guess(STOP_S);
+      // The mean of n turns, over the rate at which they were made.
+      const errors = turns.groups.map(
+        ({ residualSdRad, n, rates }) =>
+          (residualSdRad ?? TURNS_SCATTER) / Math.sqrt(n) / Math.min(...rates),
+      );
+      return { sdRobot: Math.max(...errors), measured: true };
+    },
+    imagine: (one, lateS) => ({ ...one, lateS: one.lateS + lateS }),
+  },
+  {
+    name: 'offset of the distance sensor',
+    measuredBy: null,
+    doubt: () => guess(0.005),
+    imagine: (one, offsetM) =>
+      withDistance(one, ({ offsetM: now }) => ({ offsetM: now + offsetM })),
+  },
+  {
+    name: 'scale of the distance sensor',
+    measuredBy: null,
+    doubt: () => guess(0.01),
+    imagine: (one, share) => withDistance(one, ({ scale }) => ({ scale: scale * (1 + share) })),
+  },
+  {
+    name: 'place of the start jig',
+    measuredBy: null,
+    doubt: () => guess(0.001),
+    imagine: (one, acrossM) => ({
+      ...one,
+      placed: { ...one.placed, yM: one.placed.yM + acrossM },
+    }),
+  },
+  {
+    name: 'aim of the start jig',
+    measuredBy: null,
+    doubt: () => guess(deg(0.3)),
+    imagine: (one, angleRad) => ({
+      ...one,
+      placed: { ...one.placed, headingRad: one.placed.headingRad + angleRad },
+    }),
+  },
+];
+
+function withDistance(
+  one: ImaginedRobot,
+  change: (sensor: NonNullable<Robot['distance']>) => Partial<NonNullable<Robot['distance']>>,
+): ImaginedRobot {
+  const { distance } = one.robot;
+  if (distance === null) return one;
+  return { ...one, robot: { ...one.robot, distance: { ...distance, ...change(distance) } } };
+}
+
+/** How well each source is known of a robot, by the calibrations that hold. */
+export const doubtsOf = (values: readonly CalibrationValue[]): Doubt[] =>
+  SOURCES.map((source) => ({ name: source.name, ...source.doubt(values) }));
+
+/** How far a source is off in an imagined robot, in its standard deviations. */
+export const drawn = (name: string, seed: number, robotIndex: number): number =>
+  randomStream(seed, robotIndex, `robot: ${name}`).normal();
+
+/** The robot that is imagined under a number: each source off by its own chance. */
+export function imaginedRobot(
+  robot: Robot,
+  doubts: readonly Doubt[],
+  seed: number,
+  robotIndex: number,
+): ImaginedRobot {
+  const asFitted: ImaginedRobot = { robot, lateS: 0, placed: { xM: 0, yM: 0, headingRad: 0 } };
+  return doubts.reduce((one, { name, sdRobot }) => {
+    const source = SOURCES.find((each) => each.name === name);
+    return source === undefined
+      ? one
+      : source.imagine(one, sdRobot * drawn(name, seed, robotIndex));
+  }, asFitted);
+}
