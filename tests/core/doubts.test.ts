@@ -42,6 +42,8 @@ const DRIVE: CalibrationValue = {
   trackRatio: 1,
   leftWheelFactor: 1,
   rightWheelFactor: 1,
+  trackRatioSe: 0.003,
+  wheelRatioSe: 0.0005,
 };
 const DRIFT: CalibrationValue = {
   kind: 'gyro-drift',
@@ -83,6 +85,7 @@ describe('what is known of a robot', () => {
       if (now?.measured === true) expect(now.sdRobot).toBeLessThan(guess.sdRobot);
       else expect(now).toEqual(guess);
     });
+    expect(known.find(({ name }) => name === 'track width')?.sdRobot).toBe(0.003);
     const measured = known.filter((one) => one.measured).map(({ name }) => name);
     expect(measured).toEqual([
       'track width',

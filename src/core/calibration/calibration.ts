@@ -36,6 +36,9 @@ const driveValue = z.object({
   trackRatio: z.number().positive(),
   leftWheelFactor: z.number().positive(),
   rightWheelFactor: z.number().positive(),
+  /** Standard errors of the track, and of right over left wheel; calibrations made before do not say. */
+  trackRatioSe: notNegative.optional(),
+  wheelRatioSe: notNegative.optional(),
 });
 
 /** What a procedure found about a robot and may be reckoned with from then on. */

@@ -4,7 +4,7 @@ import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
 import { guess, withErrors, withGyro, type Doubt, type ImaginedRobot, type Source } from './source';
 
-/** What a square path leaves open of track and wheels: its calibration does not keep its interval. */
+/** What a square path leaves open of track and wheels, where its calibration does not say. */
 const TRACK_AFTER_SQUARE = 0.004;
 const WHEELS_AFTER_SQUARE = 0.0003;
 /** A turn measured by the protractor is measured with its gyro's scale in it. */
@@ -15,9 +15,6 @@ const TURNS_SCATTER = deg(1);
 const WHEELS_DIFFER = deg(0.5) * 0.13;
 /** Two degrees at 90°/s, and in proportion to the rate. */
 const STOP_S = 2 / 90;
-
-const has = (values: readonly CalibrationValue[], kind: CalibrationValue['kind']) =>
-  values.some((value) => value.kind === kind);
 
 /**
  * Everything about a robot that may not be as it is reckoned with, and how well it is known: the deviations
@@ -34,18 +31,22 @@ export const SOURCES: readonly Source[] = [
   {
     name: 'track width',
     measuredBy: 'square',
-    doubt: (values) =>
-      has(values, 'drive') ? { sdRobot: TRACK_AFTER_SQUARE, measured: true } : guess(0.02),
+    doubt: (values) => {
+      const drive = values.find((value) => value.kind === 'drive');
+      if (drive === undefined) return guess(0.02);
+      return { sdRobot: drive.trackRatioSe ?? TRACK_AFTER_SQUARE, measured: true };
+    },
     imagine: (one, share) =>
       withErrors(one, { trackScaleError: one.robot.errors.trackScaleError + share }),
   },
   {
     name: 'sideways pull',
     measuredBy: 'square',
-    doubt: (values) =>
-      has(values, 'drive')
-        ? { sdRobot: WHEELS_AFTER_SQUARE, measured: true }
-        : guess(WHEELS_DIFFER),
+    doubt: (values) => {
+      const drive = values.find((value) => value.kind === 'drive');
+      if (drive === undefined) return guess(WHEELS_DIFFER);
+      return { sdRobot: drive.wheelRatioSe ?? WHEELS_AFTER_SQUARE, measured: true };
+    },
     imagine: (one, share) =>
       withErrors(one, { wheelDifference: one.robot.errors.wheelDifference + share }),
   },
@@ -53,7 +54,9 @@ export const SOURCES: readonly Source[] = [
     name: 'scale of the heading sensor',
     measuredBy: 'turns',
     doubt: (values) =>
-      has(values, 'turns') ? { sdRobot: SCALE_AFTER_TURNS, measured: true } : guess(0.005),
+      values.some(({ kind }) => kind === 'turns')
+        ? { sdRobot: SCALE_AFTER_TURNS, measured: true }
+        : guess(0.005),
     imagine: (one, share) => withGyro(one, { scaleError: one.robot.gyro.scaleError + share }),
   },
   {
