@@ -4,7 +4,7 @@ import { tableSchema } from '../../src/core/course/table';
 import { distanceSensorSchema } from '../../src/core/robot';
 import { bodyRadius, hitsWall, pushInside } from '../../src/core/simulate/contact';
 import { Gyro } from '../../src/core/simulate/gyro';
-import { beamToSegment, gapAhead, rayToSegment } from '../../src/core/simulate/ray';
+import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/simulate/ray';
 import { randomStream } from '../../src/core/simulate/random';
 import { sampleSd } from '../../src/core/stats/moments';
 import { deg, idealRobot } from './support';
@@ -23,10 +23,10 @@ describe('what a distance sensor sees', () => {
 
   it('a wide beam reads the perpendicular until φ leaves the beam', () => {
     for (const phi of [0, 5, 9.9]) {
-      expect(beamToSegment(1, 0, deg(phi), deg(10), wall)).toBeCloseTo(1, 9);
+      expect(nearestInBeam(1, 0, deg(phi), deg(10), [wall])).toBeCloseTo(1, 9);
     }
     // Then the beam's nearer edge.
-    expect(beamToSegment(1, 0, deg(15), deg(10), wall)).toBeCloseTo(1 / Math.cos(deg(5)), 9);
+    expect(nearestInBeam(1, 0, deg(15), deg(10), [wall])).toBeCloseTo(1 / Math.cos(deg(5)), 9);
   });
 
   it('never sees further with a wider beam, nor nearer than the nearest point', () => {
@@ -34,8 +34,8 @@ describe('what a distance sensor sees', () => {
     const beam = fc.double({ min: 0, max: 0.8, noNaN: true });
     fc.assert(
       fc.property(angle, beam, beam, (heading, a, b) => {
-        const narrow = beamToSegment(1, 0.3, heading, Math.min(a, b), wall);
-        const wide = beamToSegment(1, 0.3, heading, Math.max(a, b), wall);
+        const narrow = nearestInBeam(1, 0.3, heading, Math.min(a, b), [wall]);
+        const wide = nearestInBeam(1, 0.3, heading, Math.max(a, b), [wall]);
         expect(wide).toBeLessThanOrEqual(narrow + 1e-12);
         expect(wide).toBeGreaterThanOrEqual(1 - 1e-12);
       }),

@@ -36,13 +36,15 @@ export function randomStream(seed: number, runIndex: number, source: string): Ra
   return new Stream(xoroshiro128plusFromState(words));
 }
 
+const PER_UINT32 = 1 / 4294967296;
+
 class Stream implements RandomStream {
   private spare = Number.NaN;
 
   constructor(private readonly generator: ReturnType<typeof xoroshiro128plusFromState>) {}
 
   uniform(): number {
-    return (this.generator.next() >>> 0) * 2 ** -32;
+    return (this.generator.next() >>> 0) * PER_UINT32;
   }
 
   normal(): number {

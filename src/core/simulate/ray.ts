@@ -1,13 +1,10 @@
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import { wrap } from '../geometry/angle';
 import type { Segment } from '../course/table';
 import type { DistanceSensor } from '../robot';
 
-/** Distance from a point along a direction to a segment, or Infinity when it is missed. */
-export function rayToSegment(xM: number, yM: number, angleRad: number, segment: Segment): number {
-  const dx = Math.cos(angleRad);
-  const dy = Math.sin(angleRad);
+/** Distance from a point along a direction (of length one) to a segment, or Infinity when it is missed. */
+function alongRay(xM: number, yM: number, dx: number, dy: number, segment: Segment): number {
   const ex = segment.x2M - segment.x1M;
   const ey = segment.y2M - segment.y1M;
   const cross = dx * ey - dy * ex;
@@ -19,34 +16,44 @@ export function rayToSegment(xM: number, yM: number, angleRad: number, segment: 
   return along >= 0 && share >= -1e-9 && share <= 1 + 1e-9 ? along : Infinity;
 }
 
+/** The same for a direction as an angle. */
+export const rayToSegment = (xM: number, yM: number, angleRad: number, segment: Segment): number =>
+  alongRay(xM, yM, Math.cos(angleRad), Math.sin(angleRad), segment);
+
 /**
- * The shortest distance from a point to a segment inside a beam: an echo comes from the nearest
- * surface that the beam touches, so a wide beam reads the perpendicular until that leaves the beam.
- * The nearest point is where an edge of the beam meets the segment, or the foot of the perpendicular,
- * or an end of the segment, whichever of these lies in the beam.
+ * The shortest distance from a point to the nearest of some segments inside a beam: an echo comes from the
+ * nearest surface that the beam touches, so a wide beam reads the perpendicular until that leaves the beam.
+ * The nearest point of a segment is where an edge of the beam meets it, or the foot of the perpendicular, or
+ * an end of the segment, whichever of these lies in the beam. Infinity where nothing does.
  */
-export function beamToSegment(
+export function nearestInBeam(
   xM: number,
   yM: number,
   angleRad: number,
   halfAngleRad: number,
-  segment: Segment,
+  segments: readonly Segment[],
 ): number {
-  let nearest = Math.min(
-    rayToSegment(xM, yM, angleRad - halfAngleRad, segment),
-    rayToSegment(xM, yM, angleRad + halfAngleRad, segment),
-  );
-  const ex = segment.x2M - segment.x1M;
-  const ey = segment.y2M - segment.y1M;
-  const length2 = ex * ex + ey * ey;
-  const share =
-    length2 === 0
-      ? 0
-      : Math.max(0, Math.min(1, ((xM - segment.x1M) * ex + (yM - segment.y1M) * ey) / length2));
-  const fx = segment.x1M + share * ex - xM;
-  const fy = segment.y1M + share * ey - yM;
-  if (Math.abs(wrap(Math.atan2(fy, fx) - angleRad)) <= halfAngleRad) {
-    nearest = Math.min(nearest, Math.hypot(fx, fy));
+  const [c, s] = [Math.cos(angleRad), Math.sin(angleRad)];
+  const [ch, sh] = [Math.cos(halfAngleRad), Math.sin(halfAngleRad)];
+  let nearest = Infinity;
+  for (const segment of segments) {
+    nearest = Math.min(
+      nearest,
+      alongRay(xM, yM, c * ch + s * sh, s * ch - c * sh, segment),
+      alongRay(xM, yM, c * ch - s * sh, s * ch + c * sh, segment),
+    );
+    const ex = segment.x2M - segment.x1M;
+    const ey = segment.y2M - segment.y1M;
+    const length2 = ex * ex + ey * ey;
+    const share =
+      length2 === 0
+        ? 0
+        : Math.max(0, Math.min(1, ((xM - segment.x1M) * ex + (yM - segment.y1M) * ey) / length2));
+    const fx = segment.x1M + share * ex - xM;
+    const fy = segment.y1M + share * ey - yM;
+    const distance = Math.sqrt(fx * fx + fy * fy);
+    // Within the beam: the cosine of the angle to its axis is that of half the beam or more.
+    if (distance < nearest && fx * c + fy * s >= distance * ch - 1e-12) nearest = distance;
   }
   return nearest;
 }
@@ -54,10 +61,5 @@ export function beamToSegment(
 /** The true gap that the sensor sees from a pose: the nearest surface in its beam, or Infinity. */
 export function gapAhead(pose: Pose, sensor: DistanceSensor, surfaces: readonly Segment[]): number {
   const at = toTable(pose, { xM: sensor.aheadM, yM: sensor.leftM });
-  let nearest = Infinity;
-  for (const surface of surfaces) {
-    const gap = beamToSegment(at.xM, at.yM, pose.headingRad, sensor.beamHalfAngleRad, surface);
-    if (gap < nearest) nearest = gap;
-  }
-  return nearest;
+  return nearestInBeam(at.xM, at.yM, pose.headingRad, sensor.beamHalfAngleRad, surfaces);
 }

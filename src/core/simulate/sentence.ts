@@ -28,8 +28,13 @@ function chanceSentence({ all, missions, measureFirst }: Forecast): string {
   if (all === null || only === undefined) return 'No mission is worked on this route yet.';
   const what = missions.length === 1 ? `The ${only.mission.name} works` : 'All missions work';
   const per100 = (share: number) => number(share * 100);
-  return `${what} in ${per100(all.rate)} of 100 runs; between ${per100(all.low)} and ${per100(all.high)}${untilMeasured(measureFirst)}.`;
+  // Where the range is narrow, measuring would hardly change it.
+  const until = all.high - all.low > WIDE ? untilMeasured(measureFirst) : '';
+  return `${what} in ${per100(all.rate)} of 100 runs; between ${per100(all.low)} and ${per100(all.high)}${until}.`;
 }
+
+/** A range of more than this is worth narrowing. */
+const WIDE = 0.1;
 
 function weakestSentence({ missions }: Forecast): string {
   const weakest = missions.toSorted((a, b) => a.chance.rate - b.chance.rate)[0];

@@ -24,7 +24,7 @@ export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robot
           <tr>
             <th scope="col">Mission</th>
             <th scope="col">Chance</th>
-            <th scope="col">This robot’s, between</th>
+            <th scope="col">For this robot</th>
             <th scope="col">Points</th>
           </tr>
         </thead>
@@ -42,23 +42,13 @@ export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robot
                 <strong>{share(chance.rate)} %</strong>
               </td>
               <td className="faint">
-                {share(low)} and {share(high)} %
+                {share(low)} to {share(high)} %
               </td>
               <td>{mission.points}</td>
             </tr>
           ))}
         </tbody>
       </table>
-      {first !== undefined && (
-        <p className={styles.first} data-testid="measure-first">
-          What is least known and matters most: the {first.name}.{' '}
-          {first.measuredBy !== null && (
-            <a href={`${MEASURED_AT[first.measuredBy].href}?robot=${robotId}`}>
-              {MEASURED_AT[first.measuredBy].label}
-            </a>
-          )}
-        </p>
-      )}
       <dl className={styles.figures}>
         <Figure
           tone="predicted"
@@ -74,6 +64,16 @@ export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robot
         />
         <Figure tone="predicted" label="Time" value={clock(forecast.medianTimeS)} />
       </dl>
+      {first !== undefined && (
+        <p className={styles.first} data-testid="measure-first">
+          What is least known and matters most: the {first.name}.{' '}
+          {first.measuredBy !== null && (
+            <a href={`${MEASURED_AT[first.measuredBy].href}?robot=${robotId}`}>
+              {MEASURED_AT[first.measuredBy].label}
+            </a>
+          )}
+        </p>
+      )}
     </section>
   );
 }
