@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { stopOf, withTurnCalibration } from '../../src/core/calibration/applyTurns';
 import type { TurnsCalibration } from '../../src/core/calibration/calibration';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
@@ -9,6 +9,7 @@ import { randomStream } from '../../src/core/simulate/random';
 import { simulateRange, type SimulatedRun } from '../../src/core/simulate/run';
 import { runBenchProgram } from '../../src/core/standIn/program';
 import { mean, sampleSd } from '../../src/core/stats/moments';
+import { ownStop } from '../../src/core/turns/ownStop';
 import { turnModel } from '../../src/core/turns/turnModel';
 import { deg, routeOf } from './support';
 
@@ -82,7 +83,24 @@ describe('one fitted robot', () => {
     expect(sd / (group?.residualSdRad ?? Number.NaN)).toBeLessThan(1.3);
   });
 
-  it('takes the track of its braking from the laps, whichever calibration comes first', () => {
+  it('stops its turns as late as the trials did, by itself, at rates that were tried and between', () => {
+    const turns = measured([1.5, 3], 9);
+    const { robot } = fittedRobot(record, [turns]);
+    for (const rate of [1.5, 2.2, 3]) {
+      const wanted = stopOf(turns, deg(90), rate);
+      const { meanRad } = ownStop(robot, deg(90), rate);
+      const told = (wanted?.constantRad ?? Number.NaN) + (wanted?.scaleError ?? 0) * deg(90);
+      expect(Math.abs(meanRad - told)).toBeLessThan(deg(1));
+    }
+    // Of one rate neither lag nor braking can be told; the stop at that rate can.
+    const one = measured([2], 9);
+    const stop = stopOf(one, deg(90), 2);
+    const single = ownStop(fittedRobot(record, [one]).robot, deg(90), 2).meanRad;
+    expect(one.lagS).toBeNull();
+    expect(Math.abs(single - (stop?.constantRad ?? Number.NaN))).toBeLessThan(deg(0.7));
+  });
+
+  it('is the same whichever calibration comes first, and turns on the track of the laps', () => {
     const turns = measured([1.5, 3], 7);
     const drive = {
       kind: 'drive' as const,
@@ -93,10 +111,6 @@ describe('one fitted robot', () => {
     const one = fittedRobot(record, [turns, drive]);
     expect(one).toEqual(fittedRobot(record, [drive, turns]));
     expect(one.robot.trackM).toBeCloseTo(0.13 * 1.03, 9);
-    expect(one.robot.motors.maxAccelerationMPerS2).toBeCloseTo(
-      ((turns.brakingRadPerS2 ?? Number.NaN) * 0.13 * 1.03) / 2,
-      6,
-    );
   });
 
   it('without any calibration is its record', () => {

@@ -2,8 +2,8 @@ import { stopOf, type TurnStop } from '../calibration/applyTurns';
 import type { TurnsCalibration } from '../calibration/calibration';
 import type { PlannedStep } from '../course/plan';
 import type { Robot } from '../robot';
-import { mean, sampleSd } from '../stats/moments';
-import { turnOnce } from '../turns/simulateSchool';
+import { mean } from '../stats/moments';
+import { beyondTold, ownStop } from '../turns/ownStop';
 import { randomStream } from './random';
 
 /** How much further than the simulated robot's own stop a measured turn goes on: always, and by chance. */
@@ -12,39 +12,27 @@ export interface TurnError {
   sdRad: number;
 }
 
-/** So many turns tell what the simulated robot does by itself: even, half of them mirrored. */
+/** So many turns, half of them mirrored, show whether the error is right. */
 const TURNS = 48;
 const SEED = 5;
 /** What is told is nudged until the simulated turns come out as measured on average. */
 const NUDGES = 2;
 
-/**
- * The error with which turns of the simulated robot come out as the trials found: on average, and as far
- * apart.
- *
- * A program stops in steps of its loop, so that a single turn without scatter says little: the robot's own
- * stop is the mean over what is told, spread evenly over such a step.
- */
+/** The error with which turns of the simulated robot come out as the trials found: on average, and as far apart. */
 function errorOf(robot: Robot, stop: TurnStop, toldRad: number, rateRadPerS: number): TurnError {
   const wanted = stop.constantRad + stop.scaleError * Math.abs(toldRad);
-  const beyond = (lateRad: number, run: number) =>
-    turnOnce(robot, { school: 'stop-early', rateRadPerS, leadRad: -lateRad }, toldRad, SEED, run)
-      .errorRad;
-  const all = Array.from({ length: TURNS }, (_, run) => run);
-  const stepRad = rateRadPerS * robot.loopPeriodS;
-  const own = all.map((run) => {
-    const lateRad = stepRad * ((run + 0.5) / TURNS - 0.5);
-    return beyond(lateRad, run) - lateRad;
-  });
-  const sdRad = Math.sqrt(Math.max(0, (stop.sdRad ?? 0) ** 2 - sampleSd(own) ** 2));
+  const own = ownStop(robot, toldRad, rateRadPerS);
+  const sdRad = Math.sqrt(Math.max(0, (stop.sdRad ?? 0) ** 2 - own.sdRad ** 2));
   const random = randomStream(SEED, 0, 'stop of a turn');
-  const normals = all.slice(TURNS / 2).flatMap(() => {
-    const one = random.normal();
-    return [one, -one];
-  });
-  let meanRad = wanted - mean(own);
+  const normals = Array.from({ length: TURNS / 2 }, () => random.normal()).flatMap((one) => [
+    one,
+    -one,
+  ]);
+  let meanRad = wanted - own.meanRad;
   for (let i = 0; i < NUDGES; i += 1) {
-    const errors = normals.map((normal, run) => beyond(meanRad + sdRad * normal, run));
+    const errors = normals.map((normal, run) =>
+      beyondTold(robot, toldRad, rateRadPerS, meanRad + sdRad * normal, run),
+    );
     meanRad += wanted - mean(errors);
   }
   return { meanRad, sdRad };
