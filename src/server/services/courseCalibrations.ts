@@ -1,4 +1,3 @@
-import { fittedRobot } from '../../core/calibration/fittedRobot';
 import { CALIBRATION_NAMES } from '../../core/calibration/names';
 import type { Doubt } from '../../core/sources/source';
 import { doubtsOf } from '../../core/sources/sources';
@@ -8,6 +7,7 @@ import type { SavedCalibration } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
+import { fittedRobot } from './fitted';
 import { standingOf } from './standing';
 
 /** The robot that a course is reckoned with, and by which calibrations. */

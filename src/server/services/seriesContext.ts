@@ -16,6 +16,7 @@ import { findRobot } from '../stores/robots';
 import { findRoute, findVersion } from '../stores/routes';
 import { listRuns } from '../stores/runs';
 import { findSeries } from '../stores/series';
+import { remembered } from './remembered';
 
 /** A series with everything that it points to. */
 export interface SeriesContext {
@@ -58,28 +59,17 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
 export const targetOf = ({ version, robot, course }: SeriesContext) =>
   plannedEnd(version.route, planRoute(version.route, robot.robot, course.table));
 
-const reckonFindings = (context: SeriesContext): SeriesFindings =>
-  seriesFindings(
+const reckonFindings = remembered(
+  ([headingRad, runs, plannedRuns]: Parameters<typeof seriesFindings>): SeriesFindings =>
+    seriesFindings(headingRad, runs, plannedRuns),
+);
+
+export const findingsOf = (context: SeriesContext): SeriesFindings =>
+  reckonFindings([
     targetOf(context).headingRad,
     context.runs.map(toLoggedRun),
     context.series.plannedRuns,
-  );
-
-/** Findings reckoned lately, by all that they follow from: any change, also by a restore, is another key. */
-const reckoned = new Map<string, SeriesFindings>();
-const MOST_RECKONED = 60;
-
-export function findingsOf(context: SeriesContext): SeriesFindings {
-  const { series, version, course, robot, runs } = context;
-  const key = JSON.stringify([series.plannedRuns, version.route, course.table, robot.robot, runs]);
-  const known = reckoned.get(key);
-  if (known !== undefined) return known;
-  const findings = reckonFindings(context);
-  const [oldest] = reckoned.keys();
-  if (reckoned.size >= MOST_RECKONED && oldest !== undefined) reckoned.delete(oldest);
-  reckoned.set(key, findings);
-  return findings;
-}
+  ]);
 
 /** A series for a page, or null where the address points to none. */
 export async function openSeries(

@@ -1,0 +1,20 @@
+/** So many answers are remembered: those for a team’s robots and series. */
+const MOST = 200;
+
+/**
+ * A reckoning whose last answers are remembered by all that they follow from: any change, also by a restore,
+ * is another question.
+ */
+export function remembered<Q, A>(reckon: (question: Q) => A): (question: Q) => A {
+  const answers = new Map<string, A>();
+  return (question) => {
+    const key = JSON.stringify(question);
+    const known = answers.get(key);
+    if (known !== undefined) return known;
+    const answer = reckon(question);
+    answers.set(key, answer);
+    const [oldest] = answers.keys();
+    if (answers.size > MOST && oldest !== undefined) answers.delete(oldest);
+    return answer;
+  };
+}

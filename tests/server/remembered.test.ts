@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest';
+import { remembered } from '../../src/server/services/remembered';
+
+describe('what was reckoned lately', () => {
+  it('is not reckoned again, and anything that it follows from asks anew', () => {
+    const asked: number[][] = [];
+    const sum = remembered((numbers: number[]) => {
+      asked.push(numbers);
+      return numbers.reduce((a, b) => a + b, 0);
+    });
+    expect([sum([1, 2]), sum([1, 2]), sum([2, 1]), sum([1, 2])]).toEqual([3, 3, 3, 3]);
+    expect(asked).toEqual([
+      [1, 2],
+      [2, 1],
+    ]);
+  });
+
+  it('does not grow for ever', () => {
+    let reckoned = 0;
+    const same = remembered((n: number) => {
+      reckoned += 1;
+      return n;
+    });
+    for (let n = 0; n < 300; n += 1) same(n);
+    same(299);
+    expect(reckoned).toBe(300);
+    // The first has been forgotten, and is right all the same.
+    expect(same(0)).toBe(0);
+    expect(reckoned).toBe(301);
+  });
+});
