@@ -47,7 +47,14 @@ function thirtySecondRoute() {
   });
 }
 
-async function simulateOnce(page: Page): Promise<{ ms: number; longestTaskMs: number }> {
+interface Simulated {
+  ms: number;
+  /** Until the sentence says something new. */
+  firstMs: number;
+  longestTaskMs: number;
+}
+
+async function simulateOnce(page: Page): Promise<Simulated> {
   return page.evaluate(async () => {
     let longest = 0;
     const observer = new PerformanceObserver((list) => {
@@ -58,6 +65,14 @@ async function simulateOnce(page: Page): Promise<{ ms: number; longestTaskMs: nu
       b.textContent?.startsWith('Simulate'),
     );
     const started = performance.now();
+    let firstMs = Infinity;
+    const changes = new MutationObserver(() => {
+      firstMs = Math.min(firstMs, performance.now() - started);
+    });
+    const sentence = document.querySelector('[data-testid=course-sentence]');
+    if (sentence !== null) {
+      changes.observe(sentence, { childList: true, characterData: true, subtree: true });
+    }
     button?.click();
     await new Promise<void>((done) => {
       const look = () => {
@@ -68,9 +83,10 @@ async function simulateOnce(page: Page): Promise<{ ms: number; longestTaskMs: nu
       setTimeout(look, 20);
     });
     const ms = performance.now() - started;
+    changes.disconnect();
     await new Promise((next) => setTimeout(next, 200));
     observer.disconnect();
-    return { ms, longestTaskMs: longest };
+    return { ms, firstMs, longestTaskMs: longest };
   });
 }
 
@@ -92,6 +108,7 @@ async function measureSimulation(page: Page, url: string): Promise<void> {
   const runs = [];
   for (let i = 0; i < REPEATS; i += 1) runs.push(await simulateOnce(page));
   const ms = median(runs.map((run) => run.ms));
+  const firstMs = median(runs.map((run) => run.firstMs));
   const task = Math.max(...runs.map((run) => run.longestTaskMs));
   line(
     '400 simulated runs of a 30 s route, two workers',
@@ -99,6 +116,7 @@ async function measureSimulation(page: Page, url: string): Promise<void> {
     'under 700 ms',
     ms < 700,
   );
+  line('first figures of them', `${firstMs.toFixed(0)} ms`, 'under 200 ms', firstMs < 200);
   line(
     'longest task on the main thread meanwhile',
     task === 0 ? 'under 50 ms' : `${task.toFixed(0)} ms`,
@@ -108,9 +126,8 @@ async function measureSimulation(page: Page, url: string): Promise<void> {
 }
 
 /** A simulated second, beside a plain C program of such a model. */
-function measureKernel(): void {
-  const route = thirtySecondRoute();
-  const found = kernelSpeed({ robot: pipit, table: winterGarden, route, seed: 1 });
+async function measureKernel(): Promise<void> {
+  const found = await kernelSpeed();
   if (found === null) {
     say('… no gcc here: the simulator is not measured against its yardstick in C');
     return;
@@ -207,10 +224,13 @@ main(async () => {
     try {
       const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
       say('… measuring; each figure is the median of five after a warm-up');
-      measureKernel();
+      await measureKernel();
       await measureSimulation(await context.newPage(), url);
-      await measurePages(await context.newPage(), url);
-      await measureLog(await context.newPage(), url);
+      // A draft that is kept is simulated by itself: pages are measured without one.
+      await context.close();
+      const plain = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await measurePages(await plain.newPage(), url);
+      await measureLog(await plain.newPage(), url);
     } finally {
       await browser.close();
     }

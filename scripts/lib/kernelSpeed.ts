@@ -2,13 +2,13 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { prepare, simulateRange, type Simulation } from '../../src/core/simulate/run';
+import { build } from 'vite';
 import { root } from './paths';
 
 /** Steps that the yardstick makes in a simulated second. */
 const C_STEPS_PER_S = 500;
-const RUNS = 200;
-const C_STEPS = 15_000;
+const RUNS = '200';
+const C_STEPS = '15000';
 const ROUNDS = 7;
 
 const median = (values: readonly number[]): number =>
@@ -22,29 +22,33 @@ export interface KernelSpeed {
   ratio: number;
 }
 
+const numberSaid = (command: string, ...words: string[]): number =>
+  Number.parseFloat(spawnSync(command, words, { encoding: 'utf8' }).stdout);
+
 /** Both measured in turns, so that a machine that changes its pace changes it for both; null without gcc. */
-export function kernelSpeed(simulation: Simulation): KernelSpeed | null {
-  const program = join(mkdtempSync(join(tmpdir(), 'corvat-kernel-')), 'kernel');
+export async function kernelSpeed(): Promise<KernelSpeed | null> {
+  const folder = mkdtempSync(join(tmpdir(), 'corvat-kernel-'));
   const source = join(root, 'scripts/reference/kernel.c');
-  const compiled = spawnSync('gcc', ['-O3', '-o', program, source, '-lm'], { encoding: 'utf8' });
-  if (compiled.status !== 0) return null;
-  const prepared = prepare(simulation);
-  const ours = () => {
-    let simulatedS = 0;
-    const started = performance.now();
-    simulateRange(simulation, 0, RUNS, (_, { end }) => (simulatedS += end.timeS), prepared);
-    return (1000 * (performance.now() - started)) / simulatedS;
-  };
-  const reference = () => {
-    const { stdout } = spawnSync(program, [String(RUNS), String(C_STEPS)], { encoding: 'utf8' });
-    return (Number.parseFloat(stdout) * C_STEPS_PER_S) / 1000;
-  };
-  ours();
-  ours();
-  const rounds = Array.from({ length: ROUNDS }, () => [ours(), reference()] as const);
+  const yardstick = join(folder, 'kernel');
+  if (spawnSync('gcc', ['-O3', '-o', yardstick, source, '-lm']).status !== 0) return null;
+  // As the browser gets it, and not as the scripts' loader leaves it.
+  await build({
+    configFile: false,
+    logLevel: 'silent',
+    ssr: { noExternal: true },
+    build: {
+      ssr: join(root, 'scripts/reference/simulator.ts'),
+      outDir: folder,
+      emptyOutDir: false,
+    },
+  });
+  const rounds = Array.from({ length: ROUNDS }, () => ({
+    us: numberSaid(process.execPath, join(folder, 'simulator.js')),
+    them: (numberSaid(yardstick, RUNS, C_STEPS) * C_STEPS_PER_S) / 1000,
+  }));
   return {
-    oursUs: median(rounds.map(([us]) => us)),
-    referenceUs: median(rounds.map(([, us]) => us)),
-    ratio: median(rounds.map(([us, them]) => us / them)),
+    oursUs: median(rounds.map(({ us }) => us)),
+    referenceUs: median(rounds.map(({ them }) => them)),
+    ratio: median(rounds.map(({ us, them }) => us / them)),
   };
 }

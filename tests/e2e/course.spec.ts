@@ -77,6 +77,7 @@ test('what was simulated stays its forecast when it is saved', async ({ corvat: 
   await page.getByRole('button', { name: /^Simulate 400 runs/ }).click();
   const forecast = page.getByRole('region', { name: 'Forecast' });
   await expect(forecast).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('button', { name: /^Simulate 400 runs/ })).toBeVisible();
   const said = (await forecast.textContent()) ?? '';
   await page.getByRole('button', { name: /^Save version/ }).click();
   const dialog = page.getByRole('dialog');

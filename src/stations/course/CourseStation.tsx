@@ -140,8 +140,9 @@ function CourseEditor(props: Props) {
     else return false;
     return true;
   });
-  const forecast = state.result?.forecast ?? null;
-  const stale = state.result !== null && !sameRoute(state.result.of.route, route);
+  const forecast = state.first ?? state.result?.forecast ?? null;
+  const stale =
+    state.first === null && state.result !== null && !sameRoute(state.result.of.route, route);
   const sentence =
     forecast === null
       ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it, or change something, to see where ${SIMULATED_RUNS} runs would land.`
@@ -182,7 +183,11 @@ function CourseEditor(props: Props) {
               forecast={stale ? null : forecast}
               onStart={(start) => edit({ ...route, start }, 'start')}
             />
-            <CloudCanvas table={table} paths={state.landed} runs={state.result?.runs ?? []} />
+            <CloudCanvas
+              table={table}
+              paths={state.landed}
+              runs={state.running ? [] : (state.result?.runs ?? [])}
+            />
           </div>
           <RouteActions
             simulation={state}

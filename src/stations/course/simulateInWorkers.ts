@@ -50,11 +50,20 @@ function dropWorkers(): void {
 const ask = (worker: Worker, request: SimulateRequest | ForecastRequest) =>
   worker.postMessage(request);
 
+/** So many of the runs give first figures, before all are done. */
+const FIRST_RUNS = 80;
+
+interface Watch {
+  onProgress(done: number, landed: Float32Array[]): void;
+  /** Told once what the first runs say. */
+  onFirst(forecast: Forecast): void;
+}
+
 /** Simulate runs 0 to `count` in workers; the result does not depend on how many there are. */
 export function simulateInWorkers(
   simulation: Simulation,
   count: number,
-  onProgress: (done: number, landed: Float32Array[]) => void,
+  { onProgress, onFirst }: Watch,
 ): SimulationJob {
   workers ??= startWorkers();
   const { simulators, forecaster } = workers;
@@ -66,6 +75,7 @@ export function simulateInWorkers(
   const paths: Float32Array[] = [];
   let given = 0;
   let done = 0;
+  let isFirstAsked = count <= FIRST_RUNS;
   const give = (worker: Worker) => {
     const from = given;
     given = Math.min(count, from + PORTION);
@@ -82,6 +92,12 @@ export function simulateInWorkers(
       done,
       reply.runs.map(({ path }) => path),
     );
+    if (!isFirstAsked && done >= FIRST_RUNS) {
+      // Portions come in as they are done: a hole among the first is filled a little later.
+      const first = runs.slice(0, FIRST_RUNS).filter((run) => run !== undefined);
+      isFirstAsked = first.length === FIRST_RUNS;
+      if (isFirstAsked && done < count) ask(forecaster, { job, simulation, runs: first });
+    }
     if (done === count) ask(forecaster, { job, simulation, runs });
   };
   const result = new Promise<SimulationResult>((resolve, reject) => {
@@ -92,6 +108,10 @@ export function simulateInWorkers(
     };
     const finish = ({ data }: MessageEvent<ForecastReply>) => {
       if (data.job !== job) return;
+      if (data.forecast.runs < count) {
+        onFirst(data.forecast);
+        return;
+      }
       listening.abort();
       resolve({ runs, paths, forecast: data.forecast });
     };

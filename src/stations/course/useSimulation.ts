@@ -1,16 +1,21 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Simulation } from '../../core/simulate/run';
+import type { Forecast } from '../../core/simulate/summary';
 import { sentenceOf } from '../api';
 import { simulateInWorkers, type SimulationJob, type SimulationResult } from './simulateInWorkers';
 
 /** A hundred imagined robots, four runs each. */
 export const SIMULATED_RUNS = 400;
 
+const TELL_MS = 80;
+
 /** The latest simulation: none, under way, done (perhaps of an older draft), or failed. */
 export interface SimulationState {
   done: number;
   running: boolean;
   result: (SimulationResult & { of: Simulation }) | null;
+  /** What the first runs of one under way say. */
+  first: Forecast | null;
   /** Paths that have landed so far, for drawing them as they come. */
   landed: Float32Array[];
   problem: string | null;
@@ -20,6 +25,7 @@ const NOTHING: SimulationState = {
   done: 0,
   running: false,
   result: null,
+  first: null,
   landed: [],
   problem: null,
 };
@@ -31,25 +37,38 @@ export function useSimulation() {
 
   const start = useCallback((simulation: Simulation) => {
     job.current?.cancel();
-    setState({ ...NOTHING, running: true });
-    const started = simulateInWorkers(simulation, SIMULATED_RUNS, (done, paths) =>
-      setState((old) => ({ ...old, done, landed: [...old.landed, ...paths] })),
-    );
+    // What stood there stays until there is something new to say.
+    setState(({ result }) => ({ ...NOTHING, running: true, result }));
+    // Told a few times a second: the screen is drawn anew each time.
+    let waiting: Float32Array[] = [];
+    let toldAt = 0;
+    const started = simulateInWorkers(simulation, SIMULATED_RUNS, {
+      onProgress: (done, paths) => {
+        waiting.push(...paths);
+        const now = performance.now();
+        if (now - toldAt < TELL_MS && done < SIMULATED_RUNS) return;
+        toldAt = now;
+        const landed = waiting;
+        waiting = [];
+        setState((old) => ({ ...old, done, landed: [...old.landed, ...landed] }));
+      },
+      onFirst: (first) => setState((old) => ({ ...old, first })),
+    });
     job.current = started;
     started.result.then(
       (result) =>
-        setState({
+        setState(({ landed }) => ({
           ...NOTHING,
           done: SIMULATED_RUNS,
           result: { ...result, of: simulation },
-          landed: result.paths,
-        }),
+          landed,
+        })),
       (error: unknown) => setState({ ...NOTHING, problem: sentenceOf(error) }),
     );
   }, []);
   const cancel = useCallback(() => {
     job.current?.cancel();
-    setState(NOTHING);
+    setState(({ result }) => ({ ...NOTHING, result, landed: result?.paths ?? [] }));
   }, []);
   return { state, start, cancel };
 }
