@@ -152,6 +152,24 @@ describe('a forecast', () => {
     );
   });
 
+  it('of the demo’s route is narrowed by each source that somebody measures', () => {
+    const route = ROUTE_VERSIONS[2]?.route ?? straight;
+    const radius = (doubts: Doubt[]) =>
+      forecastOf({ robot: pipit, table: winterGarden, route, seed: 5, doubts }, 200).end
+        .r95AboutTargetM ?? Number.NaN;
+    for (const doubt of doubtsOf([])) {
+      // The same draws, a tenth of the deviation: what chance adds is alike in both.
+      const guessed = radius([doubt]);
+      const known = radius([{ ...doubt, sdRobot: doubt.sdRobot / 10, measured: true }]);
+      // What the route does not use, or what a reading on the way takes out again, changes nothing.
+      expect(known, doubt.name).toBeLessThan(1.02 * guessed);
+    }
+    const matters = (name: string) => doubtsOf([]).filter((doubt) => doubt.name === name);
+    expect(radius(matters('wheel size'))).toBeGreaterThan(1.3 * radius([]));
+    // A turn’s stop is taken out by the heading that is held after it.
+    expect(radius(matters('turns'))).toBeLessThan(1.1 * radius([]));
+  });
+
   it('holds what a robot like it then does, in 19 of 20', () => {
     const doubts = wheel(0.006);
     const { all } = of(doubts);
