@@ -151,6 +151,22 @@ test('what is pressed at the table is large enough for a thumb', async ({ corvat
   expect(await small('[aria-label^="Mission"] > circle:first-child')).toEqual([]);
 });
 
+test('the words of the trade stand behind a “?” or a fold, plain ones before them', async ({
+  corvat: page,
+}) => {
+  for (const path of ['/bench/turns', '/bench/still', '/robot', `/findings/${S}2`]) {
+    await open(page, path);
+    // What is folded away is no part of the inner text.
+    const seen = await page.locator('main').innerText();
+    expect(seen, path).not.toMatch(
+      /AICc|Akaike|\bAP\b|\bRP\b|root second|Hotelling|standard error/,
+    );
+  }
+  // The term is one press away.
+  await page.getByLabel('What is meant by “How closely runs repeat”?').click();
+  await expect(page.locator('main')).toContainText('ISO 9283');
+});
+
 test('the theme is switched by hand and remembered', async ({ corvat: page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'Dark theme' }).click();
