@@ -35,7 +35,7 @@ interface Props<R extends FieldValues> {
   onChange(record: R): void;
   /** Fetches what checks the whole record, and says of each field what does not fit: at the first change. */
   schema(): Promise<ZodType<R>>;
-  /** Called with a record that passed; not at all where there is nothing to submit. */
+  /** Called at once; whoever takes it asks first whether a field is refused (`useFieldsInError`). */
   onSubmit?: (record: R) => void;
   label?: string;
   id?: string;
@@ -67,9 +67,11 @@ export function RecordForm<R extends FieldValues>(props: Props<R>) {
     // A record may be changed elsewhere, too (a list, a plan): what is said at the fields goes with it.
     if (record !== first) void trigger();
   }, [record, first, trigger]);
+  // At once: while a schema was still on its way, what is typed next would be taken or cleared instead. The
+  // fields know their own limits, and the server has the schema as well.
   const submit: ComponentProps<'form'>['onSubmit'] = (event) => {
     event.preventDefault();
-    if (onSubmit !== undefined) void form.handleSubmit((values) => onSubmit(values))(event);
+    onSubmit?.(record);
   };
   return (
     <FormProvider {...form}>

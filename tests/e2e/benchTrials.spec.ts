@@ -88,6 +88,8 @@ test('a square by the gyro tells turn bias and drift, and nothing about the trac
   await expect(page.getByRole('button', { name: 'Apply these sizes…' })).toHaveCount(0);
   await page.getByLabel('Ended forward by').fill('900000');
   await expect(page.getByText('−5000 to 5000 mm fits')).toBeVisible();
+  // Nor is what stood there before added in its place.
+  await expect(page.getByRole('button', { name: 'Add the lap' })).toBeDisabled();
 });
 
 test('a trial by ruler, by what is over and by eye; one is set aside and taken back', async ({

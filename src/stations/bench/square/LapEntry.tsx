@@ -5,6 +5,7 @@ import { headingLeftOver } from '../../../core/square/headingLeftOver';
 import type { LapRecord } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
 import { DEG, MM } from '../../../ui/units';
 import { lapForm } from '../../parsers';
@@ -27,7 +28,14 @@ interface Props {
 }
 
 /** A lap's return: typed from the ruler, or driven by the stand-in. */
-export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
+export const LapEntry = (props: Props) => (
+  <FieldsInErrorProvider>
+    <LapForm {...props} />
+  </FieldsInErrorProvider>
+);
+
+function LapForm({ sideM, driven, robot, standInFits, onLap }: Props) {
+  const wrong = useFieldsInError();
   const [entry, setEntry] = useState<LapEntryValues>({ direction: 'cw', ...NOTHING_READ });
   const { direction, xM, yM, headingRad } = entry;
   const first = useRef<HTMLInputElement>(null);
@@ -42,7 +50,7 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
     setAsideReason: null,
   });
   const add = () => {
-    if (!complete) return;
+    if (!complete || wrong > 0) return;
     onLap(lap(xM, yM, headingRad));
     setEntry({ direction, ...NOTHING_READ });
     first.current?.focus();
@@ -88,7 +96,7 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
         />
       </div>
       <div className={styles.actions}>
-        <Button look="strong" type="submit" disabled={!complete}>
+        <Button look="strong" type="submit" disabled={!complete || wrong > 0}>
           Add the lap
         </Button>
         {standInFits && (
@@ -97,6 +105,7 @@ export function LapEntry({ sideM, driven, robot, standInFits, onLap }: Props) {
           </Button>
         )}
       </div>
+      <MendFirst />
       {driven === 'encoders' && (
         <details>
           <summary>Heading from the robot’s own log</summary>
