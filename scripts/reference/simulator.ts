@@ -2,7 +2,9 @@ import { routeSchema } from '../../src/core/course/route';
 import { prepare, simulateRange } from '../../src/core/simulate/run';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 
-const RUNS = 200;
+/** Runs that are timed together, and how often; the best of them was disturbed least. */
+const RUNS = 60;
+const TIMES = 20;
 /** Runs before the measured ones, until the engine has compiled what is used often. */
 const WARM_UP = 300;
 
@@ -11,8 +13,11 @@ const route = routeSchema.parse(ROUTE_VERSIONS[2]?.route);
 const simulation = { robot: pipit, table: winterGarden, route, seed: 1 };
 const prepared = prepare(simulation);
 simulateRange(simulation, 0, WARM_UP, () => undefined, prepared);
-let simulatedS = 0;
-const started = performance.now();
-simulateRange(simulation, 0, RUNS, (_, { end }) => (simulatedS += end.timeS), prepared);
-const us = (1000 * (performance.now() - started)) / simulatedS;
-console.log(us.toFixed(3));
+
+function usPerSecond(): number {
+  let simulatedS = 0;
+  const started = performance.now();
+  simulateRange(simulation, 0, RUNS, (_, { end }) => (simulatedS += end.timeS), prepared);
+  return (1000 * (performance.now() - started)) / simulatedS;
+}
+console.log(Math.min(...Array.from({ length: TIMES }, usPerSecond)).toFixed(3));

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { robotSchema, type Robot } from '../../src/core/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../src/core/simulate/floor';
+import { FloorPose } from '../../src/core/simulate/floorPose';
 import { createMachine } from '../../src/core/simulate/machine';
 import { Wheel } from '../../src/core/simulate/wheel';
 import { bareTable, deg } from './support';
@@ -128,6 +129,32 @@ describe('the motion of a simulated robot', () => {
   });
 });
 
+describe('a pose that is driven along', () => {
+  it('goes where its heading points, however many small and large turns that is the sum of', () => {
+    const small = fc.double({ min: -0.1, max: 0.1, noNaN: true });
+    const turns = fc.array(fc.oneof(small, fc.double({ min: -3, max: 3, noNaN: true })), {
+      minLength: 1000,
+      maxLength: 3000,
+    });
+    fc.assert(
+      fc.property(turns, (all) => {
+        const pose = new FloorPose({ xM: 0, yM: 0, headingRad: 0.4 });
+        let heading = 0.4;
+        for (const turn of all) {
+          pose.arc(0, turn / 3, turn);
+          heading += turn;
+        }
+        const { xM, yM } = pose;
+        pose.arc(1, 0, 0);
+        expect(pose.headingRad).toBeCloseTo(heading, 9);
+        expect(pose.xM - xM).toBeCloseTo(Math.cos(heading), 7);
+        expect(pose.yM - yM).toBeCloseTo(Math.sin(heading), 7);
+      }),
+      { numRuns: 20 },
+    );
+  });
+});
+
 describe('a wheel', () => {
   it('reaches its command no faster than its lag and its acceleration allow, and never goes beyond', () => {
     fc.assert(
@@ -137,12 +164,9 @@ describe('a wheel', () => {
         for (const wanted of [first, ...commands]) {
           const before = wheel.speedMPerS;
           wheel.aimAt(wanted);
-          wheel.begin();
-          const rolled = wheel.wholeRollM();
-          const half = wheel.halfRollM();
-          expect(wheel.rolledM(0.005)).toBeCloseTo(half, 12);
-          expect(wheel.rolledM(0.01)).toBeCloseTo(rolled, 12);
-          wheel.end(rolled);
+          wheel.pass();
+          expect(wheel.rolledM(0.005)).toBeCloseTo(wheel.halfM, 12);
+          expect(wheel.rolledM(0.01)).toBeCloseTo(wheel.wholeM, 12);
           const top = Math.max(-0.6, Math.min(0.6, wanted));
           expect(Math.abs(wheel.speedMPerS - before)).toBeLessThanOrEqual(0.015 + 1e-9);
           // Between where it was and where it is told to be.

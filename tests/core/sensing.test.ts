@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { tableSchema } from '../../src/core/course/table';
+import { tableSchema, type Segment } from '../../src/core/course/table';
 import { distanceSensorSchema } from '../../src/core/robot';
-import { bodyRadius, hitsWall, pushInside } from '../../src/core/simulate/contact';
+import { bodyRadius, clearanceM, hitsWall, pushInside } from '../../src/core/simulate/contact';
 import { Gyro } from '../../src/core/simulate/gyro';
 import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/simulate/ray';
 import { randomStream } from '../../src/core/simulate/random';
 import { sampleSd } from '../../src/core/stats/moments';
-import { deg, idealRobot } from './support';
+import { bareTable, deg, idealRobot } from './support';
 
 const wall = { x1M: 2, y1M: -1, x2M: 2, y2M: 1 };
 
@@ -104,6 +104,28 @@ describe('contact', () => {
           (x) => Math.abs(x - robot.xM) > 0.14 && x > robot.xM,
         );
         if (far) expect(hitsWall(robot, body, bodyRadius(body), line)).toBe(false);
+      }),
+    );
+  });
+
+  it('is looked for only where something is within reach', () => {
+    const table = (wall: Segment) => ({ ...bareTable, walls: [wall] });
+    const at = fc.double({ min: 0.2, max: 2, noNaN: true });
+    const heading = fc.double({ min: -3, max: 3, noNaN: true });
+    const segment = fc.record({ x1M: at, y1M: at, x2M: at, y2M: at });
+    const pose = fc.record({ xM: at, yM: at, headingRad: heading });
+    fc.assert(
+      fc.property(pose, segment, heading, heading, (robot, wall, way, turned) => {
+        const freeM = clearanceM(robot, bodyRadius(body), table(wall));
+        if (freeM <= 0) return;
+        // Anywhere that is not farther off than what is free, facing anywhere.
+        const there = {
+          xM: robot.xM + 0.999 * freeM * Math.cos(way),
+          yM: robot.yM + 0.999 * freeM * Math.sin(way),
+          headingRad: turned,
+        };
+        expect(hitsWall(there, body, bodyRadius(body), wall)).toBe(false);
+        expect(pushInside(there, body, table(wall))).toBe(false);
       }),
     );
   });

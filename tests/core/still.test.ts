@@ -275,7 +275,7 @@ describe('the still check', () => {
   });
 
   it('speaks of the run: so many degrees, so far to the side', () => {
-    const check = { ...still(simulated({ driftRadPerS: deg(0.08), lengthS: 120 })) };
+    const check = { ...still(simulated({ driftRadPerS: deg(0.08), lengthS: 240 })) };
     const { found, means, next } = stillSentences(check, RUN_S, TOLERANCE);
     expect(found).toMatch(/^The heading creeps to the left by 0\.0[78]\d* °\/s/);
     expect(means).toMatch(

@@ -17,6 +17,17 @@ export const corners = ({ frontM, rearM, halfWidthM }: Body) => [
 export const bodyRadius = ({ frontM, rearM, halfWidthM }: Body): number =>
   Math.hypot(Math.max(frontM, rearM), halfWidthM);
 
+/** At least so far the circle of a robot is from the border and from all walls; below 0 where it may touch one. */
+export function clearanceM(pose: Pose, reachM: number, { widthM, heightM, walls }: Table): number {
+  const { xM, yM } = pose;
+  const toWall = ({ x1M, y1M, x2M, y2M }: Segment) =>
+    Math.hypot(
+      Math.max(0, Math.min(x1M, x2M) - xM, xM - Math.max(x1M, x2M)),
+      Math.max(0, Math.min(y1M, y2M) - yM, yM - Math.max(y1M, y2M)),
+    );
+  return Math.min(xM, yM, widthM - xM, heightM - yM, ...walls.map(toWall)) - reachM;
+}
+
 /**
  * Push a robot that pokes through the border back inside, corner by corner, changing `pose`.
  *

@@ -5,10 +5,12 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { obstacles } from '../course/obstacles';
 import type { Table } from '../course/table';
-import { bodyRadius, hitsWall, pushInside } from './contact';
+import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
 import { createDistanceReader } from './distance';
+import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
-import { randomStream, type RandomStream } from './random';
+import { randomStream } from './random';
+import { Slip } from './slip';
 import { Wheel } from './wheel';
 
 /** A simulated robot on its table. The program sees only the readings; the pose is the truth. */
@@ -32,7 +34,7 @@ const ROUNDING_COUNTS = 1e-9;
  * the border is in reach is the period cut into shorter parts; a robot that stands costs next to nothing.
  */
 class SimulatedMachine implements Machine {
-  readonly pose: Pose;
+  readonly pose: FloorPose;
   readonly readings: Readings;
   hitWall = false;
 
@@ -40,7 +42,7 @@ class SimulatedMachine implements Machine {
   private readonly left: Wheel;
   private readonly right: Wheel;
   private readonly gyro: Gyro;
-  private readonly slip: RandomStream;
+  private readonly slip: Slip;
   private readonly periodS: number;
   /** One over the true track. */
   private readonly perTrack: number;
@@ -49,8 +51,10 @@ class SimulatedMachine implements Machine {
   private readonly rightScale: number;
   private readonly countM: number;
   private readonly countsPerM: number;
-  private readonly slipMPerSqrtM: number;
   private readonly reachM: number;
+  /** So far it may go in any direction before anything can touch it; not looked at again until then. */
+  private freeM = 0;
+  private readonly nearM: number;
   /** Nearer than this to the border something may touch it within a period. */
   private readonly marginM: number;
 
@@ -62,7 +66,7 @@ class SimulatedMachine implements Machine {
     runIndex: number,
   ) {
     const { errors, motors, loopPeriodS } = robot;
-    this.pose = { ...start };
+    this.pose = new FloorPose(start);
     this.periodS = loopPeriodS;
     this.left = new Wheel(motors, loopPeriodS);
     this.right = new Wheel(motors, loopPeriodS);
@@ -70,11 +74,11 @@ class SimulatedMachine implements Machine {
     this.leftScale = (1 + errors.wheelScaleError) * (1 - errors.wheelDifference / 2);
     this.rightScale = (1 + errors.wheelScaleError) * (1 + errors.wheelDifference / 2);
     this.countM = distanceFromMotorDegrees(robot, 1 / robot.encoderCountsPerMotorDegree);
-    this.slipMPerSqrtM = errors.slipMPerSqrtM;
     this.reachM = bodyRadius(robot.body);
     this.countsPerM = 1 / this.countM;
     this.marginM = this.reachM + motors.maxSpeedMPerS * loopPeriodS;
-    this.slip = randomStream(seed, runIndex, 'slip');
+    this.nearM = 2 * motors.maxSpeedMPerS * loopPeriodS;
+    this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
     const noise = randomStream(seed, runIndex, 'gyro');
     this.gyro = new Gyro(robot.gyro, loopPeriodS, start.headingRad, noise);
     const echoes = randomStream(seed, runIndex, 'distance');
@@ -99,8 +103,8 @@ class SimulatedMachine implements Machine {
     const beganS = readings.timeS;
     this.loops += 1;
     const endsS = this.loops * this.periodS;
-    left.begin();
-    right.begin();
+    left.pass();
+    right.pass();
     if (left.moves || right.moves) this.move(beganS, endsS);
     else this.sampleUntil(endsS, beganS, this.pose.headingRad);
     readings.timeS = endsS;
@@ -109,23 +113,21 @@ class SimulatedMachine implements Machine {
 
   private move(beganS: number, endsS: number): void {
     const { left, right, readings, countsPerM, countM } = this;
-    const leftM = left.wholeRollM();
-    const rightM = right.wholeRollM();
+    const isNear = this.freeM < this.nearM;
     // A wall on the table holds the robot where it ran into it; the wheels may still spin.
     if (this.hitWall) this.sampleUntil(endsS, beganS, this.pose.headingRad);
-    else if (this.nearBorder()) this.moveInParts(beganS);
-    else this.moveAtOnce(beganS, endsS, leftM, rightM);
-    left.end(leftM);
-    right.end(rightM);
+    else if (isNear && this.nearBorder()) this.moveInParts(beganS);
+    else this.moveAtOnce(beganS, endsS);
     readings.leftM = Math.floor(left.rollM * countsPerM + ROUNDING_COUNTS) * countM;
     readings.rightM = Math.floor(right.rollM * countsPerM + ROUNDING_COUNTS) * countM;
-    const { walls } = this.table;
-    for (let i = 0; i < walls.length && !this.hitWall; i += 1) {
-      const wall = walls[i];
-      if (wall !== undefined && hitsWall(this.pose, this.robot.body, this.reachM, wall)) {
-        this.hitWall = true;
-      }
-    }
+    if (isNear && !this.hitWall) this.meetWalls();
+  }
+
+  /** See whether a wall on the table is run into, and how far off everything is otherwise. */
+  private meetWalls(): void {
+    const { pose, robot, table, reachM } = this;
+    this.hitWall = table.walls.some((wall) => hitsWall(pose, robot.body, reachM, wall));
+    this.freeM = clearanceM(pose, reachM, table);
   }
 
   /** Turned since the beginning of this period, at a moment of it. */
@@ -134,28 +136,28 @@ class SimulatedMachine implements Machine {
     return (rolledRight - this.left.rolledM(afterS) * this.leftScale) * this.perTrack;
   }
 
-  private moveAtOnce(beganS: number, endsS: number, leftM: number, rightM: number): void {
-    const { pose, leftScale, rightScale, perTrack } = this;
+  private moveAtOnce(beganS: number, endsS: number): void {
+    const { pose, left, right, slip, leftScale, rightScale, perTrack } = this;
     const began = pose.headingRad;
-    const leftSlipM = this.slipM(leftM);
-    const rightSlipM = this.slipM(rightM);
-    const slipRad = (rightSlipM - leftSlipM) * perTrack;
-    const half =
-      (this.right.halfRollM() * rightScale - this.left.halfRollM() * leftScale) * perTrack;
-    const turn = (rightM * rightScale - leftM * leftScale) * perTrack + slipRad;
-    const forwardM = leftM * leftScale + rightM * rightScale + leftSlipM + rightSlipM;
-    this.chord(forwardM / 2, began + half + slipRad / 2, turn);
-
-    pose.headingRad = began + turn;
+    slip.draw(left.wholeM, right.wholeM);
+    const slipRad = (slip.rightM - slip.leftM) * perTrack;
+    const toMiddle = (right.halfM * rightScale - left.halfM * leftScale) * perTrack + slipRad / 2;
+    const leftM = left.wholeM * leftScale;
+    const rightM = right.wholeM * rightScale;
+    const turn = (rightM - leftM) * perTrack + slipRad;
+    const forwardM = (leftM + rightM + slip.leftM + slip.rightM) / 2;
+    pose.arc(forwardM, toMiddle, turn);
+    this.freeM -= forwardM < 0 ? -forwardM : forwardM;
     this.sampleUntil(endsS, beganS, began);
   }
 
   /** The same, in short parts, between which the border pushes the robot back. */
   private moveInParts(beganS: number): void {
-    const { pose, left, right, leftScale, rightScale, perTrack } = this;
+    const { pose, left, right, slip, leftScale, rightScale, perTrack } = this;
     const parts = Math.max(1, Math.round(this.periodS / CONTACT_STEP_S));
-    const leftSlipM = this.slipM(left.wholeRollM()) / parts;
-    const rightSlipM = this.slipM(right.wholeRollM()) / parts;
+    slip.draw(left.wholeM, right.wholeM);
+    const leftSlipM = slip.leftM / parts;
+    const rightSlipM = slip.rightM / parts;
     let leftM = 0;
     let rightM = 0;
     for (let part = 1; part <= parts; part += 1) {
@@ -165,21 +167,10 @@ class SimulatedMachine implements Machine {
       leftM = left.rolledM(untilS);
       rightM = right.rolledM(untilS);
       const turn = (rightStepM - leftStepM) * perTrack;
-      this.chord((leftStepM + rightStepM) / 2, pose.headingRad + turn / 2, turn);
-      pose.headingRad += turn;
-      pushInside(pose, this.robot.body, this.table);
+      pose.arc((leftStepM + rightStepM) / 2, turn / 2, turn);
+      if (pushInside(pose, this.robot.body, this.table)) pose.face();
       while (this.gyro.nextS <= beganS + untilS + ROUNDING_S) this.gyro.sample(pose.headingRad);
     }
-  }
-
-  /** Go along the chord of an arc. */
-  private chord(forwardM: number, middleRad: number, turnRad: number): void {
-    const { pose } = this;
-    // sin(x)/x of half the turn, to the fourth order: a period turns by a few degrees at most.
-    const x2 = (turnRad * turnRad) / 4;
-    const chordM = forwardM * (1 - x2 / 6 + (x2 * x2) / 120);
-    pose.xM += chordM * Math.cos(middleRad);
-    pose.yM += chordM * Math.sin(middleRad);
   }
 
   /** Show the gyro the headings of this period at which its samples are due. */
@@ -192,12 +183,6 @@ class SimulatedMachine implements Machine {
         atEnd || isStill ? this.pose.headingRad : beganRad + this.turnedRad(gyro.nextS - beganS),
       );
     }
-  }
-
-  /** What a wheel slips while it rolls so far. */
-  private slipM(rolledM: number): number {
-    const size = rolledM < 0 ? -rolledM : rolledM;
-    return this.slipMPerSqrtM * Math.sqrt(size) * this.slip.normal();
   }
 
   private nearBorder(): boolean {

@@ -1,4 +1,5 @@
 import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus';
+import { ziggurat } from './ziggurat';
 
 /** A stream of random numbers of one source in one run. */
 export interface RandomStream {
@@ -27,7 +28,7 @@ function hashName(name: string): number {
  * A stream that is a function of (seed, run index, source) only, so that neither the number of
  * workers nor the order of the runs changes any number.
  *
- * Generator: xoroshiro128+ (Blackman and Vigna 2018). Normals: Marsaglia's polar method (1964).
+ * Generator: xoroshiro128+ (Blackman and Vigna 2018). Normals: `ziggurat`.
  */
 export function randomStream(seed: number, runIndex: number, source: string): RandomStream {
   const words = [0x9e3779b9, 0x7f4a7c15, 0x94d049bb, 0x2545f491].map((constant) =>
@@ -39,8 +40,6 @@ export function randomStream(seed: number, runIndex: number, source: string): Ra
 const PER_UINT32 = 1 / 4294967296;
 
 class Stream implements RandomStream {
-  private spare = Number.NaN;
-
   constructor(private readonly generator: ReturnType<typeof xoroshiro128plusFromState>) {}
 
   uniform(): number {
@@ -48,21 +47,6 @@ class Stream implements RandomStream {
   }
 
   normal(): number {
-    const { spare } = this;
-    if (!Number.isNaN(spare)) {
-      this.spare = Number.NaN;
-      return spare;
-    }
-    let u = 0;
-    let v = 0;
-    let s = 0;
-    do {
-      u = 2 * this.uniform() - 1;
-      v = 2 * this.uniform() - 1;
-      s = u * u + v * v;
-    } while (s >= 1 || s === 0);
-    const factor = Math.sqrt((-2 * Math.log(s)) / s);
-    this.spare = v * factor;
-    return u * factor;
+    return ziggurat(this.generator);
   }
 }

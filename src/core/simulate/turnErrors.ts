@@ -13,7 +13,7 @@ export interface TurnError {
 }
 
 /** So many turns, half of them mirrored, show whether the error is right. */
-const TURNS = 48;
+const TURNS = 128;
 const SEED = 5;
 /** What is told is nudged until the simulated turns come out as measured on average. */
 const NUDGES = 2;

@@ -11,11 +11,13 @@ const STANDS_M_PER_S = 5e-5;
  * Roll is as the encoder counts it, with the recorded wheel size.
  */
 export class Wheel {
-  /** At the end of the last period. */
+  /** At the end of the period that was solved last, as is the roll. */
   speedMPerS = 0;
   rollM = 0;
-  /** Whether it moves in this period, or is told to. */
+  /** Whether it moved in that period, or was told to, and what it rolled in its first half and in all of it. */
   moves = false;
+  halfM = 0;
+  wholeM = 0;
 
   private wantedMPerS = 0;
   private readonly lagS: number;
@@ -25,10 +27,10 @@ export class Wheel {
   private readonly leftAfterPeriod: number;
   private readonly leftAfterHalf: number;
 
-  /** Of this period: how long the acceleration is at its limit, what it is, and what is rolled by then. */
+  /** Of this period: how long the acceleration is at its limit, and what it is. */
   private rampS = 0;
   private rampMPerS2 = 0;
-  private rampRollM = 0;
+  private beganMPerS = 0;
   /** How far the speed is from its command when the ramp ends. */
   private gapMPerS = 0;
 
@@ -51,57 +53,53 @@ export class Wheel {
           : speedMPerS;
   }
 
-  /** Begin a period: solve its motion. */
-  begin(): void {
-    const gap = this.wantedMPerS - this.speedMPerS;
-    this.moves = this.speedMPerS !== 0 || this.wantedMPerS !== 0;
+  /** Solve the next period's motion. */
+  pass(): void {
+    const { wantedMPerS, speedMPerS } = this;
+    this.moves = speedMPerS !== 0 || wantedMPerS !== 0;
+    const gap = wantedMPerS - speedMPerS;
     const nearby = this.accelMPerS2 * this.lagS;
-    this.rampS = 0;
-    this.rampRollM = 0;
-    this.gapMPerS = gap;
-    if (gap > nearby || gap < -nearby) {
-      this.gapMPerS = gap > 0 ? nearby : -nearby;
-      this.rampMPerS2 = gap > 0 ? this.accelMPerS2 : -this.accelMPerS2;
-      this.rampS = (gap - this.gapMPerS) / this.rampMPerS2;
-      this.rampRollM = this.rampS * (this.speedMPerS + (this.rampMPerS2 * this.rampS) / 2);
+    this.beganMPerS = speedMPerS;
+    if (gap > nearby || gap < -nearby) this.ramp(gap > 0 ? 1 : -1, nearby);
+    else {
+      const { lagS, periodS, leftAfterPeriod } = this;
+      this.rampS = 0;
+      this.gapMPerS = gap;
+      this.halfM = (wantedMPerS * periodS) / 2 - gap * lagS * (1 - this.leftAfterHalf);
+      this.wholeM = wantedMPerS * periodS - gap * lagS * (1 - leftAfterPeriod);
+      this.speedMPerS = wantedMPerS - gap * leftAfterPeriod;
+    }
+    this.rollM += this.wholeM;
+    if (
+      wantedMPerS === 0 &&
+      this.speedMPerS < STANDS_M_PER_S &&
+      this.speedMPerS > -STANDS_M_PER_S
+    ) {
+      this.speedMPerS = 0;
     }
   }
 
-  /** What is rolled in the first half of this period, and in all of it. */
-  halfRollM(): number {
-    return this.rampS === 0
-      ? this.fading(this.periodS / 2, this.leftAfterHalf)
-      : this.rolledM(this.periodS / 2);
-  }
-  wholeRollM(): number {
-    return this.rampS === 0
-      ? this.fading(this.periodS, this.leftAfterPeriod)
-      : this.rolledM(this.periodS);
+  /** Begin with the acceleration at its limit, and follow the command from where it is near. */
+  private ramp(sign: 1 | -1, nearbyMPerS: number): void {
+    const { periodS, wantedMPerS, lagS } = this;
+    this.gapMPerS = sign * nearbyMPerS;
+    this.rampMPerS2 = sign * this.accelMPerS2;
+    this.rampS = (wantedMPerS - this.gapMPerS - this.beganMPerS) / this.rampMPerS2;
+    this.halfM = this.rolledM(periodS / 2);
+    this.wholeM = this.rolledM(periodS);
+    this.speedMPerS =
+      this.rampS >= periodS
+        ? this.beganMPerS + this.rampMPerS2 * periodS
+        : wantedMPerS - this.gapMPerS * Math.exp((this.rampS - periodS) / lagS);
   }
 
-  /** What is rolled after so much of this period. */
+  /** What is rolled after so much of the period that was solved last. */
   rolledM(afterS: number): number {
-    if (afterS <= this.rampS) return afterS * (this.speedMPerS + (this.rampMPerS2 * afterS) / 2);
-    const fadingS = afterS - this.rampS;
-    return this.rampRollM + this.fading(fadingS, Math.exp(-fadingS / this.lagS));
-  }
-
-  /** End the period. */
-  end(rolledM: number): void {
-    const { periodS, rampS, wantedMPerS } = this;
-    this.rollM += rolledM;
-    if (rampS >= periodS) {
-      this.speedMPerS += this.rampMPerS2 * periodS;
-      return;
-    }
-    const left = rampS === 0 ? this.leftAfterPeriod : Math.exp((rampS - periodS) / this.lagS);
-    const speed = wantedMPerS - this.gapMPerS * left;
-    const stands = wantedMPerS === 0 && speed < STANDS_M_PER_S && speed > -STANDS_M_PER_S;
-    this.speedMPerS = stands ? 0 : speed;
-  }
-
-  /** Rolled while the gap to the command shrinks to a share `left` of itself. */
-  private fading(durationS: number, left: number): number {
-    return this.wantedMPerS * durationS - this.gapMPerS * this.lagS * (1 - left);
+    const { rampS, rampMPerS2, beganMPerS, lagS } = this;
+    if (afterS <= rampS) return afterS * (beganMPerS + (rampMPerS2 * afterS) / 2);
+    const fadingS = afterS - rampS;
+    const rampRollM = rampS * (beganMPerS + (rampMPerS2 * rampS) / 2);
+    const fadedM = this.gapMPerS * lagS * (1 - Math.exp(-fadingS / lagS));
+    return rampRollM + this.wantedMPerS * fadingS - fadedM;
   }
 }
