@@ -1,5 +1,6 @@
 import { looksRolledOver, ROLL_OVER_DEGREES, unwrapEncoder } from './drive/unwrapEncoder';
 import { degreesFromRadians, radiansFromDegrees } from './geometry/angle';
+import type { ChannelLog } from './gyro/log';
 import { unwrapHeadings } from './gyro/unwrap';
 import type { RawConvention } from './rawConvention';
 import type { RawSigns } from './robot';
@@ -11,6 +12,19 @@ export interface RawLog {
   headingRad: Float64Array | null;
   leftMotorDegrees: Float64Array | null;
   rightMotorDegrees: Float64Array | null;
+}
+
+/** What of a log tells the directions, without its gaps. */
+export function rawLogOf({ columns }: ChannelLog): RawLog {
+  const known = (values: Float64Array | undefined) => {
+    const read = values?.filter((value) => !Number.isNaN(value));
+    return read === undefined || read.length < 2 ? null : read;
+  };
+  return {
+    headingRad: known(columns.headingRad),
+    leftMotorDegrees: known(columns.leftMotorDegrees),
+    rightMotorDegrees: known(columns.rightMotorDegrees),
+  };
 }
 
 /** What is done by hand, one after the other. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { channelOf } from '../core/channels/key';
 import type { StillCheck } from '../core/gyro/stillCheck';
 import { stillSettingsSchema } from '../core/gyro/stillSettings';
 import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
@@ -7,9 +8,9 @@ import { ROBOT_PARTS } from '../core/calibration/robotChanges';
 import { standInActionSchema } from '../core/standIn/act';
 import {
   ANGLE_SOURCES,
-  LOG_COLUMNS,
   LOG_PIECE_SAMPLES,
   LOG_SOURCES,
+  MAX_CHANNELS,
   MAX_LOG_SAMPLES,
   MAX_TRIALS,
   POWER_UPS,
@@ -29,13 +30,16 @@ export const robotChangeRecord = z.object({
   changedAt: time,
 });
 
+/** Which channel of a log: `channels/key.ts`. */
+const channelKey = z.string().refine((key) => channelOf(key) !== null, 'expected a channel');
+
 /** A recorded log, raw but in Corvat's units and directions; its samples come in pieces. */
 export const benchLogRecord = z.object({
   id,
   robotId: id,
   name: z.string().trim().min(1, 'expected a name').max(80),
   source: z.enum(LOG_SOURCES),
-  columns: z.array(z.enum(LOG_COLUMNS)).min(1),
+  columns: z.array(channelKey).min(1).max(MAX_CHANNELS),
   pieces: z
     .number()
     .int()
@@ -45,14 +49,16 @@ export const benchLogRecord = z.object({
   takenAt: time,
 });
 
-const values = z.array(z.number().min(-1e7).max(1e7)).max(LOG_PIECE_SAMPLES);
+const value = z.number().min(-1e9).max(1e9);
+const values = z.array(value).max(LOG_PIECE_SAMPLES);
+const valuesWithGaps = z.array(value.nullable()).max(LOG_PIECE_SAMPLES);
 
-/** A piece of a log: one list of numbers per column, all of one length. */
+/** A piece of a log: one list of numbers per channel, all of one length, null where one has a gap. */
 export const benchLogPiece = z
   .object({
     number: z.number().int().min(0),
     tS: values.min(1),
-    columns: z.partialRecord(z.enum(LOG_COLUMNS), values),
+    columns: z.record(channelKey, valuesWithGaps),
   })
   .refine(
     ({ tS, columns }) => Object.values(columns).every((column) => column.length === tS.length),

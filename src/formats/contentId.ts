@@ -1,3 +1,4 @@
+import { channelsIn } from '../core/gyro/log';
 import type { Log } from './toLog';
 
 const CROCKFORD = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
@@ -28,7 +29,7 @@ const lettersOf = (text: string): number[] => Array.from(text, (letter) => lette
 
 /** What a log holds, as a word: the same readings make the same word. Long work for a long log. */
 export function contentOf(log: Log): string {
-  const series = Object.entries(log.columns).toSorted(([a], [b]) => a.localeCompare(b));
+  const series = channelsIn(log.columns).toSorted(([a], [b]) => a.localeCompare(b));
   return fingerprint(
     [log.tS, ...series.map(([, column]) => column)].map(
       (values) => new Uint32Array(Float64Array.from(values).buffer),

@@ -1,75 +1,45 @@
 import Papa from 'papaparse';
+import { meaningOf, type ColumnMeaning } from '../core/channels/title';
 import { delimiterOf } from './delimiter';
-import { READING_NUMBERS, TableBuilder, type ReadingNumber, type ReadingTable } from './readings';
+import { TableBuilder, type ReadingTable } from './readings';
 
-/** A column of a file and what its numbers have to be multiplied by. */
-export interface ColumnUse {
-  column: number;
-  factor: number;
+/** What each column of a CSV file holds, by its place; null: it is left out. */
+export interface ColumnMap {
+  time: { column: number; factor: number } | null;
+  columns: (ColumnMeaning | null)[];
 }
 
-/** Which column of a CSV file gives which number. */
-export type ColumnMap = Partial<Record<ReadingNumber, ColumnUse>>;
+export const TIME_UNITS = [
+  { name: 's', factor: 1 },
+  { name: 'ms', factor: 0.001 },
+  { name: 'µs', factor: 0.000001 },
+] as const;
 
-/** Units that a column may be in, with the factor to the format's own. */
-export const UNITS: Record<ReadingNumber, { name: string; factor: number }[]> = {
-  t_s: [
-    { name: 's', factor: 1 },
-    { name: 'ms', factor: 0.001 },
-    { name: 'µs', factor: 0.000001 },
-  ],
-  heading_deg: [
-    { name: '°', factor: 1 },
-    { name: 'rad', factor: 180 / Math.PI },
-    { name: '0.1°', factor: 0.1 },
-  ],
-  rate_deg_per_s: [
-    { name: '°/s', factor: 1 },
-    { name: 'rad/s', factor: 180 / Math.PI },
-    { name: '0.1 °/s', factor: 0.1 },
-  ],
-  left_deg: [
-    { name: '°', factor: 1 },
-    { name: 'rotations', factor: 360 },
-  ],
-  right_deg: [
-    { name: '°', factor: 1 },
-    { name: 'rotations', factor: 360 },
-  ],
-};
+const TIME = /^(t|time|zeit|seconds?|timestamp)(\b|_)/i;
 
-export const COLUMN_NAMES: Record<ReadingNumber, string> = {
-  t_s: 'Time',
-  heading_deg: 'Heading',
-  rate_deg_per_s: 'Turning rate',
-  left_deg: 'Left motor angle',
-  right_deg: 'Right motor angle',
-};
-
-const GUESSES: Record<ReadingNumber, RegExp> = {
-  t_s: /^(t|time|zeit|seconds?|timestamp)(\b|_)/i,
-  heading_deg: /heading|yaw|gyro|angle/i,
-  rate_deg_per_s: /rate|omega|speed_deg/i,
-  left_deg: /^l(eft)?(\b|_)/i,
-  right_deg: /^r(ight)?(\b|_)/i,
-};
+const timeFactor = (title: string): number =>
+  /ms|milli/i.test(title) ? 0.001 : /µs|us$|micro/i.test(title) ? 0.000001 : 1;
 
 /** Which columns a header seems to mean, and in which units. */
 export function guessColumns(header: readonly string[]): ColumnMap {
-  const map: ColumnMap = {};
-  const taken = new Set<number>();
-  // A rate may be called gyro_rate: it is looked for before the heading.
-  for (const name of ['t_s', 'rate_deg_per_s', 'left_deg', 'right_deg', 'heading_deg'] as const) {
-    const column = header.findIndex((title, i) => !taken.has(i) && GUESSES[name].test(title));
-    if (column < 0) continue;
-    taken.add(column);
-    const title = header[column] ?? '';
-    const inRadians = /rad/i.test(title) && !/deg/i.test(title);
-    const inMilliseconds = name === 't_s' && /ms|milli/i.test(title);
-    const unit = UNITS[name][inRadians || inMilliseconds ? 1 : 0];
-    map[name] = { column, factor: unit?.factor ?? 1 };
-  }
-  return map;
+  const column = header.findIndex((title) => TIME.test(title));
+  const taken = new Set<string>();
+  const columns = header.map((title, i) => {
+    if (i === column) return null;
+    const meaning = meaningOf(title, taken);
+    taken.add(meaning.key);
+    return meaning;
+  });
+  return {
+    time: column < 0 ? null : { column, factor: timeFactor(header[column] ?? '') },
+    columns,
+  };
+}
+
+/** The channel that two columns are both said to hold, or null. */
+export function doubledKey({ columns }: ColumnMap): string | null {
+  const keys = columns.flatMap((meaning) => meaning?.key ?? []);
+  return keys.find((key, i) => keys.indexOf(key) !== i) ?? null;
 }
 
 /** The header of a CSV file and its first rows, for the choice of columns. */
@@ -88,41 +58,76 @@ export function estimatedLines(head: string, fileBytes: number): number {
   return lines < 2 ? lines : Math.round((fileBytes * lines) / Math.max(1, head.length));
 }
 
-const plainNumber = (text: string): number =>
-  text.trim() === '' ? Number.NaN : Number(text.trim().replace(/^−/, '-').replace(',', '.'));
+const NOTHING = /^(nan|none|null|-+)?$/i;
+
+/** The number in a cell; NaN where there is none, null where it is something else. */
+function cellNumber(text: string): number | null {
+  const cell = text.trim();
+  if (NOTHING.test(cell)) return Number.NaN;
+  if (/^(true|false)$/i.test(cell)) return cell.toLowerCase() === 'true' ? 1 : 0;
+  const value = Number(cell.replace(/^−/, '-').replace(',', '.'));
+  return Number.isFinite(value) ? value : null;
+}
+
+/** Titles by place, each once: what a file leaves unnamed or names twice is told apart. */
+function titlesOf(header: readonly string[]): string[] {
+  const titles: string[] = [];
+  for (const [i, text] of header.entries()) {
+    const title = text.trim() || `column ${i + 1}`;
+    titles.push(titles.includes(title) ? `${title} (${i + 1})` : title);
+  }
+  return titles;
+}
 
 /**
- * Read a CSV file with a header line by a choice of columns. Bad rows are left out and told with
- * their line numbers (the header is line 1).
+ * Read a CSV file with a header line by a choice of columns. An empty cell is a gap. Bad rows are left out and
+ * told with their line numbers (the header is line 1).
  */
 export function parseLogCsv(
   text: string,
-  map: ColumnMap,
+  { time, columns }: ColumnMap,
   onProgress: (share: number) => void,
 ): ReadingTable {
   const table = new TableBuilder();
+  const meanings = new Map<string, ColumnMeaning>();
+  let titles: string[] = [];
   let line = 0;
+  const begin = (header: readonly string[]) => {
+    titles = titlesOf(header);
+    titles.forEach((title, i) => {
+      const meaning = columns[i];
+      if (meaning != null) meanings.set(title, meaning);
+      else if (i !== time?.column) table.leaveOut(title, 'it was not chosen');
+    });
+  };
+  const take = (cells: readonly string[]) => {
+    const row: Record<string, number | null> = {};
+    const tS = cellNumber(cells[time?.column ?? -1] ?? '');
+    if (tS === null || Number.isNaN(tS)) {
+      const place = (time?.column ?? -1) + 1;
+      return table.refuse(line, `column ${place} (time): ${told(cells[place - 1])}`);
+    }
+    for (const [i, title] of titles.entries()) {
+      if (columns[i] == null) continue;
+      const value = cellNumber(cells[i] ?? '');
+      if (value === null) {
+        return table.refuse(line, `column ${i + 1} (${title}): ${told(cells[i])}`);
+      }
+      row[title] = Number.isNaN(value) ? null : value;
+    }
+    table.add({ ...row, t_s: tS * (time?.factor ?? 1) });
+  };
   Papa.parse<string[]>(text, {
     delimiter: delimiterOf(text),
     step: ({ data, meta }) => {
       line += 1;
       if (line % 4000 === 0) onProgress(meta.cursor / text.length);
-      if (line === 1 || (data.length === 1 && data[0]?.trim() === '')) return;
-      const row: Partial<Record<ReadingNumber, number>> = {};
-      for (const name of READING_NUMBERS) {
-        const use = map[name];
-        if (use === undefined) continue;
-        const cell = data[use.column] ?? '';
-        const value = plainNumber(cell);
-        if (!Number.isFinite(value)) {
-          const told = cell.trim() === '' ? 'is empty' : `“${cell.slice(0, 20)}” is no number`;
-          table.refuse(line, `column ${use.column + 1} (${COLUMN_NAMES[name]}): ${told}`);
-          return;
-        }
-        row[name] = value * use.factor;
-      }
-      table.add(row);
+      if (line === 1) begin(data);
+      else if (data.length > 1 || data[0]?.trim() !== '') take(data);
     },
   });
-  return table.done(line);
+  return table.done(line, meanings);
 }
+
+const told = (cell = ''): string =>
+  cell.trim() === '' ? 'is empty' : `“${cell.slice(0, 20)}” is no number`;

@@ -1,29 +1,17 @@
-import type { RawReading } from '../core/standIn/readings';
+import { meaningOf, type ColumnMeaning } from '../core/channels/title';
 import { degreesFromRadians } from '../core/geometry/angle';
+import type { RawReading } from '../core/standIn/readings';
+import { MAX_CHANNELS } from './benchConstants';
 
-/** A reading in the open format; docs/formats/README.md says more. */
+/**
+ * A reading in the open format: a time, and whatever else a robot tells, raw, under names that say the unit;
+ * null where there was nothing to read. docs/formats/README.md says more.
+ */
 export interface Reading {
   t_s: number;
-  heading_deg?: number | undefined;
-  rate_deg_per_s?: number | undefined;
-  left_deg?: number | undefined;
-  right_deg?: number | undefined;
-  distance_cm?: number | null | undefined;
-  light_percent?: number | undefined;
-  touch?: 0 | 1 | boolean | undefined;
-  volts?: number | undefined;
+  heading_deg?: number | null | undefined;
+  [title: string]: number | boolean | null | undefined;
 }
-
-/** The numbers of a reading that a log keeps. */
-export const READING_NUMBERS = [
-  't_s',
-  'heading_deg',
-  'rate_deg_per_s',
-  'left_deg',
-  'right_deg',
-] as const;
-
-export type ReadingNumber = (typeof READING_NUMBERS)[number];
 
 const rounded = (value: number, decimals: number): number => Number(value.toFixed(decimals));
 
@@ -46,9 +34,18 @@ export interface BadLine {
   why: string;
 }
 
-/** The numbers of a file, column by column; NaN where a line had none. */
+/** A column of a file, as its numbers stand there; NaN where a line had none. */
+export interface ReadColumn extends ColumnMeaning {
+  title: string;
+  values: Float64Array;
+}
+
+/** The numbers of a file, column by column. */
 export interface ReadingTable {
-  columns: Partial<Record<ReadingNumber, Float64Array>>;
+  tS: Float64Array;
+  columns: ReadColumn[];
+  /** Titles of what is in it and was not taken, and why. */
+  leftOut: { title: string; why: string }[];
   /** The first bad lines; `badCount` counts them all. */
   bad: BadLine[];
   badCount: number;
@@ -59,24 +56,47 @@ const MOST_TOLD = 50;
 
 /** Grows while a file is read. */
 export class TableBuilder {
-  private readonly values = new Map<ReadingNumber, number[]>();
-  private count = 0;
+  private readonly tS: number[] = [];
+  private readonly values = new Map<string, number[]>();
+  private readonly leftOut = new Map<string, string>();
   private readonly bad: BadLine[] = [];
   private badCount = 0;
 
-  add(row: Partial<Record<ReadingNumber, number>>): void {
-    for (const name of READING_NUMBERS) {
-      const value = row[name];
-      if (value === undefined) continue;
-      let list = this.values.get(name);
-      if (list === undefined) {
-        list = Array.from({ length: this.count }, () => Number.NaN);
-        this.values.set(name, list);
-      }
-      list.push(value);
+  /**
+   * Add a reading. What of it is no number is left out: told with its line where the others of its column are
+   * numbers.
+   */
+  add(row: Readonly<Record<string, unknown>> & { t_s: number }, line = 0): void {
+    const count = this.tS.push(row.t_s);
+    for (const title in row) if (title !== 't_s') this.put(title, row[title], count, line);
+  }
+
+  private put(title: string, value: unknown, count: number, line: number): void {
+    if (value === undefined) return;
+    const isNumber = typeof value === 'number' || typeof value === 'boolean' || value === null;
+    if (!isNumber) {
+      if (this.values.has(title)) this.refuse(line, `${title}: expected a number`);
+      else this.leaveOut(title, 'it is no number');
+      return;
     }
-    this.count += 1;
-    for (const list of this.values.values()) if (list.length < this.count) list.push(Number.NaN);
+    const list = this.values.get(title) ?? this.begin(title);
+    if (list === null) return;
+    while (list.length < count - 1) list.push(Number.NaN);
+    list.push(value === null ? Number.NaN : Number(value));
+  }
+
+  private begin(title: string): number[] | null {
+    if (this.values.size >= MAX_CHANNELS) {
+      this.leaveOut(title, `a log has at most ${MAX_CHANNELS} channels`);
+      return null;
+    }
+    const list: number[] = [];
+    this.values.set(title, list);
+    return list;
+  }
+
+  leaveOut(title: string, why: string): void {
+    if (this.leftOut.size < MOST_TOLD) this.leftOut.set(title, why);
   }
 
   refuse(line: number, why: string): void {
@@ -84,11 +104,26 @@ export class TableBuilder {
     if (this.bad.length < MOST_TOLD) this.bad.push({ line, why });
   }
 
-  done(lines: number): ReadingTable {
+  /** @param meanings what the columns hold; without it their titles say */
+  done(lines: number, meanings: ReadonlyMap<string, ColumnMeaning> = new Map()): ReadingTable {
+    const taken = new Set<string>();
+    const columns = [...this.values].flatMap(([title, list]): ReadColumn[] => {
+      while (list.length < this.tS.length) list.push(Number.NaN);
+      const values = Float64Array.from(list);
+      if (values.every(Number.isNaN)) {
+        this.leaveOut(title, 'it is empty');
+        return [];
+      }
+      const meaning = meanings.get(title) ?? meaningOf(title, taken);
+      taken.add(meaning.key);
+      return [{ title, ...meaning, values }];
+    });
     return {
-      columns: Object.fromEntries(
-        [...this.values].map(([name, list]) => [name, Float64Array.from(list)]),
-      ),
+      tS: Float64Array.from(this.tS),
+      columns,
+      leftOut: [...this.leftOut]
+        .filter(([title]) => !columns.some((column) => column.title === title))
+        .map(([title, why]) => ({ title, why })),
       bad: this.bad,
       badCount: this.badCount,
       lines,
@@ -96,25 +131,26 @@ export class TableBuilder {
   }
 }
 
-/** Plain numbers in a reading: the quick way, for most lines of a long file. */
-function isPlain(value: unknown): value is Record<string, unknown> & { t_s: number } {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
-  const row = value as Record<string, unknown>;
-  return READING_NUMBERS.every(
-    (name) =>
-      (row[name] === undefined && name !== 't_s') ||
-      (typeof row[name] === 'number' && Math.abs(row[name]) < 1e6),
-  );
-}
-
-/** A line of plain numbers, or null for any other: also what a robot prints besides its readings. */
-export function plainReading(
-  text: string,
-): (Partial<Record<ReadingNumber, number>> & { t_s: number }) | null {
+/** A line of the open format, or null for any other: also what a robot prints besides its readings. */
+export function plainReading(text: string): Reading | null {
   try {
     const value: unknown = JSON.parse(text);
-    return isPlain(value) ? value : null;
+    return isReading(value) ? value : null;
   } catch {
     return null;
   }
+}
+
+/** No number of a log is larger. */
+const LARGEST = 1e9;
+
+function isReading(value: unknown): value is Reading {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return false;
+  const row = value as Record<string, unknown>;
+  if (typeof row.t_s !== 'number') return false;
+  for (const title in row) {
+    const one = row[title];
+    if (typeof one === 'number' && !(Math.abs(one) < LARGEST)) return false;
+  }
+  return true;
 }

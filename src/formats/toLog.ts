@@ -1,29 +1,15 @@
+import { channelOf } from '../core/channels/key';
+import type { ChannelKind } from '../core/channels/kinds';
 import { unwrapEncoder } from '../core/drive/unwrapEncoder';
-import { unitSlip } from '../core/unitSlip';
-import { radiansFromDegrees } from '../core/geometry/angle';
-import { medianPeriod } from '../core/gyro/log';
+import { medianPeriod, type ChannelLog } from '../core/gyro/log';
 import { unwrapHeadings } from '../core/gyro/unwrap';
 import type { RawConvention } from '../core/rawConvention';
-import type { RawSigns } from '../core/robot';
 import { number } from '../core/text/quantities';
-import type { LogColumn } from './benchConstants';
-import type { ReadingNumber, ReadingTable } from './readings';
+import { unitSlip } from '../core/unitSlip';
+import type { ReadingTable } from './readings';
 
-/** A log in Corvat's units and directions, in order of time. */
-export interface Log {
-  tS: Float64Array;
-  columns: Partial<Record<LogColumn, Float64Array>>;
-}
-
-const SOURCES: [LogColumn, ReadingNumber, keyof RawSigns][] = [
-  ['headingRad', 'heading_deg', 'heading'],
-  ['rateRadPerS', 'rate_deg_per_s', 'heading'],
-  ['leftMotorDegrees', 'left_deg', 'leftMotor'],
-  ['rightMotorDegrees', 'right_deg', 'rightMotor'],
-];
-
-const isMotor = (column: LogColumn) =>
-  column === 'leftMotorDegrees' || column === 'rightMotorDegrees';
+/** A log in Corvat's units and directions, in order of time; NaN where a channel has a gap. */
+export type Log = ChannelLog;
 
 /** Readings may come a little out of order; a clock that goes back by more was started anew. */
 const FARTHEST_BACK_S = 1;
@@ -48,18 +34,32 @@ function timeOrder(tS: Float64Array): Int32Array | null {
   return Int32Array.from(tS.keys()).sort((a, b) => (tS[a] ?? 0) - (tS[b] ?? 0));
 }
 
+/** One channel from its raw numbers: its direction, its unit, and counted on where it begins anew. */
+function channelFrom(
+  kind: ChannelKind,
+  raw: Float64Array,
+  factor: number,
+  { signs, encodersRollOver }: RawConvention,
+): Float64Array {
+  const sign = kind.sign === null ? 1 : signs[kind.sign];
+  const rollsOver = kind.countsOn === 'encoder' && encodersRollOver;
+  const continuous = rollsOver ? unwrapEncoder(raw) : raw;
+  const scaled = continuous.map((value) => value * factor * sign + 0);
+  return kind.countsOn === 'heading' ? unwrapHeadings(scaled) : scaled;
+}
+
 /**
  * A log from the raw numbers of a file or a robot: directions by the robot's record (which says how
- * each raw reading grows), degrees to radians, wrapped headings and rolled-over encoders made continuous.
+ * each raw reading grows), in the core's units, wrapped headings and rolled-over encoders made continuous.
+ * What is missing stays a gap.
  *
  * @throws Error with a sentence when there is nothing to work with
  */
 export function toLog(
-  { columns }: Pick<ReadingTable, 'columns'>,
-  { signs, encodersRollOver }: RawConvention,
+  { tS: raw, columns }: Pick<ReadingTable, 'tS' | 'columns'>,
+  convention: RawConvention,
 ): Log {
-  const raw = columns.t_s;
-  if (raw === undefined || raw.length < 2) {
+  if (raw.length < 2) {
     throw new Error('There are no readings in it: at least two lines with a time are needed.');
   }
   refuseRestart(raw);
@@ -67,23 +67,23 @@ export function toLog(
   const ordered = (values: Float64Array) =>
     order === null ? values : Float64Array.from(order, (i) => values[i] ?? Number.NaN);
   const log: Log = { tS: ordered(raw), columns: {} };
-  for (const [column, source, sign] of SOURCES) {
-    const values = columns[source];
-    // A column of which some readings are missing cannot be followed through time.
-    if (values === undefined || values.some(Number.isNaN)) continue;
-    const factor = signs[sign] * (isMotor(column) ? 1 : radiansFromDegrees(1));
-    const inOrder = ordered(values);
-    const continuous = isMotor(column) && encodersRollOver ? unwrapEncoder(inOrder) : inOrder;
-    const scaled = continuous.map((value) => value * factor || 0);
-    log.columns[column] = column === 'headingRad' ? unwrapHeadings(scaled) : scaled;
+  for (const { title, key, factor, values } of columns) {
+    const channel = channelOf(key);
+    if (channel === null) continue;
+    const { kind } = channel;
+    const inUnits = channelFrom(kind, ordered(values), factor, convention);
+    if (inUnits.some((value) => Math.abs(value) > kind.limit)) {
+      throw new Error(
+        `${title} holds numbers that are too large for “${kind.name}”: choose another unit or another meaning for that column.`,
+      );
+    }
+    log.columns[key] = inUnits;
+  }
+  if (Object.keys(log.columns).length === 0) {
+    throw new Error('It holds nothing but times: choose what its columns are.');
   }
   const slip = unitSlip(log.tS, log.columns.headingRad);
   if (slip !== null) throw new Error(`${slip} Choose the unit beside its column.`);
-  if (log.columns.headingRad === undefined && log.columns.rateRadPerS === undefined) {
-    throw new Error(
-      'It has neither a heading nor a turning rate in every line: choose the column that holds one.',
-    );
-  }
   return log;
 }
 

@@ -3,16 +3,22 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
 import { inTransaction, type Database } from './database';
 import { TABLE_NAMES, type Row, type TableName } from './models';
+import { packColumn } from './packedColumn';
 import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
 
 const FORMAT = 'corvat-backup';
-const FORMAT_VERSION = 2;
+const FORMAT_VERSION = 3;
 
 const header = z.object({
   format: z.literal(FORMAT),
-  formatVersion: z.union([z.literal(1), z.literal(2)]),
+  formatVersion: z.union([z.literal(1), z.literal(2), z.literal(3)]),
   data: z.enum(['demo', 'team']),
   madeAt: z.iso.datetime(),
+});
+
+const oldPiece = z.object({
+  tS: z.array(z.number()),
+  columns: z.record(z.string(), z.array(z.number())),
 });
 
 export type BundleHeader = z.output<typeof header>;
@@ -23,8 +29,17 @@ export type Counts = Record<TableName, number>;
 const noRows = (): Counts => Object.fromEntries(TABLE_NAMES.map((name) => [name, 0])) as Counts;
 
 /** Rows read at once: few of those that are large. */
-const ROWS_AT_ONCE: Partial<Record<TableName, number>> = { benchLogPiece: 2, benchTrials: 50 };
+const ROWS_AT_ONCE: Partial<Record<TableName, number>> = { benchLogColumn: 50, benchTrials: 50 };
 const USUAL_ROWS_AT_ONCE = 500;
+
+/** Bytes in letters, as JSON can hold them. */
+const asText = (row: PlainRow): PlainRow =>
+  Object.fromEntries(
+    Object.entries(row).map(([key, value]) => [
+      key,
+      Buffer.isBuffer(value) ? value.toString('base64') : value,
+    ]),
+  );
 
 /** Lines of a backup: what it is, then a row each, then the end, by which a cut-off file is told. */
 export async function* exportLines(
@@ -42,7 +57,7 @@ export async function* exportLines(
     for (let offset = 0; ; offset += limit) {
       const rows = await model.findAll({ order: [...order], limit, offset, transaction });
       for (const row of rows) {
-        yield JSON.stringify({ table: name, row: row.get({ plain: true }) });
+        yield JSON.stringify({ table: name, row: asText(row.get({ plain: true })) });
       }
       counts[name] += rows.length;
       if (rows.length < limit) break;
@@ -65,7 +80,7 @@ export interface BundleRow {
 }
 
 const line = z.union([
-  z.object({ table: z.enum(TABLE_NAMES as [TableName, ...TableName[]]), row: z.looseObject({}) }),
+  z.object({ table: z.string(), row: z.looseObject({}) }),
   z.object({ end: z.literal(true), rows: z.number().int() }),
 ]);
 
@@ -90,23 +105,58 @@ function parseHeader(value: unknown): BundleHeader {
 function checkedRow(table: TableName, row: unknown): BundleRow {
   const parsed = ROW_SCHEMAS[table].safeParse(row);
   if (parsed.success) return { table, row: parsed.data };
-  const [issue] = parsed.error.issues;
-  const { id, logId, number } = row as PlainRow;
+  throw unreadable(table, row as PlainRow, parsed.error);
+}
+
+function unreadable(
+  table: string,
+  { id, logId, number }: PlainRow,
+  { issues: [issue] }: z.ZodError,
+) {
   const which = typeof id === 'string' ? id : `${String(logId)}, ${String(number)}`;
-  throw new Error(
+  return new Error(
     `A record in this file cannot be read: table ${table}, id ${which}, ${issue === undefined ? '' : describeIssue(issue)}. Nothing was changed.`,
   );
+}
+
+/** Pieces of logs as they were kept until format 2: all channels of a piece in one row. */
+const OLD_PIECES = 'benchLogPiece';
+
+/** The rows that a row of a backup stands for, brought forward. */
+function rowsOf(table: string, row: unknown): BundleRow[] {
+  if (table === OLD_PIECES) {
+    return columnsOfPiece(row as PlainRow).map((column) => checkedRow('benchLogColumn', column));
+  }
+  const name = TABLE_NAMES.find((known) => known === table);
+  if (name === undefined) {
+    throw new Error(`This file has rows of a table that this Corvat does not know: ${table}.`);
+  }
+  return [checkedRow(name, row)];
+}
+
+function columnsOfPiece({ logId, number, data }: PlainRow): PlainRow[] {
+  const parsed = oldPiece.safeParse(data);
+  if (!parsed.success) throw unreadable(OLD_PIECES, { logId, number }, parsed.error);
+  const { tS, columns } = parsed.data;
+  return Object.entries({ ...columns, t: tS }).map(([channel, values]) => ({
+    logId,
+    channel,
+    number,
+    data: packColumn(values).toString('base64'),
+  }));
 }
 
 /** The tables of a backup of format 1: one JSON value for everything. */
 function* rowsOfFirstFormat(value: unknown): Generator<BundleRow> {
   const { tables } = value as { tables?: Record<string, unknown> };
-  for (const name of TABLE_NAMES) {
+  for (const name of TABLE_NAMES.flatMap((each) =>
+    each === 'benchLogColumn' ? [OLD_PIECES] : [each],
+  )) {
     const rows: unknown = tables?.[name] ?? [];
     if (!Array.isArray(rows)) {
       throw new Error(`This file is not a backup that this Corvat can read: tables.${name}.`);
     }
-    for (const row of rows) yield checkedRow(name, row);
+    for (const row of rows) yield* rowsOf(name, row);
   }
 }
 
@@ -142,7 +192,7 @@ export async function openBundle(lines: AsyncIterable<string>): Promise<OpenBund
         throw new Error(`This backup is not whole: ${read} of ${parsed.data.rows} rows are in it.`);
       }
       read += 1;
-      yield checkedRow(parsed.data.table, parsed.data.row);
+      yield* rowsOf(parsed.data.table, parsed.data.row);
     }
   }
   return { head, rows: rows() };
@@ -174,7 +224,7 @@ async function insertAll(db: Database, rows: AsyncIterable<BundleRow>, transacti
     size = 0;
   };
   for await (const { table, row } of rows) {
-    const characters = JSON.stringify(row).length;
+    const characters = JSON.stringify(asText(row)).length;
     if (table !== current || size + characters > CHARACTERS_AT_ONCE) await flush();
     current = table;
     size += characters;

@@ -6,6 +6,7 @@ import * as stillSettings from './migrations/0003-still-settings';
 import * as orderOfEntry from './migrations/0004-order-of-entry';
 import * as archive from './migrations/0005-archive';
 import * as archivedTrials from './migrations/0006-archived-trials';
+import * as logColumns from './migrations/0007-log-columns';
 
 /** In the order in which they run. */
 export const MIGRATIONS = [
@@ -15,6 +16,7 @@ export const MIGRATIONS = [
   { name: '0004-order-of-entry', up: orderOfEntry.up },
   { name: '0005-archive', up: archive.up },
   { name: '0006-archived-trials', up: archivedTrials.up },
+  { name: '0007-log-columns', up: logColumns.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

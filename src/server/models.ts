@@ -108,10 +108,11 @@ const TABLES = {
     samples: integer,
     takenAt: time,
   },
-  benchLogPiece: {
+  benchLogColumn: {
     logId: { ...ulid, primaryKey: true },
+    channel: { ...text(64), primaryKey: true },
     number: { ...integer, primaryKey: true },
-    data: json,
+    data: { type: DataTypes.BLOB('medium'), allowNull: false },
   },
   stillCheck: {
     id,

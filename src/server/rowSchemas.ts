@@ -4,7 +4,6 @@ import { missionSchema, tableSchema } from '../core/course/table';
 import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
 import { standInSchema } from '../core/standIn/state';
 import {
-  benchLogPiece,
   benchLogRecord,
   benchTrialsRecord,
   calibrationChangeRecord,
@@ -23,6 +22,7 @@ import {
   teamRecord,
 } from '../formats/records';
 import type { TableName } from './models';
+import { unpackColumn } from './packedColumn';
 
 /** A row of a table as plain values, times as texts. */
 export type PlainRow = Record<string, unknown>;
@@ -97,10 +97,19 @@ export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
   standIn: z.object({ id, state: standInSchema }),
   robotChange: robotChangeRecord,
   benchLog: benchLogRecord,
-  benchLogPiece: z.object({
+  benchLogColumn: z.object({
     logId: id,
+    channel: z.string().min(1).max(64),
     number,
-    data: z.object({ tS: benchLogPiece.shape.tS, columns: benchLogPiece.shape.columns }),
+    data: z.base64().transform((text, context) => {
+      const packed = Buffer.from(text, 'base64');
+      try {
+        unpackColumn(packed);
+      } catch {
+        context.addIssue({ code: 'custom', message: 'expected packed numbers' });
+      }
+      return packed;
+    }),
   }),
   stillCheck: still,
   benchTrials: z

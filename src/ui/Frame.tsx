@@ -5,7 +5,7 @@ interface Props {
   title: string;
   /** What the chart says, above it. */
   sentence: string;
-  legend: string;
+  legend?: string;
   /** Both axes in the same unit. */
   square?: boolean;
   children: ReactNode;
@@ -20,7 +20,7 @@ export function Frame({ title, sentence, legend, square = false, children }: Pro
         <p>{sentence}</p>
       </figcaption>
       <div className={square ? styles.square : styles.plot}>{children}</div>
-      <small className="faint">{legend}</small>
+      {legend !== undefined && <small className="faint">{legend}</small>}
     </figure>
   );
 }

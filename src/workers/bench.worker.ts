@@ -1,3 +1,4 @@
+import { channelsIn } from '../core/gyro/log';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
 import { stillCheck, type StillCheck } from '../core/gyro/stillCheck';
 import { stillLogOf } from '../core/gyro/stillLog';
@@ -9,7 +10,7 @@ import { studyRunLog, type KnownDrift, type RunLogStudy } from '../core/gyro/run
 import { contentOf } from '../formats/contentId';
 import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
 import { parseJsonLines } from '../formats/jsonLines';
-import type { BadLine } from '../formats/readings';
+import type { BadLine, ReadingTable } from '../formats/readings';
 import { toLog, type Log } from '../formats/toLog';
 
 export type BenchRequest =
@@ -30,6 +31,7 @@ export interface ReadLog {
   content: string;
   bad: BadLine[];
   badCount: number;
+  leftOut: ReadingTable['leftOut'];
 }
 
 export interface StillAnalysis {
@@ -52,7 +54,7 @@ function read(text: string, map: ColumnMap | null, raw: RawConvention): ReadLog 
   const table =
     map === null ? parseJsonLines(text, onProgress) : parseLogCsv(text, map, onProgress);
   const [first] = table.bad;
-  if (Object.keys(table.columns).length === 0) {
+  if (table.columns.length === 0) {
     throw new Error(
       first === undefined
         ? 'There are no readings in this file.'
@@ -60,7 +62,8 @@ function read(text: string, map: ColumnMap | null, raw: RawConvention): ReadLog 
     );
   }
   const log = toLog(table, raw);
-  return { log, content: contentOf(log), bad: table.bad, badCount: table.badCount };
+  const { bad, badCount, leftOut } = table;
+  return { log, content: contentOf(log), bad, badCount, leftOut };
 }
 
 function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalysis {
@@ -82,7 +85,7 @@ async function answer(data: BenchRequest): Promise<void> {
   const { tS, columns } = result.log;
   reply(
     { kind: 'read', read: result },
-    [tS, ...Object.values(columns)].map(({ buffer }) => buffer),
+    [tS, ...channelsIn(columns).map(([, values]) => values)].map(({ buffer }) => buffer),
   );
 }
 

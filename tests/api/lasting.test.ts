@@ -9,7 +9,6 @@ import { pipit } from '../../src/server/demo/scenario';
 import { findRobot } from '../../src/server/stores/robots';
 import { listStillChecks } from '../../src/server/stores/stillChecks';
 import { openDatabase, type Database } from '../../src/server/database';
-import { columnName, TABLE_NAMES } from '../../src/server/models';
 import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import {
@@ -22,6 +21,7 @@ import {
   webPid,
   type Served,
 } from '../support/corvat';
+import { wipe } from '../support/wipe';
 import { newSeries, put, runIn, runsOf } from './records';
 
 describe('what survives', () => {
@@ -106,14 +106,6 @@ describe('a start that is killed', () => {
         { type: QueryTypes.SELECT },
       );
       return rows;
-    };
-    const wipe = async (db: Database) => {
-      await db.sequelize.query('SET FOREIGN_KEY_CHECKS = 0');
-      for (const name of [...TABLE_NAMES.map(columnName), 'migration']) {
-        await db.sequelize.query(`DROP TABLE IF EXISTS ${name}`);
-      }
-      await db.sequelize.query('DROP SEQUENCE IF EXISTS entry_number');
-      await db.sequelize.query('SET FOREIGN_KEY_CHECKS = 1');
     };
     const open = () => openDatabase(url, { pool: { max: 1, min: 1 } });
     const whole = open();

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { motorDegreesFromDistance } from '../../src/core/drive/conversions';
 import { directionDoubt } from '../../src/core/gyro/directionDoubt';
-import { studyRunLog, type RunLog } from '../../src/core/gyro/runLog';
+import type { ChannelLog } from '../../src/core/gyro/log';
+import { studyRunLog } from '../../src/core/gyro/runLog';
 import { correctedCsv } from '../../src/formats/correctedCsv';
 import { deg, idealRobot } from './support';
 
@@ -15,7 +16,7 @@ interface Run {
 }
 
 /** Four sides and four turns to the left, with what gyro and encoders would read. */
-function square({ driftDegPerS = 0, startDeg = 0, signs = {}, lengthS = 40 }: Run): RunLog {
+function square({ driftDegPerS = 0, startDeg = 0, signs = {}, lengthS = 40 }: Run): ChannelLog {
   const { heading = 1, left = 1, right = 1 } = signs;
   const tS = Float64Array.from({ length: lengthS * 50 + 1 }, (_, i) => i / 50);
   const side = lengthS / 4;

@@ -54,6 +54,9 @@ test('switched on in the hand it drifts; the check finds it, the guide mends it 
 test('turn trials find the hidden lag; the commands are applied, confirmed and taken back', async ({
   corvat: page,
 }) => {
+  await open(page, '/bench/calibrations');
+  const heldBefore = (await page.getByTestId('holds-turns').textContent()) ?? '';
+  expect(heldBefore).toMatch(/at 90°\/s: \d/);
   await open(page, '/bench/turns?new');
   const turn = async (rate: number, direction: 'left' | 'right') => {
     await page.getByLabel('At', { exact: true }).fill(String(rate));
@@ -120,7 +123,7 @@ test('turn trials find the hidden lag; the commands are applied, confirmed and t
     .getByRole('button', { name: /Go back/ })
     .click();
   await expect(page.getByText('Gone back. The journal keeps both.')).toBeVisible();
-  await expect(page.getByTestId('holds-turns')).toContainText('at 90°/s: 5.6°');
+  await expect(page.getByTestId('holds-turns')).toHaveText(heldBefore);
   await expect(journal).toContainText('Gone back to the one before');
 });
 

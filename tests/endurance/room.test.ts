@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 import { ulid } from 'ulid';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { openDatabase } from '../../src/server/database';
+import { packColumn } from '../../src/server/packedColumn';
 import { runIn, setUp } from '../api/records';
 import { routeOf } from '../core/support';
 import {
@@ -64,15 +65,19 @@ describe('sixty megabytes of logs', () => {
       for (let number = 0; number < 6; number += 1) {
         const from = 8000 * number * 0.0213;
         const columns = {
+          t: values(from),
           headingRad: values(from / 1000),
           leftMotorDegrees: values(from),
           rightMotorDegrees: values(2 * from),
         };
-        await db.models.benchLogPiece.create({
-          logId: id,
-          number,
-          data: { tS: values(from), columns },
-        });
+        await db.models.benchLogColumn.bulkCreate(
+          Object.entries(columns).map(([channel, column]) => ({
+            logId: id,
+            channel,
+            number,
+            data: packColumn(column),
+          })),
+        );
       }
     }
     await db.sequelize.close();
@@ -85,7 +90,7 @@ describe('sixty megabytes of logs', () => {
     const other = newHome();
     const restore = measured(other, 'restore', [file]);
     expect(restore.status, restore.said).toBe(0);
-    expect(restore.said).toContain('180 benchLogPiece');
+    expect(restore.said).toContain('720 benchLogColumn');
     expect(restore.peakBytes).toBeLessThan(200 * MEGABYTES);
     console.info(
       `backup ${backup.peakBytes / MEGABYTES} MB, restore ${restore.peakBytes / MEGABYTES} MB`,

@@ -138,7 +138,7 @@ describe('a backup', () => {
   it.each<[string, (object | string)[], RegExp]>([
     ['nothing', [], /^This file is not a backup/],
     ['another file', ['{"runs":[]}'], /^This file is not a backup/],
-    ['a later format', [{ ...head, formatVersion: 3 }, end(0)], /^This file is not a backup/],
+    ['a later format', [{ ...head, formatVersion: 4 }, end(0)], /^This file is not a backup/],
     ['cut off', [head, { table: 'team', row: team }], /cut off/],
     ['not whole', [head, { table: 'team', row: team }, end(2)], /1 of 2 rows/],
     [

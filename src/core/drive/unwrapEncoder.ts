@@ -10,15 +10,17 @@ export const rolledOver = (degrees: number): number =>
  * half a turn between two readings is a roll-over. It holds as long as the motor turns by less than
  * half a turn between readings.
  *
- * @param degrees raw readings in order of time, motor degrees; whatever they begin with is kept
+ * @param degrees raw readings in order of time, motor degrees, NaN where there was none; whatever they begin with is kept
  */
 export function unwrapEncoder(degrees: Float64Array): Float64Array {
   const counted = Float64Array.from(degrees);
   let turns = 0;
-  for (let i = 1; i < degrees.length; i += 1) {
-    const step = (degrees[i] ?? 0) - (degrees[i - 1] ?? 0);
-    turns -= Math.round(step / ROLL_OVER_DEGREES);
-    counted[i] = (degrees[i] ?? 0) + turns * ROLL_OVER_DEGREES;
+  let before = Number.NaN;
+  for (const [i, read] of degrees.entries()) {
+    if (Number.isNaN(read)) continue;
+    if (!Number.isNaN(before)) turns -= Math.round((read - before) / ROLL_OVER_DEGREES);
+    before = read;
+    counted[i] = read + turns * ROLL_OVER_DEGREES;
   }
   return counted;
 }

@@ -4,6 +4,36 @@ export interface HeadingLog {
   headingRad: Float64Array;
 }
 
+/** The channels of a log by their keys (`channels/kinds.ts`), in the core's units; NaN where one has a gap. */
+export interface LogColumns {
+  headingRad?: Float64Array | undefined;
+  rateRadPerS?: Float64Array | undefined;
+  leftMotorDegrees?: Float64Array | undefined;
+  rightMotorDegrees?: Float64Array | undefined;
+  [key: string]: Float64Array | undefined;
+}
+
+/** Readings of several channels against time. */
+export interface ChannelLog {
+  tS: Float64Array;
+  columns: LogColumns;
+}
+
+/** The channels that a log has, with their keys. */
+export const channelsIn = (columns: LogColumns): [string, Float64Array][] =>
+  Object.entries(columns).flatMap(([key, values]) => (values === undefined ? [] : [[key, values]]));
+
+/** The moments of a log at which all of some channels were read; the log itself where that is always. */
+export function whereRead(log: ChannelLog, keys: readonly string[]): ChannelLog {
+  const asked = keys.flatMap((key) => log.columns[key] ?? []);
+  const isRead = (i: number) => !asked.some((values) => Number.isNaN(values[i]));
+  const places = Array.from(log.tS.keys()).filter(isRead);
+  if (places.length === log.tS.length) return log;
+  const kept = (values: Float64Array) => Float64Array.from(places, (i) => values[i] ?? Number.NaN);
+  const columns = channelsIn(log.columns).map(([key, values]) => [key, kept(values)] as const);
+  return { tS: kept(log.tS), columns: Object.fromEntries(columns) };
+}
+
 /** A stretch of a log, in seconds of its own clock. */
 export interface Span {
   fromS: number;

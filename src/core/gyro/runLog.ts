@@ -1,3 +1,4 @@
+import { interpolateGaps } from '../channels/interpolateGaps';
 import { degreesFromRadians } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { counted, degrees, number } from '../text/quantities';
@@ -16,17 +17,8 @@ import {
   type HeadingSample,
 } from './anchors';
 import { directionDoubt } from './directionDoubt';
+import type { ChannelLog } from './log';
 import { driftText, type ThreeSentences } from './stillSentence';
-
-/** The columns of a recorded run that are looked at. */
-export interface RunLog {
-  tS: Float64Array;
-  columns: {
-    headingRad?: Float64Array | undefined;
-    leftMotorDegrees?: Float64Array | undefined;
-    rightMotorDegrees?: Float64Array | undefined;
-  };
-}
 
 export interface RunLogStudy {
   correction: AnchorCorrection | null;
@@ -140,23 +132,30 @@ const NO_ANCHORS: ThreeSentences = {
   next: 'A third in between tells whether to believe it.',
 };
 
+const NO_HEADING: ThreeSentences = {
+  found: 'This log has no heading: what else it holds is shown below.',
+  means: 'Without a heading sensor nothing in it tells how the robot’s heading drifted.',
+  next: 'Look at its channels, or record a run with the heading in it.',
+};
+
 /**
  * What a recorded run tells: its heading corrected by anchors, gyro against encoders, loop and lag.
  *
+ * @param log with a heading in every reading, or none at all
  * @param anchors in any order; those without an uncertainty are taken to be good to half a degree
  * @param known the drift that holds where there is but one anchor
  */
 export function studyRunLog(
-  { tS, columns }: RunLog,
+  { tS, columns }: ChannelLog,
   anchors: readonly Anchor[],
   robot: Robot,
   known: KnownDrift | null = null,
 ): RunLogStudy {
-  const { headingRad, leftMotorDegrees, rightMotorDegrees } = columns;
-  const encoderRad =
-    leftMotorDegrees !== undefined && rightMotorDegrees !== undefined
-      ? encoderHeading(leftMotorDegrees, rightMotorDegrees, robot)
-      : null;
+  const { headingRad } = columns;
+  const [left, right] = [columns.leftMotorDegrees, columns.rightMotorDegrees].map(
+    (angles) => angles && interpolateGaps(tS, angles),
+  );
+  const encoderRad = left && right ? encoderHeading(left, right, robot) : null;
   const samples =
     headingRad === undefined
       ? []
@@ -181,12 +180,18 @@ export function studyRunLog(
     off,
     lagS,
     partings: both ? partings(tS, headingRad, encoderRad, lagS ?? 0) : [],
-    doubt: directionDoubt({ tS, columns }, sorted, robot),
+    doubt: directionDoubt(
+      { tS, columns: { headingRad, leftMotorDegrees: left, rightMotorDegrees: right } },
+      sorted,
+      robot,
+    ),
     sentences:
-      correction === null
-        ? NO_ANCHORS
-        : sorted.length < 2 && known !== null
-          ? withOneAnchor(known, endErrorRad)
-          : sentencesOf(correction, endErrorRad),
+      headingRad === undefined
+        ? NO_HEADING
+        : correction === null
+          ? NO_ANCHORS
+          : sorted.length < 2 && known !== null
+            ? withOneAnchor(known, endErrorRad)
+            : sentencesOf(correction, endErrorRad),
   };
 }

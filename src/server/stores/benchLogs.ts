@@ -1,4 +1,4 @@
-import { LOG_COLUMNS, type LogColumn } from '../../formats/benchConstants';
+import type { ChannelLog } from '../../core/gyro/log';
 import {
   benchLogPiece,
   benchLogRecord,
@@ -7,6 +7,7 @@ import {
 } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
+import { packColumn, unpackColumn } from '../packedColumn';
 import { conflict, notFound, Problem } from '../problem';
 import { keepForGood, type KeptForGood } from './immutable';
 
@@ -29,10 +30,13 @@ export const saveLog = (db: Database, record: BenchLogRecord): Promise<BenchLogR
     toRecord((await keepForGood(logKept(db), record, transaction)).row),
   );
 
+/** The channel under which the times of a log are kept. */
+const TIME = 't';
+
 /** Keep one piece of a log; the same piece sent again is the same piece. */
 export const saveLogPiece = (db: Database, logId: string, piece: BenchLogPiece): Promise<void> =>
   inTransaction(db, async (transaction) => {
-    const log = await db.models.benchLog.findByPk(logId, { transaction });
+    const log = await db.models.benchLog.findByPk(logId, { transaction, lock: true });
     if (log === null) throw notFound('log');
     const { pieces, columns } = toRecord(log);
     const missing = columns.find((column) => piece.columns[column] === undefined);
@@ -43,30 +47,58 @@ export const saveLogPiece = (db: Database, logId: string, piece: BenchLogPiece):
         'This piece does not belong to the log as it was announced.',
       );
     }
-    const where = { logId, number: piece.number };
-    const existing = await db.models.benchLogPiece.findOne({ where, transaction, lock: true });
-    const data = { tS: piece.tS, columns: piece.columns };
-    if (existing === null)
-      await db.models.benchLogPiece.create({ ...where, data }, { transaction });
-    else if (JSON.stringify(existing.get('data')) !== JSON.stringify(data)) {
-      throw conflict('piece of a log', null);
+    const { number } = piece;
+    const rows = [TIME, ...columns].map((channel) => ({
+      logId,
+      channel,
+      number,
+      data: packColumn(withGaps(channel === TIME ? piece.tS : (piece.columns[channel] ?? []))),
+    }));
+    const model = db.models.benchLogColumn;
+    const existing = await model.findAll({ where: { logId, number }, transaction });
+    if (existing.length === 0) {
+      await model.bulkCreate(rows, { transaction });
+      return;
     }
+    const kept = new Map(existing.map((row) => [row.get('channel'), row.get('data') as Buffer]));
+    const isSame = rows.every(({ channel, data }) => {
+      const there = kept.get(channel);
+      return there !== undefined && sameNumbers(unpackColumn(there), unpackColumn(data));
+    });
+    if (!isSame) throw conflict('piece of a log', null);
   });
 
-/** One piece of a log as it was sent; null when it never came. */
+const withGaps = (values: readonly (number | null)[]): number[] =>
+  values.map((value) => value ?? Number.NaN);
+
+const sameNumbers = (a: Float64Array, b: Float64Array): boolean =>
+  a.length === b.length && a.every((value, i) => Object.is(value, b[i]));
+
+/**
+ * One piece of a log as it was sent; null when it never came.
+ *
+ * @param keys only these of its channels; null for all
+ */
 export async function findLogPiece(
   db: Database,
   logId: string,
   number: number,
+  keys: readonly string[] | null = null,
 ): Promise<BenchLogPiece | null> {
-  const row = await db.models.benchLogPiece.findOne({ where: { logId, number } });
-  return row && benchLogPiece.parse({ number, ...(row.get('data') as object) });
-}
-
-/** A whole log: its samples in order of time, one array per column. */
-export interface LogSamples {
-  tS: Float64Array;
-  columns: Partial<Record<LogColumn, Float64Array>>;
+  const wanted = keys === null ? {} : { channel: [TIME, ...keys] };
+  const rows = await db.models.benchLogColumn.findAll({ where: { logId, number, ...wanted } });
+  const columns = new Map(
+    rows.map((row) => [
+      row.get('channel') as string,
+      Array.from(unpackColumn(row.get('data') as Buffer), (value) =>
+        Number.isNaN(value) ? null : value,
+      ),
+    ]),
+  );
+  const tS = columns.get(TIME);
+  columns.delete(TIME);
+  if (tS === undefined) return null;
+  return benchLogPiece.parse({ number, tS, columns: Object.fromEntries(columns) });
 }
 
 export async function findLog(db: Database, id: string): Promise<BenchLogRecord | null> {
@@ -74,29 +106,35 @@ export async function findLog(db: Database, id: string): Promise<BenchLogRecord 
   return row && toRecord(row);
 }
 
-/** The samples of a log; a problem in words where some of its pieces never came. */
-export async function logSamples(db: Database, log: BenchLogRecord): Promise<LogSamples> {
-  const rows = await db.models.benchLogPiece.findAll({
-    where: { logId: log.id },
+/**
+ * Some channels of a log, and its times; a problem in words where some of its pieces never came.
+ *
+ * @param keys those that the log does not have are passed over
+ */
+export async function logSamples(
+  db: Database,
+  log: BenchLogRecord,
+  keys: readonly string[],
+): Promise<ChannelLog> {
+  const wanted = [TIME, ...keys.filter((key) => log.columns.includes(key))];
+  const rows = await db.models.benchLogColumn.findAll({
+    where: { logId: log.id, channel: wanted },
     order: ['number'],
   });
-  if (rows.length < log.pieces) {
-    throw new Problem(
-      422,
-      'incomplete',
-      `Only ${rows.length} of ${log.pieces} pieces of this log have come: send it again.`,
+  const joined = wanted.map((channel) => {
+    const parts = rows.filter((row) => row.get('channel') === channel);
+    if (parts.length < log.pieces) {
+      throw new Problem(
+        422,
+        'incomplete',
+        `Only ${parts.length} of ${log.pieces} pieces of this log have come: send it again.`,
+      );
+    }
+    const values = Float64Array.from(
+      parts.flatMap((row) => Array.from(unpackColumn(row.get('data') as Buffer))),
     );
-  }
-  const data = rows.map((row) => row.get('data') as Pick<BenchLogPiece, 'tS' | 'columns'>);
-  const joined = (of: (piece: (typeof data)[number]) => number[] | undefined) =>
-    Float64Array.from(data.flatMap((piece) => of(piece) ?? []));
-  return {
-    tS: joined(({ tS }) => tS),
-    columns: Object.fromEntries(
-      LOG_COLUMNS.filter((column) => log.columns.includes(column)).map((column) => [
-        column,
-        joined(({ columns }) => columns[column]),
-      ]),
-    ),
-  };
+    return [channel, values] as const;
+  });
+  const { [TIME]: tS = new Float64Array(), ...columns } = Object.fromEntries(joined);
+  return { tS, columns };
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { stillCheck, type StillLog } from '../../core/gyro/stillCheck';
-import { stillLogOf } from '../../core/gyro/stillLog';
+import { STILL_CHANNELS, stillLogOf } from '../../core/gyro/stillLog';
 import { stillSentences } from '../../core/gyro/stillSentence';
 import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
 import {
@@ -44,7 +44,7 @@ async function logOfCheck(db: Database, { logId, robotId }: StillCheckRecord): P
   if (log.robotId !== robotId) {
     throw new Problem(422, 'other-robot', 'This log is another robot’s.', { path: 'logId' });
   }
-  const still = stillLogOf(await logSamples(db, log));
+  const still = stillLogOf(await logSamples(db, log, STILL_CHANNELS));
   if (still !== null) return still;
   throw new Problem(422, 'no-heading', 'This log has neither a heading nor a turning rate.', {
     path: 'logId',

@@ -1,24 +1,17 @@
 import { useEffect, useRef, useState } from 'react';
 import type { RawConvention } from '../../core/rawConvention';
-import { counted } from '../../core/text/quantities';
 import { MAX_LOG_SAMPLES } from '../../formats/benchConstants';
-import {
-  COLUMN_NAMES,
-  estimatedLines,
-  guessColumns,
-  previewCsv,
-  UNITS,
-  type ColumnMap,
-} from '../../formats/logCsv';
-import { READING_NUMBERS, type ReadingNumber } from '../../formats/readings';
+import { estimatedLines, guessColumns, previewCsv, type ColumnMap } from '../../formats/logCsv';
 import type { ReadLog } from '../../workers/bench.worker';
 import { Button } from '../../ui/Button';
+import { FileField } from '../../ui/FileField';
 import { Notice } from '../../ui/Notice';
 import { Progress } from '../../ui/Progress';
-import { Select } from '../../ui/Select';
 import { sentenceOf } from '../api';
 import { readLogFile, type WorkerJob } from './benchWorker';
 import styles from './Bench.module.css';
+import { ColumnTable, whyNotYet } from './ColumnTable';
+import { ReadReport } from './ReadReport';
 
 interface Props {
   /** How the robot's readings are to be taken. */
@@ -36,7 +29,8 @@ interface Opened {
 const MOST_BYTES = 60_000_000;
 /** The beginning of a file tells what kind it is. */
 const HEAD_BYTES = 65_536;
-const memoryKey = (header: readonly string[]) => `corvat-columns:${header.join('|').slice(0, 200)}`;
+const memoryKey = (header: readonly string[]) =>
+  `corvat-log-columns:${header.join('|').slice(0, 200)}`;
 
 function rememberedColumns(header: readonly string[]): ColumnMap {
   try {
@@ -48,70 +42,27 @@ function rememberedColumns(header: readonly string[]): ColumnMap {
   return guessColumns(header);
 }
 
-function ColumnChoice({
-  name,
-  header,
-  map,
-  onChange,
-}: {
-  name: ReadingNumber;
-  header: readonly string[];
-  map: ColumnMap;
-  onChange(map: ColumnMap): void;
-}) {
-  const use = map[name];
-  const choose = (value: string) => {
-    const { [name]: _gone, ...rest } = map;
-    const factor = use?.factor ?? UNITS[name][0]?.factor ?? 1;
-    onChange(value === '' ? rest : { ...rest, [name]: { column: Number(value), factor } });
-  };
-  return (
-    <span className={styles.columnChoice}>
-      <Select
-        label={COLUMN_NAMES[name]}
-        value={use === undefined ? '' : String(use.column)}
-        options={[
-          { value: '', label: 'not in it' },
-          ...header.map((title, i) => ({ value: String(i), label: title || `column ${i + 1}` })),
-        ]}
-        onChange={choose}
-      />
-      {use !== undefined && (
-        <Select
-          label={`in (${COLUMN_NAMES[name].toLowerCase()})`}
-          value={String(use.factor)}
-          options={UNITS[name].map(({ name: unit, factor }) => ({
-            value: String(factor),
-            label: unit,
-          }))}
-          onChange={(factor) => onChange({ ...map, [name]: { ...use, factor: Number(factor) } })}
-        />
-      )}
-    </span>
-  );
-}
-
 /** A log from a file: JSON Lines as they are, CSV by its columns, which are remembered. */
 export function FileSource({ raw, onLog }: Props) {
   const [opened, setOpened] = useState<Opened | null>(null);
-  const [map, setMap] = useState<ColumnMap>({});
+  const [map, setMap] = useState<ColumnMap>({ time: null, columns: [] });
   const [share, setShare] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const [bad, setBad] = useState<ReadLog | null>(null);
+  const [taken, setTaken] = useState<ReadLog | null>(null);
   const job = useRef<WorkerJob<ReadLog> | null>(null);
   useEffect(() => () => job.current?.cancel(), []);
 
   const read = async (chosen: Opened, columns: ColumnMap | null) => {
     setProblem(null);
     setShare(0);
-    setBad(null);
+    setTaken(null);
     job.current = readLogFile(chosen.file, columns, raw, setShare);
     try {
       const result = await job.current.result;
       if (chosen.csv !== null) {
         localStorage.setItem(memoryKey(chosen.csv.header), JSON.stringify(columns));
       }
-      setBad(result.badCount > 0 ? result : null);
+      setTaken(result);
       onLog(result, chosen.file.name, new Date(chosen.file.lastModified));
     } catch (error) {
       setProblem(`${chosen.file.name}: ${sentenceOf(error)}`);
@@ -119,10 +70,9 @@ export function FileSource({ raw, onLog }: Props) {
       setShare(null);
     }
   };
-  const open = async (file: File | undefined) => {
-    if (file === undefined) return;
+  const open = async (file: File) => {
     setOpened(null);
-    setBad(null);
+    setTaken(null);
     setProblem(null);
     if (file.size > MOST_BYTES) {
       setProblem(`${file.name} is larger than 60 MB: log for a shorter time, or less often.`);
@@ -154,42 +104,31 @@ export function FileSource({ raw, onLog }: Props) {
     job.current?.cancel();
     setShare(null);
   };
-  const ready =
-    map.t_s !== undefined && (map.heading_deg !== undefined || map.rate_deg_per_s !== undefined);
+  const notYet = whyNotYet(map);
   return (
     <div className={styles.file}>
-      <label className={styles.fileField}>
-        <span>Log file (JSON Lines or CSV)</span>
-        <input
-          type="file"
-          accept=".jsonl,.ndjson,.json,.csv,.txt,text/plain"
-          onChange={(event) => {
-            const input = event.currentTarget;
-            // The same file can be chosen again.
-            void open(input.files?.[0]).finally(() => (input.value = ''));
-          }}
-        />
-      </label>
+      <FileField
+        label="Log file (JSON Lines or CSV)"
+        accept=".jsonl,.ndjson,.json,.csv,.txt,text/plain"
+        onFile={(file) => void open(file)}
+      />
       {opened?.csv != null && (
         <fieldset className={styles.columns}>
           <legend>Columns of {opened.file.name}</legend>
-          {READING_NUMBERS.map((name) => (
-            <ColumnChoice
-              key={name}
-              name={name}
-              header={opened.csv?.header ?? []}
-              map={map}
-              onChange={setMap}
-            />
-          ))}
+          <ColumnTable
+            header={opened.csv.header}
+            rows={opened.csv.rows}
+            map={map}
+            onChange={setMap}
+          />
           <Button
             look="strong"
-            disabled={!ready || share !== null}
+            disabled={notYet !== null || share !== null}
             onClick={() => void read(opened, map)}
           >
             Read this file
           </Button>
-          {!ready && <small>A time and a heading (or a turning rate) are needed.</small>}
+          {notYet !== null && <small>{notYet}</small>}
         </fieldset>
       )}
       {share !== null && (
@@ -201,21 +140,7 @@ export function FileSource({ raw, onLog }: Props) {
         />
       )}
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
-      {bad !== null && (
-        <Notice tone="careful">
-          <p>
-            {counted(bad.badCount, 'line')} could not be read and{' '}
-            {bad.badCount === 1 ? 'is' : 'are'} left out:
-          </p>
-          <ul className={styles.badLines}>
-            {bad.bad.slice(0, 5).map(({ line, why }) => (
-              <li key={line}>
-                line {line}: {why}
-              </li>
-            ))}
-          </ul>
-        </Notice>
-      )}
+      {taken !== null && <ReadReport read={taken} />}
     </div>
   );
 }

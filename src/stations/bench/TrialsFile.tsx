@@ -3,6 +3,7 @@ import { ulid } from 'ulid';
 import { counted } from '../../core/text/quantities';
 import type { ReadRecords } from '../../formats/trialsCsv';
 import { Button } from '../../ui/Button';
+import { FileField } from '../../ui/FileField';
 import { Notice } from '../../ui/Notice';
 import { sentenceOf } from '../api';
 import styles from './Bench.module.css';
@@ -21,8 +22,7 @@ interface Props<T> {
 export function TrialsFile<T>({ label, what, columns, read, onTake }: Props<T>) {
   const [found, setFound] = useState<ReadRecords<T> | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const open = async (file: File | undefined) => {
-    if (file === undefined) return;
+  const open = async (file: File) => {
     setFound(null);
     setProblem(null);
     try {
@@ -35,17 +35,11 @@ export function TrialsFile<T>({ label, what, columns, read, onTake }: Props<T>) 
     <details>
       <summary>From a file</summary>
       <div className={styles.file}>
-        <label className={styles.fileField}>
-          <span>{label}</span>
-          <input
-            type="file"
-            accept=".csv,.txt,text/csv,text/plain"
-            onChange={(event) => {
-              const input = event.currentTarget;
-              void open(input.files?.[0]).finally(() => (input.value = ''));
-            }}
-          />
-        </label>
+        <FileField
+          label={label}
+          accept=".csv,.txt,text/csv,text/plain"
+          onFile={(file) => void open(file)}
+        />
         <small className="faint">
           A heading line with {columns}; one {what} a line.
         </small>

@@ -2,6 +2,9 @@ import type { BenchLogPiece, BenchLogRecord } from '../../formats/benchRecords';
 import type { Log } from '../../formats/toLog';
 import { get } from '../api';
 
+const numbers = (values: readonly (number | null)[] = []): number[] =>
+  values.map((value) => value ?? Number.NaN);
+
 /** A kept log, fetched piece by piece; told as it goes. */
 export async function loadLog(id: string, onProgress: (share: number) => void): Promise<Log> {
   const { pieces, samples, columns: names } = await get<BenchLogRecord>(`/api/bench-logs/${id}`);
@@ -11,7 +14,7 @@ export async function loadLog(id: string, onProgress: (share: number) => void): 
   for (let number = 0; number < pieces; number += 1) {
     const piece = await get<BenchLogPiece>(`/api/bench-logs/${id}/pieces?number=${number}`);
     tS.set(piece.tS, from);
-    for (const name of names) columns[name]?.set(piece.columns[name] ?? [], from);
+    for (const name of names) columns[name]?.set(numbers(piece.columns[name]), from);
     from += piece.tS.length;
     onProgress((number + 1) / pieces);
   }

@@ -1,4 +1,5 @@
-import { LOG_COLUMNS, LOG_PIECE_SAMPLES, MAX_LOG_SAMPLES } from '../../formats/benchConstants';
+import { channelsIn } from '../../core/gyro/log';
+import { LOG_PIECE_SAMPLES, MAX_LOG_SAMPLES } from '../../formats/benchConstants';
 import type { BenchLogRecord } from '../../formats/benchRecords';
 import type { Log } from '../../formats/toLog';
 import { post, putRecord } from '../api';
@@ -7,6 +8,10 @@ const rounded = (values: Float64Array, from: number, to: number, decimals: numbe
   const factor = 10 ** decimals;
   return Array.from(values.subarray(from, to), (value) => Math.round(value * factor) / factor);
 };
+
+/** A gap is null: JSON knows no other number that is none. */
+const withNulls = (values: readonly number[]): (number | null)[] =>
+  values.map((value) => (Number.isNaN(value) ? null : value));
 
 /** What a log is called and where it comes from; its identifier makes sending it again harmless. */
 export type LogMeta = Pick<BenchLogRecord, 'id' | 'robotId' | 'name' | 'source' | 'takenAt'>;
@@ -22,21 +27,23 @@ export async function saveLog(
       `This log has ${tS.length} readings; up to ${MAX_LOG_SAMPLES} fit. Log less often, or for a shorter time.`,
     );
   }
-  const names = LOG_COLUMNS.filter((column) => columns[column] !== undefined);
+  const channels = channelsIn(columns);
   const pieces = Math.ceil(tS.length / LOG_PIECE_SAMPLES);
-  const log: BenchLogRecord = { ...meta, columns: names, pieces, samples: tS.length };
+  const log: BenchLogRecord = {
+    ...meta,
+    columns: channels.map(([key]) => key),
+    pieces,
+    samples: tS.length,
+  };
   await putRecord('bench-logs', log);
   for (let number = 0; number < pieces; number += 1) {
     const from = number * LOG_PIECE_SAMPLES;
     const to = Math.min(tS.length, from + LOG_PIECE_SAMPLES);
-    const values = names.map((name) => [
-      name,
-      rounded(columns[name] ?? new Float64Array(), from, to, 9),
-    ]);
+    const parts = channels.map(([key, values]) => [key, withNulls(rounded(values, from, to, 9))]);
     await post(`/api/bench-logs/${meta.id}/pieces`, {
       number,
       tS: rounded(tS, from, to, 6),
-      columns: Object.fromEntries(values) as Record<string, number[]>,
+      columns: Object.fromEntries(parts) as Record<string, (number | null)[]>,
     });
     onProgress((number + 1) / pieces);
   }

@@ -1,5 +1,5 @@
 import type { RawConvention } from '../../core/rawConvention';
-import { READING_NUMBERS, toReading, type Reading } from '../../formats/readings';
+import { TableBuilder, toReading, type Reading } from '../../formats/readings';
 import { toLog, type Log } from '../../formats/toLog';
 import { listenToSerial } from './serial';
 import { listenToStandIn, standInNowS, standInSeen, watchStandIn } from './standIn/standInStore';
@@ -9,13 +9,9 @@ export type LiveSource = 'stand-in' | 'serial';
 
 /** A log from readings that were collected one by one. */
 export function logOf(readings: readonly Reading[], raw: RawConvention): Log {
-  const columns = Object.fromEntries(
-    READING_NUMBERS.map((name) => [
-      name,
-      Float64Array.from(readings, (reading) => reading[name] ?? Number.NaN),
-    ]),
-  );
-  return toLog({ columns }, raw);
+  const table = new TableBuilder();
+  for (const reading of readings) table.add(reading);
+  return toLog(table.done(readings.length), raw);
 }
 
 async function listenToTheStandIn(

@@ -14,6 +14,7 @@ import {
 } from '../../formats/runsCsv';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
+import { FileField } from '../../ui/FileField';
 import { Notice } from '../../ui/Notice';
 import { post, sentenceOf } from '../api';
 import { ColumnChoices } from './ColumnChoices';
@@ -55,8 +56,7 @@ export function ImportDialog({ seriesId, missions, onImported, onClose }: Props)
   const good = rows.flatMap(({ line, run }) => (run === undefined ? [] : [{ line, run }]));
   const bad = rows.length - good.length;
 
-  const open = async (file: File | undefined) => {
-    if (file === undefined) return;
+  const open = async (file: File) => {
     setProblem(null);
     setOpened(null);
     try {
@@ -105,14 +105,11 @@ export function ImportDialog({ seriesId, missions, onImported, onClose }: Props)
         One run a line, a heading line above. Ends are offsets in millimetres from where the route
         is planned to end, x along the long edge of the table, y away from the home edge.
       </p>
-      <label className={styles.file}>
-        <span>CSV file</span>
-        <input
-          type="file"
-          accept=".csv,.txt,text/csv,text/plain"
-          onChange={(event) => void open(event.target.files?.[0])}
-        />
-      </label>
+      <FileField
+        label="CSV file"
+        accept=".csv,.txt,text/csv,text/plain"
+        onFile={(file) => void open(file)}
+      />
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       {opened !== null && (
         <>

@@ -1,15 +1,17 @@
 import { useState } from 'react';
 import {
   judgeDirection,
+  rawLogOf,
   recordErrors,
   type DirectionResult,
   type DirectionStep,
   type FoundConvention,
+  type RawLog,
 } from '../../../core/directionCheck';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { rawConvention, type RawConvention } from '../../../core/rawConvention';
 import type { StandInAction } from '../../../core/standIn/act';
-import { rawLogOf } from '../../../formats/rawLog';
+import type { Reading } from '../../../formats/readings';
 import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
@@ -20,6 +22,7 @@ import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
 import { hasSerial } from '../serial';
+import { logOf } from '../sources';
 import { doWithStandIn } from '../standIn/standInStore';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { useBetween } from '../useBetween';
@@ -59,6 +62,15 @@ const AS_READ: RawConvention = {
   encodersRollOver: false,
 };
 
+/** Readings without any sign turned; nothing, where too little came to make a log of. */
+function asRead(readings: readonly Reading[]): RawLog {
+  try {
+    return rawLogOf(logOf(readings, AS_READ));
+  } catch {
+    return rawLogOf({ tS: new Float64Array(), columns: {} });
+  }
+}
+
 type Results = Partial<Record<DirectionStep, DirectionResult>>;
 
 interface StepProps {
@@ -72,7 +84,7 @@ interface StepProps {
 function Step({ entry, source, result, standInReady, onResult }: StepProps) {
   const live = source === 'file' ? 'stand-in' : source;
   const between = useBetween(live, (readings) =>
-    onResult(judgeDirection(entry.step, rawLogOf(readings))),
+    onResult(judgeDirection(entry.step, asRead(readings))),
   );
   const ready = source === 'serial' ? hasSerial() : standInReady;
   return (
@@ -82,15 +94,7 @@ function Step({ entry, source, result, standInReady, onResult }: StepProps) {
       {source === 'file' ? (
         <FileSource
           raw={AS_READ}
-          onLog={({ log }) =>
-            onResult(
-              judgeDirection(entry.step, {
-                headingRad: log.columns.headingRad ?? null,
-                leftMotorDegrees: log.columns.leftMotorDegrees ?? null,
-                rightMotorDegrees: log.columns.rightMotorDegrees ?? null,
-              }),
-            )
-          }
+          onLog={({ log }) => onResult(judgeDirection(entry.step, rawLogOf(log)))}
         />
       ) : (
         <div className={styles.actions}>

@@ -1,9 +1,12 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { standTooClose } from '../../../core/gyro/anchors';
+import { whereRead } from '../../../core/gyro/log';
 import type { KnownDrift, RunLogStudy } from '../../../core/gyro/runLog';
 import { counted, number } from '../../../core/text/quantities';
 import type { RunLogRecord } from '../../../formats/benchRecords';
+import { rawConvention } from '../../../core/rawConvention';
 import { correctedCsv } from '../../../formats/correctedCsv';
+import { logToCsv } from '../../../formats/logToCsv';
 import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
@@ -17,6 +20,7 @@ import type { Source } from '../SourceChoice';
 import { ArchiveLine } from '../../ArchiveLine';
 import { useTrials } from '../useTrials';
 import { AnchorFields, newAnchor } from './AnchorFields';
+import { ChannelChart } from './ChannelChart';
 import { RunCharts } from './RunCharts';
 import { PieceTable, RunFigures } from './RunFigures';
 
@@ -61,10 +65,10 @@ function useLogKept({ log, record, source }: OpenRun, onKept: () => void) {
   return { share, problem, send };
 }
 
-function save(name: string, text: string): void {
+function save(name: string, what: string, text: string): void {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-  link.download = `${name.replace(/\.[a-z]+$/i, '')}-corrected.csv`;
+  link.download = `${name.replace(/\.[a-z]+$/i, '')}${what}.csv`;
   link.click();
   setTimeout(() => URL.revokeObjectURL(link.href), 1000);
 }
@@ -76,7 +80,8 @@ export function RunCorrection({ robot, known, ...run }: Props) {
   const kept = useLogKept(run, keep);
   const [study, setStudy] = useState<RunLogStudy | null>(null);
   const [fault, setFault] = useState<string | null>(null);
-  const { log } = run;
+  // The heading is studied where it was read; the other channels are shown as they are.
+  const log = useMemo(() => whereRead(run.log, ['headingRad']), [run.log]);
   const anchors = record.trials;
   const doubled = standTooClose(anchors);
   useEffect(() => {
@@ -104,31 +109,47 @@ export function RunCorrection({ robot, known, ...run }: Props) {
             <p>{study.sentences.means}</p>
             <p className={styles.next}>{study.sentences.next}</p>
           </div>
-          <RunCharts {...{ log, study, anchors, name: record.conditions.name }} onPick={pick} />
+          {headingRad !== undefined && (
+            <RunCharts {...{ log, study, anchors, name: record.conditions.name }} onPick={pick} />
+          )}
+          <ChannelChart log={run.log} onPick={pick} />
         </>
       )}
       {fault !== null && <Notice tone="fault">{fault}</Notice>}
-      <AnchorFields
-        anchors={anchors}
-        doubled={doubled}
-        onChange={(update) => change((now) => ({ ...now, trials: update(now.trials) }))}
-      />
+      {headingRad !== undefined && (
+        <AnchorFields
+          anchors={anchors}
+          doubled={doubled}
+          onChange={(update) => change((now) => ({ ...now, trials: update(now.trials) }))}
+        />
+      )}
       {study !== null && (
         <>
-          <RunFigures study={study} />
+          <RunFigures study={study} hasHeading={headingRad !== undefined} />
           <PieceTable study={study} />
           <div className={styles.actions}>
             {study.correction !== null && headingRad !== undefined && (
               <Button
                 onClick={() =>
                   study.correction &&
-                  save(record.conditions.name, correctedCsv(headingRad, study.correction))
+                  save(
+                    record.conditions.name,
+                    '-corrected',
+                    correctedCsv(headingRad, study.correction),
+                  )
                 }
               >
                 Corrected run as a file
               </Button>
             )}
-            <small className="faint">{counted(log.tS.length, 'reading')} in the log.</small>
+            <Button
+              onClick={() =>
+                save(record.conditions.name, '-log', logToCsv(run.log, rawConvention(robot.robot)))
+              }
+            >
+              The whole log as a file
+            </Button>
+            <small className="faint">{counted(run.log.tS.length, 'reading')} in the log.</small>
             {kept.problem !== null ? (
               <Notice
                 tone="fault"

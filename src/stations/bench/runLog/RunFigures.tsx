@@ -5,8 +5,10 @@ import { Figure } from '../../../ui/Figure';
 import styles from '../Bench.module.css';
 
 /** What the log says besides: the program's loop, the gyro's lag, and where gyro and encoders part. */
-export function RunFigures({ study }: { study: RunLogStudy }) {
+export function RunFigures({ study, hasHeading }: { study: RunLogStudy; hasHeading: boolean }) {
   const { loop, lagS, partings } = study;
+  const hasBoth = hasHeading && study.encoderRad !== null;
+  const needed = hasHeading ? 'it needs encoders' : 'it needs a heading';
   return (
     <dl className={styles.figures}>
       <Figure
@@ -20,20 +22,20 @@ export function RunFigures({ study }: { study: RunLogStudy }) {
         label="Gyro comes after the encoders by"
         value={lagS === null ? null : number(lagS * 1000)}
         unit="ms"
-        detail={lagS === null ? 'it needs encoders and turns' : undefined}
+        detail={lagS === null ? (hasBoth ? 'it needs turns' : needed) : undefined}
         tone="measured"
       />
       <Figure
         label="Gyro and encoders part"
-        value={study.encoderRad === null ? null : number(partings.length)}
+        value={hasBoth ? number(partings.length) : null}
         unit={partings.length === 1 ? 'time' : 'times'}
         detail={
-          study.encoderRad === null
-            ? 'it needs encoders'
-            : partings
+          hasBoth
+            ? partings
                 .slice(0, 3)
                 .map(({ fromS, changeRad }) => `${degrees(changeRad)} at ${number(fromS, 1)} s`)
                 .join(', ')
+            : needed
         }
         tone={partings.length > 0 ? 'fault' : 'measured'}
       />

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { wrap } from '../../../core/geometry/angle';
+import { whereRead } from '../../../core/gyro/log';
 import { headingLeftOver } from '../../../core/square/headingLeftOver';
 import type { LapRecord } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
@@ -116,7 +117,8 @@ function LapForm({ sideM, driven, robot, standInFits, onLap }: Props) {
             <LogSource
               robot={robot}
               meanwhile="Let it drive its lap, standing for a second before and after."
-              onLog={({ columns }) => {
+              onLog={(log) => {
+                const { columns } = whereRead(log, ['headingRad']);
                 if (columns.headingRad !== undefined) {
                   const headingRad = headingLeftOver(columns.headingRad);
                   setEntry((now) => ({ ...now, headingRad }));

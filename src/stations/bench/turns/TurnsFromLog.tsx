@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
+import { whereRead } from '../../../core/gyro/log';
 import { trialsFromLog } from '../../../core/turns/trialsFromLog';
 import { turnsInLog } from '../../../core/turns/turnsInLog';
 import { counted, degrees, number } from '../../../core/text/quantities';
@@ -19,10 +20,14 @@ interface Props {
   onTake(...trials: TurnTrialRecord[]): void;
 }
 
+/** Turns are looked for where all of these were read. */
+const TURN_CHANNELS = ['headingRad', 'leftMotorDegrees', 'rightMotorDegrees'];
+
 function found(log: Log, setting: TurnSetting, { conditions, trials }: TurnTrials) {
-  const { headingRad, leftMotorDegrees, rightMotorDegrees } = log.columns;
+  const { tS, columns } = whereRead(log, TURN_CHANNELS);
+  const { headingRad, leftMotorDegrees, rightMotorDegrees } = columns;
   if (headingRad === undefined) return null;
-  const turns = turnsInLog({ tS: log.tS, headingRad, leftMotorDegrees, rightMotorDegrees });
+  const turns = turnsInLog({ tS, headingRad, leftMotorDegrees, rightMotorDegrees });
   return trialsFromLog(turns, {
     targetsRad: [setting.targetRad, ...conditions.wantedRad.map(Math.abs)],
     ratesRadPerS: [setting.rateRadPerS, ...trials.map(({ rateRadPerS }) => rateRadPerS)],
@@ -59,9 +64,7 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         meanwhile="Let the robot turn, standing for a second before and after each turn."
         onLog={setLog}
       />
-      {log !== null && turns === null && (
-        <Notice tone="careful">This log has no heading, only a rate.</Notice>
-      )}
+      {log !== null && turns === null && <Notice tone="careful">This log has no heading.</Notice>}
       {turns !== null && turns.trials.length === 0 && (
         <Notice tone="careful">
           No turn near {degrees(setting.targetRad, 0)} or any of the angles that the team uses was

@@ -11,10 +11,14 @@ export const POST = endpoint(async (db, { request, params }) => {
   return json({ ok: true });
 });
 
-/** One piece of a log, by its number. */
+/** One piece of a log, by its number; only some of its channels, where `channels` names them. */
 export const GET = endpoint(async (db, { params, url }) => {
-  const number = Number(url.searchParams.get('number') ?? Number.NaN);
-  const piece = Number.isInteger(number) ? await findLogPiece(db, params.id ?? '', number) : null;
+  const { searchParams } = url;
+  const asked = searchParams.get('number') ?? '';
+  const keys = searchParams.get('channels')?.split(',') ?? null;
+  const piece = /^\d{1,9}$/.test(asked)
+    ? await findLogPiece(db, params.id ?? '', Number(asked), keys)
+    : null;
   if (piece === null) throw notFound('piece of a log');
   return json(piece);
 });
