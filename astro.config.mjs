@@ -10,7 +10,7 @@ export default defineConfig({
   // Origin and host are checked for every request in src/middleware.ts.
   security: { checkOrigin: false },
   build: { inlineStylesheets: 'never' },
-  vite: { build: { assetsInlineLimit: 0 }, worker: { format: 'es' } },
+  vite: { build: { assetsInlineLimit: 0, target: 'es2022' }, worker: { format: 'es' } },
   experimental: {
     csp: {
       directives: [

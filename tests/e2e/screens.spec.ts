@@ -8,6 +8,7 @@ const SCREENS = {
   Today: '/',
   Robot: '/robot',
   'Wiring sheet': '/robot/sheet',
+  Bench: '/bench',
   Directions: '/bench/directions',
   'Still check': '/bench/still',
   'Get rid of drift': '/bench/re-zero',

@@ -29,6 +29,9 @@ export interface Simulation {
   doubts?: readonly Doubt[];
 }
 
+/** The luck that every forecast is made with: two screens that ask the same question say the same. */
+export const FORECAST_SEED = 20_261;
+
 /** With doubts, so many runs one after the other are of the same imagined robot. */
 export const RUNS_PER_ROBOT = 4;
 

@@ -33,6 +33,14 @@ function chanceSentence({ all, missions, measureFirst }: Forecast): string {
   return `${what} in ${per100(all.rate)} of 100 runs; between ${per100(all.low)} and ${per100(all.high)}${until}.`;
 }
 
+/** What a route's forecast hangs on, for whoever asks what to measure next; null where measuring would change little. */
+export function hangsOn({ all, measureFirst }: Forecast, routeName: string): string | null {
+  const source = SOURCES.find((one) => one.name === measureFirst);
+  if (source === undefined || all === null || all.high - all.low <= WIDE) return null;
+  const until = `until the ${source.name} ${source.plural === true ? 'have' : 'has'} been measured`;
+  return `The forecast of “${routeName}” hangs on it: ${number(all.low * 100)} to ${number(all.high * 100)} of 100 runs, ${until}.`;
+}
+
 /** A range of more than this is worth narrowing. */
 const WIDE = 0.1;
 

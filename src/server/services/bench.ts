@@ -1,21 +1,9 @@
 import type { BenchTrialsRecord, TrialListEntry } from '../../formats/benchRecords';
-import type { RobotRecord } from '../../formats/records';
 import type { RobotRoute } from '../../formats/robotRoute';
 import type { Database } from '../database';
 import { findTrials, listTrials } from '../stores/benchTrials';
 import { listCourses } from '../stores/courses';
-import { listRobots } from '../stores/robots';
 import { listRoutes, listVersions } from '../stores/routes';
-import { frameData, type Frame } from './stationNotes';
-
-/** What every page of the Bench needs: the frame, the robots, and the one that is worked on. */
-export async function benchContext(
-  db: Database,
-  wished: string | null,
-): Promise<{ frame: Frame; robots: RobotRecord[]; robot: RobotRecord | undefined }> {
-  const [frame, robots] = await Promise.all([frameData(db), listRobots(db)]);
-  return { frame, robots, robot: robots.find(({ id }) => id === wished) ?? robots[0] };
-}
 
 /** The routes of a robot, each as it was saved last. */
 export async function routesOfRobot(db: Database, robotId: string): Promise<RobotRoute[]> {

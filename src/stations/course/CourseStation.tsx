@@ -1,3 +1,4 @@
+import { FORECAST_SEED } from '../../core/simulate/run';
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { newStep } from '../../core/course/newStep';
@@ -59,9 +60,6 @@ const KINDS: { kind: Step['kind']; label: string }[] = [
   { kind: 'mark', label: 'Mission' },
 ];
 
-/** One random seed for all simulations of a route, so that a change shows and not another draw. */
-const SEED = 20_261;
-
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement &&
   event.target.closest('input, select, textarea, dialog') !== null;
@@ -111,7 +109,7 @@ function CourseEditor(props: Props) {
   const turns = applied?.kind === 'turns' ? applied : null;
   const { doubts } = calibrations;
   const wanted = useMemo(
-    () => ({ robot: robot.robot, table, route, seed: SEED, turns, doubts }),
+    () => ({ robot: robot.robot, table, route, seed: FORECAST_SEED, turns, doubts }),
     [robot, table, route, turns, doubts],
   );
   const simulate = () => simulation.start(wanted);

@@ -9,7 +9,7 @@ import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
 import { SetAsideDialog } from '../../SetAsideDialog';
 import { ApplyDialog } from '../apply/ApplyDialog';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { SeasonChart } from './SeasonChart';
 import { StillProcedure } from './StillProcedure';
@@ -21,7 +21,7 @@ interface Props extends BenchProps {
 const REASONS = ['Somebody leaned on the table', 'The wrong robot', 'The log was cut off'];
 
 /** The still check: is the heading sensor still, and what does it do to a run if not? */
-export function StillStation({ robot, robots, checks: loaded }: Props) {
+export default function Station({ robot, checks: loaded }: Props) {
   const [checks, setChecks] = useState(loaded);
   const [aside, setAside] = useState<SavedStillCheck | null>(null);
   const [toast, tell] = useToast();
@@ -44,7 +44,7 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
     }
   };
   return (
-    <BenchLayout robot={robot} robots={robots} current="still">
+    <>
       <StillProcedure
         robot={robot}
         lastSettings={loaded[0]?.settings}
@@ -104,6 +104,6 @@ export function StillStation({ robot, robots, checks: loaded }: Props) {
         />
       )}
       <Toast text={toast} />
-    </BenchLayout>
+    </>
   );
 }

@@ -7,7 +7,7 @@ import { fromItsStart, type Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { sentenceOf } from '../../api';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { loadLog } from '../loadLog';
 import { LogSource } from '../LogSource';
@@ -47,7 +47,7 @@ function useOpenRun(record: RunLogRecord | null) {
 }
 
 /** A recorded run: mark where the true heading is known, and see the heading before and after. */
-export function RunLogStation({ robot, robots, runs, known }: Props) {
+export default function Station({ robot, runs, known }: Props) {
   const { run, setRun, share, problem } = useOpenRun(runs.open);
   const [ended, setEnded] = useState<Measured | null>(null);
   const program = useProgram();
@@ -78,7 +78,7 @@ export function RunLogStation({ robot, robots, runs, known }: Props) {
     setRun({ log, record, source });
   };
   return (
-    <BenchLayout robot={robot} robots={robots} current="run-log">
+    <>
       {run === null ? (
         <p className={styles.headline}>
           Load or record a run and mark the moments at which you know the true heading: Corvat says
@@ -123,6 +123,6 @@ export function RunLogStation({ robot, robots, runs, known }: Props) {
         lists={runs.lists}
         openId={run?.record.id ?? null}
       />
-    </BenchLayout>
+    </>
   );
 }

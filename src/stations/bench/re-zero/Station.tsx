@@ -16,9 +16,10 @@ import { Empty, Toast } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { SECONDS } from '../../../ui/units';
 import { useToast } from '../../../ui/useToast';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { doWithStandIn } from '../standIn/standInStore';
+import { schoolTrials } from './trials';
 import { useStandsInFor } from '../standIn/useStandIn';
 import { StillProcedure } from '../still/StillProcedure';
 import { GateLine } from './GateLine';
@@ -148,7 +149,7 @@ function Steps({ record, standInFits }: { record: SchoolRecord; standInFits: boo
 }
 
 /** Getting rid of drift: five ways, one recommended, and a check that proves that it helped. */
-export function RezeroStation({ robot, robots, checks: loaded }: Props) {
+export default function Station({ robot, checks: loaded }: Props) {
   const [checks, setChecks] = useState(loaded);
   const [chosen, setChosen] = useState<RezeroSchool | null>(null);
   const [timeS, setTime] = useState(120);
@@ -156,17 +157,11 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
   const [toast, tell] = useToast();
   const standInFits = useStandsInFor(robot.id) === true;
   const used = checks.filter(({ setAsideReason }) => setAsideReason === null);
-  const records = schoolRecords(
-    used.flatMap(({ school, result }) =>
-      school === null
-        ? []
-        : [{ school, verdict: result.verdict, driftRadPerS: result.driftRadPerS }],
-    ),
-  );
+  const records = schoolRecords(schoolTrials(checks));
   const before = used[0];
   if (before === undefined) {
     return (
-      <BenchLayout robot={robot} robots={robots} current="re-zero">
+      <>
         <Empty
           title="First measure the drift"
           action={<a href={`/bench/still?robot=${robot.id}`}>To the still check</a>}
@@ -174,7 +169,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
           What helps depends on how fast the heading creeps, and only a check before tells whether
           anything has helped.
         </Empty>
-      </BenchLayout>
+      </>
     );
   }
   const { result, runDurationS, toleranceRad, settings } = before;
@@ -193,7 +188,7 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
   );
   const record = records.find(({ facts }) => facts.school === chosen);
   return (
-    <BenchLayout robot={robot} robots={robots} current="re-zero">
+    <>
       <div className={styles.verdict} data-testid="rezero-verdict">
         {proof === null ? (
           <>
@@ -262,6 +257,6 @@ export function RezeroStation({ robot, robots, checks: loaded }: Props) {
         </>
       )}
       <Toast text={toast} />
-    </BenchLayout>
+    </>
   );
 }

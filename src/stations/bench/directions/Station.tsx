@@ -17,7 +17,7 @@ import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { useSaved } from '../../useSaved';
 import { ConflictDialog } from '../../ConflictDialog';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
@@ -136,7 +136,7 @@ function headlineOf(results: Results, wrong: string[], found: FoundConvention): 
 }
 
 /** Directions: which way each raw reading grows, and whether the heading sensor lies flat. */
-export function DirectionsStation({ robot, robots }: BenchProps) {
+export default function Station({ robot }: BenchProps) {
   const [toast, tell] = useToast();
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
   const [source, setSource] = useState<Source>('stand-in');
@@ -161,7 +161,7 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
       },
     });
   return (
-    <BenchLayout robot={saved.saved} robots={robots} current="directions">
+    <>
       <p className={styles.headline} data-testid="directions-verdict">
         {headlineOf(results, wrong, found)}
       </p>
@@ -205,6 +205,6 @@ export function DirectionsStation({ robot, robots }: BenchProps) {
         />
       )}
       <Toast text={toast} />
-    </BenchLayout>
+    </>
   );
 }

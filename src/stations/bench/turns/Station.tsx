@@ -1,16 +1,14 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
-import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
-import { studyTurns, USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
+import { studyTurns } from '../../../core/turns/turnStudy';
 import type {
   SavedCalibration,
   TrialListEntry,
   TurnTrialRecord,
   TurnTrials,
 } from '../../../formats/benchRecords';
-import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Toast } from '../../../ui/Notice';
@@ -18,7 +16,7 @@ import { useToast } from '../../../ui/useToast';
 import { SetAsideDialog } from '../../SetAsideDialog';
 import { ApplyDialog } from '../apply/ApplyDialog';
 import { RouteChanges } from '../apply/RouteChanges';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
 import { useStandsInFor } from '../standIn/useStandIn';
@@ -56,7 +54,7 @@ const REASONS = [
 ];
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
-export function TurnsStation({ robot, robots, trials: loaded, lists, routes }: Props) {
+export default function Station({ robot, trials: loaded, lists, routes }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace, keep, keeping, problem } = kept;
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
@@ -93,7 +91,7 @@ export function TurnsStation({ robot, robots, trials: loaded, lists, routes }: P
   const canApply = study?.model.groups.every(({ model }) => !hardlyTurns(model)) === true;
   const value = study === null || !canApply ? null : calibrationFromTurns(study.model);
   return (
-    <BenchLayout robot={robot} robots={robots} current="turns">
+    <>
       {study === null ? (
         <p className={styles.headline}>
           Tell the robot to turn, measure how far it truly turned, and Corvat says what to tell it
@@ -254,29 +252,6 @@ export function TurnsStation({ robot, robots, trials: loaded, lists, routes }: P
         openId={record.id}
       />
       <Toast text={toast} />
-    </BenchLayout>
+    </>
   );
 }
-
-/** An empty list of turn trials, kept with its first trial. */
-export const newTurnTrials = (
-  id: string,
-  { id: robotId, robot: { build } }: RobotRecord,
-  driftRadPerS: number,
-): TurnTrials => ({
-  id,
-  version: 0,
-  robotId,
-  procedure: 'turns',
-  conditions: {
-    surface: '',
-    battery: build.battery,
-    who: '',
-    driftRadPerS,
-    readingSdRad: radiansFromDegrees(0.5),
-    wantedRad: [...USUAL_ANGLES_RAD],
-    stopMode: build.onStop,
-  },
-  trials: [],
-  archivedAt: null,
-});

@@ -14,7 +14,7 @@ import { CM } from '../../../ui/units';
 import { useToast } from '../../../ui/useToast';
 import { SetAsideDialog } from '../../SetAsideDialog';
 import { ApplyDialog } from '../apply/ApplyDialog';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
 import { useStandsInFor } from '../standIn/useStandIn';
@@ -104,7 +104,7 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
 }
 
 /** Square path: laps both ways tell the true track and wheels, or drift and turn bias. */
-export function SquareStation({ robot, robots, trials: loaded, lists }: Props) {
+export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace, keep, keeping, problem } = kept;
   const [aside, setAside] = useState<LapRecord | null>(null);
@@ -123,7 +123,7 @@ export function SquareStation({ robot, robots, trials: loaded, lists }: Props) {
   const { conditions } = record;
   const value = encoders === null ? null : driveFromSquare(encoders);
   return (
-    <BenchLayout robot={robot} robots={robots} current="square">
+    <>
       {sentences === null ? (
         <p className={styles.headline}>
           Let the robot drive a square, both ways round: where it ends tells how wide its track
@@ -260,17 +260,6 @@ export function SquareStation({ robot, robots, trials: loaded, lists }: Props) {
         openId={record.id}
       />
       <Toast text={toast} />
-    </BenchLayout>
+    </>
   );
 }
-
-/** An empty list of laps, kept with its first lap. */
-export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
-  id,
-  version: 0,
-  robotId,
-  procedure: 'square',
-  conditions: { surface: '', battery: '', who: '', sideM: 1.2, driven: 'encoders' },
-  trials: [],
-  archivedAt: null,
-});

@@ -11,7 +11,7 @@ import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
 import { RouteChanges } from '../apply/RouteChanges';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 
 interface Props extends BenchProps {
@@ -37,8 +37,8 @@ function previousOf(kind: CalibrationKind, journal: readonly SavedCalibrationCha
 }
 
 /** What is reckoned with now, how far it can be relied on, and the journal of every change. */
-export function CalibrationsStation(props: Props) {
-  const { robot, robots, calibrations, standing, routes } = props;
+export default function Station(props: Props) {
+  const { robot, calibrations, standing, routes } = props;
   const [journal, setJournal] = useState(props.journal);
   const [problem, setProblem] = useState<string | null>(null);
   const [toast, tell] = useToast();
@@ -66,7 +66,7 @@ export function CalibrationsStation(props: Props) {
   };
   const turns = holding('turns');
   return (
-    <BenchLayout robot={robot} robots={robots} current="calibrations">
+    <>
       <p className={styles.headline}>
         {CALIBRATION_KINDS.some((kind) => holding(kind) !== undefined)
           ? `What ${robot.name} is reckoned with now.`
@@ -137,6 +137,6 @@ export function CalibrationsStation(props: Props) {
         </div>
       )}
       <Toast text={toast} />
-    </BenchLayout>
+    </>
   );
 }

@@ -11,7 +11,7 @@ import { NumberField } from '../../../ui/NumberField';
 import { Slider } from '../../../ui/Slider';
 import { DEG, DEG_PER_S } from '../../../ui/units';
 import { sentenceOf } from '../../api';
-import { BenchLayout, type BenchProps } from '../BenchLayout';
+import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { compareSchools, type SchoolsJob } from './compareSchools';
 import { SchoolResults } from './SchoolResults';
@@ -105,13 +105,13 @@ function useComparison(props: Pick<Props, 'fitted'>, knobs: Knobs) {
 }
 
 /** Ways to turn, simulated side by side on this robot, with sliders that answer at once. */
-export function SchoolsStation({ robot, robots, fitted, turnsNote }: Props) {
+export default function Station({ fitted, turnsNote }: Props) {
   const [knobs, setKnobs] = useState(FIRST);
   const { compared, problem } = useComparison({ fitted }, knobs);
   const set = (part: Partial<Knobs>) => setKnobs((old) => ({ ...old, ...part }));
   const suggested = compared?.suggestedKpPerS ?? null;
   return (
-    <BenchLayout robot={robot} robots={robots} current="schools">
+    <>
       <div className={styles.verdict} data-testid="schools-sentence">
         <p className={styles.headline}>
           {compared === null ? 'Reckoning …' : compareText(compared.outcomes)}
@@ -223,6 +223,6 @@ export function SchoolsStation({ robot, robots, fitted, turnsNote }: Props) {
       {compared !== null && (
         <SchoolResults outcomes={compared.outcomes} targetRad={knobs.targetRad} />
       )}
-    </BenchLayout>
+    </>
   );
 }

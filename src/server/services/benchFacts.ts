@@ -1,0 +1,42 @@
+import type { Database } from '../database';
+import { calibrationsOf, currentOf } from '../stores/calibrations';
+import { listRobots } from '../stores/robots';
+import { listStillChecks } from '../stores/stillChecks';
+import { routesOfRobot, trialLists } from './bench';
+import { fittedRobot } from './fitted';
+import { standingOf } from './standing';
+import type { RobotRecord } from '../../formats/records';
+
+/** Something that is read once, when it is first asked for. */
+function once<T>(read: () => Promise<T>): () => Promise<T> {
+  let reading: Promise<T> | null = null;
+  return () => (reading ??= read());
+}
+
+/** What is kept of a robot's measurements, each read when a procedure asks for it. */
+export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchParams, now: Date) {
+  const calibrations = once(() => calibrationsOf(db, robot.id));
+  const lists = {
+    turns: once(() => trialLists(db, robot.id, 'turns', wishes.get('list'))),
+    square: once(() => trialLists(db, robot.id, 'square', wishes.get('list'))),
+    'run-log': once(() => trialLists(db, robot.id, 'run-log', wishes.get('list'))),
+  };
+  return {
+    robot,
+    now,
+    wishes,
+    stillChecks: once(() => listStillChecks(db, robot.id)),
+    trials: <P extends keyof typeof lists>(procedure: P) => lists[procedure](),
+    routes: once(() => routesOfRobot(db, robot.id)),
+    calibrations,
+    holding: async () => currentOf(await calibrations()),
+    standing: once(() => standingOf(db, robot.id)),
+    fitted: (values: Parameters<typeof fittedRobot>[1]) => fittedRobot(robot.robot, values),
+  };
+}
+
+/** The robots, and the one that is worked on: the wished one, or else the first. */
+export async function benchRobots(db: Database, wished: string | null) {
+  const robots = await listRobots(db);
+  return { robots, robot: robots.find(({ id }) => id === wished) ?? robots[0] };
+}

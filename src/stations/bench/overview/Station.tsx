@@ -1,0 +1,97 @@
+import { GROUPS, type BenchProps } from '../procedure';
+import type { OverviewLine } from './line';
+import styles from './Overview.module.css';
+import { useHangsOn, type OverviewRoute } from './useHangsOn';
+import type { WorthDoing } from './worthNext';
+
+interface Props extends BenchProps {
+  lines: OverviewLine[];
+  next: WorthDoing | null;
+  route: OverviewRoute | null;
+}
+
+const minutesText = (minutes: number) => `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
+
+function Next({ robot, lines, next, route }: Props) {
+  const hangs = useHangsOn(route);
+  const measures = lines.find(({ id }) => id === hangs?.measuredBy);
+  // What the forecast hangs on comes before what is merely old.
+  const line = measures ?? lines.find(({ id }) => id === next?.id);
+  const inRecord = hangs !== null && measures === undefined;
+  return (
+    <section aria-label="Worth doing next" className={styles.next} data-testid="worth-next">
+      {line === undefined ? (
+        <p className={styles.headline}>All that the Bench measures of {robot.name} is fresh.</p>
+      ) : (
+        <p className={styles.headline}>
+          Worth doing next: <a href={`/bench/${line.id}?robot=${robot.id}`}>{line.title}</a>
+          {line.minutes !== null && `, ${minutesText(line.minutes)}`}
+          {measures === undefined && next !== null && `: ${next.why}`}.
+        </p>
+      )}
+      {hangs !== null && (
+        <p>
+          {inRecord && `Look at the ${hangs.source} first. `}
+          {hangs.sentence}{' '}
+          {inRecord && hangs.measuredBy === 'record' && (
+            <a href={`/robot?robot=${robot.id}`}>Measure it by hand, for the record</a>
+          )}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Line({ line, robotId }: { line: OverviewLine; robotId: string }) {
+  const { id, title, sentence, goodFor, freshness, minutes } = line;
+  return (
+    <tr>
+      <th scope="row">
+        <a href={`/bench/${id}?robot=${robotId}`}>{title}</a>
+        <small>{goodFor}</small>
+      </th>
+      <td className={sentence === null ? styles.nothing : undefined}>
+        {sentence ?? 'Nothing measured yet.'}
+      </td>
+      <td className={styles[freshness?.state ?? (sentence === null ? 'missing' : 'fresh')]}>
+        {freshness?.text ?? (sentence === null ? 'missing' : '')}
+      </td>
+      <td className={styles.minutes}>{minutes === null ? '' : `${minutes} min`}</td>
+    </tr>
+  );
+}
+
+/** The Bench of a robot: what is known, in working order, and what is worth doing next. */
+export default function Station(props: Props) {
+  const { robot, lines } = props;
+  return (
+    <>
+      <Next {...props} />
+      <table className={styles.lines} aria-label={`What is known of ${robot.name}`}>
+        <thead className="visually-hidden">
+          <tr>
+            <th scope="col">Procedure</th>
+            <th scope="col">What is known</th>
+            <th scope="col">How old</th>
+            <th scope="col">It takes</th>
+          </tr>
+        </thead>
+        {GROUPS.map((group) => {
+          const own = lines.filter((line) => line.group === group);
+          return own.length === 0 ? null : (
+            <tbody key={group}>
+              <tr className={styles.group}>
+                <th scope="rowgroup" colSpan={4}>
+                  {group}
+                </th>
+              </tr>
+              {own.map((line) => (
+                <Line key={line.id} line={line} robotId={robot.id} />
+              ))}
+            </tbody>
+          );
+        })}
+      </table>
+    </>
+  );
+}

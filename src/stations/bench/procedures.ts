@@ -1,0 +1,28 @@
+import { directions } from './directions';
+import { reZero } from './re-zero';
+import { runLog } from './run-log';
+import { schools } from './schools';
+import { square } from './square';
+import { still } from './still';
+import { turns } from './turns';
+import { calibrations } from './calibrations';
+import { overview } from './overview';
+import type { BenchPage, Procedure } from './procedure';
+
+/** The procedures of the Bench, in the order in which a season begins. */
+export const PROCEDURES: readonly Procedure[] = [
+  directions,
+  still,
+  reZero,
+  turns,
+  schools,
+  runLog,
+  square,
+];
+
+/** All pages of the Bench. */
+export const BENCH_PAGES: readonly BenchPage[] = [
+  overview(PROCEDURES),
+  ...PROCEDURES,
+  calibrations,
+];

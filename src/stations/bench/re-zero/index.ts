@@ -1,0 +1,25 @@
+import { schoolRecords } from '../../../core/gyro/rezero';
+import { counted } from '../../../core/text/quantities';
+import { schoolTrials } from './trials';
+import type { Procedure } from '../procedure';
+
+export const reZero: Procedure = {
+  id: 're-zero',
+  title: 'Get rid of drift',
+  group: 'heading',
+  goodFor: 'which way of starting the sensor anew works in your hands',
+  minutes: 5,
+  gives: null,
+  known: async (facts) => {
+    const records = schoolRecords(schoolTrials(await facts.stillChecks()));
+    const [best] = records
+      .filter(({ tried }) => tried > 0)
+      .toSorted((a, b) => (b.success?.rate ?? 0) - (a.success?.rate ?? 0));
+    if (best === undefined) return { sentence: null, freshness: null };
+    return {
+      sentence: `${best.facts.title}: helped ${best.worked} of ${counted(best.tried, 'time')}.`,
+      freshness: null,
+    };
+  },
+  props: async (facts) => ({ checks: await facts.stillChecks() }),
+};

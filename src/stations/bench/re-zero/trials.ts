@@ -1,0 +1,10 @@
+import type { SchoolTrial } from '../../../core/gyro/rezero';
+import type { SavedStillCheck } from '../../../formats/benchRecords';
+
+/** The checks that were made after something had been done about drift, and what. */
+export const schoolTrials = (checks: readonly SavedStillCheck[]): SchoolTrial[] =>
+  checks.flatMap(({ school, result, setAsideReason }) =>
+    school === null || setAsideReason !== null
+      ? []
+      : [{ school, verdict: result.verdict, driftRadPerS: result.driftRadPerS }],
+  );

@@ -1,0 +1,30 @@
+import type { Procedure } from '../procedure';
+
+export const schools: Procedure = {
+  id: 'schools',
+  title: 'Ways to turn',
+  group: 'control',
+  goodFor: 'which way of turning suits this robot, by simulation',
+  minutes: null,
+  gives: null,
+  known: async (facts) => {
+    const { turns } = await facts.holding();
+    return {
+      sentence:
+        turns === undefined
+          ? 'Simulated with the record alone: no turns have been measured.'
+          : `Simulated with the turns that were measured on ${turns.madeAt.slice(0, 10)}.`,
+      freshness: null,
+    };
+  },
+  props: async (facts) => {
+    const holding = await facts.holding();
+    const current = holding.turns;
+    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    const turnsNote =
+      current === undefined
+        ? `Reckoned with the record of ${facts.robot.name} alone: turn trials count here once their commands are applied.`
+        : `Reckoned with the turn trials whose commands were applied on ${current.madeAt.slice(0, 10)}; later trials count once they are applied.`;
+    return { fitted, turnsNote };
+  },
+};

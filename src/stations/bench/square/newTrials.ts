@@ -1,0 +1,12 @@
+import type { SquareTrials } from '../../../formats/benchRecords';
+
+/** An empty list of laps, kept with its first lap. */
+export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
+  id,
+  version: 0,
+  robotId,
+  procedure: 'square',
+  conditions: { surface: '', battery: '', who: '', sideM: 1.2, driven: 'encoders' },
+  trials: [],
+  archivedAt: null,
+});

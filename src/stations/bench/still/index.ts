@@ -1,0 +1,22 @@
+import { knowledgeAge } from '../../../core/freshness';
+import { driftPlusMinus, driftText, VERDICT_NAMES } from '../../../core/gyro/stillSentence';
+import type { Procedure } from '../procedure';
+
+export const still: Procedure = {
+  id: 'still',
+  title: 'Still check',
+  group: 'heading',
+  goodFor: 'how far the heading creeps off in a run',
+  minutes: 1,
+  gives: 'gyro-drift',
+  known: async (facts) => {
+    const check = (await facts.stillChecks()).find(({ setAsideReason }) => setAsideReason === null);
+    if (check === undefined) return { sentence: null, freshness: null };
+    const { result, takenAt } = check;
+    return {
+      sentence: `Creeps by ${driftText(result.driftRadPerS)} ± ${driftPlusMinus(result)}: ${VERDICT_NAMES[result.verdict]}.`,
+      freshness: knowledgeAge(new Date(takenAt), facts.now, 'never'),
+    };
+  },
+  props: async (facts) => ({ checks: await facts.stillChecks() }),
+};

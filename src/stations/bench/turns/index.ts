@@ -1,0 +1,41 @@
+import { ulid } from 'ulid';
+import { describeCalibration } from '../../../core/calibration/describe';
+import type { Procedure } from '../procedure';
+import { newTurnTrials } from './newTrials';
+
+/** A drift of another day was another power-up's: it says nothing about today's turns. */
+const DRIFT_HOLDS_MS = 12 * 3_600_000;
+
+export const turns: Procedure = {
+  id: 'turns',
+  title: 'Turns',
+  group: 'heading',
+  goodFor: 'where to tell a turn to stop, so that it ends where it should',
+  minutes: 12,
+  gives: 'turns',
+  known: async (facts) => {
+    const [{ turns: holds }, standing] = await Promise.all([facts.holding(), facts.standing()]);
+    return holds === undefined
+      ? { sentence: null, freshness: null }
+      : {
+          sentence: `Goes on after the stop, ${describeCalibration(holds.value)}.`,
+          freshness: standing.turns,
+        };
+  },
+  props: async (facts) => {
+    const [{ lists, open }, routes, holding] = await Promise.all([
+      facts.trials('turns'),
+      facts.routes(),
+      facts.holding(),
+    ]);
+    const drift = holding['gyro-drift'];
+    const isFresh =
+      drift !== undefined && facts.now.getTime() - Date.parse(drift.madeAt) < DRIFT_HOLDS_MS;
+    const driftRadPerS =
+      isFresh && drift.value.kind === 'gyro-drift' ? drift.value.driftRadPerS : 0;
+    const wantsNew = facts.wishes.has('new');
+    const trials =
+      open === null || wantsNew ? newTurnTrials(ulid(), facts.robot, driftRadPerS) : open;
+    return { trials, lists, routes };
+  },
+};
