@@ -1,4 +1,5 @@
 import boundaries from 'eslint-plugin-boundaries';
+import importX, { createNodeResolver } from 'eslint-plugin-import-x';
 import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import { defineConfig } from 'eslint/config';
@@ -24,9 +25,12 @@ export default defineConfig(
   {
     files: ['**/*.{ts,tsx}'],
     languageOptions: { parserOptions: { projectService: true } },
-    plugins: { boundaries, 'react-hooks': hooks },
+    plugins: { boundaries, 'import-x': importX, 'react-hooks': hooks },
     settings: {
       'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
+      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.tsx'] })],
+      'import-x/extensions': ['.ts', '.tsx'],
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
       'boundaries/elements': [
         { type: 'api', pattern: 'src/pages/api' },
         ...['core', 'formats', 'ui', 'workers', 'stations', 'server', 'pages'].map((type) => ({
@@ -46,6 +50,7 @@ export default defineConfig(
         'error',
         { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
       ],
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
       'boundaries/dependencies': [
         'error',

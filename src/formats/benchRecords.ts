@@ -65,7 +65,7 @@ export const benchLogPiece = z
     'expected columns of one length',
   );
 
-/** A still check of a log; its result is reckoned by the server from the log. */
+/** A still check of a log; its result is computed by the server from the log. */
 export const stillCheckRecord = z.object({
   id,
   version,

@@ -71,7 +71,7 @@ const checkOf = (logId: string) => ({
 });
 
 describe('a still check', () => {
-  it('is reckoned by the server from the log that came in pieces', async () => {
+  it('is computed by the server from the log that came in pieces', async () => {
     const log = await sendLog();
     const check = checkOf(log.id);
     const { status, body } = await put<SavedStillCheck>('still-checks', check);

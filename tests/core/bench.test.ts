@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decimate } from '../../src/core/chart/decimate';
 import { correctByAnchors } from '../../src/core/gyro/anchors';
-import { encoderHeading, headingLag, loopPeriod, partings } from '../../src/core/gyro/agreement';
+import { encoderHeading, headingLag, loopPeriod, divergences } from '../../src/core/gyro/agreement';
 import {
   leftAfterEstimate,
   proveRezero,
@@ -91,7 +91,7 @@ describe('correcting a recorded run', () => {
     expect(encoder[300]).toBeCloseTo(truth(6), 6);
     const untouched = tS.map((t) => truth(t - 0.06));
     expect(headingLag(tS, untouched, encoder)).toBeCloseTo(0.06, 2);
-    const parts = partings(tS, gyro, encoder, 0.06);
+    const parts = divergences(tS, gyro, encoder, 0.06);
     expect(parts).toHaveLength(1);
     expect(parts[0]?.fromS).toBeLessThan(12.01);
     expect(

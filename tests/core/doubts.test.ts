@@ -191,7 +191,7 @@ describe('a forecast', () => {
       const logged = demoRuns(series, route, i + 1).filter(
         ({ setAsideReason }) => setAsideReason === null,
       );
-      // The sensor was moved while it started: that robot was not the one that is reckoned with.
+      // The sensor was moved while it started: that robot was not the one that is computed with.
       if (series.trying.includes('carried')) return;
       const worked = logged.filter((run) => run.worked === true).length / logged.length;
       const placed = { ...route, placement: series.placement };

@@ -29,8 +29,8 @@ function measured(rates: readonly number[], seed: number): TurnsCalibration {
     [45, -45, 90, -90, 180, -180, 90, -90, 45, -45].map((degrees, i) => {
       const angleRad = deg(degrees);
       const how = { school: 'stop-early' as const, rateRadPerS, leadRad: 0 };
-      const moments = runBenchProgram(truth, [{ kind: 'turn', angleRad, how }], 100 * seed + i);
-      const turned = moments.at(-1)?.pose.headingRad ?? 0;
+      const samples = runBenchProgram(truth, [{ kind: 'turn', angleRad, how }], 100 * seed + i);
+      const turned = samples.at(-1)?.pose.headingRad ?? 0;
       return {
         targetRad: angleRad,
         actualRad: turned + deg(0.33) * random.normal(),

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { calibrationStanding } from '../../src/core/calibration/standing';
+import { calibrationValidity } from '../../src/core/calibration/validity';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
 import { judgeDirection, recordErrors } from '../../src/core/directionCheck';
 import { rolledOver, unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
@@ -109,7 +109,7 @@ describe('the robot’s record', () => {
     expect(staleSince('turns', at(10), changes)).toEqual(['wheels and track']);
     expect(staleSince('turns', at(14), changes)).toEqual([]);
     expect(staleSince('gyro-drift', at(10), changes)).toEqual([]);
-    expect(calibrationStanding('turns', at(10), changes, at(22))).toEqual({
+    expect(calibrationValidity('turns', at(10), changes, at(22))).toEqual({
       text: 'measure again: wheels and track changed since',
       state: 'missing',
     });
@@ -119,7 +119,7 @@ describe('the robot’s record', () => {
       { part: 'wheels and track' as const, changedAt: at(14) },
       ...changes,
     ];
-    expect(calibrationStanding('turns', at(10), more, at(22)).text).toBe(
+    expect(calibrationValidity('turns', at(10), more, at(22)).text).toBe(
       'measure again: wheels and track, heading sensor changed since',
     );
   });

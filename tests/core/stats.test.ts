@@ -45,7 +45,7 @@ describe('distributions', () => {
 
   it('a disc about the centre of a round t holds what the closed form says', () => {
     // ρ²/2 follows F(2, ν): P(ρ ≤ r) = 1 − (1 + r²/ν)^(−ν/2).
-    const round = { centre: origin, scale: { xx: 1, xy: 0, yy: 1 }, freedom: 8 };
+    const round = { centre: origin, scale: { xx: 1, xy: 0, yy: 1 }, degreesOfFreedom: 8 };
     for (const r of [0.5, 1, 2.5]) {
       expect(discProbability(round, origin, r)).toBeCloseTo(1 - (1 + (r * r) / 8) ** -4, 9);
     }
@@ -53,14 +53,14 @@ describe('distributions', () => {
   });
 
   it('a disc about any point agrees with counting random draws', () => {
-    const t = { centre: { xM: 1, yM: -0.5 }, scale: { xx: 4, xy: 1, yy: 1 }, freedom: 6 };
+    const t = { centre: { xM: 1, yM: -0.5 }, scale: { xx: 4, xy: 1, yy: 1 }, degreesOfFreedom: 6 };
     const random = randomStream(5, 0, 'draws');
     const draws = 60_000;
     let inside = 0;
     for (let i = 0; i < draws; i += 1) {
       let chi2 = 0;
-      for (let k = 0; k < t.freedom; k += 1) chi2 += random.normal() ** 2;
-      const stretch = Math.sqrt(t.freedom / chi2);
+      for (let k = 0; k < t.degreesOfFreedom; k += 1) chi2 += random.normal() ** 2;
+      const stretch = Math.sqrt(t.degreesOfFreedom / chi2);
       const u = random.normal() * stretch;
       const v = random.normal() * stretch;
       const x = t.centre.xM + 2 * u;
@@ -71,7 +71,11 @@ describe('distributions', () => {
   });
 
   it('the radius grows with the share, and holds it', () => {
-    const t = { centre: { xM: 0.3, yM: 0.1 }, scale: { xx: 0.04, xy: 0.01, yy: 0.09 }, freedom: 9 };
+    const t = {
+      centre: { xM: 0.3, yM: 0.1 },
+      scale: { xx: 0.04, xy: 0.01, yy: 0.09 },
+      degreesOfFreedom: 9,
+    };
     let last = 0;
     for (const share of [0.1, 0.5, 0.9, 0.95, 0.99]) {
       const radius = discRadius(t, origin, share);
@@ -248,8 +252,8 @@ describe('the inverse of a small positive definite matrix', () => {
 
 describe('Student and F without a package', () => {
   it('agree with the package and with printed tables', () => {
-    for (const freedom of [1, 2, 3, 5, 10, 30, 120, 1000]) {
-      expect(student975(freedom)).toBeCloseTo(tQuantile(0.975, freedom), 8);
+    for (const degreesOfFreedom of [1, 2, 3, 5, 10, 30, 120, 1000]) {
+      expect(student975(degreesOfFreedom)).toBeCloseTo(tQuantile(0.975, degreesOfFreedom), 8);
     }
     for (const [f, d1, d2] of [
       [0.3, 1, 4],

@@ -243,7 +243,7 @@ describe('the still check', () => {
           ...mean,
           nextRun: mean,
           cleanS: 60,
-          walk: { radPerSqrtS: deg(0.01), freedom: 50 },
+          walk: { radPerSqrtS: deg(0.01), degreesOfFreedom: 50 },
           quantumRad: deg(0.1),
           hiddenRadPerS: 0,
           wanderRadPerS: 0,
@@ -266,7 +266,9 @@ describe('the still check', () => {
     expect(judge(0.003, 0.0045, {})).toBe('measure-longer');
     expect(judge(0.05, 0.004, { cleanS: 9 })).toBe('not-enough-still-time');
     // The walk alone, or the wander, uses up what drift may: no length of log helps.
-    expect(judge(0.05, 0.04, { walk: { radPerSqrtS: deg(0.05), freedom: 50 } })).toBe('re-anchor');
+    expect(judge(0.05, 0.04, { walk: { radPerSqrtS: deg(0.05), degreesOfFreedom: 50 } })).toBe(
+      're-anchor',
+    );
     expect(judge(0.05, 0.01, { wanderRadPerS: deg(0.004) })).toBe('re-anchor');
     const wide = { low95: deg(0), high95: deg(0.1) };
     expect(judge(0.05, 0.004, { nextRun: wide })).toBe('measure-longer');

@@ -21,7 +21,7 @@ const recorded = (): TurnTrial[] =>
   }));
 
 describe('the model of turns', () => {
-  it('agrees with least squares and AICc reckoned apart on the recorded trials', () => {
+  it('agrees with least squares and AICc computed apart on the recorded trials', () => {
     const { groups, commands } = turnModel(recorded(), 0, [deg(90)]);
     expect(
       groups.map(({ direction, rateRadPerS, model }) => [

@@ -85,7 +85,7 @@ test('what was simulated stays its forecast when it is saved', async ({ corvat: 
   await dialog.getByRole('button', { name: /^Save/ }).click();
   await expect(dialog).toHaveCount(0);
   await expect(page.getByTestId('saved-state')).toHaveText(/^version \d+$/);
-  await expect(page.getByText('reckoned anew')).toHaveCount(0);
+  await expect(page.getByText('computed anew')).toHaveCount(0);
   await expect(forecast).toHaveText(said);
 });
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { remembered } from '../../src/server/services/remembered';
 
-describe('what was reckoned lately', () => {
-  it('is not reckoned again, and anything that it follows from asks anew', () => {
+describe('what was computed lately', () => {
+  it('is not computed again, and anything that it follows from asks anew', () => {
     const asked: number[][] = [];
     const sum = remembered((numbers: number[]) => {
       asked.push(numbers);
@@ -16,16 +16,16 @@ describe('what was reckoned lately', () => {
   });
 
   it('does not grow for ever', () => {
-    let reckoned = 0;
+    let computed = 0;
     const same = remembered((n: number) => {
-      reckoned += 1;
+      computed += 1;
       return n;
     });
     for (let n = 0; n < 300; n += 1) same(n);
     same(299);
-    expect(reckoned).toBe(300);
+    expect(computed).toBe(300);
     // The first has been forgotten, and is right all the same.
     expect(same(0)).toBe(0);
-    expect(reckoned).toBe(301);
+    expect(computed).toBe(301);
   });
 });

@@ -6,7 +6,7 @@ import { BY_HAND, IN_THE_JIG, ROUTE_VERSIONS, SERIES } from '../../src/server/de
 import { runRecord, type RunRecord } from '../../src/formats/records';
 import { seriesFindings } from '../../src/core/runs/findings';
 import { toLoggedRun } from '../../src/formats/loggedRun';
-import { deeds } from '../../src/server/services/today';
+import { suggestions } from '../../src/server/services/today';
 import type { SeriesContext } from '../../src/server/services/seriesContext';
 import { describeIssue } from '../../src/formats/issues';
 import { TABLE_NAMES } from '../../src/server/models';
@@ -34,14 +34,14 @@ describe('what to do next', () => {
   const names = new Map([['r1', 'Round']]);
 
   it('goes on with the newest series while runs are planned, counting only those that count', () => {
-    const found = deeds([context(round, 3, [null, 'bumped'])], [round], names);
+    const found = suggestions([context(round, 3, [null, 'bumped'])], [round], names);
     expect(found.map(({ text }) => text)).toEqual(['Log run 2 of 3']);
-    expect(deeds([context(round, 1, [null])], [round], names)).toEqual([]);
+    expect(suggestions([context(round, 1, [null])], [round], names)).toEqual([]);
   });
 
   it('offers the newest version of a route that was never run, not those before it', () => {
     const next = version('r1', 2);
-    const found = deeds([context(round, 1, [null])], [round, next], names);
+    const found = suggestions([context(round, 1, [null])], [round, next], names);
     expect(found).toEqual([
       expect.objectContaining({ text: 'Try Round, version 2', href: `/runs?version=${next.id}` }),
     ]);

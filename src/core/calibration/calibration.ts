@@ -41,7 +41,7 @@ const driveValue = z.object({
   wheelRatioSe: notNegative.optional(),
 });
 
-/** What a procedure found about a robot and may be reckoned with from then on. */
+/** What a procedure found about a robot and may be computed with from then on. */
 export const calibrationValueSchema = z.discriminatedUnion('kind', [
   driftValue,
   turnsValue,

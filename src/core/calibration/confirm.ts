@@ -32,9 +32,9 @@ export function judgeConfirmation(
       rates.some((rate) => Math.abs(rate / rateRadPerS - 1) < 0.02),
     ) ?? turns.groups[0];
   const n = group?.n ?? 3;
-  const freedom = Math.max(1, n - 2);
+  const degreesOfFreedom = Math.max(1, n - 2);
   const sd = group?.residualSdRad ?? UNKNOWN_SD_RAD;
-  const half = student975(freedom) * sd * Math.sqrt(1 + 2 / n);
+  const half = student975(degreesOfFreedom) * sd * Math.sqrt(1 + 2 / n);
   const errors = done.map(
     ({ wantedRad, actualRad }) => Math.sign(wantedRad) * (actualRad - wantedRad),
   );

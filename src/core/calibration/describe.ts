@@ -2,7 +2,7 @@ import { driftText } from '../gyro/stillSentence';
 import { degrees, number } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
 
-/** A calibration in a line: what is reckoned with. */
+/** A calibration in a line: what is computed with. */
 export function describeCalibration(value: CalibrationValue): string {
   switch (value.kind) {
     case 'gyro-drift':

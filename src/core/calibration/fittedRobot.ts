@@ -3,7 +3,7 @@ import { withDriveCalibration } from './applyTurns';
 import type { CalibrationValue, TurnsCalibration } from './calibration';
 import { withStops } from './withStops';
 
-/** A robot as it was measured: what every simulation of it reckons with. */
+/** A robot as it was measured: what every simulation of it computes with. */
 export interface FittedRobot {
   /** The record, with what was measured in place of what a ruler or nobody said. */
   robot: Robot;

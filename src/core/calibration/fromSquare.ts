@@ -4,7 +4,7 @@ import type { DriveCalibration } from './calibration';
 /** As a normal interval of 95 % has it. */
 const standardError = (low95: number, high95: number): number => (high95 - low95) / (2 * 1.96);
 
-/** What a square path leaves to be reckoned with. */
+/** What a square path leaves to be computed with. */
 export const driveFromSquare = (square: EncoderSquare): DriveCalibration => ({
   kind: 'drive',
   trackRatio: square.trackRatio,

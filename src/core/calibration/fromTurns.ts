@@ -1,7 +1,7 @@
 import type { TurnModel } from '../turns/turnModel';
 import type { TurnsCalibration } from './calibration';
 
-/** What a study of turns leaves to be reckoned with. */
+/** What a study of turns leaves to be computed with. */
 export const calibrationFromTurns = (model: TurnModel): TurnsCalibration => ({
   kind: 'turns',
   groups: model.groups.map(({ direction, rateRadPerS, rates, kind, model: fitted }) => ({

@@ -12,7 +12,7 @@ export interface DatedCalibration {
  * With which calibrations a route was planned, in sentences for its step card.
  *
  * @param turns the one that the route names; null where it names none
- * @param others those that the plan is reckoned with, in words
+ * @param others those that the plan is computed with, in words
  */
 export function planText(
   route: Route,
@@ -26,6 +26,6 @@ export function planText(
       : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}).`;
   return [
     ...(hasTurns ? [ofTurns] : []),
-    ...(others.length > 0 ? [`Reckoned with ${others.join('; ')}.`] : []),
+    ...(others.length > 0 ? [`Computed with ${others.join('; ')}.`] : []),
   ];
 }

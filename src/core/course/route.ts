@@ -77,7 +77,7 @@ export const routeSchema = z.object({
     .max(40)
     .nullable()
     .default(null)
-    .describe('the calibration from which the turns’ leads were reckoned'),
+    .describe('the calibration from which the turns’ leads were computed'),
 });
 
 export type Step = z.output<typeof stepSchema>;

@@ -100,7 +100,7 @@ export function headingLag(
 }
 
 /** A stretch in which gyro and encoders part, and how far. */
-export interface Parting {
+export interface Divergence {
   fromS: number;
   toS: number;
   changeRad: number;
@@ -129,12 +129,12 @@ const LEAST_PARTING_RAD = 0.05;
  *
  * @param lagS by which the gyro comes after the encoders; it is taken out first
  */
-export function partings(
+export function divergences(
   tS: Float64Array,
   gyroRad: Float64Array,
   encoderRad: Float64Array,
   lagS = 0,
-): Parting[] {
+): Divergence[] {
   const aligned = later(tS, gyroRad, lagS);
   const difference = aligned.map((value, i) => value - (encoderRad[i] ?? 0));
   const last = tS.at(-1) ?? 0;
@@ -150,7 +150,7 @@ export function partings(
   const sizes = changes.map(Math.abs).toSorted((a, b) => a - b);
   const usual = sizes[Math.floor(0.9 * sizes.length)] ?? 0;
   const limit = Math.max(LEAST_PARTING_RAD, 3 * usual);
-  const found: Parting[] = [];
+  const found: Divergence[] = [];
   changes.forEach((change, k) => {
     if (Math.abs(change) < limit) return;
     const fromS = tS[starts[k] ?? 0] ?? 0;

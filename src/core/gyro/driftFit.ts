@@ -64,8 +64,8 @@ export function roundingErrorOfSlope(stepsByDrift: number, stepsByWalk: number):
 }
 
 /** Student's quantile, or the normal one where the walk is only bounded. */
-const quantile975 = ({ freedom }: RandomWalk): number =>
-  freedom === Infinity ? 1.96 : tQuantile(0.975, freedom);
+const quantile975 = ({ degreesOfFreedom }: RandomWalk): number =>
+  degreesOfFreedom === Infinity ? 1.96 : tQuantile(0.975, degreesOfFreedom);
 
 /** The interval's half width for logs of a given length, from what is known of the sensor. */
 export function halfWidth(

@@ -5,7 +5,7 @@ export interface RandomWalk {
   /** Strength N: the heading wanders by N·√t. */
   radPerSqrtS: number;
   /** Degrees of freedom of N². */
-  freedom: number;
+  degreesOfFreedom: number;
 }
 
 /**
@@ -96,8 +96,11 @@ function walkFromPassages(
   if (times.length < 4) return null;
   const mean = times.reduce((sum, time) => sum + time, 0) / times.length;
   const shape = times.reduce((sum, time) => sum + 1 / time - 1 / mean, 0);
-  const freedom = times.length - 1;
-  return { radPerSqrtS: quantumRad * Math.sqrt(Math.max(0, shape) / freedom), freedom };
+  const degreesOfFreedom = times.length - 1;
+  return {
+    radPerSqrtS: quantumRad * Math.sqrt(Math.max(0, shape) / degreesOfFreedom),
+    degreesOfFreedom,
+  };
 }
 
 /**
@@ -128,13 +131,13 @@ export function angleRandomWalk(
           withoutRounding(found.square / quantumRad ** 2, (driftRadPerS * lagS) / quantumRad)
         : Math.sqrt(found.square);
     // Overlapping pairs: about 1.5 independent squares per lag (Riley, NIST SP 1065, 2008, 5.4.1).
-    const freedom = Math.max(1, (1.5 * found.stretchS) / lagS - 2);
-    if (sd >= 0.7 * quantumRad) return { radPerSqrtS: sd / Math.sqrt(lagS), freedom };
+    const degreesOfFreedom = Math.max(1, (1.5 * found.stretchS) / lagS - 2);
+    if (sd >= 0.7 * quantumRad) return { radPerSqrtS: sd / Math.sqrt(lagS), degreesOfFreedom };
   }
   return (
     walkFromPassages(log, windows, driftRadPerS, quantumRad) ?? {
       radPerSqrtS: bound,
-      freedom: Infinity,
+      degreesOfFreedom: Infinity,
     }
   );
 }

@@ -46,7 +46,7 @@ export function fitRateDrift(
     driftRadPerS,
     low95: driftRadPerS - half,
     high95: driftRadPerS + half,
-    walk: { radPerSqrtS: error * Math.sqrt(cleanS), freedom: BLOCKS - 1 },
+    walk: { radPerSqrtS: error * Math.sqrt(cleanS), degreesOfFreedom: BLOCKS - 1 },
     hiddenRadPerS: hidden,
   };
 }

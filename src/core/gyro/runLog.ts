@@ -6,9 +6,9 @@ import {
   encoderHeading,
   headingLag,
   loopPeriod,
-  partings,
+  divergences,
   type LoopPeriod,
-  type Parting,
+  type Divergence,
 } from './agreement';
 import {
   correctByAnchors,
@@ -28,7 +28,7 @@ export interface RunLogStudy {
   /** How far the reading, and the encoders' heading, went off the corrected one since the first anchor. */
   off: { readingRad: Float64Array; encoderRad: Float64Array | null } | null;
   lagS: number | null;
-  partings: Parting[];
+  divergences: Divergence[];
   /** Said where the log and the directions in the robot's record do not go together. */
   doubt: string | null;
   sentences: ThreeSentences;
@@ -179,7 +179,7 @@ export function studyRunLog(
     encoderRad,
     off,
     lagS,
-    partings: both ? partings(tS, headingRad, encoderRad, lagS ?? 0) : [],
+    divergences: both ? divergences(tS, headingRad, encoderRad, lagS ?? 0) : [],
     doubt: directionDoubt(
       { tS, columns: { headingRad, leftMotorDegrees: left, rightMotorDegrees: right } },
       sorted,

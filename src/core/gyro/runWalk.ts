@@ -16,6 +16,6 @@ interface WalkInLog {
 
 /** The walk that a run may bring: a reading that hardly changes hides some behind its step. */
 export const walkToExpect = ({ walk, quantumRad, cleanS }: WalkInLog): number =>
-  walk.freedom === Infinity
+  walk.degreesOfFreedom === Infinity
     ? Math.max(walk.radPerSqrtS, (HIDDEN_STEPS * quantumRad) / Math.sqrt(cleanS))
     : walk.radPerSqrtS;

@@ -62,7 +62,7 @@ function lengthThatTells(measured: Measured, runS: number, allowedRad: number): 
   const wander = 2 * measured.wanderRadPerS * runS;
   for (let lengthS = tens(cleanS + 1); lengthS <= LONGEST_STILL_S; lengthS += 10) {
     // A walk that is only bounded by the coarse reading is bounded better by a longer log.
-    const shrinks = walk.freedom === Infinity ? Math.sqrt(cleanS / lengthS) : 1;
+    const shrinks = walk.degreesOfFreedom === Infinity ? Math.sqrt(cleanS / lengthS) : 1;
     const then = { ...walk, radPerSqrtS: walk.radPerSqrtS * shrinks };
     const inRun = walkInRun(walkToExpect(measured) * shrinks, runS);
     const mean = scale * half(lengthS, then) + hiddenRadPerS;
@@ -115,6 +115,6 @@ export function judgeStill(
   const correctedRad = half * runDurationS + inRun;
   if (!changing && isProved(measured) && correctedRad <= allowedRad) return plain('correctable');
   // A walk that is only bounded proves nothing about what no check can help.
-  if (left > allowedRad && walk.freedom !== Infinity) return plain('re-anchor');
+  if (left > allowedRad && walk.degreesOfFreedom !== Infinity) return plain('re-anchor');
   return { verdict: 'measure-longer', neededS: longer(measured, runDurationS, allowedRad) };
 }

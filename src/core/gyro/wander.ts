@@ -26,7 +26,7 @@ interface AllanPart {
   variance: number;
   /** What rounding to the reading's step adds. */
   rounding: number;
-  freedom: number;
+  degreesOfFreedom: number;
 }
 
 /**
@@ -63,7 +63,7 @@ function allanPart(
       // Three rounded readings make one second difference, with weights 1, 2 and 1.
       rounding: quantumRad ** 2 / (4 * tauS * tauS),
       // Overlapping averages: about 1.5 independent squares per averaging time (Riley, NIST SP 1065, 5.4.1).
-      freedom: Math.max(1, (1.5 * stretchS) / tauS - 2),
+      degreesOfFreedom: Math.max(1, (1.5 * stretchS) / tauS - 2),
     },
   ];
 }
@@ -75,7 +75,7 @@ function allanPart(
 function whiteAndWander(parts: readonly AllanPart[]): { white: number; wander: number } {
   const sum = (of: (part: AllanPart, weight: number, y: number) => number) =>
     parts.reduce((total, part) => {
-      const weight = part.freedom / Math.max(part.variance ** 2, 1e-40);
+      const weight = part.degreesOfFreedom / Math.max(part.variance ** 2, 1e-40);
       return total + of(part, weight, Math.max(0, part.variance - part.rounding));
     }, 0);
   const xx = sum(({ tauS }, w) => w / tauS ** 2);
@@ -121,13 +121,13 @@ export function findWander(
   const { white, wander } = whiteAndWander(averagingTimes(lengthS).flatMap(at));
   let suspectedVariance = wander;
   let shown = 0;
-  for (const { tauS, variance, rounding, freedom } of LONG_PARTS.flatMap((part) =>
+  for (const { tauS, variance, rounding, degreesOfFreedom } of LONG_PARTS.flatMap((part) =>
     at(lengthS / part),
   )) {
     const noise = walk.radPerSqrtS ** 2 / tauS + rounding;
     const leastNoise = Math.min(walk.radPerSqrtS ** 2, white) / tauS + rounding;
     suspectedVariance = Math.max(suspectedVariance, variance - leastNoise);
-    const byChance = chiSquareQuantile(PROVED, freedom) / freedom;
+    const byChance = chiSquareQuantile(PROVED, degreesOfFreedom) / degreesOfFreedom;
     if (variance > noise * byChance) shown = Math.max(shown, variance - noise);
   }
   return { suspectedVariance, shownRadPerS: Math.sqrt(shown) };

@@ -115,19 +115,19 @@ export function findWarmUp(
     (s, { fromS, toS, rate }) => s + (toS - fromS) * (rate - mean) ** 2,
     0,
   );
-  const freedom = n - 3;
+  const degreesOfFreedom = n - 3;
   // Noise below this is none: a course without scatter is proved all the same.
-  const noise = Math.max(best.square / freedom, 1e-20 * weight);
-  const pValue = fUpperTail((flat - best.square) / 2 / noise, 2, freedom);
+  const noise = Math.max(best.square / degreesOfFreedom, 1e-20 * weight);
+  const pValue = fUpperTail((flat - best.square) / 2 / noise, 2, degreesOfFreedom);
   const startRadPerS = best.at(1);
   const endRadPerS = best.at(Math.exp(-lengthS / best.constantS));
   const feigned = quantumRad / (weight / n);
   const possible = fits.filter(
-    ({ square }) => square - best.square <= noise * student975(freedom) ** 2,
+    ({ square }) => square - best.square <= noise * student975(degreesOfFreedom) ** 2,
   );
   const next = possible.map(({ constantS, at, leverage }) => {
     const fade = meanFade(lengthS, lengthS + runDurationS, constantS);
-    const half = student975(freedom) * Math.sqrt(noise * leverage(fade));
+    const half = student975(degreesOfFreedom) * Math.sqrt(noise * leverage(fade));
     return { low: at(fade) - half, high: at(fade) + half };
   });
   return {

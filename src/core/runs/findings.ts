@@ -1,6 +1,7 @@
 import { alongAcross, type Pose } from '../geometry/pose';
 import { mean, sampleSd } from '../stats/moments';
 import { wilson, type SuccessRate } from '../stats/wilson';
+import type { AlongAcrossFigures } from './alongAcrossFigures';
 import { allOfPlanned, type AllWorked } from './allOfPlanned';
 import { consistency, type Consistency, type MeasuredRun } from './consistency';
 import { orderSentence } from './orderSentence';
@@ -15,13 +16,6 @@ export interface LoggedRun extends MeasuredRun {
   /** Per mission id: worked or not; missions not noted are absent. */
   missions: Readonly<Record<string, boolean>>;
   setAside: boolean;
-}
-
-export interface AlongAcrossFigures {
-  biasAlongM: number;
-  biasAcrossM: number;
-  sdAlongM: number | null;
-  sdAcrossM: number | null;
 }
 
 /** The runs that share one value of something, such as who placed the robot. */

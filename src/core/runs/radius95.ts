@@ -12,8 +12,9 @@ export interface Radius95 {
 }
 
 /** By how much the true scatter may be smaller or larger than the one seen: by chi-square. */
-function spreadFactors(freedom: number) {
-  const factor = (p: number) => Math.sqrt(freedom / chiSquareQuantile(p, freedom));
+function spreadFactors(degreesOfFreedom: number) {
+  const factor = (p: number) =>
+    Math.sqrt(degreesOfFreedom / chiSquareQuantile(p, degreesOfFreedom));
   return { low: factor(0.975), high: factor(0.025) };
 }
 
@@ -28,7 +29,7 @@ const scaledBy = (model: BivariateT, factor: number): BivariateT => {
  * fitted one, which grows and shrinks with the scatter.
  */
 export function radius95AboutMean({ fitted, next }: Scatter): Radius95 {
-  const { low, high } = spreadFactors(next.freedom);
+  const { low, high } = spreadFactors(next.degreesOfFreedom);
   const fittedM = discRadius(fitted, fitted.centre, 0.95);
   return {
     radiusM: discRadius(next, next.centre, 0.95),
@@ -53,7 +54,7 @@ export function radius95AboutTarget(
 ): Radius95 {
   const radius = (model: BivariateT) => discRadius(model, target, 0.95);
   const fittedM = radius(fitted);
-  const { low, high } = spreadFactors(next.freedom);
+  const { low, high } = spreadFactors(next.degreesOfFreedom);
   const x = fitted.centre.xM - target.xM;
   const y = fitted.centre.yM - target.yM;
   const bias = Math.hypot(x, y);

@@ -13,7 +13,7 @@ const sum = (a: number, A: Symmetric2, b: number, B: Symmetric2): Symmetric2 => 
 /** v·vᵀ. */
 const outer = ({ xM, yM }: Point): Symmetric2 => ({ xx: xM * xM, xy: xM * yM, yy: yM * yM });
 
-const along = ({ xx, xy, yy }: Symmetric2, { xM, yM }: Point): number =>
+const quadraticForm = ({ xx, xy, yy }: Symmetric2, { xM, yM }: Point): number =>
   xx * xM * xM + 2 * xy * xM * yM + yy * yM * yM;
 
 /** The scatter as fitted, and where the next single run may end, which also allows for the fit. */
@@ -35,7 +35,7 @@ export interface ScatterModel {
 const normal = (centre: Point, scale: Symmetric2): BivariateT => ({
   centre,
   scale,
-  freedom: Infinity,
+  degreesOfFreedom: Infinity,
 });
 
 function aboutMean(mean: Point, covariance: Symmetric2, n: number): Scatter {
@@ -45,7 +45,7 @@ function aboutMean(mean: Point, covariance: Symmetric2, n: number): Scatter {
     next: {
       centre: mean,
       scale: sum(1 + 1 / n, shape, 0, shape),
-      freedom: (n - 1) * radiusDimensions(shape, { xM: 0, yM: 0 }),
+      degreesOfFreedom: (n - 1) * radiusDimensions(shape, { xM: 0, yM: 0 }),
     },
   };
 }
@@ -64,20 +64,25 @@ function aboutTarget(target: Point, mean: Point, covariance: Symmetric2, n: numb
   const trace = covariance.xx + covariance.yy;
   const keep = bias2 > 0 ? Math.max(0, 1 - trace / (n * bias2)) : 0;
   const chance = (1 - keep) ** 2;
-  const freedom = n - 1 + chance;
-  const scatter = sum((n - 1) / freedom, covariance, (chance * n) / freedom, outer(bias));
-  const cautious = withoutChanceElongation(scatter, freedom);
+  const degreesOfFreedom = n - 1 + chance;
+  const scatter = sum(
+    (n - 1) / degreesOfFreedom,
+    covariance,
+    (chance * n) / degreesOfFreedom,
+    outer(bias),
+  );
+  const cautious = withoutChanceElongation(scatter, degreesOfFreedom);
   const weight = keep > 0 ? (keep * bias2) / (keep * bias2 + trace) : 0;
   const shape = sum(1 - weight, cautious, weight, scatter);
   const shrunk = { xM: keep * bias.xM, yM: keep * bias.yM };
-  const errorAlong = keep > 0 ? (keep / n) * (along(shape, bias) / bias2 / bias2) : 0;
+  const errorAlong = keep > 0 ? (keep / n) * (quadraticForm(shape, bias) / bias2 / bias2) : 0;
   const centre = { xM: target.xM + shrunk.xM, yM: target.yM + shrunk.yM };
   return {
     fitted: normal(centre, shape),
     next: {
       centre,
       scale: sum(1, shape, errorAlong, outer(bias)),
-      freedom: freedom * radiusDimensions(cautious, shrunk),
+      degreesOfFreedom: degreesOfFreedom * radiusDimensions(cautious, shrunk),
     },
   };
 }
@@ -98,7 +103,7 @@ export function scatterModel(points: readonly Point[], target: Point): ScatterMo
   const covariance = sampleCovariance(points);
   const bias = { xM: mean.xM - target.xM, yM: mean.yM - target.yM };
   const bias2 = bias.xM ** 2 + bias.yM ** 2;
-  const alongBias = bias2 > 0 ? along(covariance, bias) / bias2 : covariance.xx;
+  const alongBias = bias2 > 0 ? quadraticForm(covariance, bias) / bias2 : covariance.xx;
   return {
     mean,
     aboutMean: aboutMean(mean, covariance, n),

@@ -3,7 +3,7 @@ import { counted, degrees, millimetres, number, percent } from '../text/quantiti
 import type { AllWorked } from './allOfPlanned';
 import { MOST_RUNS, runsToProveBias } from './biasTest';
 import type { Consistency } from './consistency';
-import type { AlongAcrossFigures } from './findings';
+import type { AlongAcrossFigures } from './alongAcrossFigures';
 import { isHeadingOff } from './headingTest';
 
 /** What a series says, in three plain sentences. */

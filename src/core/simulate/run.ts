@@ -25,7 +25,7 @@ export interface Simulation {
   seed: number;
   /** What was measured of its turns; without it they follow the robot's physics alone. */
   turns?: TurnsCalibration | null;
-  /** What is not known about the robot; without it the robot is taken to be as it is reckoned with. */
+  /** What is not known about the robot; without it the robot is taken to be as it is computed with. */
   doubts?: readonly Doubt[];
 }
 

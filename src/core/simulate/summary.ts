@@ -2,25 +2,12 @@ import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
-import { wilson, type SuccessRate } from '../stats/wilson';
+import { wilson } from '../stats/wilson';
+import type { MissionForecast } from './missionForecast';
 import { robotRange, type RobotRange } from './robotRange';
 import { whatMatters } from './whatMatters';
 import { nearestWall, whyMissed } from './whyMissed';
 import { RUNS_PER_ROBOT, type MarkPose, type SimulatedRun, type Simulation } from './run';
-
-/** How the simulated runs stand at one mission. */
-export interface MissionForecast {
-  mission: Mission;
-  /** Share of all runs whose pose at the mark lies in the mission's window. */
-  chance: SuccessRate;
-  /** Between which chances that of this very robot lies, 95 %. */
-  low: number;
-  high: number;
-  /** Poses at the (first) mark, against the mission's pose; null where no run got there. */
-  scatter: Consistency | null;
-  /** Why it works in so few runs; null where it works in most. */
-  why: string | null;
-}
 
 /** What so many simulated runs say about a route. */
 export interface Forecast {

@@ -1,7 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import { alongAcross } from '../geometry/pose';
 import { degrees, millimetres } from '../text/quantities';
-import type { MissionForecast } from './summary';
+import type { MissionForecast } from './missionForecast';
 
 /** Missions that work in fewer runs are explained. */
 const WEAK = 0.5;

@@ -17,7 +17,7 @@ const WHEELS_DIFFER = deg(0.5) * 0.13;
 const STOP_S = 2 / 90;
 
 /**
- * Everything about a robot that may not be as it is reckoned with, and how well it is known: the deviations
+ * Everything about a robot that may not be as it is computed with, and how well it is known: the deviations
  * where nobody has measured anything are cautious guesses.
  */
 export const SOURCES: readonly Source[] = [

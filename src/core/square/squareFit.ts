@@ -46,8 +46,11 @@ function lapScatter({ cw, ccw }: SquareLaps) {
     });
   const pooled = (values: number[], usual: number) => {
     const squares = values.reduce((sum, value) => sum + value * value, 0);
-    const freedom = Math.max(0, values.length - 2 * (values.length / (cw.length + ccw.length)));
-    return Math.sqrt((squares + USUAL_WEIGHT * usual ** 2) / (freedom + USUAL_WEIGHT));
+    const degreesOfFreedom = Math.max(
+      0,
+      values.length - 2 * (values.length / (cw.length + ccw.length)),
+    );
+    return Math.sqrt((squares + USUAL_WEIGHT * usual ** 2) / (degreesOfFreedom + USUAL_WEIGHT));
   };
   return {
     positionM: pooled(
@@ -158,11 +161,12 @@ export function encoderSquare(laps: SquareLaps): EncoderSquare {
       errors,
     ),
   );
-  const freedom = fewest > 1 ? Math.max(2, laps.cw.length + laps.ccw.length - 2) : LEFT_OF_ONE_LAP;
+  const degreesOfFreedom =
+    fewest > 1 ? Math.max(2, laps.cw.length + laps.ccw.length - 2) : LEFT_OF_ONE_LAP;
   const enlarged =
     fewest > 1 ? Math.sqrt(fewest / (fewest - 1)) : scatterFactor(laps, errors, scatter);
   const half = (of: (fit: DriveErrors) => number) =>
-    student975(freedom) * enlarged * sampleSd(fits.map(of));
+    student975(degreesOfFreedom) * enlarged * sampleSd(fits.map(of));
   const { trackRatio, diameterRatio } = errors;
   const halfTrack = half((fit) => fit.trackRatio);
   const halfWheels = half((fit) => fit.diameterRatio);
@@ -212,14 +216,15 @@ export interface GyroSquare {
 export function gyroSquare({ cw, ccw }: SquareLaps): GyroSquare {
   const right = cw.map(({ headingRad }) => headingRad);
   const left = ccw.map(({ headingRad }) => headingRad);
-  const freedom = right.length + left.length - 2;
+  const degreesOfFreedom = right.length + left.length - 2;
   const variance = (values: number[]) => (values.length > 1 ? sampleSd(values) ** 2 : 0);
   const pooled =
-    freedom > 0
-      ? ((right.length - 1) * variance(right) + (left.length - 1) * variance(left)) / freedom
+    degreesOfFreedom > 0
+      ? ((right.length - 1) * variance(right) + (left.length - 1) * variance(left)) /
+        degreesOfFreedom
       : Number.NaN;
   const error = Math.sqrt(pooled * (1 / right.length + 1 / left.length));
-  const half = freedom > 0 ? student975(freedom) * error : null;
+  const half = degreesOfFreedom > 0 ? student975(degreesOfFreedom) * error : null;
   const turnBiasRad = (mean(left) - mean(right)) / 8;
   const driftRadPerLap = -(mean(left) + mean(right)) / 2;
   const around = (value: number, width: number | null, sign: number) =>

@@ -1,5 +1,5 @@
 import type { Robot } from '../robot';
-import { runBenchProgram, type Moment } from './program';
+import { runBenchProgram, type DriveSample } from './program';
 import { lastPlace, motionAt, type Motion, type StandIn } from './state';
 
 type Place = Motion['end'];
@@ -24,7 +24,7 @@ const rolled = (from: Place, distanceM: number): Place => ({
 });
 
 /** A moment of a program, which starts in its own frame, on the floor where the robot stood. */
-function inPlace(from: Place, { pose, leftM, rightM }: Moment): Place {
+function inPlace(from: Place, { pose, leftM, rightM }: DriveSample): Place {
   const cos = Math.cos(from.pose.headingRad);
   const sin = Math.sin(from.pose.headingRad);
   return {
@@ -39,26 +39,26 @@ function inPlace(from: Place, { pose, leftM, rightM }: Moment): Place {
 }
 
 /** Programs that were simulated lately: asking again for the same one is cheap. */
-const simulated = new Map<string, Moment[]>();
+const simulated = new Map<string, DriveSample[]>();
 const MOST_SIMULATED = 8;
 
 /** The course of a program: a function of what is asked, kept for the next who asks. */
-export function programMoments(
+export function programSamples(
   robot: Robot,
   what: Extract<Motion['what'], { by: 'program' }>,
-): Moment[] {
+): DriveSample[] {
   const key = JSON.stringify([robot, what]);
   const known = simulated.get(key);
   if (known !== undefined) return known;
-  const moments = runBenchProgram(
+  const samples = runBenchProgram(
     { ...robot, gyro: { ...robot.gyro, driftRadPerS: what.driftRadPerS } },
     what.steps,
     what.seed,
   );
   const oldest = simulated.keys().next().value;
   if (simulated.size >= MOST_SIMULATED && oldest !== undefined) simulated.delete(oldest);
-  simulated.set(key, moments);
-  return moments;
+  simulated.set(key, samples);
+  return samples;
 }
 
 /** Carried about: it turns this way and that, and is put down as it was, its wheels not turned. */
@@ -94,9 +94,9 @@ function within(robot: Robot, { what, start, fromS, toS }: Motion, tS: number): 
     case 'touch':
       return bumped(start, what.angleRad, share);
     case 'program': {
-      const moments = programMoments(robot, what);
+      const samples = programSamples(robot, what);
       const index = Math.floor((tS - fromS) / robot.loopPeriodS);
-      const moment = moments[Math.max(0, Math.min(index, moments.length - 1))];
+      const moment = samples[Math.max(0, Math.min(index, samples.length - 1))];
       return moment === undefined ? start : inPlace(start, moment);
     }
   }
@@ -124,8 +124,8 @@ export function motionFrom(
     end: start,
   });
   if (what.by === 'program') {
-    const moments = programMoments(robot, what);
-    const last = moments.at(-1);
+    const samples = programSamples(robot, what);
+    const last = samples.at(-1);
     const motion = lasting(last?.tS ?? 0);
     return last === undefined ? motion : { ...motion, end: inPlace(start, last) };
   }

@@ -30,7 +30,7 @@ export const benchStepSchema = z.discriminatedUnion('kind', [
 export type BenchStep = z.output<typeof benchStepSchema>;
 
 /** Truth during a program, since its start: what was turned and where the wheels are. */
-export interface Moment {
+export interface DriveSample {
   tS: number;
   pose: Pose;
   leftM: number;
@@ -71,12 +71,16 @@ function controllerOf(step: BenchStep, robot: Robot): Controller {
  * @param seed of all its scatter
  * @returns the truth after each loop of the program; pose from the start, headings unwrapped
  */
-export function runBenchProgram(robot: Robot, steps: readonly BenchStep[], seed: number): Moment[] {
+export function runBenchProgram(
+  robot: Robot,
+  steps: readonly BenchStep[],
+  seed: number,
+): DriveSample[] {
   const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, 0);
-  const moments: Moment[] = [];
+  const samples: DriveSample[] = [];
   const note = () => {
     const { xM, yM, headingRad } = machine.pose;
-    moments.push({
+    samples.push({
       tS: machine.readings.timeS,
       pose: { xM: xM - FLOOR_MIDDLE.xM, yM: yM - FLOOR_MIDDLE.yM, headingRad },
       leftM: machine.readings.leftM,
@@ -86,5 +90,5 @@ export function runBenchProgram(robot: Robot, steps: readonly BenchStep[], seed:
   note();
   for (const step of steps) drive(machine, controllerOf(step, robot), note);
   drive(machine, rest(MEASURED_AFTER_S), note);
-  return moments;
+  return samples;
 }

@@ -8,7 +8,7 @@ import type { Symmetric2 } from './covariance';
 export interface BivariateT {
   centre: Point;
   scale: Symmetric2;
-  freedom: number;
+  degreesOfFreedom: number;
 }
 
 const DIRECTIONS = 240;
@@ -22,7 +22,7 @@ const DIRECTIONS = 240;
  * Source: Kotz and Nadarajah, Multivariate t Distributions and Their Applications, 2004, section 1.
  */
 export function discProbability(
-  { centre, scale, freedom }: BivariateT,
+  { centre, scale, degreesOfFreedom }: BivariateT,
   about: Point,
   radiusM: number,
 ): number {
@@ -30,9 +30,9 @@ export function discProbability(
   const b = a > 0 ? scale.xy / a : 0;
   const c = Math.sqrt(Math.max(0, scale.yy - b * b));
   const tail = (rho: number) =>
-    freedom === Infinity
+    degreesOfFreedom === Infinity
       ? Math.exp((-rho * rho) / 2)
-      : (1 + (rho * rho) / freedom) ** (-freedom / 2);
+      : (1 + (rho * rho) / degreesOfFreedom) ** (-degreesOfFreedom / 2);
   const dx = centre.xM - about.xM;
   const dy = centre.yM - about.yM;
   const gap = dx * dx + dy * dy - radiusM * radiusM;

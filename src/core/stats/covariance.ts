@@ -23,8 +23,12 @@ export function sampleCovariance(points: readonly Point[]): Symmetric2 {
     sum.xy += (xM - centre.xM) * (yM - centre.yM);
     sum.yy += (yM - centre.yM) ** 2;
   }
-  const freedom = points.length - 1;
-  return { xx: sum.xx / freedom, xy: sum.xy / freedom, yy: sum.yy / freedom };
+  const degreesOfFreedom = points.length - 1;
+  return {
+    xx: sum.xx / degreesOfFreedom,
+    xy: sum.xy / degreesOfFreedom,
+    yy: sum.yy / degreesOfFreedom,
+  };
 }
 
 /** Eigenvalues (major ≥ minor ≥ 0) and the angle of the major axis from +x, in (−π/2, π/2]. */

@@ -8,24 +8,29 @@ import { principalAxes, type Symmetric2 } from './covariance';
  * A small sample of a round cloud looks long by chance; both traces are therefore estimated without
  * bias (Srivastava, J. Japan Statist. Soc. 35 (2005) 251–272).
  * @param covariance a sample covariance, not nought
- * @param freedom its degrees of freedom
+ * @param degreesOfFreedom its degrees of freedom
  */
-export function effectiveDimensions({ xx, xy, yy }: Symmetric2, freedom: number): number {
+export function effectiveDimensions({ xx, xy, yy }: Symmetric2, degreesOfFreedom: number): number {
   const traceSquared = (xx + yy) ** 2;
   const squareTrace = xx * xx + 2 * xy * xy + yy * yy;
-  const squareTraceUnbiased = freedom * freedom * (squareTrace - traceSquared / freedom);
-  const traceSquaredUnbiased = freedom * (freedom + 1) * traceSquared - 2 * freedom * squareTrace;
+  const squareTraceUnbiased =
+    degreesOfFreedom * degreesOfFreedom * (squareTrace - traceSquared / degreesOfFreedom);
+  const traceSquaredUnbiased =
+    degreesOfFreedom * (degreesOfFreedom + 1) * traceSquared - 2 * degreesOfFreedom * squareTrace;
   if (squareTraceUnbiased <= 0) return 2;
   return Math.min(2, Math.max(1, traceSquaredUnbiased / squareTraceUnbiased));
 }
 
 /** The covariance with the same trace whose axes differ only as far as the sample proves. */
-export function withoutChanceElongation(covariance: Symmetric2, freedom: number): Symmetric2 {
+export function withoutChanceElongation(
+  covariance: Symmetric2,
+  degreesOfFreedom: number,
+): Symmetric2 {
   const { major, minor } = principalAxes(covariance);
   if (major === 0) return covariance;
   const middle = (major + minor) / 2;
   const seen = (major - minor) / (major + minor);
-  const proved = Math.sqrt(2 / effectiveDimensions(covariance, freedom) - 1);
+  const proved = Math.sqrt(2 / effectiveDimensions(covariance, degreesOfFreedom) - 1);
   const keep = seen > proved ? proved / seen : 1;
   return {
     xx: middle + keep * (covariance.xx - middle),

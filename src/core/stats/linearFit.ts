@@ -5,7 +5,7 @@ export interface LinearFit {
   coefficients: number[];
   residualSumOfSquares: number;
   /** n − p. */
-  freedom: number;
+  degreesOfFreedom: number;
   /** Standard deviation of the noise, with n − p; NaN when nothing is left to judge it by. */
   residualSd: number;
   /** (XᵀX)⁻¹: times the noise's variance, the covariance of the coefficients. */
@@ -30,12 +30,13 @@ export function linearFit(
     const residualSumOfSquares = squares(
       y.map((value, i) => value - dot(rows[i] ?? [], coefficients)),
     );
-    const freedom = y.length - p;
+    const degreesOfFreedom = y.length - p;
     return {
       coefficients,
       residualSumOfSquares,
-      freedom,
-      residualSd: freedom > 0 ? Math.sqrt(residualSumOfSquares / freedom) : Number.NaN,
+      degreesOfFreedom,
+      residualSd:
+        degreesOfFreedom > 0 ? Math.sqrt(residualSumOfSquares / degreesOfFreedom) : Number.NaN,
       unscaledCovariance,
     };
   };

@@ -17,7 +17,7 @@ function logGamma(x: number): number {
  * Regularised incomplete beta function I_x(a, b), by its continued fraction.
  *
  * Source: DLMF 8.17.22, evaluated by Lentz's method; mirrored where the fraction is slow. Pages that
- * reckon with trials need no more of the distributions than this, and the packages are large.
+ * compute with trials need no more of the distributions than this, and the packages are large.
  */
 export function incompleteBeta(x: number, a: number, b: number): number {
   if (x <= 0) return 0;
@@ -50,9 +50,10 @@ export const fUpperTail = (f: number, d1: number, d2: number): number =>
   f <= 0 ? 1 : incompleteBeta(d2 / (d2 + d1 * f), d2 / 2, d1 / 2);
 
 /** Student's quantile above which half of `tails` lies, by halving. */
-function studentQuantile(tails: number, freedom: number): number {
+function studentQuantile(tails: number, degreesOfFreedom: number): number {
   // Beyond t in both tails together: I_x(ν/2, ½) with x = ν/(ν + t²).
-  const beyond = (t: number) => incompleteBeta(freedom / (freedom + t * t), freedom / 2, 0.5);
+  const beyond = (t: number) =>
+    incompleteBeta(degreesOfFreedom / (degreesOfFreedom + t * t), degreesOfFreedom / 2, 0.5);
   let low = 1.6;
   let high = 12.8;
   for (let i = 0; i < 60; i += 1) {
@@ -66,9 +67,11 @@ function studentQuantile(tails: number, freedom: number): number {
 /**
  * Student's quantile at 97.5 %, for two-sided 95 % intervals.
  *
- * @param freedom degrees of freedom, at least 1
+ * @param degreesOfFreedom, at least 1
  */
-export const student975 = (freedom: number): number => studentQuantile(0.05, freedom);
+export const student975 = (degreesOfFreedom: number): number =>
+  studentQuantile(0.05, degreesOfFreedom);
 
 /** Student's quantile at 95 %, for two-sided 90 % intervals. */
-export const student95 = (freedom: number): number => studentQuantile(0.1, freedom);
+export const student95 = (degreesOfFreedom: number): number =>
+  studentQuantile(0.1, degreesOfFreedom);

@@ -163,9 +163,9 @@ const UNTOLD_SCALE = 0.04;
 function untoldScale({ model, oneTarget, points }: TurnErrorModel): number {
   if (model === 'k' || model === 'both') return 0;
   const both = oneTarget ? null : fitModel('both', points);
-  if (both === null || both.freedom < 1) return UNTOLD_SCALE;
+  if (both === null || both.degreesOfFreedom < 1) return UNTOLD_SCALE;
   const error = both.residualSd * Math.sqrt(both.unscaledCovariance[1]?.[1] ?? 0);
-  const open = Math.abs(both.coefficients[1] ?? 0) + student975(both.freedom) * error;
+  const open = Math.abs(both.coefficients[1] ?? 0) + student975(both.degreesOfFreedom) * error;
   return Math.min(UNTOLD_SCALE, open);
 }
 
@@ -179,16 +179,16 @@ const outside = ({ fromRad, toRad }: TurnErrorModel, commandRad: number): number
  */
 export function predictionHalfWidth(model: TurnErrorModel, commandRad: number): number {
   const { fit, residualSdRad, n, points } = model;
-  if (fit.freedom < 1 || n < 2) return Infinity;
+  if (fit.degreesOfFreedom < 1 || n < 2) return Infinity;
   const halfOf = (by: LinearFit, columns: number[]) =>
-    student975(by.freedom) * by.residualSd * Math.sqrt(1 + leverage(by, columns));
+    student975(by.degreesOfFreedom) * by.residualSd * Math.sqrt(1 + leverage(by, columns));
   const half = halfOf({ ...fit, residualSd: residualSdRad }, COLUMNS[model.model](commandRad));
   const beyond = outside(model, commandRad);
   if (beyond === 0) return half;
   // A share of the angle alone has a constant that the trials cannot exclude.
   const both = model.model === 'k' ? fitModel('both', points) : null;
   const withConstant =
-    both === null || both.freedom < 1 ? 0 : halfOf(both, COLUMNS.both(commandRad));
+    both === null || both.degreesOfFreedom < 1 ? 0 : halfOf(both, COLUMNS.both(commandRad));
   return Math.max(half, withConstant) + untoldScale(model) * beyond;
 }
 

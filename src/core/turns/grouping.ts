@@ -52,10 +52,10 @@ function areAlike(a: readonly TurnPoint[], b: readonly TurnPoint[]): boolean {
     all.map(({ target, actual }) => actual - target),
   );
   const difference = joint?.coefficients.at(-1);
-  if (joint === null || difference === undefined || joint.freedom < 1) return false;
+  if (joint === null || difference === undefined || joint.degreesOfFreedom < 1) return false;
   const error = joint.residualSd * Math.sqrt(joint.unscaledCovariance.at(-1)?.at(-1) ?? Infinity);
   const small = Math.max(SMALL_RAD, joint.residualSd);
-  if (Math.abs(difference) + student95(joint.freedom) * error > small) return false;
+  if (Math.abs(difference) + student95(joint.degreesOfFreedom) * error > small) return false;
   const largest = (set: readonly TurnPoint[]) => {
     const alone = turnErrorModel(set);
     return turnErrorModel(set, alone.oneTarget ? 'c' : 'both');

@@ -133,8 +133,8 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     angleRad: deg(angle),
     how: { school: 'stop-early', rateRadPerS: deg(rate), leadRad: 0 },
   };
-  const moments = runBenchProgram(hiddenPipit, [step], 900 + i);
-  const turned = moments.at(-1)?.pose.headingRad ?? 0;
+  const samples = runBenchProgram(hiddenPipit, [step], 900 + i);
+  const turned = samples.at(-1)?.pose.headingRad ?? 0;
   const read = turned + deg(0.4) * randomStream(77, i, 'protractor').normal();
   return {
     id: demoId('H', i + 1),

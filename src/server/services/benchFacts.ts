@@ -1,11 +1,12 @@
+import type { BenchTrialsRecord } from '../../formats/benchRecords';
+import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { listRobots } from '../stores/robots';
 import { listStillChecks } from '../stores/stillChecks';
 import { routesOfRobot, trialLists } from './bench';
 import { fittedRobot } from './fitted';
-import { standingOf } from './standing';
-import type { RobotRecord } from '../../formats/records';
+import { validityOf } from './validity';
 
 /** Something that is read once, when it is first asked for. */
 function once<T>(read: () => Promise<T>): () => Promise<T> {
@@ -16,21 +17,17 @@ function once<T>(read: () => Promise<T>): () => Promise<T> {
 /** What is kept of a robot's measurements, each read when a procedure asks for it. */
 export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchParams, now: Date) {
   const calibrations = once(() => calibrationsOf(db, robot.id));
-  const lists = {
-    turns: once(() => trialLists(db, robot.id, 'turns', wishes.get('list'))),
-    square: once(() => trialLists(db, robot.id, 'square', wishes.get('list'))),
-    'run-log': once(() => trialLists(db, robot.id, 'run-log', wishes.get('list'))),
-  };
   return {
     robot,
     now,
     wishes,
     stillChecks: once(() => listStillChecks(db, robot.id)),
-    trials: <P extends keyof typeof lists>(procedure: P) => lists[procedure](),
+    trials: <P extends BenchTrialsRecord['procedure']>(procedure: P) =>
+      trialLists(db, robot.id, procedure, wishes.get('list')),
     routes: once(() => routesOfRobot(db, robot.id)),
     calibrations,
     holding: async () => currentOf(await calibrations()),
-    standing: once(() => standingOf(db, robot.id)),
+    validity: once(() => validityOf(db, robot.id)),
     fitted: (values: Parameters<typeof fittedRobot>[1]) => fittedRobot(robot.robot, values),
   };
 }

@@ -8,9 +8,9 @@ import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { fittedRobot } from './fitted';
-import { standingOf } from './standing';
+import { validityOf } from './validity';
 
-/** The robot that a course is reckoned with, and by which calibrations. */
+/** The robot that a course is computed with, and by which calibrations. */
 export async function courseCalibrations(
   db: Database,
   record: RobotRecord,
@@ -18,7 +18,7 @@ export async function courseCalibrations(
   robot: RobotRecord;
   calibrations: {
     turns: SavedCalibration | null;
-    standing: Freshness;
+    validity: Freshness;
     others: string[];
     /** How well the robot is known by them. */
     doubts: Doubt[];
@@ -26,9 +26,9 @@ export async function courseCalibrations(
   /** All that were ever applied: a route may have been planned with an earlier one. */
   all: SavedCalibration[];
 }> {
-  const [known, standing] = await Promise.all([
+  const [known, validity] = await Promise.all([
     calibrationsOf(db, record.id),
-    standingOf(db, record.id),
+    validityOf(db, record.id),
   ]);
   const current = currentOf(known);
   const others = [current.drive, current['gyro-drift']].flatMap((one) =>
@@ -44,7 +44,7 @@ export async function courseCalibrations(
     calibrations: {
       turns: current.turns ?? null,
       doubts: doubtsOf(values),
-      standing: standing.turns,
+      validity: validity.turns,
       others: others.map(
         ({ value }) => `${CALIBRATION_NAMES[value.kind]}, ${describeCalibration(value)}`,
       ),

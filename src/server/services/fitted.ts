@@ -1,9 +1,7 @@
-import { fittedRobot as reckon } from '../../core/calibration/fittedRobot';
+import { fittedRobot as fit } from '../../core/calibration/fittedRobot';
 import { remembered } from './remembered';
 
-const reckoned = remembered(([record, values]: Parameters<typeof reckon>) =>
-  reckon(record, values),
-);
+const fitted = remembered(([record, values]: Parameters<typeof fit>) => fit(record, values));
 
 /** The fitted robot of a record and the calibrations that hold; its turns are simulated for that. */
-export const fittedRobot = (...question: Parameters<typeof reckon>) => reckoned(question);
+export const fittedRobot = (...question: Parameters<typeof fit>) => fitted(question);

@@ -2,16 +2,16 @@
 const MOST = 200;
 
 /**
- * A reckoning whose last answers are remembered by all that they follow from: any change, also by a restore,
+ * A computation whose last answers are remembered by all that they follow from: any change, also by a restore,
  * is another question.
  */
-export function remembered<Q, A>(reckon: (question: Q) => A): (question: Q) => A {
+export function remembered<Q, A>(compute: (question: Q) => A): (question: Q) => A {
   const answers = new Map<string, A>();
   return (question) => {
     const key = JSON.stringify(question);
     const known = answers.get(key);
     if (known !== undefined) return known;
-    const answer = reckon(question);
+    const answer = compute(question);
     answers.set(key, answer);
     const [oldest] = answers.keys();
     if (answers.size > MOST && oldest !== undefined) answers.delete(oldest);

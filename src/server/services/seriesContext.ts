@@ -59,13 +59,13 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
 export const targetOf = ({ version, robot, course }: SeriesContext) =>
   plannedEnd(version.route, planRoute(version.route, robot.robot, course.table));
 
-const reckonFindings = remembered(
+const computeFindings = remembered(
   ([headingRad, runs, plannedRuns]: Parameters<typeof seriesFindings>): SeriesFindings =>
     seriesFindings(headingRad, runs, plannedRuns),
 );
 
 export const findingsOf = (context: SeriesContext): SeriesFindings =>
-  reckonFindings([
+  computeFindings([
     targetOf(context).headingRad,
     context.runs.map(toLoggedRun),
     context.series.plannedRuns,

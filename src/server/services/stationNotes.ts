@@ -3,7 +3,7 @@ import type { Database } from '../database';
 import { listRobots } from '../stores/robots';
 import { roomNotice } from '../room';
 import { findTeam } from '../stores/teams';
-import { standingOf } from './standing';
+import { validityOf } from './validity';
 
 const asDate = (value: unknown): Date | null =>
   value === null || value === undefined ? null : new Date(value as string);
@@ -28,7 +28,7 @@ async function benchNote(db: Database): Promise<{ note: Freshness; bench: Frame[
   const [first] = robots;
   const checked = knowledgeAge(lastCheck, new Date(), 'nothing measured');
   if (first === undefined) return { note: checked, bench: null };
-  const { turns } = await standingOf(db, first.id);
+  const { turns } = await validityOf(db, first.id);
   const isMeasured = turns.text !== 'not measured';
   return {
     note: isMeasured ? { ...turns, text: `turns: ${turns.text}` } : checked,

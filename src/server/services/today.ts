@@ -4,7 +4,7 @@ import type { SavedRouteVersion } from '../../formats/records';
 import type { SeriesContext } from './seriesContext';
 
 /** Something worth doing now, and where. */
-export interface Deed {
+export interface Suggestion {
   text: string;
   why: string;
   href: string;
@@ -13,7 +13,7 @@ export interface Deed {
 const usedRuns = ({ runs }: SeriesContext) =>
   runs.filter((run) => run.setAsideReason === null).length;
 
-function unfinished(context: SeriesContext): Deed[] {
+function unfinished(context: SeriesContext): Suggestion[] {
   const { series } = context;
   const used = usedRuns(context);
   if (used >= series.plannedRuns) return [];
@@ -33,11 +33,11 @@ function unfinished(context: SeriesContext): Deed[] {
  * @param series all, the newest first
  * @param versions of all routes
  */
-export function deeds(
+export function suggestions(
   series: readonly SeriesContext[],
   versions: readonly SavedRouteVersion[],
   routeNames: ReadonlyMap<string, string>,
-): Deed[] {
+): Suggestion[] {
   const newest = series[0];
   const newestVersions = [...routeNames.keys()].flatMap(
     (routeId) =>
@@ -62,12 +62,12 @@ export function deeds(
  * What the Bench would have a coach do: turns that are not known (any more), and a heading sensor that
  * nobody has looked at today.
  */
-export function benchDeeds(
+export function benchSuggestions(
   robotName: string,
   turns: Freshness,
   lastCheck: Date | null,
   now: Date,
-): Deed[] {
+): Suggestion[] {
   const today = now.toISOString().slice(0, 10);
   const isChecked = lastCheck?.toISOString().slice(0, 10) === today;
   return [

@@ -63,7 +63,7 @@ async function resultOf(db: Database, record: StillCheckRecord): Promise<StillRe
   return result;
 }
 
-/** Save a still check; what it found is reckoned here, from the log. */
+/** Save a still check; what it found is computed here, from the log. */
 export async function saveStillCheck(
   db: Database,
   record: StillCheckRecord,

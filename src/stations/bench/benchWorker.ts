@@ -32,7 +32,7 @@ function ask<T>(
     };
     worker.onerror = (event) => {
       end();
-      reject(new Error(`The reckoning stopped: ${event.message}`));
+      reject(new Error(`The computation stopped: ${event.message}`));
     };
     worker.postMessage(request);
   });

@@ -46,7 +46,7 @@ export interface BenchFacts {
   }>;
   /** Those that hold. */
   holding(): Promise<Partial<Record<CalibrationKind, SavedCalibration>>>;
-  standing(): Promise<Record<CalibrationKind, Freshness>>;
+  validity(): Promise<Record<CalibrationKind, Freshness>>;
   fitted(values: readonly CalibrationValue[]): ReturnType<typeof fittedRobot>;
 }
 

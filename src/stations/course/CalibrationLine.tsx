@@ -11,8 +11,8 @@ import styles from './CourseStation.module.css';
 
 export interface CourseCalibrations {
   turns: SavedCalibration | null;
-  standing: Freshness;
-  /** Other calibrations that the plan is reckoned with, in words. */
+  validity: Freshness;
+  /** Other calibrations that the plan is computed with, in words. */
   others: string[];
   /** How well the robot is known. */
   doubts: readonly Doubt[];
@@ -26,10 +26,10 @@ interface Props {
   onChange(route: Route): void;
 }
 
-/** With which calibration the turns were reckoned, and which of them the one that holds now would change. */
+/** With which calibration the turns were computed, and which of them the one that holds now would change. */
 export function CalibrationLine({ calibrations, route, robot, table, onChange }: Props) {
-  const { turns, standing, others } = calibrations;
-  const also = others.length > 0 ? ` Also reckoned with: ${others.join('; ')}.` : '';
+  const { turns, validity, others } = calibrations;
+  const also = others.length > 0 ? ` Also computed with: ${others.join('; ')}.` : '';
   if (!route.steps.some(({ kind }) => kind === 'turn')) return null;
   if (turns?.value.kind !== 'turns') {
     return (
@@ -45,8 +45,8 @@ export function CalibrationLine({ calibrations, route, robot, table, onChange }:
   return (
     <p className={styles.calibration} data-testid="calibration-line">
       {planned.changes.length === 0
-        ? `The turns are as the calibration of ${day} wants them (${standing.text}).`
-        : `The calibration of ${day} (${standing.text}) would change ${counted(planned.changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.`}
+        ? `The turns are as the calibration of ${day} wants them (${validity.text}).`
+        : `The calibration of ${day} (${validity.text}) would change ${counted(planned.changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.`}
       {also}{' '}
       {(planned.changes.length > 0 || !isCurrent) && (
         <Button look="bare" onClick={() => onChange(planned.route)}>

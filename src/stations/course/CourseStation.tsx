@@ -202,7 +202,7 @@ function CourseEditor(props: Props) {
           <MendFirst />
           {stale && !state.running && (
             <p className="faint" role="status">
-              The route was changed: it is reckoned anew in a moment.
+              The route was changed: it is computed anew in a moment.
             </p>
           )}
           {forecast !== null && <ForecastPanel forecast={forecast} robotId={robot.id} />}

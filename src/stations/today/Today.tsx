@@ -8,7 +8,7 @@ import styles from './Today.module.css';
 
 interface Props {
   newest: { series: SavedSeries; findings: SeriesFindings } | null;
-  deeds: { text: string; why: string; href: string }[];
+  suggestions: { text: string; why: string; href: string }[];
   knowledge: { label: string; href: string; note: Freshness }[];
   /** The series before the last, told by their own list. */
   series?: ReactNode;
@@ -44,7 +44,15 @@ const MARKS = { fresh: '●', ageing: '◐', missing: '○' } as const;
 const WORDS = { fresh: 'fresh', ageing: 'ageing', missing: 'missing' } as const;
 
 /** What is known, what to do next, and how far what is known can be relied on. */
-export function Today({ newest, deeds, knowledge, series, hasEarlier, team, children }: Props) {
+export function Today({
+  newest,
+  suggestions,
+  knowledge,
+  series,
+  hasEarlier,
+  team,
+  children,
+}: Props) {
   return (
     <>
       <h1 className="visually-hidden">Today</h1>
@@ -61,16 +69,16 @@ export function Today({ newest, deeds, knowledge, series, hasEarlier, team, chil
       <div className={styles.columns}>
         <section aria-label="What to do next">
           <h2>What to do next</h2>
-          <ul className={styles.deeds}>
-            {deeds.map((deed, index) => (
-              <li key={deed.href}>
+          <ul className={styles.suggestions}>
+            {suggestions.map((suggestion, index) => (
+              <li key={suggestion.href}>
                 <a
                   className={classes(button.button, index === 0 && button.strong)}
-                  href={deed.href}
+                  href={suggestion.href}
                 >
-                  {deed.text}
+                  {suggestion.text}
                 </a>
-                <span>{deed.why}</span>
+                <span>{suggestion.why}</span>
               </li>
             ))}
             <li>

@@ -2,7 +2,8 @@ import { wrap } from '../../geometry/angle';
 import type { Controller, Readings } from '../controller';
 import { SETTLE_S, timeoutS as timeoutFor } from '../settings';
 import type { TurnSchool } from './schema';
-import { turnWay, type TurnWay } from './ways';
+import type { TurnWay } from './way';
+import { turnWay } from './ways';
 
 export interface Turn {
   /** Signed, left positive. */

@@ -1,5 +1,5 @@
 import type { TurnSchool } from './schema';
-import type { TurnWay } from './ways';
+import type { TurnWay } from './way';
 
 /** A proportional turn is given so many of its time constants to come near. */
 const TIME_CONSTANTS = 6;

@@ -17,7 +17,7 @@ import styles from '../Bench.module.css';
 interface Props extends BenchProps {
   calibrations: SavedCalibration[];
   journal: SavedCalibrationChange[];
-  standing: Record<CalibrationKind, Freshness>;
+  validity: Record<CalibrationKind, Freshness>;
   routes: RobotRoute[];
 }
 
@@ -36,9 +36,9 @@ function previousOf(kind: CalibrationKind, journal: readonly SavedCalibrationCha
   return lines.find(({ calibrationId }) => calibrationId !== now)?.calibrationId ?? null;
 }
 
-/** What is reckoned with now, how far it can be relied on, and the journal of every change. */
+/** What is computed with now, how far it can be relied on, and the journal of every change. */
 export default function Station(props: Props) {
-  const { robot, calibrations, standing, routes } = props;
+  const { robot, calibrations, validity, routes } = props;
   const [journal, setJournal] = useState(props.journal);
   const [problem, setProblem] = useState<string | null>(null);
   const [toast, tell] = useToast();
@@ -69,8 +69,8 @@ export default function Station(props: Props) {
     <>
       <p className={styles.headline}>
         {CALIBRATION_KINDS.some((kind) => holding(kind) !== undefined)
-          ? `What ${robot.name} is reckoned with now.`
-          : `Nothing is measured of ${robot.name} yet: the Course reckons with its record.`}
+          ? `What ${robot.name} is computed with now.`
+          : `Nothing is measured of ${robot.name} yet: the Course computes with its record.`}
       </p>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       <div className={styles.tools}>
@@ -83,7 +83,7 @@ export default function Station(props: Props) {
               <p data-testid={`holds-${kind}`}>
                 {current === undefined ? 'none holds' : describeCalibration(current.value)}
               </p>
-              <small className={styles[standing[kind].state]}>{standing[kind].text}</small>
+              <small className={styles[validity[kind].state]}>{validity[kind].text}</small>
               {current !== undefined && (
                 <small className="faint">
                   made {when(current.madeAt)}

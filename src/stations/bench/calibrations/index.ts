@@ -4,11 +4,11 @@ export const calibrations: BenchPage = {
   id: 'calibrations',
   title: 'Calibrations',
   props: async (facts) => {
-    const [{ calibrations: all, journal }, standing, routes] = await Promise.all([
+    const [{ calibrations: all, journal }, validity, routes] = await Promise.all([
       facts.calibrations(),
-      facts.standing(),
+      facts.validity(),
       facts.routes(),
     ]);
-    return { calibrations: all, journal, standing, routes };
+    return { calibrations: all, journal, validity, routes };
   },
 };

@@ -16,7 +16,7 @@ interface Props {
 
 /** The heading through a run, and below it how far it was off: too little to be seen in the other. */
 export function RunCharts({ log, study, anchors, name, onPick }: Props) {
-  const shades = study.partings.map(({ fromS, toS }) => ({ from: fromS, to: toS }));
+  const shades = study.divergences.map(({ fromS, toS }) => ({ from: fromS, to: toS }));
   return (
     <>
       <Frame

@@ -6,7 +6,7 @@ import styles from '../Bench.module.css';
 
 /** What the log says besides: the program's loop, the gyro's lag, and where gyro and encoders part. */
 export function RunFigures({ study, hasHeading }: { study: RunLogStudy; hasHeading: boolean }) {
-  const { loop, lagS, partings } = study;
+  const { loop, lagS, divergences } = study;
   const hasBoth = hasHeading && study.encoderRad !== null;
   const needed = hasHeading ? 'it needs encoders' : 'it needs a heading';
   return (
@@ -27,17 +27,17 @@ export function RunFigures({ study, hasHeading }: { study: RunLogStudy; hasHeadi
       />
       <Figure
         label="Gyro and encoders part"
-        value={hasBoth ? number(partings.length) : null}
-        unit={partings.length === 1 ? 'time' : 'times'}
+        value={hasBoth ? number(divergences.length) : null}
+        unit={divergences.length === 1 ? 'time' : 'times'}
         detail={
           hasBoth
-            ? partings
+            ? divergences
                 .slice(0, 3)
                 .map(({ fromS, changeRad }) => `${degrees(changeRad)} at ${number(fromS, 1)} s`)
                 .join(', ')
             : needed
         }
-        tone={partings.length > 0 ? 'fault' : 'measured'}
+        tone={divergences.length > 0 ? 'fault' : 'measured'}
       />
     </dl>
   );

@@ -74,7 +74,7 @@ function waysOf(knobs: Knobs): TurnSchool[] {
   ];
 }
 
-/** The comparison for the knobs as they stand, reckoned anew a moment after each change. */
+/** The comparison for the knobs as they stand, computed anew a moment after each change. */
 function useComparison(props: Pick<Props, 'fitted'>, knobs: Knobs) {
   const [compared, setCompared] = useState<SchoolsReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -114,7 +114,7 @@ export default function Station({ fitted, turnsNote }: Props) {
     <>
       <div className={styles.verdict} data-testid="schools-sentence">
         <p className={styles.headline}>
-          {compared === null ? 'Reckoning …' : compareText(compared.outcomes)}
+          {compared === null ? 'Computing …' : compareText(compared.outcomes)}
         </p>
         {compared !== null && <p className={styles.next}>{adviceText(compared.outcomes)}</p>}
         <p className="faint">{turnsNote}</p>

@@ -18,7 +18,7 @@ export function compareSchools(request: SchoolsRequest): SchoolsJob {
     };
     worker.onerror = (event) => {
       cancel();
-      reject(new Error(`The reckoning stopped: ${event.message}`));
+      reject(new Error(`The computation stopped: ${event.message}`));
     };
     worker.postMessage(request);
   });

@@ -23,8 +23,8 @@ export const schools: Procedure = {
     const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
     const turnsNote =
       current === undefined
-        ? `Reckoned with the record of ${facts.robot.name} alone: turn trials count here once their commands are applied.`
-        : `Reckoned with the turn trials whose commands were applied on ${current.madeAt.slice(0, 10)}; later trials count once they are applied.`;
+        ? `Computed with the record of ${facts.robot.name} alone: turn trials count here once their commands are applied.`
+        : `Computed with the turn trials whose commands were applied on ${current.madeAt.slice(0, 10)}; later trials count once they are applied.`;
     return { fitted, turnsNote };
   },
 };

@@ -229,7 +229,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           onClose={() => setApplying(false)}
         >
           <p>
-            The Course reckons from now on with a track of{' '}
+            The Course computes from now on with a track of{' '}
             {number(trackM * value.trackRatio * 1000, 1)} mm instead of {number(trackM * 1000, 1)}{' '}
             mm, a left wheel of{' '}
             {number(robot.robot.wheelDiameterM * value.leftWheelFactor * 1000, 2)} mm and a right

@@ -11,12 +11,12 @@ export const square: Procedure = {
   minutes: 15,
   gives: 'drive',
   known: async (facts) => {
-    const [{ drive }, standing] = await Promise.all([facts.holding(), facts.standing()]);
+    const [{ drive }, validity] = await Promise.all([facts.holding(), facts.validity()]);
     return drive === undefined
       ? { sentence: null, freshness: null }
       : {
           sentence: `Against the record: ${describeCalibration(drive.value)}.`,
-          freshness: standing.drive,
+          freshness: validity.drive,
         };
   },
   props: async (facts) => {

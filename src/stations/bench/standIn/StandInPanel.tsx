@@ -12,7 +12,7 @@ import { doWithStandIn } from './standInStore';
 import styles from './StandIn.module.css';
 import { useStandIn } from './useStandIn';
 
-/** Reckoned with the simulator: fetched only when somebody asks. */
+/** Computed with the simulator: fetched only when somebody asks. */
 const TruthTable = lazy(() => import('./TruthTable'));
 
 function Value({ label, value, unit }: { label: string; value: string | null; unit: string }) {

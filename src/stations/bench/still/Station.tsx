@@ -65,7 +65,7 @@ export default function Station({ robot, checks: loaded }: Props) {
       {latest !== null && (
         <div className={styles.actions}>
           {latest.result.verdict === 'correctable' && (
-            <Button onClick={() => setApplying(true)}>Reckon with this drift…</Button>
+            <Button onClick={() => setApplying(true)}>Use this drift…</Button>
           )}
           {latest.result.verdict === 're-zero' && (
             <a href={`/bench/re-zero?robot=${robot.id}`}>Get rid of it, step by step</a>
@@ -81,7 +81,7 @@ export default function Station({ robot, checks: loaded }: Props) {
           battery={null}
           onApplied={() => {
             setApplying(false);
-            tell('This drift is reckoned with from now on.');
+            tell('This drift is used from now on.');
           }}
           onClose={() => setApplying(false)}
         >

@@ -14,12 +14,12 @@ export const turns: Procedure = {
   minutes: 12,
   gives: 'turns',
   known: async (facts) => {
-    const [{ turns: holds }, standing] = await Promise.all([facts.holding(), facts.standing()]);
+    const [{ turns: holds }, validity] = await Promise.all([facts.holding(), facts.validity()]);
     return holds === undefined
       ? { sentence: null, freshness: null }
       : {
           sentence: `Goes on after the stop, ${describeCalibration(holds.value)}.`,
-          freshness: standing.turns,
+          freshness: validity.turns,
         };
   },
   props: async (facts) => {

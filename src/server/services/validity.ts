@@ -1,12 +1,12 @@
 import type { CalibrationKind } from '../../core/calibration/calibration';
-import { calibrationStanding } from '../../core/calibration/standing';
+import { calibrationValidity } from '../../core/calibration/validity';
 import type { Freshness } from '../../core/freshness';
 import type { Database } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { listRobotChanges } from '../stores/robotChanges';
 
 /** How far each kind of calibration of a robot can be relied on. */
-export async function standingOf(
+export async function validityOf(
   db: Database,
   robotId: string,
 ): Promise<Record<CalibrationKind, Freshness>> {
@@ -16,9 +16,9 @@ export async function standingOf(
   ]);
   const current = currentOf(all);
   const dated = changes.map(({ part, changedAt }) => ({ part, changedAt: new Date(changedAt) }));
-  const standing = (kind: CalibrationKind) => {
+  const validity = (kind: CalibrationKind) => {
     const madeAt = current[kind]?.madeAt;
-    return calibrationStanding(
+    return calibrationValidity(
       kind,
       madeAt === undefined ? null : new Date(madeAt),
       dated,
@@ -26,8 +26,8 @@ export async function standingOf(
     );
   };
   return {
-    'gyro-drift': standing('gyro-drift'),
-    turns: standing('turns'),
-    drive: standing('drive'),
+    'gyro-drift': validity('gyro-drift'),
+    turns: validity('turns'),
+    drive: validity('drive'),
   };
 }

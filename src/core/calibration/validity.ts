@@ -6,7 +6,7 @@ import { staleSince, type RobotChange } from './robotChanges';
  * How far a calibration can still be relied on: by its age, and by what was changed about the robot
  * since ("measure again: wheels and track changed since").
  */
-export function calibrationStanding(
+export function calibrationValidity(
   kind: CalibrationKind,
   madeAt: Date | null,
   changes: readonly RobotChange[],
