@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { parseDecimal } from '../core/text/decimal';
 import { meaningOf, type ColumnMeaning } from '../core/channels/title';
 import { delimiterOf } from './delimiter';
 import { TableBuilder, type ReadingTable } from './readings';
@@ -65,7 +66,7 @@ function cellNumber(text: string): number | null {
   const cell = text.trim();
   if (NOTHING.test(cell)) return Number.NaN;
   if (/^(true|false)$/i.test(cell)) return cell.toLowerCase() === 'true' ? 1 : 0;
-  const value = Number(cell.replace(/^−/, '-').replace(',', '.'));
+  const value = parseDecimal(cell);
   return Number.isFinite(value) ? value : null;
 }
 

@@ -1,3 +1,4 @@
+import { parseDecimal } from '../core/text/decimal';
 import Papa from 'papaparse';
 import { delimiterOf } from './delimiter';
 import { degreesFromRadians, radiansFromDegrees, wrap } from '../core/geometry/angle';
@@ -130,11 +131,10 @@ const NO = new Set(['0', 'no', 'n', 'false', '-']);
 
 function parseNumber(text: string, column: string, min: number, max: number): number | null {
   if (text === '') return null;
-  const plainText = text.replace(/^−/, '-').replace(/^([+-]?\d*),(\d+)$/, '$1.$2');
-  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(plainText)) {
+  const value = parseDecimal(text);
+  if (Number.isNaN(value)) {
     throw new BadCell(`column “${column}” holds “${text.slice(0, 30)}”, which is not a number`);
   }
-  const value = Number(plainText);
   if (value < min || value > max) {
     throw new BadCell(
       `column “${column}” holds ${text.slice(0, 30)}; between ${min} and ${max} fits`,

@@ -1,3 +1,4 @@
+import { parseDecimal } from '../core/text/decimal';
 import Papa from 'papaparse';
 import { delimiterOf } from './delimiter';
 import type { BadLine } from './readings';
@@ -21,11 +22,6 @@ export interface SmallTable {
 
 const MOST_BYTES = 2_000_000;
 
-const toNumber = (text: string): number =>
-  /^[+\-−]?(\d+[.,]?\d*|[.,]\d+)(e[+-]?\d+)?$/i.test(text)
-    ? Number(text.replace('−', '-').replace(',', '.'))
-    : Number.NaN;
-
 function readRow(
   cells: readonly string[],
   places: readonly { column: WantedColumn; at: number }[],
@@ -40,7 +36,7 @@ function readRow(
       continue;
     }
     const { min, max } = column.number;
-    const value = toNumber(text);
+    const value = parseDecimal(text);
     if (Number.isNaN(value)) return `${column.name}: “${text.slice(0, 20)}” is no number`;
     if (value < min || value > max)
       return `${column.name}: ${text} is not between ${min} and ${max}`;

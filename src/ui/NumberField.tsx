@@ -1,4 +1,5 @@
 import { useEffect, useId, useRef, useState, type Ref } from 'react';
+import { parseDecimal } from '../core/text/decimal';
 import { shortNumber } from '../core/text/quantities';
 import { classes } from './classes';
 import styles from './NumberField.module.css';
@@ -27,11 +28,6 @@ interface Props {
 const asShown = (value: number | null, unit: Unit): string =>
   value === null ? '' : shortNumber(unit.show(value), unit.decimals).replace('−', '-');
 
-const parse = (text: string): number =>
-  /^[+-]?(\d+[.,]?\d*|[.,]\d+)$/.test(text.trim())
-    ? Number(text.trim().replace(',', '.'))
-    : Number.NaN;
-
 /**
  * A number with its unit. What is typed counts at once when it fits; what does not fit stays in sight,
  * marked, with the reason, and nothing is saved until it is mended.
@@ -57,7 +53,7 @@ export function NumberField({
     if (!editing.current) setText(shown);
   }, [shown]);
 
-  const typed = parse(text);
+  const typed = parseDecimal(text);
   const emptied = onClear !== undefined && text.trim() === '';
   const fits = emptied || (typed >= min && typed <= max);
   const problem = fits
@@ -67,7 +63,7 @@ export function NumberField({
   const commit = (next: string) => {
     setText(next);
     if (next.trim() === '') onClear?.();
-    const number = parse(next);
+    const number = parseDecimal(next);
     if (number >= min && number <= max) onChange(unit.read(number));
   };
   const nudge = (direction: number) => {

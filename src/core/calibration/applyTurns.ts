@@ -1,6 +1,7 @@
 import { planRoute } from '../course/plan';
 import type { Route, StepOf } from '../course/route';
 import type { Table } from '../course/table';
+import { isSameRate } from '../turns/sameRate';
 import type { Robot } from '../robot';
 import { commandFor } from '../turns/errorModel';
 import { sideOf } from '../turns/trial';
@@ -19,9 +20,6 @@ function groupFor(turns: TurnsCalibration, angleRad: number, rate: number): Grou
     )
     .toSorted((a, b) => distance(a) - distance(b))[0];
 }
-
-/** Rates further apart than this are another turn: the physics is asked, or else nobody. */
-const SAME_RATE = 0.15;
 
 /** How far a turn goes too far by c(ω) = ω·L + ω²/(2a), where the trials told L or a. */
 const constantByPhysics = ({ lagS, brakingRadPerS2 }: TurnsCalibration, rate: number) =>
@@ -49,7 +47,7 @@ export function stopOf(
 ): TurnStop | null {
   const group = groupFor(turns, angleRad, rateRadPerS);
   if (group === undefined) return null;
-  const isTried = group.rates.some((tried) => Math.abs(tried / rateRadPerS - 1) < SAME_RATE);
+  const isTried = group.rates.some((tried) => isSameRate(tried, rateRadPerS));
   const constantRad = isTried ? group.constantRad : constantByPhysics(turns, rateRadPerS);
   if (constantRad === null) return null;
   return { constantRad, scaleError: group.scaleError, sdRad: group.residualSdRad };

@@ -1,3 +1,5 @@
+import { median } from '../stats/median';
+
 /** Readings of a heading sensor against time; headings unwrapped, counter-clockwise positive. */
 export interface HeadingLog {
   tS: Float64Array;
@@ -100,9 +102,11 @@ export function cleanWindows(tS: Float64Array, touched: readonly Span[], leastS:
 
 /** The usual time between two readings. */
 export function medianPeriod(tS: Float64Array): number {
-  const steps = tS.slice(1).map((t, i) => t - (tS[i] ?? t));
-  steps.sort();
-  return steps[steps.length >> 1] ?? 0;
+  const steps = tS
+    .slice(1)
+    .map((t, i) => t - (tS[i] ?? t))
+    .filter((step) => step > 0);
+  return steps.length === 0 ? 0 : median(steps);
 }
 
 /** The heading at equal times in one window, straight between its readings. */

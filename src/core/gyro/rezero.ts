@@ -1,3 +1,4 @@
+import { median } from '../stats/median';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { clock, counted, degrees, percent } from '../text/quantities';
 import { driftText } from './stillSentence';
@@ -100,11 +101,6 @@ const isOpen = (verdict: StillVerdict): boolean =>
 export const didWork = (verdict: StillVerdict): boolean =>
   verdict === 'steady' || verdict === 'correctable';
 
-function median(values: number[]): number | null {
-  const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.floor((sorted.length - 1) / 2)] ?? null;
-}
-
 /** What each school has come to in this team's hands. Checks that could not tell are not counted. */
 export function schoolRecords(trials: readonly SchoolTrial[]): SchoolRecord[] {
   return REZERO_FACTS.map((facts) => {
@@ -115,7 +111,8 @@ export function schoolRecords(trials: readonly SchoolTrial[]): SchoolRecord[] {
       worked,
       tried: own.length,
       success: wilson(worked, own.length),
-      leftRadPerS: median(own.map(({ driftRadPerS }) => Math.abs(driftRadPerS))),
+      leftRadPerS:
+        own.length === 0 ? null : median(own.map(({ driftRadPerS }) => Math.abs(driftRadPerS))),
     };
   });
 }

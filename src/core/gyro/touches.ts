@@ -1,3 +1,4 @@
+import { median } from '../stats/median';
 import { firstAtOrAfter, type HeadingLog, type Span } from './log';
 import { withoutRounding } from './randomWalk';
 
@@ -9,13 +10,6 @@ const TREND_S = 20;
 const FAR = 5.5;
 /** A change of nearly two steps of the reading is seen when the noise is below the step. */
 const STEPS = 1.84;
-
-const median = (sorted: Float64Array): number => {
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 === 1
-    ? (sorted[middle] ?? 0)
-    : ((sorted[middle - 1] ?? 0) + (sorted[middle] ?? 0)) / 2;
-};
 
 /** What is left out on either side of a touch, for the robot to come to rest. */
 const MARGIN_S = 0.4;
@@ -47,7 +41,7 @@ function trendOf(tS: Float64Array, rate: Float64Array): Float64Array {
     const last = firstAtOrAfter(tS, start + pieceS * (piece + 1) + TREND_S / 4);
     const to = Math.min(rate.length, last + 1);
     const centreS = ((tS[from] ?? start) + (tS[to - 1] ?? end)) / 2;
-    return { centreS, middle: median(rate.slice(from, to).sort()) };
+    return { centreS, middle: median(rate.subarray(from, to)) };
   });
   let at = 1;
   return rate.map((_, i) => {

@@ -2,6 +2,7 @@ import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
+import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
 import type { MissionForecast } from './missionForecast';
 import { robotRange, type RobotRange } from './robotRange';
@@ -33,13 +34,6 @@ export interface StepFailure {
   atWall: number;
   wall: number | null;
 }
-
-const median = (values: readonly number[]): number => {
-  const sorted = values.toSorted((a, b) => a - b);
-  const middle = Math.floor(sorted.length / 2);
-  const high = sorted[middle] ?? 0;
-  return sorted.length % 2 === 1 ? high : (high + (sorted[middle - 1] ?? high)) / 2;
-};
 
 function countFailures(runs: readonly SimulatedRun[], table: Table): StepFailure[] {
   const steps = new Map<number, SimulatedRun['end'][]>();

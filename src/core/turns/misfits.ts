@@ -1,3 +1,4 @@
+import { median } from '../stats/median';
 import { radiansFromDegrees } from '../geometry/angle';
 import { degrees } from '../text/quantities';
 import { turnPoint, type TurnPoint, type TurnTrial } from './trial';
@@ -38,13 +39,6 @@ const USUAL_SHARE = 0.03;
 const ALIKE_SHARE = 0.01;
 /** Where more of a kind do not fit than this, they are what the robot does, and no slip. */
 const MOST_SHARE = 0.5;
-
-function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b);
-  const half = Math.floor(sorted.length / 2);
-  const upper = sorted[half] ?? Number.NaN;
-  return sorted.length % 2 === 1 ? upper : (upper + (sorted[half - 1] ?? upper)) / 2;
-}
 
 const sameKind = (a: TurnPoint, b: TurnPoint): boolean =>
   a.side === b.side && a.kind === b.kind && Math.abs(a.rate - b.rate) <= ALIKE_SHARE * b.rate;

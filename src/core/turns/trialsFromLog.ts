@@ -1,3 +1,4 @@
+import { isSameRate } from './sameRate';
 import type { FoundTurn } from './turnsInLog';
 import type { TurnTrial } from './trial';
 
@@ -15,7 +16,6 @@ export interface TurnsTold {
 
 /** A turn that misses what it was told by more was told something else. */
 const FARTHEST = 0.25;
-const SAME_RATE = 0.15;
 const RATE_STEP = Math.PI / 36;
 
 const nearest = (values: readonly number[], wanted: number): number | undefined =>
@@ -37,8 +37,7 @@ export function trialsFromLog(
     if (turn.kind === 'arc' || target === undefined) return [];
     if (Math.abs(size - target) > FARTHEST * target) return [];
     const told = nearest(ratesRadPerS, turn.rateRadPerS);
-    const isTold =
-      told !== undefined && Math.abs(told - turn.rateRadPerS) <= SAME_RATE * turn.rateRadPerS;
+    const isTold = told !== undefined && isSameRate(told, turn.rateRadPerS);
     return [
       {
         targetRad: Math.sign(turn.turnedRad) * target,

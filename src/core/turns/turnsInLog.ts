@@ -1,3 +1,4 @@
+import { median } from '../stats/median';
 import { radiansFromDegrees } from '../geometry/angle';
 import { firstAtOrAfter } from '../gyro/log';
 
@@ -72,9 +73,6 @@ function meanBetween(tS: Float64Array, values: Float64Array, fromS: number, toS:
   const part = values.subarray(from, to);
   return part.reduce((sum, value) => sum + value, 0) / part.length;
 }
-
-const median = (values: readonly number[]): number =>
-  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0;
 
 function kindOf(log: TurnLog, from: number, to: number): FoundTurn['kind'] {
   const { leftMotorDegrees: left, rightMotorDegrees: right } = log;
