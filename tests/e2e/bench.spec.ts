@@ -23,7 +23,7 @@ test('switched on in the hand it drifts; the check finds it, the guide mends it 
   await open(page, '/bench/still');
   await act(page, { do: 'set-clock', rate: 0 });
   await page.getByRole('button', { name: 'Switch on in the hand' }).click();
-  await expect(page.getByTestId('stand-in-state')).toHaveText('moving');
+  await expect(page.getByTestId('panel-state')).toHaveText('moving');
   await pass(page, 200);
   await page.getByRole('radio', { name: 'in the hand' }).click();
   await checkStill(page);
@@ -36,7 +36,7 @@ test('switched on in the hand it drifts; the check finds it, the guide mends it 
   await expect(page.getByText('(recommended)')).toBeVisible();
   await page.getByRole('button', { name: /^Try: Restart/ }).click();
   await page.getByRole('button', { name: 'Restart the stand-in, lying still' }).click();
-  await expect(page.getByTestId('stand-in-state')).toContainText('standing, on for');
+  await expect(page.getByTestId('panel-state')).toContainText('standing, on for');
   // A cold sensor warms up: the team waits.
   await pass(page, 400);
   await pass(page, 1);
@@ -64,7 +64,7 @@ test('turn trials find the hidden lag; the commands are applied, confirmed and t
     const rows = page.getByRole('table', { name: 'Trials' }).locator('tbody tr');
     const before = await rows.count();
     await page.getByRole('button', { name: 'Let the stand-in turn' }).click();
-    await expect(page.getByTestId('stand-in-state')).toHaveText('moving');
+    await expect(page.getByTestId('panel-state')).toHaveText('moving');
     await act(page, { do: 'advance', durationS: 20 });
     await expect(rows).toHaveCount(before + 1);
   };
@@ -102,7 +102,7 @@ test('turn trials find the hidden lag; the commands are applied, confirmed and t
   await expect(page.getByText('These commands hold from now on.')).toBeVisible();
   for (const name of [/Stand-in: 90° left/, /Stand-in: 90° right/, /Stand-in: 180° left/]) {
     await page.getByRole('button', { name }).click();
-    await expect(page.getByTestId('stand-in-state')).toHaveText('moving');
+    await expect(page.getByTestId('panel-state')).toHaveText('moving');
     await act(page, { do: 'advance', durationS: 20 });
     await expect(page.getByRole('button', { name })).toBeEnabled();
   }
@@ -207,9 +207,9 @@ test('the direction check finds what the record has wrong, and puts it right', a
     await step.getByRole('button', { name: 'Start' }).click();
     await pass(page, 0.5);
     await step.getByRole('button', { name: hand }).click();
-    await expect(page.getByTestId('stand-in-state')).toHaveText('moving');
+    await expect(page.getByTestId('panel-state')).toHaveText('moving');
     await pass(page, 5);
-    await expect(page.getByTestId('stand-in-state')).toContainText('standing');
+    await expect(page.getByTestId('panel-state')).toContainText('standing');
     await step.getByRole('button', { name: 'Done' }).click();
     await expect(step).toContainText(told);
   }

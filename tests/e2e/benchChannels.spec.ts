@@ -113,7 +113,7 @@ test('what the stand-in reads besides its heading is kept with it', async ({ cor
   await page.reload();
   const channel = page.getByLabel('Channel of the log');
   await channel.selectOption('Touch');
-  await expect(page.getByRole('img', { name: /^Touch\. From 0 to 1/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Touch\. From free to pressed/ })).toBeVisible();
   const { distance_cm: distances = [], touch = [], volts = [] } = tableOf(await wholeLog(page));
   const read = distances.filter((value) => !Number.isNaN(value));
   expect(read.length).toBeGreaterThan(0.8 * distances.length);

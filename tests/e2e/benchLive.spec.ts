@@ -134,7 +134,7 @@ test('a run of the stand-in is recorded, corrected by what was measured, and tak
   await page.getByRole('button', { name: 'Start recording' }).click();
   await pass(page, 1);
   await page.getByRole('button', { name: 'Let the stand-in drive a square' }).click();
-  await expect(page.getByTestId('stand-in-state')).toHaveText('moving');
+  await expect(page.getByTestId('panel-state')).toHaveText('moving');
   await pass(page, 15);
   await pass(page, 15);
   await expect(page.getByText('It has stopped.')).toBeVisible();

@@ -16,7 +16,7 @@ test('what is typed while the stand-in moves stands beside what it brings', asyn
     { do: 'power-on', inHand: false },
     { do: 'advance', durationS: 100 },
   );
-  const moving = page.getByTestId('stand-in-state');
+  const moving = page.getByTestId('panel-state');
   await open(page, '/bench/turns?new');
   await page.getByRole('button', { name: 'Let the stand-in turn' }).click();
   await expect(moving).toHaveText('moving');

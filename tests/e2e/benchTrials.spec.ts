@@ -27,7 +27,7 @@ test('laps of the stand-in find its hidden wheels and track; the sizes are appli
     await page.getByRole('radio', { name: direction, exact: true }).click();
     const before = await rows(page, 'Laps').count();
     await page.getByRole('button', { name: 'Let the stand-in drive a lap' }).click();
-    await expect(page.getByTestId('stand-in-state')).toHaveText('moving');
+    await expect(page.getByTestId('panel-state')).toHaveText('moving');
     await act(page, { do: 'advance', durationS: 90 });
     await expect(rows(page, 'Laps')).toHaveCount(before + 1);
     await act(page, { do: 'put-back' }, { do: 'advance', durationS: 10 });
@@ -263,7 +263,7 @@ test('every screen of the Bench shows the same stand-in, and ten times as fast w
   await page.getByRole('button', { name: 'Set heading to 0' }).click();
   await page.getByRole('button', { name: 'Turn by hand' }).click();
   await pass(page, 5);
-  const panel = (on: Page) => on.getByRole('complementary', { name: 'Stand-in robot' });
+  const panel = (on: Page) => on.getByRole('complementary', { name: 'Robot panel' });
   await expect(panel(other)).toContainText(/Heading−4[45]\.\d°/);
   await page.getByLabel('Distance of the tape target').fill('50');
   await page.getByRole('button', { name: 'Put a target there' }).click();
@@ -274,7 +274,7 @@ test('every screen of the Bench shows the same stand-in, and ten times as fast w
   const onFor = async () => {
     const [, minutes, seconds] =
       /on for (?:(\d+):)?([\d.]+)/.exec(
-        (await page.getByTestId('stand-in-state').textContent()) ?? '',
+        (await page.getByTestId('panel-state').textContent()) ?? '',
       ) ?? [];
     return Number(minutes ?? 0) * 60 + Number(seconds);
   };

@@ -30,6 +30,8 @@ export interface ChannelKind {
   sign: keyof RawSigns | null;
   /** How it is counted on where it begins anew after a turn. */
   countsOn: 'heading' | 'encoder' | null;
+  /** Its values in words, where they are no measure. */
+  says?: (value: number) => string;
   /** What it means that a reading is missing. */
   gap: string;
   /** No reading is beyond this, in the core's unit. */
@@ -241,6 +243,7 @@ export const CHANNEL_KINDS: readonly ChannelKind[] = [
     filedDecimals: 3,
     sign: null,
     countsOn: null,
+    says: (value) => (value > 0.5 ? 'pressed' : 'free'),
     gap: NOT_READ,
     limit: 1000,
   },

@@ -1,8 +1,10 @@
-import type { ReactNode } from 'react';
+import { useSyncExternalStore, type ReactNode } from 'react';
 import type { RobotRecord } from '../../formats/records';
+import { classes } from '../../ui/classes';
 import styles from './Bench.module.css';
+import { folding } from './panel/folding';
 import type { Group } from './procedure';
-import { StandInPanel } from './standIn/StandInPanel';
+import { RobotPanel } from './panel/RobotPanel';
 import { useStandInFact } from './standIn/useStandIn';
 
 /** A procedure as its menu shows it. */
@@ -60,17 +62,15 @@ function Menu({ robot, robots, current, menu }: ShellProps) {
 export function BenchShell({ children, ...props }: ShellProps & { children: ReactNode }) {
   const { robot, robots } = props;
   const standInRobotId = useStandInFact((seen) => seen.robotId);
+  const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => false);
   const standsInFor = robots.find(({ id }) => id === standInRobotId) ?? robots[0];
   return (
     <>
       <Menu {...props} />
-      <div className={styles.layout}>
+      <div className={classes(styles.layout, isFolded && styles.folded)}>
         <div className={styles.work}>{children}</div>
         <div className={styles.side}>
-          <StandInPanel
-            robotName={standsInFor?.name ?? robot.name}
-            signs={(standsInFor ?? robot).robot.signs}
-          />
+          <RobotPanel robot={robot} standsInFor={standsInFor ?? robot} />
         </div>
       </div>
     </>

@@ -14,6 +14,7 @@ import { ColumnTable, whyNotYet } from './ColumnTable';
 import { ReadReport } from './ReadReport';
 
 interface Props {
+  label?: string;
   /** How the robot's readings are to be taken. */
   raw: RawConvention;
   /** With the file's name, and when it was written. */
@@ -43,7 +44,7 @@ function rememberedColumns(header: readonly string[]): ColumnMap {
 }
 
 /** A log from a file: JSON Lines as they are, CSV by its columns, which are remembered. */
-export function FileSource({ raw, onLog }: Props) {
+export function FileSource({ label = 'Log file (JSON Lines or CSV)', raw, onLog }: Props) {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [map, setMap] = useState<ColumnMap>({ time: null, columns: [] });
   const [share, setShare] = useState<number | null>(null);
@@ -108,7 +109,7 @@ export function FileSource({ raw, onLog }: Props) {
   return (
     <div className={styles.file}>
       <FileField
-        label="Log file (JSON Lines or CSV)"
+        label={label}
         accept=".jsonl,.ndjson,.json,.csv,.txt,text/plain"
         onFile={(file) => void open(file)}
       />

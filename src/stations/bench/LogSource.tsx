@@ -13,6 +13,7 @@ import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from './SourceChoice
 import { logOf } from './sources';
 import { useStandInIsOn, useStandsInFor } from './standIn/useStandIn';
 import { useBetween } from './useBetween';
+import { useSource } from './useSource';
 
 interface Props {
   robot: RobotRecord;
@@ -25,7 +26,7 @@ interface Props {
 
 /** A log of a robot while it does something: the stand-in's, a robot's on USB, or a file. */
 export function LogSource({ robot, meanwhile, standInDoes, onLog }: Props) {
-  const [source, setSource] = useState<Source>('file');
+  const [source, setSource] = useSource('file');
   const [problem, setProblem] = useState<string | null>(null);
   const standsIn = useStandsInFor(robot.id);
   const isOn = useStandInIsOn();

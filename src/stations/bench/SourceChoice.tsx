@@ -9,6 +9,12 @@ export type Source = LiveSource | 'file';
 export const STANDS_IN_FOR_ANOTHER =
   'The stand-in stands in for another robot: choose that one at the top, or read this one from a file or by USB.';
 
+export const SOURCE_OPTIONS: readonly { value: Source; label: string }[] = [
+  { value: 'stand-in', label: 'stand-in' },
+  { value: 'file', label: 'a file' },
+  { value: 'serial', label: 'robot on USB' },
+];
+
 /** Where readings come from: the stand-in, a file, or a robot on USB. */
 export function SourceChoice({
   value,
@@ -19,16 +25,7 @@ export function SourceChoice({
 }) {
   return (
     <>
-      <Choice
-        label="Read from"
-        value={value}
-        options={[
-          { value: 'stand-in', label: 'stand-in' },
-          { value: 'file', label: 'a file' },
-          { value: 'serial', label: 'robot on USB' },
-        ]}
-        onChange={onChange}
-      />
+      <Choice label="Read from" value={value} options={SOURCE_OPTIONS} onChange={onChange} />
       {value === 'serial' && !hasSerial() && (
         <Notice tone="careful">
           This browser cannot read a robot on USB. Use one that can (over localhost or HTTPS), or

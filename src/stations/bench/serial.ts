@@ -58,6 +58,18 @@ function lineCutter(): (part: Uint8Array) => string[] {
   };
 }
 
+interface Listener {
+  onReadings(readings: Reading[]): void;
+  onEnd(sentence: string): void;
+}
+
+/** Everybody who listens to the robot on USB: the port is opened for the first, and closed after the last. */
+const listeners = new Set<Listener>();
+let closePort: Promise<() => void> | null = null;
+
+/** Whether somebody reads the robot on USB already: then nobody has to choose it. */
+export const isSerialOpen = (): boolean => closePort !== null;
+
 /**
  * Read a robot on USB that prints one JSON object a line; what else it prints is passed over.
  *
@@ -66,6 +78,37 @@ function lineCutter(): (part: Uint8Array) => string[] {
  * @throws Error with a sentence when no port was chosen or it cannot be opened
  */
 export async function listenToSerial(
+  onReadings: (readings: Reading[]) => void,
+  onEnd: (sentence: string) => void,
+): Promise<() => void> {
+  const listener: Listener = { onReadings, onEnd };
+  listeners.add(listener);
+  closePort ??= readPort(
+    (readings) => listeners.forEach((one) => one.onReadings(readings)),
+    (sentence) => {
+      const told = [...listeners];
+      listeners.clear();
+      closePort = null;
+      for (const one of told) one.onEnd(sentence);
+    },
+  );
+  const opening = closePort;
+  try {
+    await opening;
+  } catch (error) {
+    listeners.delete(listener);
+    closePort = null;
+    throw error;
+  }
+  return () => {
+    if (!listeners.delete(listener) || listeners.size > 0) return;
+    closePort = null;
+    void opening.then((close) => close());
+  };
+}
+
+/** Open the port and read it until it ends, or the returned function is called. */
+async function readPort(
   onReadings: (readings: Reading[]) => void,
   onEnd: (sentence: string) => void,
 ): Promise<() => void> {

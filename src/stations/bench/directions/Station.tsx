@@ -26,6 +26,7 @@ import { logOf } from '../sources';
 import { doWithStandIn } from '../standIn/standInStore';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { useBetween } from '../useBetween';
+import { useSource } from '../useSource';
 
 const STEPS: {
   step: DirectionStep;
@@ -139,7 +140,7 @@ function headlineOf(results: Results, wrong: string[], found: FoundConvention): 
 export default function Station({ robot }: BenchProps) {
   const [toast, tell] = useToast();
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
-  const [source, setSource] = useState<Source>('stand-in');
+  const [source, setSource] = useSource('stand-in');
   const [results, setResults] = useState<Results>({});
   const fits = useStandsInFor(robot.id);
   const isOn = useStandInIsOn();

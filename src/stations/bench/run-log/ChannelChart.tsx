@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { withBreaks } from '../../../core/chart/withBreaks';
 import { channelLabel, channelOf } from '../../../core/channels/key';
+import { shownText } from '../../../core/channels/shown';
 import { channelsIn } from '../../../core/gyro/log';
-import { counted, number } from '../../../core/text/quantities';
+import { counted } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
@@ -30,8 +31,7 @@ export function ChannelChart({ log, onPick }: { log: Log; onPick(tS: number): vo
   const missing = values.length - read.length;
   const low = read.reduce((least, value) => Math.min(least, value), Infinity);
   const high = read.reduce((most, value) => Math.max(most, value), -Infinity);
-  const told = (value: number) =>
-    `${number(value, kind.shownDecimals)}${unit.name === '°' ? '' : ' '}${unit.name}`.trim();
+  const told = (shown: number) => shownText(kind, shown * unit.factor);
   const gaps = missing === 0 ? '' : `; ${counted(missing, 'gap')} (${kind.gap})`;
   const sentence = `From ${told(low)} to ${told(high)}${gaps}.`;
   return (

@@ -21,7 +21,8 @@ import { analyseStill } from '../benchWorker';
 import styles from '../Bench.module.css';
 import { saveLog } from '../saveLog';
 import { hasSerial } from '../serial';
-import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
+import { useSource } from '../useSource';
+import { SourceChoice, STANDS_IN_FOR_ANOTHER } from '../SourceChoice';
 import { logOf } from '../sources';
 import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
@@ -69,7 +70,7 @@ export function StillProcedure({
 }: Props) {
   const standsIn = useStandsInFor(robot.id);
   const standInIsOn = useStandInIsOn();
-  const [source, setSource] = useState<Source>('stand-in');
+  const [source, setSource] = useSource('stand-in');
   const [lengthS, setLength] = useState<(typeof LENGTHS)[number]['value']>('60');
   const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
   const [runDurationS, setRunDuration] = useState(150);

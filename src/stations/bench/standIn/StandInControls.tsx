@@ -1,9 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
-import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
+import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { StandInAction, StandInView } from '../../../core/standIn/act';
-import type { RawReading } from '../../../core/standIn/readings';
-import type { RawSigns } from '../../../core/robot';
-import { clock, number } from '../../../core/text/quantities';
+import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
@@ -14,60 +12,6 @@ import { useStandIn } from './useStandIn';
 
 /** Computed with the simulator: fetched only when somebody asks. */
 const TruthTable = lazy(() => import('./TruthTable'));
-
-function Value({ label, value, unit }: { label: string; value: string | null; unit: string }) {
-  return (
-    <div className={styles.value}>
-      <dt>{label}</dt>
-      <dd>
-        {value ?? '–'}
-        {value !== null && <small> {unit}</small>}
-      </dd>
-    </div>
-  );
-}
-
-/** What the sensors read now, in Corvat's directions. */
-function Readings({ latest, signs }: { latest: RawReading | null; signs: RawSigns }) {
-  const shown = (value: number | undefined, decimals: number) =>
-    value === undefined ? null : number(value || 0, decimals);
-  return (
-    <dl className={styles.readings} data-testid="stand-in-readings">
-      <div className={styles.heading}>
-        <dt>Heading</dt>
-        <dd data-testid="stand-in-heading">
-          {latest === null
-            ? '–'
-            : `${number(signs.heading * degreesFromRadians(latest.headingRad) || 0, 1)}°`}
-        </dd>
-      </div>
-      <Value
-        label="Left motor"
-        value={shown(
-          (latest && signs.leftMotor * latest.leftMotorDegrees) || (latest ? 0 : undefined),
-          0,
-        )}
-        unit="°"
-      />
-      <Value
-        label="Right motor"
-        value={shown(
-          (latest && signs.rightMotor * latest.rightMotorDegrees) || (latest ? 0 : undefined),
-          0,
-        )}
-        unit="°"
-      />
-      <Value
-        label="Distance"
-        value={latest?.distanceM == null ? null : number(latest.distanceM * 100, 1)}
-        unit="cm"
-      />
-      <Value label="Light" value={shown(latest?.lightPercent, 0)} unit="%" />
-      <Value label="Button" value={latest === null ? null : latest.touch ? 'down' : 'up'} unit="" />
-      <Value label="Battery" value={shown(latest?.volts, 2)} unit="V" />
-    </dl>
-  );
-}
 
 function Power({ view, act }: { view: StandInView; act(action: StandInAction): void }) {
   if (!view.on) {
@@ -152,29 +96,25 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
   );
 }
 
-/** The stand-in robot, always at hand on the Bench: what it reads, and what can be done with it. */
-export function StandInPanel({ robotName, signs }: { robotName: string; signs: RawSigns }) {
-  const { view, latest, truth, problem } = useStandIn();
+export const standInStateText = (view: StandInView | null): string =>
+  view === null
+    ? 'looking for it …'
+    : !view.on
+      ? 'switched off'
+      : view.moving
+        ? 'moving'
+        : `standing, on for ${clock(view.onForS ?? 0)}`;
+
+/** What can be done with the stand-in robot. */
+export function StandInControls() {
+  const { view, truth, problem } = useStandIn();
   const [refused, setRefused] = useState<string | null>(null);
   const act = (action: StandInAction) => {
     setRefused(null);
     void doWithStandIn(action).then(setRefused);
   };
   return (
-    <aside className={styles.panel} aria-label="Stand-in robot" data-ready={view !== null}>
-      <header>
-        <h2>Stand-in for {robotName}</h2>
-        <p className="faint" data-testid="stand-in-state">
-          {view === null
-            ? 'looking for it …'
-            : !view.on
-              ? 'switched off'
-              : view.moving
-                ? 'moving'
-                : `standing, on for ${clock(view.onForS ?? 0)}`}
-        </p>
-      </header>
-      <Readings latest={latest} signs={signs} />
+    <>
       {view !== null && (
         <>
           <Power view={view} act={act} />
@@ -209,6 +149,6 @@ export function StandInPanel({ robotName, signs }: { robotName: string; signs: R
           {refused ?? problem}
         </p>
       )}
-    </aside>
+    </>
   );
 }
