@@ -1,11 +1,23 @@
 import { defineMiddleware } from 'astro:middleware';
 import { isDatabaseError } from './server/databaseError';
+import { database } from './server/database';
 import { log } from './server/log';
+import { findTeam } from './server/stores/teams';
 import { refusal, securityHeaders, withStyleAttributes } from './server/security';
+
+let zoneIsKnown = false;
+
+/** The first page of a process waits for the team's time zone; every later one reads it with its frame. */
+async function knowZone(): Promise<void> {
+  if (zoneIsKnown) return;
+  await findTeam(database());
+  zoneIsKnown = true;
+}
 
 /** A page that the database does not answer for is away for a while, and no fault of Corvat's. */
 async function answer(request: Request, next: () => Promise<Response>): Promise<Response> {
   try {
+    await knowZone();
     return await next();
   } catch (error) {
     if (!isDatabaseError(error)) throw error;

@@ -19,10 +19,12 @@ const PARTS: Record<string, string> = {
   lines: 'line',
   pose: '',
   window: 'window',
+  settings: '',
 };
 
 /** Names of values, as the screens call them, without their unit. */
 const NAMES: Record<string, string> = {
+  timeZone: 'time zone',
   wheelDiameter: 'wheel diameter',
   track: 'track width',
   gearRatio: 'motor turns per wheel turn',

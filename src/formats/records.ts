@@ -3,9 +3,15 @@ import { routeSchema } from '../core/course/route';
 import { tableSchema } from '../core/course/table';
 import { robotSchema } from '../core/robot';
 import { id, name, note, shortText, time, version } from './fields';
+import { teamSettings } from './teamSettings';
 
 /** The records that pass between browser, server and files, in SI units and radians. */
-export const teamRecord = z.object({ id, version, name });
+export const teamRecord = z.object({
+  id,
+  version,
+  name,
+  settings: teamSettings.nullish().transform((settings) => settings ?? teamSettings.parse({})),
+});
 
 /** When it was put out of the way; null: it is in use. */
 const archivedAt = time.nullable().default(null);

@@ -1,3 +1,5 @@
+import { instantIn } from '../core/text/dates';
+import { teamZone } from '../core/text/zone';
 import { parseDecimal } from '../core/text/decimal';
 import Papa from 'papaparse';
 import { delimiterOf } from './delimiter';
@@ -153,15 +155,22 @@ function parseYesNo(text: string, column: string): boolean | null {
 
 function parseTime(text: string, column: string): string | null {
   if (text === '') return null;
-  const time = /^\d{4}-\d{2}-\d{2}([T ][\d:.]+(Z|[+-]\d{2}:?\d{2})?)?$/.test(text)
-    ? Date.parse(text)
-    : Number.NaN;
-  if (Number.isNaN(time)) {
+  const [isTime, clock = 'T00:00', zone] =
+    /^\d{4}-\d{2}-\d{2}([T ][\d:.]+(Z|[+-]\d{2}:?\d{2})?)?$/.exec(text) ?? [];
+  const local = `${text.slice(0, 10)}T${clock.slice(1)}`;
+  // Without a zone of its own it is the team's.
+  const time =
+    isTime === undefined
+      ? null
+      : zone === undefined
+        ? instantIn(local, teamZone())
+        : new Date(text);
+  if (time === null || Number.isNaN(time.getTime())) {
     throw new BadCell(
       `column “${column}” holds “${text.slice(0, 30)}”; a date such as 2026-11-14 or 2026-11-14T14:10 is read`,
     );
   }
-  return new Date(time).toISOString();
+  return time.toISOString();
 }
 
 /** What a spreadsheet would run as a formula; a plain number is none. */

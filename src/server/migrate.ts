@@ -7,6 +7,7 @@ import * as orderOfEntry from './migrations/0004-order-of-entry';
 import * as archive from './migrations/0005-archive';
 import * as archivedTrials from './migrations/0006-archived-trials';
 import * as logColumns from './migrations/0007-log-columns';
+import * as teamSettings from './migrations/0008-team-settings';
 
 /** In the order in which they run. */
 export const MIGRATIONS = [
@@ -17,6 +18,7 @@ export const MIGRATIONS = [
   { name: '0005-archive', up: archive.up },
   { name: '0006-archived-trials', up: archivedTrials.up },
   { name: '0007-log-columns', up: logColumns.up },
+  { name: '0008-team-settings', up: teamSettings.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

@@ -17,7 +17,7 @@ const entry = { type: DataTypes.BIGINT, allowNull: true };
 
 /** The columns of every table; units in the names, as everywhere. */
 const TABLES = {
-  team: { id, version, name: text(80) },
+  team: { id, version, name: text(80), settings: jsonOrNull },
   robot: { id, version, teamId: ulid, name: text(80), robot: json, archivedAt: timeOrNull },
   course: {
     id,

@@ -1,9 +1,9 @@
+import { dayAndClockOf } from '../ui/dates';
 import { Button } from '../ui/Button';
 import { Notice } from '../ui/Notice';
 import type { Draft } from './drafts';
 
-const when = (at: number): string =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+const when = (at: number): string => dayAndClockOf(new Date(at));
 
 /** What another window has changed and not saved: nothing of it vanishes without a decision. */
 export function OtherDrafts<T>({

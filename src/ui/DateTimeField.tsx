@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { instantOf, localOf } from './dates';
 import styles from './TextField.module.css';
 
 interface Props {
@@ -8,14 +9,7 @@ interface Props {
   onChange(value: string): void;
 }
 
-/** What a local date and time are called by the browser's own field. */
-function asLocal(iso: string): string {
-  const at = new Date(iso);
-  const local = new Date(at.getTime() - at.getTimezoneOffset() * 60_000);
-  return local.toISOString().slice(0, 16);
-}
-
-/** A date and a clock time, in the time zone of whoever types it. */
+/** A date and a clock time, in the team's time zone. */
 export function DateTimeField({ label, value, onChange }: Props) {
   const id = useId();
   return (
@@ -24,10 +18,10 @@ export function DateTimeField({ label, value, onChange }: Props) {
       <input
         id={id}
         type="datetime-local"
-        value={asLocal(value)}
+        value={localOf(value)}
         onChange={(event) => {
-          const at = new Date(event.target.value);
-          if (!Number.isNaN(at.getTime())) onChange(at.toISOString());
+          const instant = instantOf(event.target.value);
+          if (instant !== null) onChange(instant);
         }}
       />
     </span>

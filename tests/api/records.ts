@@ -34,7 +34,7 @@ export const setUp = (): TeamSetUp => {
   const [team, robot, course] = [ulid(), ulid(), ulid()];
   const of = { version: 0, teamId: team, archivedAt: null };
   return {
-    team: { id: team, version: 0, name: 'Quillon Yard' },
+    team: { id: team, version: 0, name: 'Quillon Yard', settings: { timeZone: 'UTC' } },
     robot: {
       ...of,
       id: robot,

@@ -23,6 +23,7 @@ const SCREENS = {
   Runs: '/runs',
   Logging: `/runs/${S}3`,
   'Log sheet': `/runs/${S}3/sheet`,
+  Settings: '/settings',
   Findings: `/findings/${S}2`,
   'Not there': '/nowhere',
 };

@@ -65,7 +65,7 @@ export async function loadDemo(db: Database): Promise<void> {
   const version = 0;
   const archivedAt = null;
   await setUpTeam(db, {
-    team: { id: teamId, version, name: 'Quillon Yard' },
+    team: { id: teamId, version, name: 'Quillon Yard', settings: { timeZone: 'UTC' } },
     robot: { id: robotId, version, teamId, name: 'Pipit', robot: pipit, archivedAt },
     course: {
       id: courseId,

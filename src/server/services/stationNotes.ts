@@ -1,3 +1,5 @@
+import { dayIn } from '../../core/text/dates';
+import { teamZone } from '../../core/text/zone';
 import { knowledgeAge, type Freshness } from '../../core/freshness';
 import type { Database } from '../database';
 import { listRobots } from '../stores/robots';
@@ -37,8 +39,9 @@ async function benchNote(db: Database): Promise<{ note: Freshness; bench: Frame[
 }
 
 export async function frameData(db: Database): Promise<Frame> {
-  const [team, robots, lastSaved, lastRun, { note, bench }] = await Promise.all([
-    findTeam(db),
+  // First of all: what is said below is said in the team's time zone.
+  const team = await findTeam(db);
+  const [robots, lastSaved, lastRun, { note, bench }] = await Promise.all([
     db.models.robot.count(),
     db.models.routeVersion.max('savedAt'),
     db.models.run.max('happenedAt'),
@@ -52,7 +55,7 @@ export async function frameData(db: Database): Promise<Frame> {
     room: roomNotice(process.env.CORVAT_HOME),
     bench,
     notes: {
-      today: { text: now.toISOString().slice(0, 10), state: 'fresh' },
+      today: { text: dayIn(now, teamZone()), state: 'fresh' },
       robot: { text: robots === 1 ? '1 robot' : `${robots} robots`, state: 'fresh' },
       bench: note,
       course: route,

@@ -1,5 +1,7 @@
 import type { Freshness } from '../../core/freshness';
+import { daysBetween } from '../../core/text/dates';
 import { counted } from '../../core/text/quantities';
+import { teamZone } from '../../core/text/zone';
 import type { SavedRouteVersion } from '../../formats/records';
 import type { SeriesContext } from './seriesContext';
 
@@ -68,8 +70,7 @@ export function benchSuggestions(
   lastCheck: Date | null,
   now: Date,
 ): Suggestion[] {
-  const today = now.toISOString().slice(0, 10);
-  const isChecked = lastCheck?.toISOString().slice(0, 10) === today;
+  const isChecked = lastCheck !== null && daysBetween(lastCheck, now, teamZone()) === 0;
   return [
     ...(isChecked
       ? []

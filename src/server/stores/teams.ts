@@ -1,4 +1,5 @@
-import type { TeamRecord, TeamSetUp } from '../../formats/records';
+import { setTeamZone } from '../../core/text/zone';
+import { teamRecord, type TeamRecord, type TeamSetUp } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { courseKept } from './courses';
@@ -6,17 +7,18 @@ import { robotKept } from './robots';
 import { routeKept } from './routes';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): TeamRecord => ({
-  id: row.get('id') as string,
-  version: row.get('version') as number,
-  name: row.get('name') as string,
-});
+/** What is read of the team is said in its zone from then on. */
+function toRecord(row: Row): TeamRecord {
+  const record = teamRecord.parse(row.get({ plain: true }));
+  setTeamZone(record.settings.timeZone);
+  return record;
+}
 
 const teamKept = (db: Database): Kept<TeamRecord> => ({
   what: 'team',
   model: db.models.team,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ name }) => ({ name }),
+  columns: ({ name, settings }) => ({ name, settings }),
 });
 
 /** The team that this Corvat belongs to, or null before the first start is done. */
@@ -25,7 +27,7 @@ export async function findTeam(db: Database): Promise<TeamRecord | null> {
   return row && toRecord(row);
 }
 
-/** Save a team: its name. */
+/** Save a team: its name, and how it wants things to be said. */
 export const saveTeam = (db: Database, record: TeamRecord): Promise<TeamRecord> =>
   inTransaction(db, (transaction) => saveVersioned(teamKept(db), record, transaction));
 

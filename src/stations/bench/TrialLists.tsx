@@ -1,3 +1,4 @@
+import { dayOf } from '../../ui/dates';
 import { counted } from '../../core/text/quantities';
 import type { TrialListEntry } from '../../formats/benchRecords';
 import styles from './Bench.module.css';
@@ -16,7 +17,7 @@ interface Props {
 const Entries = ({ href, lists, what, openId }: Omit<Props, 'title'>) => (
   <ul className={styles.routes}>
     {lists.map(({ id, startedAt, name, surface, count }) => {
-      const called = name ?? startedAt.slice(0, 10);
+      const called = name ?? dayOf(startedAt);
       return (
         <li key={id}>
           {id === openId ? (
@@ -24,7 +25,7 @@ const Entries = ({ href, lists, what, openId }: Omit<Props, 'title'>) => (
           ) : (
             <a href={`${href}&list=${id}`}>{called}</a>
           )}
-          {name !== null && `, ${startedAt.slice(0, 10)}`}
+          {name !== null && `, ${dayOf(startedAt)}`}
           {surface !== '' && `, on ${surface}`}, {counted(count, what)}
         </li>
       );

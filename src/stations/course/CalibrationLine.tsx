@@ -1,3 +1,4 @@
+import { dayOf } from '../../ui/dates';
 import type { Doubt } from '../../core/sources/source';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
 import type { Route } from '../../core/course/route';
@@ -41,7 +42,7 @@ export function CalibrationLine({ calibrations, route, robot, table, onChange }:
   }
   const planned = withTurnCalibration(route, robot, table, turns.value, turns.id);
   const isCurrent = route.turnCalibrationId === turns.id;
-  const day = turns.madeAt.slice(0, 10);
+  const day = dayOf(turns.madeAt);
   return (
     <p className={styles.calibration} data-testid="calibration-line">
       {planned.changes.length === 0

@@ -1,3 +1,4 @@
+import { dayOf } from '../../ui/dates';
 import { useState } from 'react';
 import { compareRoutes } from '../../core/course/compare';
 import type { Route } from '../../core/course/route';
@@ -20,7 +21,7 @@ interface Props {
 const DRAFT = 'draft';
 
 const titleOf = ({ number, note, savedAt }: SavedRouteVersion) =>
-  `Version ${number}, ${savedAt.slice(0, 10)}${note === '' ? '' : `: ${note}`}`;
+  `Version ${number}, ${dayOf(savedAt)}${note === '' ? '' : `: ${note}`}`;
 
 /** Any two versions (or the draft) side by side, and going back to an earlier one. */
 export function VersionsDialog({ versions, draft, missions, onTake, onClose }: Props) {

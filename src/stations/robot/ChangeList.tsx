@@ -1,3 +1,4 @@
+import { dayOf, instantOf } from '../../ui/dates';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { ROBOT_PARTS, type RobotPart } from '../../core/calibration/robotChanges';
@@ -26,14 +27,16 @@ export function ChangeList({ robotId, changes: loaded }: Props) {
   const [day, setDay] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const open = () => {
-    setDay(new Date().toISOString().slice(0, 10));
+    setDay(dayOf(new Date()));
     setNote('');
     setProblem(null);
     setAdding(true);
   };
   const save = async () => {
     const changedAt =
-      day === new Date().toISOString().slice(0, 10) ? new Date() : new Date(`${day}T12:00:00Z`);
+      day === dayOf(new Date())
+        ? new Date().toISOString()
+        : (instantOf(`${day}T12:00`) ?? new Date().toISOString());
     try {
       const record: RobotChangeRecord = {
         id: ulid(),
@@ -41,7 +44,7 @@ export function ChangeList({ robotId, changes: loaded }: Props) {
         part,
         note: note.trim(),
         who: null,
-        changedAt: changedAt.toISOString(),
+        changedAt,
       };
       const saved = await putRecord<RobotChangeRecord>('robot-changes', record);
       setChanges((old) =>
@@ -64,7 +67,7 @@ export function ChangeList({ robotId, changes: loaded }: Props) {
         <ul className={styles.changes}>
           {changes.slice(0, SHOWN).map((change) => (
             <li key={change.id}>
-              {change.changedAt.slice(0, 10)}: {change.part}
+              {dayOf(change.changedAt)}: {change.part}
               {change.note !== '' && `, ${change.note}`}
             </li>
           ))}

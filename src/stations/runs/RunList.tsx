@@ -1,3 +1,4 @@
+import { clockOf } from '../../ui/dates';
 import { useState } from 'react';
 import { degreesFromRadians } from '../../core/geometry/angle';
 import { number } from '../../core/text/quantities';
@@ -31,7 +32,7 @@ function RunLine({ run }: { run: RunRecord }) {
         {run.cause !== null && <em> {run.cause}</em>}
       </span>
       <small className="faint">
-        {run.happenedAt.slice(11, 16)} {run.placedBy ?? ''} {run.battery ?? ''}
+        {clockOf(run.happenedAt)} {run.placedBy ?? ''} {run.battery ?? ''}
         {run.setAsideReason !== null && ` · set aside: ${run.setAsideReason}`}
         {run.note !== null && ` · ${run.note}`}
       </small>

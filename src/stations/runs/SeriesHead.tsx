@@ -1,3 +1,4 @@
+import { dayOf } from '../../ui/dates';
 import type {
   CourseRecord,
   RobotRecord,
@@ -24,7 +25,7 @@ export function SeriesHead({ series, version, route, course, robot, at }: Props)
       <span className="faint">
         {robot.name}, {route.name}{' '}
         <a href={`/course/card?version=${version.id}`}>version {version.number}</a>, {course.name}
-        {series.tableLabel !== null && ` (${series.tableLabel})`}, {series.startedAt.slice(0, 10)}
+        {series.tableLabel !== null && ` (${series.tableLabel})`}, {dayOf(series.startedAt)}
       </span>
       <nav aria-label="This series">
         {at === 'runs' ? (

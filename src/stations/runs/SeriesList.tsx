@@ -1,3 +1,4 @@
+import { dayOf } from '../../ui/dates';
 import type { SeriesFindings } from '../../core/runs/findings';
 import { progressFigure } from '../../core/runs/progress';
 import { number, percent } from '../../core/text/quantities';
@@ -32,7 +33,7 @@ function SeriesRow({ context: { series, version, route, robot }, findings }: Ent
           <a href={`/runs/${series.id}`}>{series.trying}</a>
         </h2>
         <small className="faint">
-          {series.startedAt.slice(0, 10)} · {robot.name} · {route.name}, version {version.number}
+          {dayOf(series.startedAt)} · {robot.name} · {route.name}, version {version.number}
           {series.tableLabel !== null && ` · ${series.tableLabel}`}
         </small>
         <p>{findings.verdict.found}</p>

@@ -47,7 +47,12 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
   const { wheelDiameterM, trackM, widthM, heightM } = values;
   const of = { version: 0, teamId: ids.team, archivedAt: null };
   return {
-    team: { id: ids.team, version: 0, name: values.team.trim() },
+    team: {
+      id: ids.team,
+      version: 0,
+      name: values.team.trim(),
+      settings: { timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+    },
     robot: {
       ...of,
       id: ids.robot,

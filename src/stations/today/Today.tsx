@@ -1,3 +1,4 @@
+import { dayOf } from '../../ui/dates';
 import type { ReactNode } from 'react';
 import type { Freshness } from '../../core/freshness';
 import type { SeriesFindings } from '../../core/runs/findings';
@@ -28,7 +29,7 @@ function Newest({
   return (
     <section className={styles.newest} aria-label="The last series">
       <p className="faint">
-        {series.startedAt.slice(0, 10)} · {series.trying}
+        {dayOf(series.startedAt)} · {series.trying}
       </p>
       <p className={styles.found} data-testid="today-sentence">
         {verdict.found}

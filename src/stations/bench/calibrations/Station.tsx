@@ -1,3 +1,4 @@
+import { dayAndClockOf } from '../../../ui/dates';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationKind } from '../../../core/calibration/calibration';
@@ -26,8 +27,6 @@ const MEASURED_AT: Record<CalibrationKind, { href: string; label: string }> = {
   turns: { href: '/bench/turns', label: 'Measure turns' },
   drive: { href: '/bench/square', label: 'Drive a square' },
 };
-
-const when = (iso: string) => `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
 
 /** The line of the journal before the one that holds: where one action goes back to. */
 function previousOf(kind: CalibrationKind, journal: readonly SavedCalibrationChange[]) {
@@ -86,7 +85,7 @@ export default function Station(props: Props) {
               <small className={styles[validity[kind].state]}>{validity[kind].text}</small>
               {current !== undefined && (
                 <small className="faint">
-                  made {when(current.madeAt)}
+                  made {dayAndClockOf(current.madeAt)}
                   {current.surface !== null && `, on ${current.surface}`}
                   {current.battery !== null && `, battery ${current.battery}`}
                 </small>
@@ -124,7 +123,7 @@ export default function Station(props: Props) {
                 const value = calibrations.find(({ id }) => id === line.calibrationId)?.value;
                 return (
                   <tr key={line.id}>
-                    <td>{when(line.changedAt)}</td>
+                    <td>{dayAndClockOf(line.changedAt)}</td>
                     <td>{CALIBRATION_NAMES[line.kind]}</td>
                     <td>{value === undefined ? 'none' : describeCalibration(value)}</td>
                     <td>{line.reason}</td>

@@ -1,3 +1,4 @@
+import { dayOf } from '../../../ui/dates';
 import { knowledgeAge } from '../../../core/freshness';
 import { counted } from '../../../core/text/quantities';
 import type { Procedure } from '../procedure';
@@ -31,7 +32,7 @@ export const runLog: Procedure = {
     const known =
       check === undefined
         ? null
-        : { driftRadPerS: check.result.driftRadPerS, day: check.takenAt.slice(0, 10) };
+        : { driftRadPerS: check.result.driftRadPerS, day: dayOf(check.takenAt) };
     return { runs: { lists, open: isWished ? open : null }, known };
   },
 };

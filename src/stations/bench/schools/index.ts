@@ -1,3 +1,4 @@
+import { dayOf } from '../../../ui/dates';
 import type { Procedure } from '../procedure';
 
 export const schools: Procedure = {
@@ -13,7 +14,7 @@ export const schools: Procedure = {
       sentence:
         turns === undefined
           ? 'Simulated with the record alone: no turns have been measured.'
-          : `Simulated with the turns that were measured on ${turns.madeAt.slice(0, 10)}.`,
+          : `Simulated with the turns that were measured on ${dayOf(turns.madeAt)}.`,
       freshness: null,
     };
   },
@@ -24,7 +25,7 @@ export const schools: Procedure = {
     const turnsNote =
       current === undefined
         ? `Computed with the record of ${facts.robot.name} alone: turn trials count here once their commands are applied.`
-        : `Computed with the turn trials whose commands were applied on ${current.madeAt.slice(0, 10)}; later trials count once they are applied.`;
+        : `Computed with the turn trials whose commands were applied on ${dayOf(current.madeAt)}; later trials count once they are applied.`;
     return { fitted, turnsNote };
   },
 };

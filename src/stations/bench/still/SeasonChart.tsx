@@ -1,3 +1,4 @@
+import { dayAndClockOf } from '../../../ui/dates';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { VERDICT_NAMES, driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
 import { counted } from '../../../core/text/quantities';
@@ -14,8 +15,6 @@ interface Props {
 
 const MARKS = { 'lying still': 'circle', 'in the hand': 'triangle', 'not known': 'rect' } as const;
 const SHOWN = 12;
-
-const when = (iso: string) => `${iso.slice(0, 10)} ${iso.slice(11, 16)}`;
 
 /** Drift of a robot over the season, told apart by how its sensor was started. */
 export function SeasonChart({ checks, onSetAside }: Props) {
@@ -67,7 +66,7 @@ export function SeasonChart({ checks, onSetAside }: Props) {
           <tbody>
             {checks.slice(0, SHOWN).map((check) => (
               <tr key={check.id} className={check.setAsideReason === null ? '' : styles.aside}>
-                <td>{when(check.takenAt)}</td>
+                <td>{dayAndClockOf(check.takenAt)}</td>
                 <td>{check.powerUp}</td>
                 <td>{check.school ?? '–'}</td>
                 <td className={styles.number}>

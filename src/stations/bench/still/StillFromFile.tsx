@@ -1,3 +1,4 @@
+import { clockOf, dayOf } from '../../../ui/dates';
 import { useState } from 'react';
 import type { RawConvention } from '../../../core/rawConvention';
 import { POWER_UPS } from '../../../formats/benchConstants';
@@ -31,7 +32,7 @@ interface Props {
   onJudge(file: StillFile): void;
 }
 
-const day = (iso: string) => `${iso.slice(0, 10)}, ${iso.slice(11, 16)}`;
+const day = (iso: string) => `${dayOf(iso)}, ${clockOf(iso)}`;
 
 /** A still check from a file: its own date, its own answer to how the sensor was started. */
 export function StillFromFile({ robotId, raw, known, onChosen, onJudge }: Props) {
