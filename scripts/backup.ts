@@ -8,6 +8,9 @@ import { main, say, Sentence } from './lib/sentence';
 /** All data of what is (or was last) served, as one file. */
 main(async () => {
   const file = process.argv[2] ?? '';
+  if (file === '' || file.startsWith('-')) {
+    throw new Sentence('Say where the backup is to be written: ./corvat backup FILE');
+  }
   const data = findRunning(home)?.data ?? lastData(home) ?? 'team';
   await withData(data, async (db) => {
     try {

@@ -50,6 +50,17 @@ async function recordRun(page: Page): Promise<void> {
   await page.getByText('Everything is kept.').waitFor();
 }
 
+/** The stand-in turned by hand: the panel has something to draw. */
+async function readPanel(page: Page): Promise<void> {
+  await page.waitForTimeout(1500);
+  await page.getByText('Move it, tape target, battery').click();
+  await page.getByRole('button', { name: 'Turn by hand' }).click();
+  await page.waitForTimeout(3000);
+  await page.getByText('Move it, tape target, battery').click();
+  await page.getByText(/hangs on it/).waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
+}
+
 const SHOTS: Shot[] = [
   { name: 'today', path: '/' },
   { name: 'robot', path: '/robot' },
@@ -58,6 +69,7 @@ const SHOTS: Shot[] = [
   { name: 'bench-schools', path: '/bench/schools' },
   { name: 'bench-square', path: '/bench/square' },
   { name: 'bench-run-log', path: '/bench/run-log', prepare: recordRun },
+  { name: 'bench', path: '/bench', prepare: readPanel },
   { name: 'bench-calibrations', path: '/bench/calibrations', dark: true },
   { name: 'course', path: '/course', prepare: simulate },
   {

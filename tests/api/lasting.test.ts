@@ -212,6 +212,15 @@ describe('a folder with demo data', () => {
     expect(await findings()).toBe(before);
   });
 
+  it('writes no backup to what looks like an option', () => {
+    for (const name of ['--help', '-v', '']) {
+      const refused = runScript('backup', [name], { home });
+      expect(refused.status, name).toBe(1);
+      expect(refused.err, name).toContain('./corvat backup FILE');
+      expect(existsSync(name), name).toBe(false);
+    }
+  });
+
   it('refuses a file that is no backup, and leaves the data alone', async () => {
     const before = await findings();
     const bad = join(home, 'bad.jsonl');

@@ -1,7 +1,9 @@
+import packaged from '@stdlib/stats-base-dists-normal-cdf';
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { fUpperTail, student975 } from '../../src/core/stats/student';
 import fc from 'fast-check';
+import { normalCdf } from '../../src/core/stats/normalCdf';
 import { describe, expect, it } from 'vitest';
 import { testBias } from '../../src/core/runs/biasTest';
 import { isHeadingOff } from '../../src/core/runs/headingTest';
@@ -267,5 +269,20 @@ describe('Student and F without a package', () => {
     expect(student975(1)).toBeCloseTo(12.706, 3);
     expect(student975(10)).toBeCloseTo(2.228, 3);
     expect(fUpperTail(4.10282, 2, 10)).toBeCloseTo(0.05, 5);
+  });
+});
+
+describe('the normal distribution without a package', () => {
+  it('agrees with the package from end to end', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -12, max: 12, noNaN: true }),
+        fc.double({ min: -3, max: 3, noNaN: true }),
+        fc.double({ min: 0.1, max: 5, noNaN: true }),
+        (x, mean, sd) => {
+          expect(normalCdf(x, mean, sd)).toBeCloseTo(packaged(x, mean, sd), 12);
+        },
+      ),
+    );
   });
 });

@@ -1,4 +1,4 @@
-import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
+import { normalCdf } from '../stats/normalCdf';
 import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import { counted, number } from '../text/quantities';
 
