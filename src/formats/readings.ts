@@ -104,17 +104,20 @@ export class TableBuilder {
     if (this.bad.length < MOST_TOLD) this.bad.push({ line, why });
   }
 
-  /** @param meanings what the columns hold; without it their titles say */
-  done(lines: number, meanings: ReadonlyMap<string, ColumnMeaning> = new Map()): ReadingTable {
+  /**
+   * @param meanings what the columns hold; without them their titles say, and a column in which nothing was ever
+   * read is kept: a sensor that saw nothing was there all the same
+   */
+  done(lines: number, meanings: ReadonlyMap<string, ColumnMeaning> | null = null): ReadingTable {
     const taken = new Set<string>();
     const columns = [...this.values].flatMap(([title, list]): ReadColumn[] => {
       while (list.length < this.tS.length) list.push(Number.NaN);
       const values = Float64Array.from(list);
-      if (values.every(Number.isNaN)) {
+      if (meanings !== null && values.every(Number.isNaN)) {
         this.leaveOut(title, 'it is empty');
         return [];
       }
-      const meaning = meanings.get(title) ?? meaningOf(title, taken);
+      const meaning = meanings?.get(title) ?? meaningOf(title, taken);
       taken.add(meaning.key);
       return [{ title, ...meaning, values }];
     });

@@ -219,6 +219,12 @@ describe('a log of many channels', () => {
     },
   );
 
+  it('keeps a sensor that never saw anything, as one that saw nothing', () => {
+    const lines = [0, 1, 2].map((t) => `{"t_s":${t},"heading_deg":${t},"front_cm":null}`);
+    const { columns } = toLog(parseJsonLines(lines.join('\n'), quiet), raw);
+    expect([...(columns['distanceM:front'] ?? [])]).toEqual([Number.NaN, Number.NaN, Number.NaN]);
+  });
+
   it('of light alone is a log, and so is one without a heading', () => {
     expect(read('t_s,light_percent\n0,60\n1,61\n').columns['light:light']).toHaveLength(2);
     const { columns } = read(recordedText('run-encoders-only.csv'));

@@ -33,7 +33,10 @@ export function ChannelChart({ log, onPick }: { log: Log; onPick(tS: number): vo
   const high = read.reduce((most, value) => Math.max(most, value), -Infinity);
   const told = (shown: number) => shownText(kind, shown * unit.factor);
   const gaps = missing === 0 ? '' : `; ${counted(missing, 'gap')} (${kind.gap})`;
-  const sentence = `From ${told(low)} to ${told(high)}${gaps}.`;
+  const sentence =
+    read.length === 0
+      ? `Nothing was read: ${kind.gap}.`
+      : `From ${told(low)} to ${told(high)}${gaps}.`;
   return (
     <section aria-label="Channels" className={styles.channels}>
       <Select
