@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { channelKey, channelLabel, channelName, channelOf } from '../../src/core/channels/key';
 import { interpolateGaps } from '../../src/core/channels/interpolateGaps';
 import { CHANNEL_KINDS } from '../../src/core/channels/kinds';
+import { shownText } from '../../src/core/channels/shown';
 import { meaningOf, titleOf } from '../../src/core/channels/title';
 import { withBreaks } from '../../src/core/chart/withBreaks';
 import { unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
@@ -145,5 +146,26 @@ describe('gaps', () => {
       { x: 1, y: gap },
       { x: 3, y: 4 },
     ]);
+  });
+});
+
+describe('a value on the screen', () => {
+  const kindOf = (key: string) => {
+    const channel = channelOf(key);
+    if (channel === null) throw new Error(`no channel ${key}`);
+    return channel.kind;
+  };
+
+  it.each([
+    ['headingRad', deg(-12.34), '−12.3°'],
+    ['distanceM:front', 0.3149, '31.5 cm'],
+    ['light:left', 0.624, '62 %'],
+    ['volts', 7.954, '7.95 V'],
+    ['touch:bumper', 1, 'pressed'],
+    ['touch:bumper', 0, 'free'],
+    ['rateRadPerS', deg(0.5), '0.50°/s'],
+    ['step', 7, '7'],
+  ])('has its unit and as many digits as it is worth: %s', (key, value, text) => {
+    expect(shownText(kindOf(key), value)).toBe(text);
   });
 });
