@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { channelKey, channelLabel, channelName, channelOf } from '../../src/core/channels/key';
 import { interpolateGaps } from '../../src/core/channels/interpolateGaps';
 import { CHANNEL_KINDS } from '../../src/core/channels/kinds';
+import { extentOf } from '../../src/core/channels/extent';
+import { readsNow } from '../../src/core/channels/readsNow';
 import { shownText } from '../../src/core/channels/shown';
 import { meaningOf, titleOf } from '../../src/core/channels/title';
 import { withBreaks } from '../../src/core/chart/withBreaks';
@@ -167,5 +169,34 @@ describe('a value on the screen', () => {
     ['step', 7, '7'],
   ])('has its unit and as many digits as it is worth: %s', (key, value, text) => {
     expect(shownText(kindOf(key), value)).toBe(text);
+  });
+});
+
+describe('what a log reads', () => {
+  const { NaN: gap } = Number;
+  const of = (...values: number[]) => Float64Array.from(values);
+
+  it('spans from the lowest to the highest reading, gaps counted apart', () => {
+    expect(extentOf(of(3, gap, -1, 2))).toEqual({ low: -1, high: 3, missing: 1 });
+    expect(extentOf(of(gap, gap))).toBeNull();
+    expect(extentOf(of())).toBeNull();
+  });
+
+  it('now is what came last; a sensor read now and then keeps it, a lost echo does not', () => {
+    const log = {
+      tS: of(0, 1, 2),
+      columns: {
+        headingRad: of(1, 2, 3),
+        'light:left': of(0.6, 0.7, gap),
+        'distanceM:front': of(0.3, 0.4, gap),
+        'touch:bumper': of(gap, gap, gap),
+      },
+    };
+    expect(readsNow(log).map(({ label, value }) => [label, value])).toEqual([
+      ['Heading', 3],
+      ['Light left', 0.7],
+      ['Distance front', null],
+      ['Touch bumper', null],
+    ]);
   });
 });

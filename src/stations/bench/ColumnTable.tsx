@@ -3,6 +3,7 @@ import { CHANNEL_KINDS } from '../../core/channels/kinds';
 import { nameIn, type ColumnMeaning } from '../../core/channels/title';
 import { doubledKey, TIME_UNITS, type ColumnMap } from '../../formats/logCsv';
 import styles from './Bench.module.css';
+import columns from './Columns.module.css';
 
 interface Props {
   header: readonly string[];
@@ -56,8 +57,8 @@ function Column(props: ColumnProps) {
   const factor = isTime ? map.time?.factor : meaning?.factor;
   return (
     <tr>
-      <td className={styles.columnTitle}>{title}</td>
-      <td className={styles.sample}>
+      <td className={columns.columnTitle}>{title}</td>
+      <td className={columns.sample}>
         {rows
           .slice(0, 3)
           .map((row) => row[column]?.trim() || '–')

@@ -10,6 +10,7 @@ import { Progress } from '../../ui/Progress';
 import { sentenceOf } from '../api';
 import { readLogFile, type WorkerJob } from './benchWorker';
 import styles from './Bench.module.css';
+import columnStyles from './Columns.module.css';
 import { ColumnTable, whyNotYet } from './ColumnTable';
 import { ReadReport } from './ReadReport';
 
@@ -114,7 +115,7 @@ export function FileSource({ label = 'Log file (JSON Lines or CSV)', raw, onLog 
         onFile={(file) => void open(file)}
       />
       {opened?.csv != null && (
-        <fieldset className={styles.columns}>
+        <fieldset className={columnStyles.columns}>
           <legend>Columns of {opened.file.name}</legend>
           <ColumnTable
             header={opened.csv.header}

@@ -1,3 +1,4 @@
+import { extentOf } from '../../core/channels/extent';
 import { channelLabel, channelOf } from '../../core/channels/key';
 import { channelsIn } from '../../core/gyro/log';
 import { counted } from '../../core/text/quantities';
@@ -14,7 +15,7 @@ const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text
 export function ReadReport({ read }: { read: ReadLog }) {
   const channels = channelsIn(read.log.columns).map(([key, values]) => ({
     label: channelLabel(key),
-    missing: values.reduce((sum, value) => sum + (Number.isNaN(value) ? 1 : 0), 0),
+    missing: extentOf(values)?.missing ?? values.length,
     gap: channelOf(key)?.kind.gap ?? '',
   }));
   const whole = channels.filter(({ missing }) => missing === 0);

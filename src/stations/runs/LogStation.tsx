@@ -37,8 +37,11 @@ const distinct = (...names: (string | null)[]) => [
 /** False until the screen, which is made on the server, listens to keys. */
 function useIsListening(): boolean {
   const [listening, setListening] = useState(false);
-  // eslint-disable-next-line react-hooks/set-state-in-effect
-  useEffect(() => setListening(true), []);
+  useEffect(() => {
+    // A frame on: by then the effects that listen have run, too.
+    const frame = requestAnimationFrame(() => setListening(true));
+    return () => cancelAnimationFrame(frame);
+  }, []);
   return listening;
 }
 

@@ -1,9 +1,9 @@
-import { useEffect, useState } from 'react';
 import type { TeamRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Notice, Toast } from '../../ui/Notice';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
+import { useInBrowser } from '../../ui/useInBrowser';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { useSaved } from '../useSaved';
@@ -14,21 +14,13 @@ interface Props {
   zones: string[];
 }
 
-/** The browser's own zone; null until it is asked. */
-function useBrowserZone(): string | null {
-  const [zone, setZone] = useState<string | null>(null);
-  useEffect(() => {
-    const timer = setTimeout(() => setZone(Intl.DateTimeFormat().resolvedOptions().timeZone), 0);
-    return () => clearTimeout(timer);
-  }, []);
-  return zone;
-}
+const browserZoneNow = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** How the team wants things to be said. */
 export function SettingsStation({ team, zones }: Props) {
   const [toast, tell] = useToast();
   const saved = useSaved('teams', team, () => tell('Saved. Pages say it so from now on.'));
-  const browserZone = useBrowserZone();
+  const browserZone = useInBrowser<string | null>(browserZoneNow, null);
   const { draft, setDraft } = saved;
   const { timeZone } = draft.settings;
   const setZone = (zone: string) =>

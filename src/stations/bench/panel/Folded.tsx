@@ -1,9 +1,10 @@
+import { readsNow } from '../../../core/channels/readsNow';
+import { shownText } from '../../../core/channels/shown';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
 import { SOURCE_OPTIONS, type Source } from '../SourceChoice';
 import { folding } from './folding';
 import styles from './Panel.module.css';
-import { readingsNow } from './Readings';
 
 /** What is told in a line, the most asked for first; so many readings fit. */
 const ORDER = ['headingRad', 'distanceM', 'volts', 'light', 'touch'];
@@ -12,8 +13,8 @@ const placeOf = (key: string): number => ORDER.indexOf(key.replace(/:.*/, ''));
 
 /** The panel as one line: the source, and what it reads now. */
 export function Folded({ source, state, log }: { source: Source; state: string; log: Log | null }) {
-  const readings = (log === null ? [] : readingsNow(log))
-    .filter(({ key, shown }) => shown !== null && placeOf(key) >= 0)
+  const readings = (log === null ? [] : readsNow(log))
+    .filter(({ key, value }) => value !== null && placeOf(key) >= 0)
     .toSorted((a, b) => placeOf(a.key) - placeOf(b.key));
   return (
     <aside className={styles.folded} aria-label="Robot panel">
@@ -22,11 +23,9 @@ export function Folded({ source, state, log }: { source: Source; state: string; 
           {SOURCE_OPTIONS.find(({ value }) => value === source)?.label}:{' '}
           <span data-testid="panel-state">{state}</span>
         </span>
-        {readings.slice(0, MOST).map(({ key, label, shown }) => (
+        {readings.slice(0, MOST).map(({ key, kind, label, value }) => (
           <span key={key}>
-            {label.toLowerCase()} {shown?.figure}
-            {shown?.unit.startsWith('°') === false && ' '}
-            {shown?.unit}
+            {label.toLowerCase()} {value !== null && shownText(kind, value)}
           </span>
         ))}
       </div>

@@ -1,4 +1,5 @@
 import { withBreaks } from '../../../core/chart/withBreaks';
+import { extentOf } from '../../../core/channels/extent';
 import { channelLabel, channelOf } from '../../../core/channels/key';
 import { shownText } from '../../../core/channels/shown';
 import type { Log } from '../../../formats/toLog';
@@ -14,10 +15,9 @@ export function Strip({ log, channel }: { log: Log; channel: string }) {
   const values = log.columns[channel];
   const kind = channelOf(channel)?.kind;
   if (values === undefined || kind === undefined) return null;
-  const read = values.filter((value) => !Number.isNaN(value));
-  if (read.length === 0) return null;
-  const low = read.reduce((least, value) => Math.min(least, value), Infinity);
-  const high = read.reduce((most, value) => Math.max(most, value), -Infinity);
+  const extent = extentOf(values);
+  if (extent === null) return null;
+  const { low, high } = extent;
   const endS = log.tS.at(-1) ?? 0;
   const x = (tS: number) => WIDTH * (1 - (endS - tS) / WINDOW_S);
   const y = (value: number) => HEIGHT * (high > low ? 1 - (value - low) / (high - low) : 0.5);

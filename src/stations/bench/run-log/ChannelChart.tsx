@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { withBreaks } from '../../../core/chart/withBreaks';
+import { extentOf } from '../../../core/channels/extent';
 import { channelLabel, channelOf } from '../../../core/channels/key';
 import { shownText } from '../../../core/channels/shown';
 import { channelsIn } from '../../../core/gyro/log';
@@ -8,7 +9,7 @@ import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { Select } from '../../../ui/Select';
-import styles from '../Bench.module.css';
+import styles from './ChannelChart.module.css';
 
 const MOST_POINTS = 1500;
 /** A channel that is read now and then only is drawn as points: there would be no line to see. */
@@ -27,16 +28,16 @@ export function ChannelChart({ log, onPick }: { log: Log; onPick(tS: number): vo
   if (values === undefined || kind === undefined) return null;
   const label = channelLabel(chosen);
   const [unit] = kind.units;
-  const read = values.filter((value) => !Number.isNaN(value)).map((value) => value / unit.factor);
-  const missing = values.length - read.length;
-  const low = read.reduce((least, value) => Math.min(least, value), Infinity);
-  const high = read.reduce((most, value) => Math.max(most, value), -Infinity);
-  const told = (shown: number) => shownText(kind, shown * unit.factor);
-  const gaps = missing === 0 ? '' : `; ${counted(missing, 'gap')} (${kind.gap})`;
+  const extent = extentOf(values);
+  const gaps =
+    extent === null || extent.missing === 0
+      ? ''
+      : `; ${counted(extent.missing, 'gap')} (${kind.gap})`;
   const sentence =
-    read.length === 0
+    extent === null
       ? `Nothing was read: ${kind.gap}.`
-      : `From ${told(low)} to ${told(high)}${gaps}.`;
+      : `From ${shownText(kind, extent.low)} to ${shownText(kind, extent.high)}${gaps}.`;
+  const missing = extent?.missing ?? values.length;
   return (
     <section aria-label="Channels" className={styles.channels}>
       <Select
