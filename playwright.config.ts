@@ -7,6 +7,8 @@ export default defineConfig({
   fullyParallel: false,
   workers: 1,
   timeout: 180_000,
+  // What fails once and then holds is told (scripts/test.ts), and fails nobody's work.
+  retries: 1,
   expect: { timeout: 20_000 },
   reporter: [
     ['list'],

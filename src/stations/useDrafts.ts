@@ -1,5 +1,13 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { dropDraft, keepDraft, keptDrafts, ownKey, watchDrafts, type Draft } from './drafts';
+import {
+  dropDraft,
+  keepDraft,
+  keptDrafts,
+  ownKey,
+  renameWindow,
+  watchDrafts,
+  type Draft,
+} from './drafts';
 
 interface Props<T> {
   kind: string;
@@ -37,10 +45,14 @@ export function useDrafts<T>(props: Props<T>) {
     const any = keptDrafts(now.kind, now.id, (value) => value).length > 0;
     const drafts = any ? keptDrafts(now.kind, now.id, await now.loadParser()) : [];
     const open = drafts.filter(({ value }) => !same(value, latest.current.saved));
-    const own = ownKey(now.kind, now.id);
     const [first] = open;
-    if (isOpening && first !== undefined) latest.current.onFound(first.value);
-    const shown = isOpening ? first?.value : latest.current.present;
+    const { saved, present } = latest.current;
+    // Who typed while it was looked for keeps what was typed; what was kept is offered beside it.
+    const taken = isOpening && first !== undefined && same(present, saved);
+    if (taken) latest.current.onFound(first.value);
+    else if (isOpening && first !== undefined) renameWindow();
+    const shown = taken ? first.value : present;
+    const own = ownKey(now.kind, now.id);
     setOthers(open.filter(({ key, value }) => key !== own && !same(value, shown)));
   }, []);
 

@@ -36,6 +36,12 @@ export const server = () => ({
 /** The screen listens: its islands are there (charts further down come when they are seen). */
 export async function ready(page: Page): Promise<void> {
   await expect(page.locator('astro-island[ssr]:not([client=visible])')).toHaveCount(0);
+  // An island is told to take over before it has: only then do its elements have their listeners.
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('astro-island:not([client=visible]) > :not(template)')].every(
+      (element) => Object.keys(element).some((key) => key.startsWith('__reactProps')),
+    ),
+  );
   await expect(page.locator('[data-ready=false]')).toHaveCount(0);
 }
 

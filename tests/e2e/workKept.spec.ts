@@ -64,6 +64,31 @@ test('what was changed of a robot and a table, and not saved, comes back with th
   await expect(width).toHaveValue(wide);
 });
 
+test('who types before a kept draft is found keeps what was typed, and is offered the draft', async ({
+  corvat: page,
+}) => {
+  await open(page, '/robot');
+  const track = page.getByLabel('Track width');
+  const before = await track.inputValue();
+  await track.fill('141');
+  let letGo = () => {};
+  const held = new Promise<void>((resolve) => (letGo = resolve));
+  await page.route('**/_astro/records*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await open(page, '/robot');
+  await expect(track).toHaveValue(before);
+  await page.getByLabel('Wheel diameter').fill('57');
+  letGo();
+  await expect(page.getByText(/changed in another window as well/)).toBeVisible();
+  await expect(page.getByLabel('Wheel diameter')).toHaveValue('57');
+  await expect(track).toHaveValue(before);
+  await page.getByRole('button', { name: 'Take that one' }).click();
+  await expect(track).toHaveValue('141');
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+});
+
 test('what a record refuses is said at its field, and nothing is saved until it is mended', async ({
   corvat: page,
 }) => {
