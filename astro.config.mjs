@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
@@ -10,7 +11,13 @@ export default defineConfig({
   // Origin and host are checked for every request in src/middleware.ts.
   security: { checkOrigin: false },
   build: { inlineStylesheets: 'never' },
-  vite: { build: { assetsInlineLimit: 0, target: 'es2022' }, worker: { format: 'es' } },
+  vite: {
+    build: { assetsInlineLimit: 0, target: 'es2022' },
+    worker: { format: 'es' },
+    // The distributions tell a developer's console what they do; nobody reads that here.
+    resolve: { alias: { debug: fileURLToPath(new URL('./src/ui/silence.ts', import.meta.url)) } },
+    esbuild: { legalComments: 'none' },
+  },
   experimental: {
     csp: {
       directives: [
