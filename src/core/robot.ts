@@ -1,45 +1,12 @@
 import { z } from 'zod';
 import { limits } from './limits';
+import { broughtForward } from './units/broughtForward';
+import { label } from './units/label';
+import { portSchema } from './units/port';
+import { unitSchema } from './units/unit';
 
 const positive = z.number().positive();
 const notNegative = z.number().nonnegative();
-
-/** How the heading sensor behaves. The raw reading is zero at the start of the program. */
-export const gyroSchema = z.object({
-  driftRadPerS: z
-    .number()
-    .min(-1)
-    .max(1)
-    .default(0)
-    .describe('mean drift of the reading, d(reading − truth)/dt'),
-  driftSdRadPerS: notNegative
-    .max(1)
-    .default(0)
-    .describe('how much the drift differs from run to run'),
-  noiseRadPerSqrtS: notNegative.max(1).default(0.00017).describe('angle random walk N'),
-  scaleError: z.number().gt(-0.5).lt(0.5).default(0).describe('reading per true turn, minus one'),
-  quantumRad: notNegative
-    .max(1)
-    .default(0.00174533)
-    .describe('smallest step of the reading; 0 for none'),
-  periodS: positive.max(0.5).default(0.01),
-  latencyS: notNegative.max(0.5).default(0.01),
-});
-
-/** A distance sensor that looks ahead from a place on the robot. */
-export const distanceSensorSchema = z.object({
-  aheadM: z.number().min(-2).max(2).default(0.1).describe('how far ahead of the axle it sits'),
-  leftM: z.number().min(-2).max(2).default(0),
-  beamHalfAngleRad: notNegative.max(1.2).default(0.2),
-  minM: notNegative.max(20).default(0.03),
-  maxM: positive.max(20).default(2),
-  offsetM: z.number().min(-5).max(5).default(0).describe('reading = offset + scale · true'),
-  scale: positive.max(10).default(1),
-  noiseM: notNegative.max(1).default(0.003),
-  quantumM: notNegative.max(1).default(0.001),
-  lostEchoShare: z.number().min(0).max(0.9).default(0.01),
-  periodS: positive.max(0.5).default(0.03),
-});
 
 /** What the robot's record gets wrong about it, and how it scatters from run to run. */
 export const robotErrorsSchema = z.object({
@@ -63,34 +30,12 @@ export const rawSignsSchema = z.object({
   rightMotor: sign.default(1),
 });
 
-/** What a unit is plugged in for. */
-export const unitRoleSchema = z.enum([
-  'left motor',
-  'right motor',
-  'heading sensor',
-  'distance sensor',
-  'light sensor',
-  'touch sensor',
-  'attachment motor',
-  'other',
-]);
-
-const label = z.string().trim().max(40, 'expected at most 40 characters');
-
-/** One motor or sensor with a label of its own: a calibration belongs to it, not to its port. */
-export const unitSchema = z.object({
-  id: z.string().min(1).max(40),
-  role: unitRoleSchema,
-  label: label.min(1, 'expected a label'),
-  port: label.describe('empty: not plugged in'),
-  heightM: z.number().min(0).max(1).nullable().default(null),
-  mounting: label.default('').describe('where it sits and which way it looks'),
-});
-
 /** How the robot is built and behaves, as far as the team knows. */
 export const buildSchema = z.object({
-  ports: z.array(label.min(1)).max(20).default(['A', 'B', 'C', 'D', 'E', 'F']),
-  units: z.array(unitSchema).max(30).default([]),
+  ports: z
+    .array(portSchema)
+    .max(20)
+    .default(['A', 'B', 'C', 'D', 'E', 'F'].map((name) => ({ name, takes: [] }))),
   drivenWheels: z.union([z.literal(2), z.literal(4)]).default(2),
   skids: z.boolean().default(false).describe('wheels slide sideways when it turns'),
   encodersRollOver: z.boolean().default(false),
@@ -100,7 +45,7 @@ export const buildSchema = z.object({
 });
 
 /** The robot's record: sizes as measured, sensors and drive as known, SI units and radians. */
-export const robotSchema = z.object({
+const fields = z.object({
   wheelDiameterM: limits.wheelDiameterM,
   trackM: limits.trackM,
   gearRatio: positive.max(1000).default(1),
@@ -125,15 +70,14 @@ export const robotSchema = z.object({
     .max(0.5)
     .default(0.01)
     .describe('period of the program’s loop'),
-  gyro: gyroSchema.prefault({}),
-  distance: distanceSensorSchema.nullable().default(null),
+  units: z.array(unitSchema).max(40).describe('its motors and sensors'),
   errors: robotErrorsSchema.prefault({}),
   signs: rawSignsSchema.prefault({}),
   build: buildSchema.prefault({}),
 });
 
+/** The same, also from records of an earlier Corvat, which are brought forward. */
+export const robotSchema = z.preprocess(broughtForward, fields);
+
 export type Robot = z.output<typeof robotSchema>;
 export type RawSigns = z.output<typeof rawSignsSchema>;
-export type Unit = z.output<typeof unitSchema>;
-export type UnitRole = z.output<typeof unitRoleSchema>;
-export type DistanceSensor = z.output<typeof distanceSensorSchema>;

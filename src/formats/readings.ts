@@ -18,12 +18,13 @@ const rounded = (value: number, decimals: number): number => Number(value.toFixe
 /** A reading of the stand-in in the open format. */
 export const toReading = (raw: RawReading): Reading => ({
   t_s: raw.tS,
-  heading_deg: rounded(degreesFromRadians(raw.headingRad), 4),
-  rate_deg_per_s: rounded(degreesFromRadians(raw.rateRadPerS), 4),
+  ...(raw.headingRad !== null && { heading_deg: rounded(degreesFromRadians(raw.headingRad), 4) }),
+  ...(raw.rateRadPerS !== null && {
+    rate_deg_per_s: rounded(degreesFromRadians(raw.rateRadPerS), 4),
+  }),
   left_deg: raw.leftMotorDegrees,
   right_deg: raw.rightMotorDegrees,
-  distance_cm: raw.distanceM === null ? null : rounded(raw.distanceM * 100, 2),
-  light_percent: raw.lightPercent,
+  ...raw.units,
   touch: raw.touch ? 1 : 0,
   volts: rounded(raw.volts, 3),
 });

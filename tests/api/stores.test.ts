@@ -2,6 +2,7 @@ import { ulid } from 'ulid';
 import { describe, expect, inject, it } from 'vitest';
 import type { CourseRecord, RobotRecord, SavedRun } from '../../src/formats/records';
 import { missionSchema } from '../../src/core/course/table';
+import { withHeading } from '../../src/core/units/ofRobot';
 import { databasePid, untilAnswers } from '../support/corvat';
 import { newSeries, put, runIn, runsOf, send, setUp } from './records';
 
@@ -72,9 +73,8 @@ describe('robots', () => {
       ...robot,
       version: 1,
       robot: {
-        ...robot.robot,
+        ...withHeading(robot.robot, { driftRadPerS: 1e-17 / 3 }),
         wheelDiameterM: 0.1 + 0.2,
-        gyro: { ...robot.robot.gyro, driftRadPerS: 1e-17 / 3 },
       },
     };
     await put('robots', exact);

@@ -11,15 +11,15 @@ import { runBenchProgram } from '../../src/core/standIn/program';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { ownStop } from '../../src/core/turns/ownStop';
 import { turnModel } from '../../src/core/turns/turnModel';
+import { withHeading } from '../../src/core/units/ofRobot';
 import { deg, routeOf } from './support';
 
 const record = robotSchema.parse({ wheelDiameterM: 0.056, trackM: 0.13 });
 
 /** The true robot: slower to stop than its record says, and not to the same degree each time. */
 const truth: Robot = {
-  ...record,
+  ...withHeading(record, { latencyS: 0.025, scaleError: 0.004, noiseRadPerSqrtS: deg(0.015) }),
   motors: { ...record.motors, lagS: 0.055, maxAccelerationMPerS2: 2.4 },
-  gyro: { ...record.gyro, latencyS: 0.025, scaleError: 0.004, noiseRadPerSqrtS: deg(0.015) },
 };
 
 /** What a team finds of it on the bench, with a protractor that is good to a third of a degree. */

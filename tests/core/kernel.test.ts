@@ -5,6 +5,7 @@ import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../src/core/simulate/floor';
 import { FloorPose } from '../../src/core/simulate/floorPose';
 import { createMachine } from '../../src/core/simulate/machine';
 import { Wheel } from '../../src/core/simulate/wheel';
+import { withHeading } from '../../src/core/units/ofRobot';
 import { bareTable, deg } from './support';
 
 /** Nothing but motors, wheels and body: no slip, no noise. */
@@ -94,8 +95,8 @@ describe('the motion of a simulated robot', () => {
 
   it('reads its gyro at the moments of its samples, though they fall between two loops', () => {
     // Every 3 ms, beside loops of 10 ms; it turns steadily.
-    const gyro = { ...robot.gyro, periodS: 0.003, latencyS: 0.004 };
-    const machine = createMachine({ ...robot, gyro }, OPEN_FLOOR, FLOOR_MIDDLE, 1, 0);
+    const uneven = withHeading(robot, { periodS: 0.003, latencyS: 0.004 });
+    const machine = createMachine(uneven, OPEN_FLOOR, FLOOR_MIDDLE, 1, 0);
     const headings: number[] = [];
     for (let i = 0; i < 200; i += 1) {
       machine.command({ leftMPerS: -0.1, rightMPerS: 0.1 });

@@ -9,16 +9,16 @@ import type { TurnsCalibration } from '../../src/core/calibration/calibration';
 import { compareRoutes } from '../../src/core/course/compare';
 import { routeSchema, type Route } from '../../src/core/course/route';
 import { missionSchema, tableSchema } from '../../src/core/course/table';
-import { distanceSensorSchema, type Robot } from '../../src/core/robot';
+import type { Robot } from '../../src/core/robot';
 import { ROUTE_VERSIONS, pipit, winterGarden } from '../../src/server/demo/scenario';
-import { bareTable, deg, idealRobot, routeOf } from './support';
+import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
 
 const planOf = (steps: unknown[], robot: Robot = idealRobot, table = bareTable) =>
   planRoute(routeOf(steps), robot, table);
 const problemsOf = (steps: unknown[], robot?: Robot, table = bareTable) =>
   planOf(steps, robot, table).map(({ problems }) => problems);
 
-const seeing: Robot = { ...idealRobot, distance: distanceSensorSchema.parse({ aheadM: 0.1 }) };
+const seeing: Robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
 
 describe('the plan of a route', () => {
   it('follows the steps: drive, turn, drive back', () => {
@@ -41,8 +41,12 @@ describe('the plan of a route', () => {
   });
 
   it('stops an approach where the recorded sensor would read the threshold', () => {
-    const distance = distanceSensorSchema.parse({ aheadM: 0.1, offsetM: 0.01, scale: 1.02 });
-    const [step] = planOf([{ kind: 'approach', thresholdM: 0.3 }], { ...idealRobot, distance });
+    const robot = withUnit(idealRobot, {
+      kind: 'distance sensor',
+      place: { aheadM: 0.1 },
+      behaviour: { offsetM: 0.01, scale: 1.02 },
+    });
+    const [step] = planOf([{ kind: 'approach', thresholdM: 0.3 }], robot);
     // reading = 0.01 + 1.02 · gap, so the gap at the threshold is 0.29 / 1.02; the wall is at 4 m.
     expect(step?.to.xM).toBeCloseTo(4 - 0.1 - 0.29 / 1.02, 6);
   });

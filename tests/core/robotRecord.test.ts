@@ -7,7 +7,7 @@ import { rolledOver, unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
 import { rawConvention } from '../../src/core/rawConvention';
 import { portSentence, routeNeeds } from '../../src/core/wiring';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
-import { deg } from './support';
+import { deg, withoutUnits } from './support';
 
 describe('the robot’s record', () => {
   const log = (heading: number[], left: number[], right: number[]) => ({
@@ -77,17 +77,13 @@ describe('the robot’s record', () => {
   });
 
   it('flags a port that is used twice, and counts what the routes need', () => {
-    const { build } = pipit;
-    const [first, second, ...rest] = build.units;
+    const [first, second, ...rest] = pipit.units;
     if (first === undefined || second === undefined) throw new Error('no units');
-    const clash = { ...build, units: [first, { ...second, port: first.port }, ...rest] };
+    const clash = { ...pipit, units: [first, { ...second, port: first.port }, ...rest] };
     expect(portSentence(clash)).toMatch(/Port A is used twice \(M-left, M-right\)/);
     const routes = ROUTE_VERSIONS.map(({ route }) => route);
-    expect(routeNeeds(routes, build).every(({ plugged }) => plugged)).toBe(true);
-    const without = {
-      ...build,
-      units: build.units.filter(({ role }) => role !== 'distance sensor'),
-    };
+    expect(routeNeeds(routes, pipit).every(({ plugged }) => plugged)).toBe(true);
+    const without = withoutUnits(pipit, 'distance sensor');
     expect(routeNeeds(routes, without).find(({ plugged }) => !plugged)?.sentence).toMatch(
       /approaches fail/,
     );
@@ -96,13 +92,10 @@ describe('the robot’s record', () => {
   it('makes stale what rests on a changed part, and nothing else', () => {
     const wider = { ...pipit, trackM: 0.14 };
     expect(changedParts(pipit, wider)).toEqual(['wheels and track']);
-    const [unit, ...others] = pipit.build.units;
+    const [unit, ...others] = pipit.units;
     if (unit === undefined) throw new Error('no unit');
     // Swapping ports is wiring: a calibration belongs to the unit.
-    const swapped = {
-      ...pipit,
-      build: { ...pipit.build, units: [{ ...unit, port: 'F' }, ...others] },
-    };
+    const swapped = { ...pipit, units: [{ ...unit, port: 'F' }, ...others] };
     expect(changedParts(pipit, swapped)).toEqual(['wiring']);
     const at = (day: number) => new Date(Date.UTC(2026, 10, day));
     const changes = [{ part: 'wheels and track' as const, changedAt: at(12) }];

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { TurnSchool } from '../../src/core/control/turn/schema';
 import { adviceText, compareText } from '../../src/core/turns/schoolText';
 import { simulateSchool, suggestGain } from '../../src/core/turns/simulateSchool';
+import { withHeading } from '../../src/core/units/ofRobot';
 import { deg, idealRobot } from './support';
 
 describe('ways to turn', () => {
@@ -41,7 +42,7 @@ describe('ways to turn', () => {
   });
 
   it('never settle when the gain shakes the robot', () => {
-    const slow = { ...robot, gyro: { ...robot.gyro, latencyS: 0.1 } };
+    const slow = withHeading(robot, { latencyS: 0.1 });
     const school: TurnSchool = {
       school: 'proportional',
       rateRadPerS: 3,

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tableSchema, type Segment } from '../../src/core/course/table';
-import { distanceSensorSchema } from '../../src/core/robot';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from '../../src/core/simulate/contact';
 import { Gyro } from '../../src/core/simulate/gyro';
 import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/simulate/ray';
 import { randomStream } from '../../src/core/simulate/random';
 import { sampleSd } from '../../src/core/stats/moments';
+import { headingOf } from '../../src/core/units/ofRobot';
 import { bareTable, deg, idealRobot } from './support';
 
 const wall = { x1M: 2, y1M: -1, x2M: 2, y2M: 1 };
@@ -43,9 +43,9 @@ describe('what a distance sensor sees', () => {
   });
 
   it('measures from where it sits on the robot, to the nearest of all surfaces', () => {
-    const sensor = distanceSensorSchema.parse({ aheadM: 0.1, leftM: 0.05, beamHalfAngleRad: 0 });
+    const sensor = { place: { aheadM: 0.1, leftM: 0.05, heightM: null }, facingRad: 0 };
     const nearer = { x1M: 1.5, y1M: 0.04, x2M: 1.5, y2M: 0.06 };
-    const at = (yM: number) => gapAhead({ xM: 1, yM, headingRad: 0 }, sensor, [wall, nearer]);
+    const at = (yM: number) => gapAhead({ xM: 1, yM, headingRad: 0 }, sensor, 0, [wall, nearer]);
     expect(at(0)).toBeCloseTo(0.4, 9);
     expect(at(0.1)).toBeCloseTo(0.9, 9);
   });
@@ -136,9 +136,11 @@ describe('the heading sensor', () => {
   function shown(gyro: Gyro, untilS: number, headingAt: (tS: number) => number): void {
     while (gyro.nextS <= untilS + 1e-9) gyro.sample(headingAt(gyro.nextS));
   }
-  const still = (part: Partial<typeof idealRobot.gyro>, seconds: number, run = 0) => {
+  const ideal = headingOf(idealRobot);
+  if (ideal === null) throw new Error('no heading sensor');
+  const still = (part: Partial<typeof ideal>, seconds: number, run = 0) => {
     const noise = randomStream(1, run, 'gyro');
-    const gyro = new Gyro({ ...idealRobot.gyro, ...part }, 0.01, 0, noise);
+    const gyro = new Gyro({ ...ideal, ...part }, 0.01, 0, noise);
     shown(gyro, seconds, () => 0);
     return gyro.readRad(seconds);
   };
@@ -159,7 +161,7 @@ describe('the heading sensor', () => {
   });
 
   it('reads in whole quanta, late by its latency, and only once a period', () => {
-    const spec = { ...idealRobot.gyro, quantumRad: deg(1), periodS: 0.02, latencyS: 0.04 };
+    const spec = { ...ideal, quantumRad: deg(1), periodS: 0.02, latencyS: 0.04 };
     const gyro = new Gyro(spec, 0.002, 0, randomStream(1, 0, 'gyro'));
     const readings: number[] = [];
     // Turning at 100°/s, read every 2 ms.

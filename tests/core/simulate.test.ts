@@ -13,7 +13,8 @@ import {
   simulateRun,
   type SimulatedRun,
 } from '../../src/core/simulate/run';
-import { bareTable, deg, idealRobot, routeOf } from './support';
+import { withHeading } from '../../src/core/units/ofRobot';
+import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
 
 const once = (robot: Robot, route: Route, table = bareTable, runIndex = 0): SimulatedRun =>
   simulateRun(
@@ -75,17 +76,17 @@ describe('the simulated robot', () => {
   });
 
   it('curves by drift: the heading held is wrong by drift × time', () => {
-    const gyro = { ...idealRobot.gyro, driftRadPerS: deg(0.5) };
-    const { end } = once({ ...idealRobot, gyro }, routeOf([{ ...straight, distanceM: 2 }]));
+    const drifting = withHeading(idealRobot, { driftRadPerS: deg(0.5) });
+    const { end } = once(drifting, routeOf([{ ...straight, distanceM: 2 }]));
     expect(end.headingRad / end.timeS).toBeCloseTo(-deg(0.5), 3);
   });
 
   it('turns too little by the scale of its gyro, too far by its lag', () => {
-    const scaled = { ...idealRobot, gyro: { ...idealRobot.gyro, scaleError: 0.02 } };
+    const scaled = withHeading(idealRobot, { scaleError: 0.02 });
     expect(once(scaled, routeOf([turn])).end.headingRad).toBeCloseTo(deg(90) / 1.02, 2);
     const late = (rateRadPerS: number) => {
-      const gyro = { ...idealRobot.gyro, latencyS: 0.05 };
-      return once({ ...idealRobot, gyro }, routeOf([{ ...turn, rateRadPerS }])).end.headingRad;
+      return once(withHeading(idealRobot, { latencyS: 0.05 }), routeOf([{ ...turn, rateRadPerS }]))
+        .end.headingRad;
     };
     // Overshoot is rate × latency, apart from the braking that both share.
     expect(
@@ -94,21 +95,13 @@ describe('the simulated robot', () => {
   });
 
   it('approaches until the reading is at the threshold, and fails without a sensor', () => {
-    const distance = {
-      aheadM: 0.1,
-      leftM: 0,
-      beamHalfAngleRad: 0,
-      minM: 0.02,
-      maxM: 4,
-      offsetM: 0.01,
-      scale: 1,
-      noiseM: 0,
-      quantumM: 0,
-      lostEchoShare: 0,
-      periodS: 0.01,
-    };
+    const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, beamHalfAngleRad: 0, periodS: 0.01 };
+    const seeing = withUnit(idealRobot, {
+      kind: 'distance sensor',
+      place: { aheadM: 0.1 },
+      behaviour: { ...exact, maxM: 4, offsetM: 0.01 },
+    });
     const route = routeOf([{ kind: 'approach', thresholdM: 0.3, speedMPerS: 0.05 }]);
-    const seeing = { ...idealRobot, distance };
     // Wall at 4 m; reading = true + 10 mm, so it stops 0.29 m before it, a loop or two late.
     expect(4 - (once(seeing, route).end.xM + 0.1)).toBeCloseTo(0.29, 2);
     expect(once(idealRobot, route).end.failedStep).toBe(0);

@@ -7,6 +7,7 @@ import { standInTruth } from '../../src/core/standIn/truth';
 import { walkAt } from '../../src/core/standIn/walk';
 import { stillCheck } from '../../src/core/gyro/stillCheck';
 import { pipit } from '../../src/server/demo/scenario';
+import { lookingAhead } from '../../src/core/units/ofRobot';
 import { deg } from './support';
 
 const truth = standInTruth(pipit, 42);
@@ -30,7 +31,7 @@ describe('the stand-in robot', () => {
           tS: Float64Array.from(readings, ({ tS }) => tS),
           headingRad: Float64Array.from(
             readings,
-            ({ headingRad }) => truth.signs.heading * headingRad,
+            ({ headingRad }) => truth.signs.heading * (headingRad ?? 0),
           ),
         },
         150,
@@ -119,10 +120,12 @@ describe('the stand-in robot', () => {
     const volts = (state: StandIn) =>
       readingsBetween(truth, state, now(state) - 0.1, now(state)).at(-1)?.volts ?? 0;
     expect(volts(old)).toBeLessThan(volts(fresh) - 0.4);
-    const seen = readingsBetween(truth, fresh, 0, 1).flatMap(({ distanceM }) => distanceM ?? []);
+    const seen = readingsBetween(truth, fresh, 0, 1).flatMap(
+      ({ units }) => units.distance_cm ?? [],
+    );
     const mean = seen.reduce((sum, value) => sum + value, 0) / seen.length;
-    const { offsetM = 0, scale = 1 } = truth.robot.distance ?? {};
-    expect(mean).toBeCloseTo(offsetM + scale * 0.5, 2);
+    const { offsetM = 0, scale = 1 } = lookingAhead(truth.robot)?.behaviour ?? {};
+    expect(mean / 100).toBeCloseTo(offsetM + scale * 0.5, 2);
   });
 
   it('wanders as a random walk does: the same at every look, of variance as long as the time', () => {

@@ -1,3 +1,4 @@
+import { unitSchema, type Unit } from '../../src/core/units/unit';
 import { recordedText } from '../support/recorded';
 import type { MeasuredRun } from '../../src/core/runs/consistency';
 import { routeSchema, type Route } from '../../src/core/course/route';
@@ -40,3 +41,15 @@ export const idealRobot: Robot = robotSchema.parse({
 
 export const routeOf = (steps: unknown[], start = { xM: 1, yM: 1, headingRad: 0 }): Route =>
   routeSchema.parse({ start, placement: { alongSdM: 0, acrossSdM: 0, headingSdRad: 0 }, steps });
+
+/** The same robot with one more unit on it. */
+export const withUnit = (robot: Robot, unit: Record<string, unknown>): Robot => ({
+  ...robot,
+  units: [...robot.units, unitSchema.parse({ id: `X${robot.units.length}`, label: 'X', ...unit })],
+});
+
+/** The same robot without its units of a kind. */
+export const withoutUnits = (robot: Robot, kind: Unit['kind']): Robot => ({
+  ...robot,
+  units: robot.units.filter((unit) => unit.kind !== kind),
+});

@@ -8,6 +8,7 @@ import { standInTruth } from '../../src/core/standIn/truth';
 import { trialsFromLog } from '../../src/core/turns/trialsFromLog';
 import { turnsInLog, type TurnLog } from '../../src/core/turns/turnsInLog';
 import { pipit } from '../../src/server/demo/scenario';
+import { headingOf } from '../../src/core/units/ofRobot';
 import { deg } from './support';
 
 const truth = standInTruth(pipit, 7);
@@ -38,7 +39,7 @@ function driven(steps: BenchStep[]): { log: TurnLog; turnedRad: number } {
   return {
     log: {
       tS: Float64Array.from(readings, ({ tS }) => tS),
-      headingRad: Float64Array.from(readings, (one) => signs.heading * one.headingRad),
+      headingRad: Float64Array.from(readings, (one) => signs.heading * (one.headingRad ?? 0)),
       leftMotorDegrees: Float64Array.from(
         readings,
         (one) => signs.leftMotor * one.leftMotorDegrees,
@@ -58,7 +59,7 @@ describe('turns in a robot’s own log', () => {
     const turns = turnsInLog(log);
     expect(turns.map(({ turnedRad: angle }) => Math.sign(angle))).toEqual([1, -1, 1]);
     const sum = turns.reduce((total, one) => total + one.turnedRad, 0);
-    const scale = 1 + truth.robot.gyro.scaleError;
+    const scale = 1 + (headingOf(truth.robot)?.scaleError ?? 0);
     expect(Math.abs(sum - scale * turnedRad)).toBeLessThan(deg(0.4));
     for (const [i, rate] of [120, 60, 150].entries()) {
       expect(Math.abs((turns[i]?.rateRadPerS ?? 0) / deg(rate) - 1)).toBeLessThan(0.08);

@@ -39,7 +39,7 @@ describe('what differs between two records', () => {
       `${fieldName(path, record)}: ${fieldValue(path, value)}`;
     expect(say('robot.body.frontM', 0.115)).toBe('body, to the front: 115 mm');
     expect(say('robot.wheelDiameterM', 0.0562)).toBe('wheel diameter: 56.2 mm');
-    expect(say('robot.gyro.driftRadPerS', 0.0017453)).toBe('heading sensor, drift: 0.1 °/s');
+    expect(say('robot.units.2.behaviour.driftRadPerS', 0.0017453)).toBe('unit H1, drift: 0.1 °/s');
     expect(say('robot.errors.wheelDifference', 0.012)).toBe(
       'assumed to be wrong, right wheel larger by: 1.2 %',
     );

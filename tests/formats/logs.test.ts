@@ -27,8 +27,7 @@ describe('a log in JSON Lines', () => {
       rateRadPerS: 0,
       leftMotorDegrees: 4,
       rightMotorDegrees: -5,
-      distanceM: null,
-      lightPercent: 60,
+      units: { distance_cm: null, light_percent: 60 },
       touch: false,
       volts: 8.1,
     };

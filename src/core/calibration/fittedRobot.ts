@@ -1,4 +1,5 @@
 import type { Robot } from '../robot';
+import { withHeading } from '../units/ofRobot';
 import { withDriveCalibration } from './applyTurns';
 import type { CalibrationValue, TurnsCalibration } from './calibration';
 import { withStops } from './withStops';
@@ -22,8 +23,6 @@ export function fittedRobot(record: Robot, values: readonly CalibrationValue[]):
   const turns = values.find((value) => value.kind === 'turns') ?? null;
   const sized = drive === undefined ? record : withDriveCalibration(record, drive);
   const drifting =
-    drift === undefined
-      ? sized
-      : { ...sized, gyro: { ...sized.gyro, driftRadPerS: drift.driftRadPerS } };
+    drift === undefined ? sized : withHeading(sized, { driftRadPerS: drift.driftRadPerS });
   return { robot: turns === null ? drifting : withStops(drifting, turns), turns };
 }

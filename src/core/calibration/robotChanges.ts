@@ -1,4 +1,6 @@
 import type { Robot } from '../robot';
+import { unitsOf } from '../units/ofRobot';
+import type { Unit } from '../units/unit';
 import type { CalibrationKind } from './calibration';
 
 /** A part of a robot; what was measured with it no longer holds when it is changed. */
@@ -7,6 +9,7 @@ export const ROBOT_PARTS = [
   'motors',
   'heading sensor',
   'distance sensor',
+  'light sensor',
   'battery',
   'wiring',
   'other',
@@ -19,6 +22,16 @@ export interface RobotChange {
   part: RobotPart;
   changedAt: Date;
 }
+
+/** What makes a unit another one for what was measured with it: not its port. */
+const itself = ({ id, label, place, facingRad, behaviour, raw }: Unit) => ({
+  id,
+  label,
+  place,
+  facingRad,
+  behaviour,
+  raw,
+});
 
 const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot) => unknown> = {
   'wheels and track': ({ wheelDiameterM, trackM, build }) => ({
@@ -35,19 +48,16 @@ const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot) => unknown> = {
     right: signs.rightMotor,
     onStop: build.onStop,
   }),
-  'heading sensor': ({ gyro, signs, build }) => ({
-    gyro,
-    sign: signs.heading,
-    units: build.units.filter(({ role }) => role === 'heading sensor').map(({ label }) => label),
+  'heading sensor': (robot) => ({
+    sign: robot.signs.heading,
+    units: unitsOf(robot, 'heading sensor').map(itself),
   }),
-  'distance sensor': ({ distance, build }) => ({
-    distance,
-    units: build.units.filter(({ role }) => role === 'distance sensor').map(({ label }) => label),
-  }),
+  'distance sensor': (robot) => ({ units: unitsOf(robot, 'distance sensor').map(itself) }),
+  'light sensor': (robot) => ({ units: unitsOf(robot, 'light sensor').map(itself) }),
   battery: ({ build }) => build.battery,
-  wiring: ({ build }) => ({
+  wiring: ({ build, units }) => ({
     ports: build.ports,
-    units: build.units.map(({ id, role, port }) => ({ id, role, port })),
+    units: units.map(({ id, kind, port }) => ({ id, kind, port })),
   }),
 };
 

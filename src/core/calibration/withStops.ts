@@ -1,5 +1,6 @@
 import type { Robot } from '../robot';
 import { mean } from '../stats/moments';
+import { headingOf, withHeading } from '../units/ofRobot';
 import { ownStop } from '../turns/ownStop';
 import type { TurnsCalibration } from './calibration';
 
@@ -38,9 +39,9 @@ const stopAt = (robot: Robot, rate: number): number =>
 
 /** The latency of the heading sensor with which simulated turns stop as late as those of the trials. */
 function withLatency(robot: Robot, { rate, beyondRad }: Stop): Robot {
-  const wanted = robot.gyro.latencyS + (beyondRad - stopAt(robot, rate)) / rate;
-  const latencyS = Math.min(LONGEST_LATENCY_S, Math.max(0, wanted));
-  return { ...robot, gyro: { ...robot.gyro, latencyS } };
+  const latencyNow = headingOf(robot)?.latencyS ?? 0;
+  const wanted = latencyNow + (beyondRad - stopAt(robot, rate)) / rate;
+  return withHeading(robot, { latencyS: Math.min(LONGEST_LATENCY_S, Math.max(0, wanted)) });
 }
 
 const withBraking = (robot: Robot, maxAccelerationMPerS2: number): Robot => ({

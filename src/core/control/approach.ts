@@ -1,4 +1,5 @@
 import type { Robot } from '../robot';
+import { lookingAhead } from '../units/ofRobot';
 import type { Controller } from './controller';
 import { PROFILE_SHARE } from './settings';
 import { steeringOf, type StraightStrategy } from './straight/steering';
@@ -21,7 +22,7 @@ export function approach(
   let startS: number | null = null;
   const ramped = { speed: 0 };
   return (now, wheels) => {
-    if (robot.distance === null) return 'no-sensor';
+    if (lookingAhead(robot) === null) return 'no-sensor';
     startS ??= now.timeS;
     const reading = now.distanceM();
     if (reading !== null && reading <= thresholdM) return 'done';

@@ -5,6 +5,7 @@ import { isHalfTurn, turnAngle, wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { gapAhead } from '../simulate/ray';
+import { lookingAhead } from '../units/ofRobot';
 import { obstacles } from './obstacles';
 import type { Table } from './table';
 import type { Route, Step, StepOf } from './route';
@@ -80,18 +81,17 @@ function planApproach(
   robot: Robot,
   table: Table,
 ): PlannedStep {
-  const sensor = robot.distance;
+  const sensor = lookingAhead(robot);
   const problems: PlanProblem[] = [];
   let distanceM = 0;
   if (sensor === null) {
     problems.push('no-distance-sensor');
   } else {
-    const gap =
-      sensor.offsetM +
-      sensor.scale * gapAhead(from, { ...sensor, beamHalfAngleRad: 0 }, obstacles(table));
+    const { offsetM, scale } = sensor.behaviour;
+    const gap = offsetM + scale * gapAhead(from, sensor, 0, obstacles(table));
     if (gap === Infinity) problems.push('nothing-ahead');
     else if (gap <= step.thresholdM) problems.push('already-there');
-    else distanceM = (gap - step.thresholdM) / sensor.scale;
+    else distanceM = (gap - step.thresholdM) / scale;
   }
   const durationS = distanceM / step.speedMPerS + 0.2 + SETTLE_S;
   return {

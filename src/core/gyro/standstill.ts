@@ -1,7 +1,8 @@
 /** What is looked at before a heading is set to zero. */
 export interface GateReading {
   tS: number;
-  headingRad: number;
+  /** Null: the robot has no heading sensor, and its wheels alone tell. */
+  headingRad: number | null;
   leftMotorDegrees: number;
   rightMotorDegrees: number;
   touch: boolean;
@@ -38,7 +39,7 @@ export function standstillGate(readings: readonly GateReading[]): Gate {
     const values = recent.map(of);
     return Math.max(...values) - Math.min(...values);
   };
-  const lostRad = spread(({ headingRad }) => headingRad);
+  const lostRad = spread(({ headingRad }) => headingRad ?? 0);
   const reasons = [
     ...(lostRad > QUIET_RAD_PER_S * GATE_S ? ['it still turns'] : []),
     ...(spread(({ leftMotorDegrees }) => leftMotorDegrees) > QUIET_MOTOR_DEGREES ||

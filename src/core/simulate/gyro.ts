@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { UnitOf } from '../units/unit';
 import type { RandomStream } from './random';
 
 /** A clock that is kept in sums of decimal fractions is off by less than this, in periods. */
@@ -30,7 +30,7 @@ export class Gyro {
 
   /** @param loopPeriodS so long apart it is read, and all samples until then are kept */
   constructor(
-    spec: Robot['gyro'],
+    spec: UnitOf<'heading sensor'>['behaviour'],
     loopPeriodS: number,
     startHeadingRad: number,
     random: RandomStream,

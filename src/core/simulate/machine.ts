@@ -5,17 +5,21 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { obstacles } from '../course/obstacles';
 import type { Table } from '../course/table';
+import { headingOf, lookingAhead } from '../units/ofRobot';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
-import { createDistanceReader } from './distance';
 import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
 import { randomStream } from './random';
 import { Slip } from './slip';
+import type { UnitReader } from './units/reader';
+import { unitReader } from './units/readers';
 import { Wheel } from './wheel';
 
 /** A simulated robot on its table. The program sees only the readings; the pose is the truth. */
 export interface Machine extends Drivable {
   readonly pose: Pose;
+  /** What one of the robot's units reads now; null for nothing, as a lost echo. */
+  readUnit(id: string): number | null;
 }
 
 /** Where the border may be touched, a period of the loop is cut into parts of about this. */
@@ -26,7 +30,8 @@ const ROUNDING_S = 1e-9;
 const ROUNDING_COUNTS = 1e-9;
 
 /**
- * A differential-drive robot with a gyro, encoders and a distance sensor, between table walls.
+ * A differential-drive robot with its units, between table walls. Without a heading sensor its program computes
+ * the heading from the encoders, by the recorded track.
  *
  * Within one period of the program's loop the command is constant, and so the wheels are solved exactly; the
  * pose follows by quadrature of the heading (Gauss with one point: the chord of each period points along the
@@ -41,7 +46,8 @@ class SimulatedMachine implements Machine {
   private loops = 0;
   private readonly left: Wheel;
   private readonly right: Wheel;
-  private readonly gyro: Gyro;
+  private readonly gyro: Gyro | null;
+  private readonly unitReaders = new Map<string, UnitReader | null>();
   private readonly slip: Slip;
   private readonly periodS: number;
   /** One over the true track. */
@@ -62,8 +68,8 @@ class SimulatedMachine implements Machine {
     private readonly robot: Robot,
     private readonly table: Table,
     start: Pose,
-    seed: number,
-    runIndex: number,
+    private readonly seed: number,
+    private readonly runIndex: number,
   ) {
     const { errors, motors, loopPeriodS } = robot;
     this.pose = new FloorPose(start);
@@ -79,17 +85,17 @@ class SimulatedMachine implements Machine {
     this.marginM = this.reachM + motors.maxSpeedMPerS * loopPeriodS;
     this.nearM = 2 * motors.maxSpeedMPerS * loopPeriodS;
     this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
+    const sensor = headingOf(robot);
     const noise = randomStream(seed, runIndex, 'gyro');
-    this.gyro = new Gyro(robot.gyro, loopPeriodS, start.headingRad, noise);
-    const echoes = randomStream(seed, runIndex, 'distance');
-    const readDistance = createDistanceReader(robot, obstacles(table), echoes);
-    this.gyro.sample(start.headingRad);
+    this.gyro = sensor && new Gyro(sensor, loopPeriodS, start.headingRad, noise);
+    this.gyro?.sample(start.headingRad);
+    const ahead = lookingAhead(robot);
     this.readings = {
       timeS: 0,
-      headingRad: this.gyro.readRad(0),
+      headingRad: this.gyro?.readRad(0) ?? 0,
       leftM: 0,
       rightM: 0,
-      distanceM: () => readDistance(this.pose, this.readings.timeS),
+      distanceM: () => (ahead === null ? null : this.readUnit(ahead.id)),
     };
   }
 
@@ -108,7 +114,30 @@ class SimulatedMachine implements Machine {
     if (left.moves || right.moves) this.move(beganS, endsS);
     else this.sampleUntil(endsS, beganS, this.pose.headingRad);
     readings.timeS = endsS;
-    readings.headingRad = this.gyro.readRad(endsS);
+    readings.headingRad =
+      this.gyro === null
+        ? (readings.rightM - readings.leftM) / this.robot.trackM
+        : this.gyro.readRad(endsS);
+  }
+
+  readUnit(id: string): number | null {
+    let read = this.unitReaders.get(id);
+    if (read === undefined) {
+      read = this.newReader(id);
+      this.unitReaders.set(id, read);
+    }
+    return read?.(this.pose, this.readings.timeS) ?? null;
+  }
+
+  private newReader(id: string): UnitReader | null {
+    const unit = this.robot.units.find((one) => one.id === id && one.port !== null);
+    if (unit === undefined) return null;
+    return unitReader(unit, {
+      surfaces: obstacles(this.table),
+      lines: this.table.lines,
+      random: randomStream(this.seed, this.runIndex, `unit: ${id}`),
+      attachmentDegrees: 0,
+    });
   }
 
   private move(beganS: number, endsS: number): void {
@@ -169,13 +198,17 @@ class SimulatedMachine implements Machine {
       const turn = (rightStepM - leftStepM) * perTrack;
       pose.arc((leftStepM + rightStepM) / 2, turn / 2, turn);
       if (pushInside(pose, this.robot.body, this.table)) pose.face();
-      while (this.gyro.nextS <= beganS + untilS + ROUNDING_S) this.gyro.sample(pose.headingRad);
+      const { gyro } = this;
+      while (gyro !== null && gyro.nextS <= beganS + untilS + ROUNDING_S) {
+        gyro.sample(pose.headingRad);
+      }
     }
   }
 
   /** Show the gyro the headings of this period at which its samples are due. */
   private sampleUntil(untilS: number, beganS: number, beganRad: number): void {
     const { gyro } = this;
+    if (gyro === null) return;
     while (gyro.nextS <= untilS + ROUNDING_S) {
       const atEnd = gyro.nextS >= untilS - ROUNDING_S || this.hitWall;
       const isStill = !this.left.moves && !this.right.moves;

@@ -1,7 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
 import type { Segment } from '../course/table';
-import type { DistanceSensor } from '../robot';
+import type { Unit } from '../units/unit';
 
 /** Distance from a point along a direction (of length one) to a segment, or Infinity when it is missed. */
 function alongRay(xM: number, yM: number, dx: number, dy: number, segment: Segment): number {
@@ -58,8 +58,13 @@ export function nearestInBeam(
   return nearest;
 }
 
-/** The true gap that the sensor sees from a pose: the nearest surface in its beam, or Infinity. */
-export function gapAhead(pose: Pose, sensor: DistanceSensor, surfaces: readonly Segment[]): number {
-  const at = toTable(pose, { xM: sensor.aheadM, yM: sensor.leftM });
-  return nearestInBeam(at.xM, at.yM, pose.headingRad, sensor.beamHalfAngleRad, surfaces);
+/** The true gap that a sensor sees from where it sits: the nearest surface in its beam, or Infinity. */
+export function gapAhead(
+  pose: Pose,
+  { place, facingRad }: Pick<Unit, 'place' | 'facingRad'>,
+  beamHalfAngleRad: number,
+  surfaces: readonly Segment[],
+): number {
+  const at = toTable(pose, { xM: place.aheadM, yM: place.leftM });
+  return nearestInBeam(at.xM, at.yM, pose.headingRad + facingRad, beamHalfAngleRad, surfaces);
 }

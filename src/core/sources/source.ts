@@ -43,8 +43,3 @@ export const withErrors = (
   ...one,
   robot: { ...one.robot, errors: { ...one.robot.errors, ...errors } },
 });
-
-export const withGyro = (one: ImaginedRobot, gyro: Partial<Robot['gyro']>): ImaginedRobot => ({
-  ...one,
-  robot: { ...one.robot, gyro: { ...one.robot.gyro, ...gyro } },
-});

@@ -2,7 +2,8 @@ import type { CalibrationValue } from '../calibration/calibration';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
-import { guess, withErrors, withGyro, type Doubt, type ImaginedRobot, type Source } from './source';
+import { headingOf, lookingAhead, withDistance, withHeading } from '../units/ofRobot';
+import { guess, withErrors, type Doubt, type ImaginedRobot, type Source } from './source';
 
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
 const TRACK_AFTER_SQUARE = 0.004;
@@ -15,6 +16,11 @@ const TURNS_SCATTER = deg(1);
 const WHEELS_DIFFER = deg(0.5) * 0.13;
 /** Two degrees at 90°/s, and in proportion to the rate. */
 const STOP_S = 2 / 90;
+
+const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedRobot => ({
+  ...one,
+  robot: change(one.robot),
+});
 
 /**
  * Everything about a robot that may not be as it is computed with, and how well it is known: the deviations
@@ -57,7 +63,10 @@ export const SOURCES: readonly Source[] = [
       values.some(({ kind }) => kind === 'turns')
         ? { sdRobot: SCALE_AFTER_TURNS, measured: true }
         : guess(0.005),
-    imagine: (one, share) => withGyro(one, { scaleError: one.robot.gyro.scaleError + share }),
+    imagine: (one, share) =>
+      onRobot(one, (robot) =>
+        withHeading(robot, { scaleError: (headingOf(robot)?.scaleError ?? 0) + share }),
+      ),
   },
   {
     name: 'drift',
@@ -68,7 +77,9 @@ export const SOURCES: readonly Source[] = [
       return { sdRobot: (drift.high95 - drift.low95) / (2 * 1.96), measured: true };
     },
     imagine: (one, radPerS) =>
-      withGyro(one, { driftRadPerS: one.robot.gyro.driftRadPerS + radPerS }),
+      onRobot(one, (robot) =>
+        withHeading(robot, { driftRadPerS: (headingOf(robot)?.driftRadPerS ?? 0) + radPerS }),
+      ),
   },
   {
     name: 'turns',
@@ -91,13 +102,20 @@ export const SOURCES: readonly Source[] = [
     measuredBy: null,
     doubt: () => guess(0.005),
     imagine: (one, offsetM) =>
-      withDistance(one, ({ offsetM: now }) => ({ offsetM: now + offsetM })),
+      onRobot(one, (robot) =>
+        withDistance(robot, {
+          offsetM: (lookingAhead(robot)?.behaviour.offsetM ?? 0) + offsetM,
+        }),
+      ),
   },
   {
     name: 'scale of the distance sensor',
     measuredBy: null,
     doubt: () => guess(0.01),
-    imagine: (one, share) => withDistance(one, ({ scale }) => ({ scale: scale * (1 + share) })),
+    imagine: (one, share) =>
+      onRobot(one, (robot) =>
+        withDistance(robot, { scale: (lookingAhead(robot)?.behaviour.scale ?? 1) * (1 + share) }),
+      ),
   },
   {
     name: 'place of the start jig',
@@ -118,15 +136,6 @@ export const SOURCES: readonly Source[] = [
     }),
   },
 ];
-
-function withDistance(
-  one: ImaginedRobot,
-  change: (sensor: NonNullable<Robot['distance']>) => Partial<NonNullable<Robot['distance']>>,
-): ImaginedRobot {
-  const { distance } = one.robot;
-  if (distance === null) return one;
-  return { ...one, robot: { ...one.robot, distance: { ...distance, ...change(distance) } } };
-}
 
 /** How well each source is known of a robot, by the calibrations that hold. */
 export const doubtsOf = (values: readonly CalibrationValue[]): Doubt[] =>

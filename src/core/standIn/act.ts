@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { degreesFromRadians } from '../geometry/angle';
 import { randomStream } from '../simulate/random';
 import { benchStepSchema } from './program';
 import { motionFrom, placeAt } from './place';
@@ -28,6 +29,11 @@ export const standInActionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('put-back') }),
   z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
   z.object({ do: z.literal('press-button'), down: z.boolean() }),
+  z.object({
+    do: z.literal('turn-attachment'),
+    unitId: z.string().max(40),
+    angleRad: z.number().min(-20).max(20),
+  }),
   z.object({ do: z.literal('run'), steps: z.array(benchStepSchema).min(1).max(20) }),
   z.object({
     do: z.literal('set-clock'),
@@ -191,6 +197,14 @@ export function act(
     }
     case 'press-button':
       return { ...state, buttonDown: action.down };
+    case 'turn-attachment': {
+      const before = state.attachmentDegrees[action.unitId] ?? 0;
+      const turned = before + degreesFromRadians(action.angleRad);
+      return {
+        ...state,
+        attachmentDegrees: { ...state.attachmentDegrees, [action.unitId]: turned },
+      };
+    }
     case 'run':
       needOn(state, nowS);
       needRest(state, nowS);

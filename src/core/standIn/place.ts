@@ -1,4 +1,5 @@
 import type { Robot } from '../robot';
+import { withHeading } from '../units/ofRobot';
 import { runBenchProgram, type DriveSample } from './program';
 import { lastPlace, motionAt, type Motion, type StandIn } from './state';
 
@@ -51,7 +52,7 @@ export function programSamples(
   const known = simulated.get(key);
   if (known !== undefined) return known;
   const samples = runBenchProgram(
-    { ...robot, gyro: { ...robot.gyro, driftRadPerS: what.driftRadPerS } },
+    withHeading(robot, { driftRadPerS: what.driftRadPerS }),
     what.steps,
     what.seed,
   );

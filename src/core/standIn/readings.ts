@@ -1,6 +1,10 @@
+import type { Segment } from '../course/table';
 import { randomStream } from '../simulate/random';
 import { motorDegreesFromDistance } from '../drive/conversions';
 import { rolledOver } from '../drive/unwrapEncoder';
+import { unitReader } from '../simulate/units/readers';
+import { columnsOf } from '../units/columns';
+import { headingOf, lookingAhead } from '../units/ofRobot';
 import { placeAt } from './place';
 import { busyUntilS, epochAt, motionAt, type StandIn } from './state';
 import type { StandInTruth } from './truth';
@@ -9,15 +13,16 @@ import { walkAt } from './walk';
 /** What a robot tells of its sensors at one moment: raw, with the signs that its build gives them. */
 export interface RawReading {
   tS: number;
-  headingRad: number;
-  rateRadPerS: number;
+  /** Null for a robot without a heading sensor. */
+  headingRad: number | null;
+  rateRadPerS: number | null;
   leftMotorDegrees: number;
   rightMotorDegrees: number;
-  /** Null: no echo. */
-  distanceM: number | null;
-  lightPercent: number;
+  /** The button of the controller. */
   touch: boolean;
   volts: number;
+  /** What its other units read, by the names of their columns and in their units; null: no echo. */
+  units: Record<string, number | null>;
 }
 
 /** Time between two readings of the stand-in. */
@@ -26,13 +31,18 @@ export const READING_PERIOD_S = 0.02;
 const rounded = (value: number, step: number): number =>
   step > 0 ? Math.round(value / step) * step : value;
 
+const roundedTo = (value: number, decimals: number): number => Number(value.toFixed(decimals));
+
 /** What a cold sensor's passing drift has come to since power-up. */
 const warmUpAngle = (truth: StandInTruth, sinceS: number): number =>
   truth.warmUpRadPerS * truth.warmUpS * (1 - Math.exp(-Math.max(0, sinceS) / truth.warmUpS));
 
+/** What a robot without a heading sensor would read, if it had a perfect one. */
+const EXACT = { latencyS: 0, noiseRadPerSqrtS: 0, scaleError: 0 };
+
 /** The heading as the sensor would read it without rounding, counter-clockwise positive. */
 function headingAt(truth: StandInTruth, state: StandIn, tS: number): number {
-  const { gyro } = truth.robot;
+  const gyro = headingOf(truth.robot) ?? EXACT;
   const epoch = epochAt(state, tS);
   const seenS = Math.max(epoch.fromS, tS - gyro.latencyS);
   const heading = placeAt(truth.robot, state, seenS).pose.headingRad;
@@ -58,25 +68,35 @@ export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number
   return truth.fullVolts - 0.5 * (1 - Math.exp(-2 * hours)) - 0.15 * hours - (moving ? 0.25 : 0);
 }
 
-/** The distance that the sensor reads to the flat thing in front, or null without an echo. */
-function distanceAt(
-  truth: StandInTruth,
-  state: StandIn,
-  tS: number,
-  noise: () => number,
-  luck: number,
-) {
-  const sensor = truth.robot.distance;
-  if (sensor === null || state.target === null) return null;
+/** A target is this wide, m: no beam misses it. */
+const TARGET_M = 4;
+
+/** The flat thing in front, as a surface; its distance was told from the sensor that looks ahead. */
+function targetOf({ robot }: StandInTruth, { target }: StandIn): Segment[] {
+  if (target === null) return [];
+  const alongM = target.atM + target.distanceM + (lookingAhead(robot)?.place.aheadM ?? 0);
+  const [cos, sin] = [Math.cos(target.atRad), Math.sin(target.atRad)];
+  const [xM, yM, half] = [alongM * cos, alongM * sin, TARGET_M / 2];
+  return [
+    { x1M: xM + half * sin, y1M: yM - half * cos, x2M: xM - half * sin, y2M: yM + half * cos },
+  ];
+}
+
+/** What the units read that are neither heading sensor nor driven wheel. */
+function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
   const { pose } = placeAt(truth.robot, state, tS);
-  const along = pose.xM * Math.cos(state.target.atRad) + pose.yM * Math.sin(state.target.atRad);
-  const gap = state.target.distanceM - (along - state.target.atM);
-  const facing = Math.cos(pose.headingRad - state.target.atRad);
-  const trueM = gap / Math.max(facing, 0.05);
-  const seen = facing > Math.cos(sensor.beamHalfAngleRad + 0.35) && gap > 0 && trueM <= sensor.maxM;
-  if (!seen || luck < sensor.lostEchoShare) return null;
-  const read = sensor.offsetM + sensor.scale * trueM + sensor.noiseM * noise();
-  return Math.max(sensor.minM, rounded(read, sensor.quantumM));
+  const surfaces = targetOf(truth, state);
+  return Object.fromEntries(
+    columnsOf(truth.robot).flatMap(({ unit, title, column }) => {
+      const random = randomStream(state.seed, index, `reading: ${unit.id}`);
+      const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
+      const read = unitReader(unit, { surfaces, lines: [], random, attachmentDegrees });
+      if (read === null) return [];
+      const value = read(pose, tS);
+      const shown = value === null ? null : roundedTo(value * column.factor, column.decimals);
+      return [[title, shown] as const];
+    }),
+  );
 }
 
 /** All that the stand-in reads at a place of its clock; null while it is switched off. */
@@ -96,16 +116,17 @@ export function readingAt(truth: StandInTruth, state: StandIn, index: number): R
     return robot.build.encodersRollOver ? rolledOver(raw) : raw;
   };
   const rate = (headingRad - before) / READING_PERIOD_S;
+  const sensor = headingOf(robot);
+  const turned = (value: number) => sensor && signs.heading * rounded(value, sensor.quantumRad);
   return {
     tS: Number(tS.toFixed(3)),
-    headingRad: signs.heading * rounded(headingRad, robot.gyro.quantumRad),
-    rateRadPerS: signs.heading * rounded(rate, robot.gyro.quantumRad),
+    headingRad: turned(headingRad),
+    rateRadPerS: turned(rate),
     leftMotorDegrees: motor(place.leftM, signs.leftMotor),
     rightMotorDegrees: motor(place.rightM, signs.rightMotor),
-    distanceM: distanceAt(truth, state, tS, () => random.normal(), random.uniform()),
-    lightPercent: Math.round(truth.floorPercent + 1.2 * random.normal()),
     touch: state.buttonDown,
     volts: rounded(voltsAt(truth, state, tS) + 0.004 * random.normal(), 0.01),
+    units: unitReadings(truth, state, tS, index),
   };
 }
 

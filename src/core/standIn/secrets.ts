@@ -1,6 +1,7 @@
 import { degrees, millimetres, number } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';
+import { headingOf, unitsOf, withHeading } from '../units/ofRobot';
 import { stopPhysics } from '../turns/stopPhysics';
 import type { TurnPoint } from '../turns/trial';
 import type { StandInTruth } from './truth';
@@ -11,8 +12,12 @@ import type { StandInTruth } from './truth';
  */
 export function effectiveStop({ robot }: StandInTruth) {
   const exact = {
-    ...robot,
-    gyro: { ...robot.gyro, noiseRadPerSqrtS: 0, scaleError: 0, quantumRad: 0, driftRadPerS: 0 },
+    ...withHeading(robot, {
+      noiseRadPerSqrtS: 0,
+      scaleError: 0,
+      quantumRad: 0,
+      driftRadPerS: 0,
+    }),
     errors: { ...robot.errors, slipMPerSqrtM: 0 },
   };
   const points = [0.8, 1.2, 1.6, 2.2, 2.8, 3.2].map((rateRadPerS): TurnPoint => {
@@ -31,6 +36,7 @@ export function effectiveStop({ robot }: StandInTruth) {
 /** What was hidden about a stand-in, in words. */
 export function secretsOf(truth: StandInTruth): { name: string; value: string }[] {
   const { robot, signs } = truth;
+  const sensor = headingOf(robot);
   const { lagS, brakingRadPerS2 } = effectiveStop(truth);
   const percentOf = (share: number) => `${number(share * 100, 2)} %`;
   const growing = (sign: number) => (sign > 0 ? 'grows' : 'shrinks');
@@ -40,15 +46,22 @@ export function secretsOf(truth: StandInTruth): { name: string; value: string }[
       name: 'Turning is braked with',
       value: brakingRadPerS2 === null ? '–' : `${degrees(brakingRadPerS2, 0)}/s²`,
     },
-    { name: 'Gyro reads a turn too large by', value: percentOf(robot.gyro.scaleError) },
-    {
-      name: 'Drift when switched on in the hand, about',
-      value: `${number(degreesFromRadians(truth.handDriftRadPerS), 2)} °/s`,
-    },
+    ...(sensor === null
+      ? []
+      : [
+          { name: 'Gyro reads a turn too large by', value: percentOf(sensor.scaleError) },
+          {
+            name: 'Drift when switched on in the hand, about',
+            value: `${number(degreesFromRadians(truth.handDriftRadPerS), 2)} °/s`,
+          },
+        ]),
     { name: 'Track wider than recorded by', value: percentOf(robot.errors.trackScaleError) },
     { name: 'Right wheel larger by', value: percentOf(robot.errors.wheelDifference) },
     { name: 'Wheels larger than recorded by', value: percentOf(robot.errors.wheelScaleError) },
-    { name: 'Distance sensor reads long by', value: millimetres(robot.distance?.offsetM ?? 0) },
+    ...unitsOf(robot, 'distance sensor').map(({ label, behaviour }) => ({
+      name: `Distance sensor ${label} reads long by`,
+      value: millimetres(behaviour.offsetM),
+    })),
     { name: 'Raw heading, turning left', value: growing(signs.heading) },
     { name: 'Raw left motor, rolling forward', value: growing(signs.leftMotor) },
     { name: 'Raw right motor, rolling forward', value: growing(signs.rightMotor) },

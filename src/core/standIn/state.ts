@@ -60,6 +60,8 @@ export const standInSchema = z.object({
   /** A flat thing held or taped in front: its true distance from the sensor when it was put there. */
   target: z.object({ distanceM: z.number(), atM: z.number(), atRad: z.number() }).nullable(),
   buttonDown: z.boolean(),
+  /** How far the motor of each attachment was turned by hand, by unit. */
+  attachmentDegrees: z.record(z.string(), z.number()).default({}),
   /** How often something random was decided: each decision has a stream of its own. */
   decisions: z.number().int(),
   /** Battery charge used, as seconds of standing about. */
@@ -95,6 +97,7 @@ export const newStandIn = (
   motions: [],
   target: null,
   buttonDown: false,
+  attachmentDegrees: {},
   decisions: 0,
   usedS: 0,
   revealed: false,

@@ -1,6 +1,7 @@
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import { robotSchema, type RawSigns, type Robot } from '../robot';
-import { randomStream } from '../simulate/random';
+import { randomStream, type RandomStream } from '../simulate/random';
+import type { Unit } from '../units/unit';
 
 /** What is true of a stand-in robot and hidden from the procedures. */
 export interface StandInTruth {
@@ -17,8 +18,43 @@ export interface StandInTruth {
   reconnectWorks: number;
   reinitialiseWorks: number;
   fullVolts: number;
-  /** Light over the floor, percent. */
-  floorPercent: number;
+}
+
+const drawsOf = (random: RandomStream) => ({
+  between: (low: number, high: number) => low + (high - low) * random.uniform(),
+  either: () => (random.uniform() < 0.5 ? -1 : 1),
+});
+
+/** What is hidden about a unit of each kind; of the other kinds there is nothing. */
+const HIDDEN: Partial<Record<Unit['kind'], (draws: ReturnType<typeof drawsOf>) => object>> = {
+  'heading sensor': ({ between, either }) => ({
+    driftRadPerS: 0,
+    driftSdRadPerS: 0,
+    scaleError: either() * between(0.002, 0.008),
+    latencyS: between(0.01, 0.03),
+    noiseRadPerSqrtS: deg(between(0.008, 0.02)),
+  }),
+  'distance sensor': ({ between }) => ({
+    offsetM: between(-0.004, 0.012),
+    scale: between(0.985, 1.015),
+    noiseM: 0.003,
+    lostEchoShare: 0.02,
+  }),
+  'light sensor': ({ between }) => ({ floorShare: between(0.55, 0.66) }),
+};
+
+/** The first heading and distance sensor draw from the robot's own chance, every other unit from its own. */
+function hiddenUnits(units: readonly Unit[], random: RandomStream, seed: number): unknown[] {
+  const first = ['heading sensor', 'distance sensor'].map((kind) =>
+    units.find((unit) => unit.kind === kind),
+  );
+  return units.map((unit) => {
+    const own = first.includes(unit) ? random : randomStream(seed, 0, `stand-in: ${unit.id}`);
+    return {
+      ...unit,
+      behaviour: { ...unit.behaviour, ...HIDDEN[unit.kind]?.(drawsOf(own)) },
+    };
+  });
 }
 
 /**
@@ -28,26 +64,11 @@ export interface StandInTruth {
  */
 export function standInTruth(record: Robot, seed: number): StandInTruth {
   const random = randomStream(seed, 0, 'stand-in');
-  const between = (low: number, high: number) => low + (high - low) * random.uniform();
-  const either = () => (random.uniform() < 0.5 ? -1 : 1);
+  const { between, either } = drawsOf(random);
   const robot = robotSchema.parse({
     ...record,
     motors: { ...record.motors, lagS: between(0.03, 0.06), maxAccelerationMPerS2: between(2.5, 4) },
-    gyro: {
-      ...record.gyro,
-      driftRadPerS: 0,
-      driftSdRadPerS: 0,
-      scaleError: either() * between(0.002, 0.008),
-      latencyS: between(0.01, 0.03),
-      noiseRadPerSqrtS: deg(between(0.008, 0.02)),
-    },
-    distance: {
-      ...(record.distance ?? {}),
-      offsetM: between(-0.004, 0.012),
-      scale: between(0.985, 1.015),
-      noiseM: 0.003,
-      lostEchoShare: 0.02,
-    },
+    units: hiddenUnits(record.units, random, seed),
     errors: {
       wheelScaleError: -between(0.004, 0.012),
       wheelDifference: either() * between(0.002, 0.007),
@@ -65,6 +86,5 @@ export function standInTruth(record: Robot, seed: number): StandInTruth {
     reconnectWorks: 0.85,
     reinitialiseWorks: 0.8,
     fullVolts: between(8.15, 8.35),
-    floorPercent: between(55, 66),
   };
 }

@@ -1,6 +1,7 @@
 import type { Robot } from '../robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
+import { withHeading } from '../units/ofRobot';
 import { mean, sampleSd } from '../stats/moments';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
@@ -25,15 +26,13 @@ const MEASURED_AFTER_S = 0.4;
 
 /** The same robot without anything random or systematically wrong: for overshoot by design. */
 const exact = (robot: Robot): Robot => ({
-  ...robot,
-  gyro: {
-    ...robot.gyro,
+  ...withHeading(robot, {
     noiseRadPerSqrtS: 0,
     driftRadPerS: 0,
     driftSdRadPerS: 0,
     scaleError: 0,
     quantumRad: 0,
-  },
+  }),
   errors: { wheelScaleError: 0, wheelDifference: 0, trackScaleError: 0, slipMPerSqrtM: 0 },
 });
 

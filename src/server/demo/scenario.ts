@@ -1,7 +1,8 @@
 import { radiansFromDegrees as deg } from '../../core/geometry/angle';
 import { routeSchema, type Route } from '../../core/course/route';
 import { tableSchema, type Table } from '../../core/course/table';
-import { robotSchema, type Robot, type Unit } from '../../core/robot';
+import { robotSchema, type Robot } from '../../core/robot';
+import { withDistance, withHeading } from '../../core/units/ofRobot';
 
 const mission = (
   id: string,
@@ -37,15 +38,6 @@ export const winterGarden: Table = tableSchema.parse({
   ],
 });
 
-const unit = (
-  id: string,
-  role: Unit['role'],
-  label: string,
-  port: string,
-  mounting: string,
-  heightM: number | null = null,
-): Unit => ({ id, role, label, port, mounting, heightM });
-
 /** Pipit as the team has written it down. */
 export const pipit: Robot = robotSchema.parse({
   wheelDiameterM: 0.056,
@@ -54,18 +46,43 @@ export const pipit: Robot = robotSchema.parse({
   encoderCountsPerMotorDegree: 1,
   body: { frontM: 0.11, rearM: 0.06, halfWidthM: 0.08 },
   motors: { maxSpeedMPerS: 0.55, maxAccelerationMPerS2: 1.5, lagS: 0.04 },
-  gyro: { driftSdRadPerS: deg(0.01), noiseRadPerSqrtS: deg(0.02), quantumRad: deg(0.1) },
-  distance: { aheadM: 0.1, noiseM: 0.003, lostEchoShare: 0.02 },
+  units: [
+    { id: 'u1', kind: 'left motor', label: 'M-left', port: 'A', mounting: 'left side' },
+    { id: 'u2', kind: 'right motor', label: 'M-right', port: 'B', mounting: 'right side' },
+    {
+      id: 'u3',
+      kind: 'heading sensor',
+      label: 'H1',
+      port: 'C',
+      place: { heightM: 0.06 },
+      mounting: 'flat, middle of the deck',
+      behaviour: {
+        driftSdRadPerS: deg(0.01),
+        noiseRadPerSqrtS: deg(0.02),
+        quantumRad: deg(0.1),
+      },
+    },
+    {
+      id: 'u4',
+      kind: 'distance sensor',
+      label: 'D3',
+      port: 'D',
+      place: { aheadM: 0.1, heightM: 0.045 },
+      mounting: 'bow, looks ahead',
+      behaviour: { noiseM: 0.003, lostEchoShare: 0.02 },
+    },
+    {
+      id: 'u5',
+      kind: 'light sensor',
+      label: 'L1',
+      port: 'E',
+      place: { aheadM: 0.09, heightM: 0.012 },
+      mounting: 'under the bow',
+    },
+  ],
   errors: { slipMPerSqrtM: 0.0015 },
   signs: { heading: -1, leftMotor: 1, rightMotor: -1 },
   build: {
-    units: [
-      unit('u1', 'left motor', 'M-left', 'A', 'left side'),
-      unit('u2', 'right motor', 'M-right', 'B', 'right side'),
-      unit('u3', 'heading sensor', 'H1', 'C', 'flat, middle of the deck', 0.06),
-      unit('u4', 'distance sensor', 'D3', 'D', 'bow, looks ahead', 0.045),
-      unit('u5', 'light sensor', 'L1', 'E', 'under the bow', 0.012),
-    ],
     battery: 'B1',
     startZeroesHeading: 'yes',
   },
@@ -79,12 +96,22 @@ export const wren: Robot = robotSchema.parse({
   encoderCountsPerMotorDegree: 2,
   body: { frontM: 0.09, rearM: 0.08, halfWidthM: 0.07 },
   motors: { maxSpeedMPerS: 0.7, maxAccelerationMPerS2: 1.8, lagS: 0.03 },
-  gyro: { driftSdRadPerS: deg(0.02), noiseRadPerSqrtS: deg(0.03), quantumRad: deg(1) },
+  units: [
+    { id: 'w1', kind: 'left motor', label: 'left motor' },
+    { id: 'w2', kind: 'right motor', label: 'right motor' },
+    {
+      id: 'w3',
+      kind: 'heading sensor',
+      label: 'H2',
+      behaviour: { driftSdRadPerS: deg(0.02), noiseRadPerSqrtS: deg(0.03), quantumRad: deg(1) },
+    },
+  ],
 });
 
 /** What is true of Pipit and in nobody's notebook: the findings have to find it. */
 export const hiddenPipit: Robot = {
-  ...pipit,
+  // The distance sensor reads long.
+  ...withDistance(pipit, { offsetM: 0.005, noiseM: 0.004 }),
   // Turns stop late; the tired battery makes it worse (see `tired`).
   motors: { ...pipit.motors, lagS: 0.05 },
   // Wheels a little smaller than their nominal size, and not quite alike.
@@ -94,8 +121,6 @@ export const hiddenPipit: Robot = {
     trackScaleError: 0.004,
     slipMPerSqrtM: 0.003,
   },
-  // The distance sensor reads long.
-  distance: pipit.distance && { ...pipit.distance, offsetM: 0.005, noiseM: 0.004 },
 };
 
 /** Pipit on its tired battery: slower to follow, less top speed. */
@@ -105,10 +130,7 @@ export const tired = (robot: Robot): Robot => ({
 });
 
 /** Pipit on the day on which it was carried while starting: the heading sensor drifts. */
-export const drifting = (robot: Robot): Robot => ({
-  ...robot,
-  gyro: { ...robot.gyro, driftRadPerS: deg(0.16) },
-});
+export const drifting = (robot: Robot): Robot => withHeading(robot, { driftRadPerS: deg(0.16) });
 
 export const BY_HAND = { alongSdM: 0.007, acrossSdM: 0.006, headingSdRad: deg(1.1) };
 export const IN_THE_JIG = { alongSdM: 0.0015, acrossSdM: 0.0015, headingSdRad: deg(0.3) };

@@ -1,12 +1,15 @@
+import type { Robot } from '../../core/robot';
+import { SUMMARIES } from '../../core/robotSummary';
 import { CM_PER_S, CM_PER_S2, MILLISECONDS, MM, PLAIN } from '../../ui/units';
 import { F, FieldGroup } from './FieldGroup';
 
 /** Wheels, body, motors. */
-export function DriveFields() {
+export function DriveFields({ robot }: { robot: Robot }) {
   return (
     <>
       <FieldGroup
-        title="Drive"
+        title="Wheels"
+        summary={SUMMARIES.drive(robot)}
         note="As measured with a ruler; the track is the distance between the two wheels."
       >
         <F.Number name="robot.wheelDiameterM" label="Wheel diameter" unit={MM} min={5} max={1000} />
@@ -26,7 +29,7 @@ export function DriveFields() {
           max={10000}
         />
       </FieldGroup>
-      <FieldGroup title="Body" note="From the middle of the axle.">
+      <FieldGroup title="Body" summary={SUMMARIES.body(robot)} note="From the middle of the axle.">
         <F.Number name="robot.body.frontM" label="To the front" unit={MM} min={0} max={2000} />
         <F.Number name="robot.body.rearM" label="To the rear" unit={MM} min={0} max={2000} />
         <F.Number
@@ -39,6 +42,7 @@ export function DriveFields() {
       </FieldGroup>
       <FieldGroup
         title="Motors and program"
+        summary={SUMMARIES.motors(robot)}
         note="How fast the wheels can follow a command, and how often the program gives one."
       >
         <F.Number

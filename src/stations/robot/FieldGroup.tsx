@@ -13,21 +13,37 @@ export interface RobotProps {
   onChange(robot: Robot): void;
 }
 
-/** Values of one part of the robot, with a note on what they are. */
-export function FieldGroup({
-  title,
-  note,
-  children,
-}: {
+/*
+ * The paths of a list whose entries are of several kinds are beyond what types can tell: each says itself what
+ * stands there.
+ */
+export const numberOf = (at: number, path: string) => `robot.units.${at}.${path}` as 'robot.trackM';
+export const textOf = (at: number, path: string) => `robot.units.${at}.${path}` as 'name';
+
+interface Props {
   title: string;
+  /** What its values come to, in a sentence: all that is seen while it is folded. */
+  summary: string;
+  /** What the next procedures ask for and it does not say yet. */
+  wanted?: readonly string[];
   note: string;
   children: ReactNode;
-}) {
+}
+
+/** Values of one part of the robot, folded to a sentence. */
+export function FieldGroup({ title, summary, wanted = [], note, children }: Props) {
   return (
-    <fieldset className={styles.group}>
-      <legend>{title}</legend>
+    <details className={styles.group}>
+      <summary>
+        <h2>{title}</h2> <span>{summary}</span>
+        {wanted.map((what) => (
+          <strong key={what} className={styles.wanted}>
+            {what}
+          </strong>
+        ))}
+      </summary>
       <p className="faint">{note}</p>
       <div className={styles.fields}>{children}</div>
-    </fieldset>
+    </details>
   );
 }

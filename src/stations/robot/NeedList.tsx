@@ -8,10 +8,10 @@ export function NeedList({ needs }: { needs: readonly Need[] }) {
     <section aria-label="What the routes need">
       <h2>What the routes need</h2>
       <ul className={styles.changes}>
-        {needs.map(({ role, plugged, sentence }) => (
-          <li key={role} className={plugged ? undefined : styles.lacking}>
+        {needs.map(({ kind, plugged, sentence }) => (
+          <li key={kind} className={plugged ? undefined : styles.lacking}>
             {plugged ? '' : 'No '}
-            {role}: {sentence}
+            {kind}: {sentence}
           </li>
         ))}
       </ul>

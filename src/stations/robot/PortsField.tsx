@@ -1,28 +1,55 @@
 import { useState } from 'react';
-import { buildSchema } from '../../core/robot';
+import { PORT_CLASSES, type Port, type PortClass } from '../../core/units/port';
+import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
+import styles from './RobotStation.module.css';
 
-/** The controller's ports, typed with commas; what cannot be read yet changes nothing. */
+const MOST = 20;
+const LONGEST = 40;
+
+const TAKES = [
+  { value: '', label: 'any unit' },
+  ...PORT_CLASSES.map((value) => ({ value, label: value })),
+];
+
+/** The controller's ports: their names typed with commas, and what fits into each. */
 export function PortsField({
   ports,
   onChange,
 }: {
-  ports: readonly string[];
-  onChange(ports: string[]): void;
+  ports: readonly Port[];
+  onChange(ports: Port[]): void;
 }) {
-  const [text, setText] = useState(ports.join(', '));
+  const [text, setText] = useState(ports.map(({ name }) => name).join(', '));
+  const rename = (next: string) => {
+    setText(next);
+    const names = next
+      .split(',')
+      .map((name) => name.trim())
+      .filter((name) => name !== '');
+    if (names.length > MOST || names.some((name) => name.length > LONGEST)) return;
+    onChange(names.map((name) => ports.find((port) => port.name === name) ?? { name, takes: [] }));
+  };
+  const take = (at: number, value: string) =>
+    onChange(
+      ports.map((port, i) =>
+        i === at ? { ...port, takes: value === '' ? [] : [value as PortClass] } : port,
+      ),
+    );
   return (
-    <TextField
-      label="Ports of the controller, with commas"
-      value={text}
-      onChange={(next) => {
-        setText(next);
-        const typed = next
-          .split(',')
-          .map((port) => port.trim())
-          .filter((port) => port !== '');
-        if (buildSchema.shape.ports.safeParse(typed).success) onChange(typed);
-      }}
-    />
+    <>
+      <div className={styles.wide}>
+        <TextField label="Ports of the controller, with commas" value={text} onChange={rename} />
+      </div>
+      {ports.map(({ name, takes }, at) => (
+        <Select
+          key={name}
+          label={`${name} takes`}
+          value={takes[0] ?? ''}
+          options={TAKES}
+          onChange={(value) => take(at, value)}
+        />
+      ))}
+    </>
   );
 }

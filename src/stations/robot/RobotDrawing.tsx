@@ -1,13 +1,16 @@
+import { degreesFromRadians } from '../../core/geometry/angle';
 import type { Robot } from '../../core/robot';
 import { number } from '../../core/text/quantities';
+import { UNIT_PARTS } from './units/registry';
 import styles from './RobotStation.module.css';
 
 /** The robot from above, to scale, its front upwards, with the sizes that matter. */
 export function RobotDrawing({ robot }: { robot: Robot }) {
-  const { body, trackM, wheelDiameterM, distance } = robot;
+  const { body, trackM, wheelDiameterM } = robot;
+  const units = robot.units.filter(({ port }) => port !== null);
   const mm = (metres: number) => metres * 1000;
   const side = Math.max(mm(body.halfWidthM), mm(trackM) / 2 + 12) + 30;
-  const front = Math.max(mm(body.frontM), mm(distance?.aheadM ?? 0)) + 60;
+  const front = Math.max(mm(body.frontM), ...units.map(({ place }) => mm(place.aheadM))) + 60;
   const rear = mm(body.rearM) + 50;
   const wheel = (x: number) => (
     <rect
@@ -19,7 +22,6 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
       rx={4}
     />
   );
-  const beam = distance === null ? 0 : Math.tan(Math.min(distance.beamHalfAngleRad, 1)) * 50;
   return (
     <figure className={styles.drawing}>
       <svg
@@ -40,13 +42,19 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
           className={styles.axle}
           d={`M${-mm(trackM) / 2} 0H${mm(trackM) / 2}M0 6V${-mm(body.frontM)}`}
         />
-        <rect className={styles.sensor} x={-9} y={8} width={18} height={18} />
-        {distance !== null && (
-          <g transform={`translate(${-mm(distance.leftM)} ${-mm(distance.aheadM)})`}>
-            <path className={styles.beam} d={`M0 0L${-beam} -50H${beam}Z`} />
-            <rect className={styles.sensor} x={-16} y={-6} width={32} height={12} />
-          </g>
-        )}
+        {units.map((unit) => {
+          const { Mark } = UNIT_PARTS[unit.kind];
+          const { place, facingRad } = unit;
+          return (
+            <g
+              key={unit.id}
+              transform={`translate(${-mm(place.leftM)} ${-mm(place.aheadM)}) rotate(${-degreesFromRadians(facingRad)})`}
+            >
+              <title>{`${unit.label}, ${unit.kind}`}</title>
+              <Mark unit={unit} />
+            </g>
+          );
+        })}
         <text x={6} y={-10}>
           {number(mm(trackM))} mm
         </text>
@@ -55,8 +63,8 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
         </text>
       </svg>
       <figcaption className="faint">
-        From above, to scale, front upwards. Small square: heading sensor
-        {distance === null ? '' : '; cone: distance sensor'}.
+        From above, to scale, front upwards: each unit at its place, distance sensors with their
+        beam.
       </figcaption>
     </figure>
   );

@@ -1,13 +1,16 @@
+import type { Robot } from '../../core/robot';
+import { SUMMARIES } from '../../core/robotSummary';
 import { MM, PERCENT } from '../../ui/units';
-import { BuildFacts, UnitFields } from './BuildFields';
+import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { F, FieldGroup, type RobotProps } from './FieldGroup';
-import { DistanceFields, GyroFields } from './SensorFields';
+import { UnitList } from './UnitList';
 
-function ErrorFields() {
+function ErrorFields({ robot }: { robot: Robot }) {
   return (
     <FieldGroup
       title="What the simulation assumes to be wrong"
+      summary={SUMMARIES.errors(robot)}
       note="How far the real robot is from the figures above. Leave 0 where you do not know."
     >
       <F.Number
@@ -42,17 +45,16 @@ function ErrorFields() {
   );
 }
 
-/** All values of a robot's record, in groups. */
+/** All values of a robot's record: its units first, the rest in groups. */
 export function RobotFields(props: RobotProps) {
+  const { robot } = props;
   return (
     <>
       <F.Text name="name" label="Name" maxLength={80} />
-      <DriveFields />
-      <UnitFields {...props} />
-      <BuildFacts />
-      <GyroFields />
-      <DistanceFields {...props} />
-      <ErrorFields />
+      <UnitList {...props} />
+      <DriveFields robot={robot} />
+      <BuildFacts robot={robot} />
+      <ErrorFields robot={robot} />
     </>
   );
 }

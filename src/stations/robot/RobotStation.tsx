@@ -19,7 +19,6 @@ import { ChangeList } from './ChangeList';
 import { Converter } from './Converter';
 import { NeedList } from './NeedList';
 import { NewRobot } from './NewRobot';
-import { NEW_SENSOR } from './newSensor';
 import { RobotDrawing } from './RobotDrawing';
 import { RobotFields } from './RobotFields';
 import styles from './RobotStation.module.css';
@@ -31,15 +30,6 @@ interface Props {
   /** Saved routes of this robot. */
   routes: Route[];
 }
-
-const sensorsOf = ({ robot }: RobotRecord) =>
-  robot.build.units.filter(({ role }) => role === 'distance sensor').length;
-
-/** Once a distance sensor is among the units, it is on the robot. */
-const withSensor = (before: RobotRecord, after: RobotRecord): RobotRecord =>
-  sensorsOf(after) > sensorsOf(before)
-    ? { ...after, robot: { ...after.robot, distance: after.robot.distance ?? NEW_SENSOR } }
-    : after;
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
 export const RobotStation = (props: Props) => (
@@ -72,7 +62,6 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
           </Button>
         </nav>
       </header>
-      <Converter robot={draft.robot} />
       <div className={styles.columns}>
         <section aria-label="Record">
           <RecordForm
@@ -80,10 +69,11 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
             className={styles.record}
             record={draft}
             schema={robotForm}
-            onChange={(record) => setDraft(withSensor(draft, record))}
+            onChange={setDraft}
           >
             <RobotFields robot={draft.robot} onChange={setRobot} />
           </RecordForm>
+          <Converter robot={draft.robot} />
         </section>
         <aside className={styles.side}>
           <div className={styles.actions}>
@@ -101,7 +91,7 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
           <MendFirst />
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RobotDrawing robot={draft.robot} />
-          <NeedList needs={routeNeeds(routes, draft.robot.build)} />
+          <NeedList needs={routeNeeds(routes, draft.robot)} />
           <p>
             <a href={`/bench/directions?robot=${record.id}`}>Check the directions</a> ·{' '}
             <a href={`/robot/sheet?robot=${record.id}`}>Wiring sheet to print</a>

@@ -1,13 +1,18 @@
 import type { Robot } from '../../core/robot';
+import { millimetres } from '../../core/text/quantities';
+import type { Unit } from '../../core/units/unit';
 import styles from './WiringSheet.module.css';
+
+const named = ({ label, kind }: Unit) => `${label} (${kind})`;
 
 const grows = (sign: 1 | -1) => (sign > 0 ? 'grows' : 'shrinks');
 
 /** The ports and units of a robot on one sheet, to hang beside the table. */
 export function WiringSheet({ name, robot, note }: { name: string; robot: Robot; note: string }) {
-  const { build, signs } = robot;
-  const onPort = (port: string) => build.units.filter((unit) => unit.port === port);
-  const loose = build.units.filter(({ port }) => port === '');
+  const { build, signs, units } = robot;
+  const onPort = (port: string) => units.filter((unit) => unit.port === port);
+  const loose = units.filter(({ port }) => port === null);
+  const notNoted = units.filter(({ port }) => port === '');
   return (
     <article className={styles.sheet}>
       <h1>Wiring of {name}</h1>
@@ -23,7 +28,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
           </tr>
         </thead>
         <tbody>
-          {build.ports.flatMap((port) => {
+          {build.ports.flatMap(({ name: port }) => {
             const units = onPort(port);
             if (units.length === 0) {
               return (
@@ -39,18 +44,17 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
                   {port}
                   {i > 0 && ' (twice!)'}
                 </th>
-                <td>{unit.role}</td>
+                <td>{unit.kind}</td>
                 <td>{unit.label}</td>
-                <td>{unit.heightM === null ? '' : `${Math.round(unit.heightM * 1000)} mm`}</td>
+                <td>{unit.place.heightM === null ? '' : millimetres(unit.place.heightM)}</td>
                 <td>{unit.mounting}</td>
               </tr>
             ));
           })}
         </tbody>
       </table>
-      {loose.length > 0 && (
-        <p>Not plugged in: {loose.map(({ label, role }) => `${label} (${role})`).join(', ')}.</p>
-      )}
+      {loose.length > 0 && <p>Not plugged in: {loose.map(named).join(', ')}.</p>}
+      {notNoted.length > 0 && <p>Plugged in somewhere: {notNoted.map(named).join(', ')}.</p>}
       <p>
         Raw heading {grows(signs.heading)} turning left; left motor {grows(signs.leftMotor)} and
         right motor {grows(signs.rightMotor)} rolling forward.

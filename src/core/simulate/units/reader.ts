@@ -1,0 +1,35 @@
+import type { Segment, Table } from '../../course/table';
+import type { Pose } from '../../geometry/pose';
+import type { RandomStream } from '../random';
+
+/** What there is to be read around a robot. */
+export interface UnitWorld {
+  /** All that a beam or a bumper can meet. */
+  surfaces: readonly Segment[];
+  /** Lines drawn on the floor. */
+  lines: Table['lines'];
+  /** The sensor's own chance. */
+  random: RandomStream;
+  /** How far the motor of an attachment was turned, degrees. */
+  attachmentDegrees: number;
+}
+
+/**
+ * What a unit reads when it sits on a robot at a true pose, in the core's unit (metres, share of full scale,
+ * 1 for pressed, motor degrees); null for nothing (a lost echo).
+ */
+export type UnitReader = (pose: Pose, timeS: number) => number | null;
+
+/** The same reading for as long as the sensor's own period lasts. */
+export function oncePerPeriod(periodS: number, read: (pose: Pose) => number | null): UnitReader {
+  let lastSlot = -1;
+  let last: number | null = null;
+  return (pose, timeS) => {
+    const slot = Math.floor(timeS / periodS + 1e-9);
+    if (slot !== lastSlot) {
+      lastSlot = slot;
+      last = read(pose);
+    }
+    return last;
+  };
+}

@@ -1,0 +1,35 @@
+import type { z } from 'zod';
+import type { PortClass } from './port';
+
+/** What a kind of unit reads, as a column of a log. */
+export interface UnitColumn {
+  /** The name of the column where a robot has one such unit. */
+  alone: string;
+  /** The ending of its name, which says its unit. */
+  ending: string;
+  /** From the core's unit to that of the column. */
+  factor: number;
+  decimals: number;
+}
+
+/** All that is known of a kind of unit, but for how the simulator reads it (simulate/units). */
+export interface UnitKind<Kind extends string = string, Behaviour extends z.ZodType = z.ZodType> {
+  kind: Kind;
+  /** How its units are labelled at first: a letter, and a number behind it. */
+  letter: string;
+  connection: PortClass;
+  /** What it does, as far as it is known. */
+  behaviour: Behaviour;
+  /** A robot has at most one of it in use. */
+  single: boolean;
+  /** Whether it matters which way it looks. */
+  faces: boolean;
+  /** What it would cost not to have one. */
+  lack: string | null;
+  column: UnitColumn | null;
+}
+
+/** Keeps the types of what it is given. */
+export const unitKind = <Kind extends string, Behaviour extends z.ZodType>(
+  kind: UnitKind<Kind, Behaviour>,
+): UnitKind<Kind, Behaviour> => kind;

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { unitKind } from '../kind';
+
+const motor = <Side extends 'left' | 'right'>(side: Side) =>
+  unitKind({
+    kind: `${side} motor` as const,
+    letter: 'M',
+    connection: 'motor',
+    behaviour: z.object({}).prefault({}),
+    single: true,
+    faces: false,
+    lack: 'it does not drive',
+    column: null,
+  });
+
+export const leftMotor = motor('left');
+export const rightMotor = motor('right');

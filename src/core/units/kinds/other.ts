@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { unitKind } from '../kind';
+
+/** Whatever else is on a robot: it has a label and a port, and Corvat knows nothing more of it. */
+export const other = unitKind({
+  kind: 'other',
+  letter: 'X',
+  connection: 'sensor',
+  behaviour: z.object({}).prefault({}),
+  single: false,
+  faces: false,
+  lack: null,
+  column: null,
+});

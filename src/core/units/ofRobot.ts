@@ -1,0 +1,50 @@
+import type { Robot } from '../robot';
+import type { Unit, UnitOf } from './unit';
+
+type WithUnits = Pick<Robot, 'units'>;
+
+/** The units of a kind that are plugged in, in the order of the record. */
+export const unitsOf = <Kind extends Unit['kind']>(
+  { units }: WithUnits,
+  kind: Kind,
+): UnitOf<Kind>[] =>
+  units.filter((unit): unit is UnitOf<Kind> => unit.kind === kind && unit.port !== null);
+
+/** How the heading sensor behaves, or null for a robot that has none. */
+export const headingOf = (robot: WithUnits): UnitOf<'heading sensor'>['behaviour'] | null =>
+  unitsOf(robot, 'heading sensor')[0]?.behaviour ?? null;
+
+/** Half of the angle in which a sensor is said to look ahead. */
+const AHEAD_RAD = Math.PI / 4;
+
+/** The distance sensor that looks where the robot drives, or null. */
+export const lookingAhead = (robot: WithUnits): UnitOf<'distance sensor'> | null =>
+  unitsOf(robot, 'distance sensor').find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ??
+  null;
+
+/** The same robot with something else about the behaviour of one of its units. */
+const withBehaviour = <R extends WithUnits, Kind extends Unit['kind']>(
+  robot: R,
+  of: UnitOf<Kind> | null | undefined,
+  change: Partial<UnitOf<Kind>['behaviour']>,
+): R =>
+  of === null || of === undefined
+    ? robot
+    : {
+        ...robot,
+        units: robot.units.map((unit) =>
+          unit === of ? { ...unit, behaviour: { ...unit.behaviour, ...change } } : unit,
+        ),
+      };
+
+/** The same robot with something else about its heading sensor; one without stays as it is. */
+export const withHeading = <R extends WithUnits>(
+  robot: R,
+  change: Partial<UnitOf<'heading sensor'>['behaviour']>,
+): R => withBehaviour(robot, unitsOf(robot, 'heading sensor')[0], change);
+
+/** The same robot with something else about the distance sensor that looks ahead. */
+export const withDistance = <R extends WithUnits>(
+  robot: R,
+  change: Partial<UnitOf<'distance sensor'>['behaviour']>,
+): R => withBehaviour(robot, lookingAhead(robot), change);

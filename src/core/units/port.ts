@@ -1,0 +1,14 @@
+import { z } from 'zod';
+import { label } from './label';
+
+/** What fits into a port, and what a unit is plugged in by. */
+export const PORT_CLASSES = ['motor', 'sensor', 'bus', 'analogue', 'arm'] as const;
+export type PortClass = (typeof PORT_CLASSES)[number];
+
+/** A port of the controller. */
+export const portSchema = z.object({
+  name: label.min(1, 'expected a name'),
+  takes: z.array(z.enum(PORT_CLASSES)).default([]).describe('empty: any unit'),
+});
+
+export type Port = z.output<typeof portSchema>;

@@ -1,0 +1,25 @@
+import { attachment } from './kinds/attachment';
+import { distance } from './kinds/distance';
+import { heading } from './kinds/heading';
+import { light } from './kinds/light';
+import { leftMotor, rightMotor } from './kinds/motors';
+import { other } from './kinds/other';
+import { touch } from './kinds/touch';
+import type { UnitKind } from './kind';
+
+/** Every kind of unit, in the order in which they are offered. */
+export const KINDS = [
+  leftMotor,
+  rightMotor,
+  heading,
+  distance,
+  light,
+  touch,
+  attachment,
+  other,
+] as const;
+
+export type UnitKindName = (typeof KINDS)[number]['kind'];
+
+export const kindOf = (name: UnitKindName): UnitKind<UnitKindName> =>
+  KINDS.find(({ kind }) => kind === name) ?? other;

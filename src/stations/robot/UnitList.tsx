@@ -1,0 +1,64 @@
+import { ulid } from 'ulid';
+import { sensorSentence, wantedOf } from '../../core/robotSummary';
+import { KINDS } from '../../core/units/registry';
+import type { Unit } from '../../core/units/unit';
+import { misplugged, portSentence } from '../../core/wiring';
+import { Button } from '../../ui/Button';
+import { Notice } from '../../ui/Notice';
+import { F, FieldGroup, type RobotProps } from './FieldGroup';
+import { PortsField } from './PortsField';
+import styles from './RobotStation.module.css';
+import { UnitRow } from './UnitRow';
+
+/** Both wheels are there from the start. */
+const ADDED = KINDS.map(({ kind }) => kind).filter((kind) => !/^(left|right) motor$/.test(kind));
+
+/** Motors and sensors as labelled units with their ports. */
+export function UnitList({ robot, onChange }: RobotProps) {
+  const { build } = robot;
+  const setUnits = (units: Unit[]) => onChange({ ...robot, units });
+  const add = async (kind: Unit['kind']) => {
+    const { newUnit } = await import('../../core/units/newUnit');
+    setUnits([...robot.units, newUnit(ulid(), kind, robot.units)]);
+  };
+  return (
+    <section aria-label="Motors and sensors" className={styles.units}>
+      <h2>Motors and sensors</h2>
+      <p className="faint">
+        {sensorSentence(robot)} {portSentence(robot)}
+      </p>
+      {misplugged(robot).map((sentence) => (
+        <Notice key={sentence} tone="careful">
+          {sentence}
+        </Notice>
+      ))}
+      {F.useNow().robot.units.map((unit, at) => (
+        <UnitRow
+          key={unit.id}
+          {...{ at, unit }}
+          ports={build.ports}
+          onChange={(changed) => setUnits(robot.units.map((one, i) => (i === at ? changed : one)))}
+          onRemove={() => setUnits(robot.units.filter(({ id }) => id !== unit.id))}
+        />
+      ))}
+      <div className={styles.actions} role="group" aria-label="Add a unit">
+        {ADDED.map((kind) => (
+          <Button key={kind} onClick={() => void add(kind)}>
+            + {kind}
+          </Button>
+        ))}
+      </div>
+      <FieldGroup
+        title="Ports"
+        summary={`${build.ports.map(({ name }) => name).join(', ')}.`}
+        wanted={wantedOf(robot).ports}
+        note="A unit in a port that does not take it is said above."
+      >
+        <PortsField
+          ports={build.ports}
+          onChange={(ports) => onChange({ ...robot, build: { ...build, ports } })}
+        />
+      </FieldGroup>
+    </section>
+  );
+}

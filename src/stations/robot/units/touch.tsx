@@ -1,0 +1,20 @@
+import { MM } from '../../../ui/units';
+import { F, numberOf } from '../FieldGroup';
+import styles from '../RobotStation.module.css';
+import type { UnitParts } from './unitParts';
+
+const Fields = ({ at }: { at: number }) => (
+  <F.Number
+    name={numberOf(at, 'behaviour.reachM')}
+    label="Pressed within"
+    unit={MM}
+    min={0.5}
+    max={50}
+  />
+);
+
+const Mark = () => (
+  <path className={styles.sensor} d="M-12 2H12V8H-12ZM-8 -3H8V2H-8Z" strokeLinejoin="round" />
+);
+
+export const touch: UnitParts = { Fields, Mark };
