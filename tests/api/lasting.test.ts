@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest';
 import { ulid } from 'ulid';
 import { QueryTypes } from 'sequelize';
 import { SequelizeStorage } from 'umzug';
+import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
 import { pipit } from '../../src/server/demo/scenario';
 import { findRobot } from '../../src/server/stores/robots';
 import { listStillChecks } from '../../src/server/stores/stillChecks';
@@ -64,8 +65,10 @@ describe('what survives', () => {
       await new SequelizeStorage({ ...db, tableName: 'migration' }).logMigration({
         name: '0001-first-tables',
       });
-      // A robot as it was written before there were signs and ports.
-      const { signs: _signs, build: _build, ...before } = pipit;
+      // A robot as it was written before there were signs, ports and units.
+      const { signs: _signs, build: _build, units: _units, ...sizes } = pipit;
+      const sensors = { gyro: { driftRadPerS: 0.001 }, distance: { aheadM: 0.08 } };
+      const before = { ...sizes, ...sensors };
       const [teamId, id] = [ulid(), ulid()];
       await db.models.team.create({ id: teamId, version: 1, name: 'Quillon Yard' });
       await db.models.robot.create({ id, version: 1, teamId, name: 'Pipit', robot: before });
@@ -73,10 +76,11 @@ describe('what survives', () => {
       expect(await migrate(db)).toEqual([]);
       const robot = await findRobot(db, id);
       expect(robot?.robot).toMatchObject({
-        ...before,
+        ...sizes,
         signs: { heading: 1 },
-        build: { units: [] },
       });
+      expect(robot && headingOf(robot.robot)).toMatchObject(sensors.gyro);
+      expect(robot && lookingAhead(robot.robot)?.place).toMatchObject(sensors.distance);
       expect(await listStillChecks(db, id)).toEqual([]);
       await db.sequelize.query("INSERT INTO migration (name) VALUES ('9999-from-the-future')");
       await expect(migrate(db)).rejects.toThrow(/newer Corvat/);

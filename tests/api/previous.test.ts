@@ -5,6 +5,8 @@ import { openDatabase } from '../../src/server/database';
 import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { columnName } from '../../src/server/models';
 import { unpackColumn } from '../../src/server/packedColumn';
+import { robotSchema } from '../../src/core/robot';
+import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
 import { recordedText } from '../support/recorded';
 import { wipe } from '../support/wipe';
 
@@ -32,6 +34,44 @@ async function everything(): Promise<Line[]> {
   return lines.slice(1, -1);
 }
 
+interface OldRobot {
+  gyro: object;
+  distance: { aheadM: number; leftM: number } | null;
+  build: { ports: string[]; units: Record<string, unknown>[] };
+}
+
+/** A robot of the version before has all that it had; its sensors stand in its list of units. */
+function robotIsThere(after: unknown, { gyro, distance, build, ...rest }: OldRobot): void {
+  const robot = robotSchema.parse(after);
+  const { units: _units, ports, ...built } = build;
+  expect(robot).toMatchObject({ ...rest, build: built });
+  expect(robot.build.ports.map(({ name }) => name)).toEqual(ports);
+  expect(headingOf(robot)).toEqual(gyro);
+  for (const { id, role, label, port, mounting, heightM } of build.units) {
+    const unit = robot.units.find((one) => one.id === id);
+    expect(unit).toMatchObject({ kind: role, label, port, mounting, place: { heightM } });
+  }
+  if (distance === null) return;
+  const { aheadM, leftM, ...behaviour } = distance;
+  expect(lookingAhead(robot)).toMatchObject({ place: { aheadM, leftM }, behaviour });
+}
+
+/** What holds a robot, and the record without it. */
+function withoutRobot({ table, row }: Line): { rest: object; robot: unknown } {
+  if (table === 'robot') return { rest: { ...row, robot: undefined }, robot: row.robot };
+  if (table !== 'standIn') return { rest: row, robot: undefined };
+  const state = row.state as Record<string, unknown>;
+  return { rest: { ...row, state: { ...state, record: undefined } }, robot: state.record };
+}
+
+function isThere(line: Line, row: Record<string, unknown> | undefined): void {
+  const told = `${line.table} ${String(line.row.id)}`;
+  const { rest, robot } = withoutRobot(line);
+  const after = withoutRobot({ table: line.table, row: row ?? {} });
+  expect(after.rest, told).toMatchObject(rest);
+  if (robot !== undefined) robotIsThere(after.robot, robot as OldRobot);
+}
+
 /** Every record is there with all that it held; the readings of each log are the same to the last digit. */
 function nothingIsLost(after: readonly Line[]): void {
   const idOf = ({ table, row }: Line) => `${table} ${String(row.id ?? row.number)}`;
@@ -47,8 +87,7 @@ function nothingIsLost(after: readonly Line[]): void {
   let readings = 0;
   for (const line of before) {
     if (line.table !== 'benchLogPiece') {
-      if (line.row.id !== undefined)
-        expect(there.get(idOf(line)), idOf(line)).toMatchObject(line.row);
+      if (line.row.id !== undefined) isThere(line, there.get(idOf(line)));
       continue;
     }
     const { logId, number, data } = line.row;

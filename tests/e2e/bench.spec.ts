@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { halfHourLog } from '../../scripts/lib/longLog';
 import type { Page } from '@playwright/test';
 import { effectiveStop } from '../../src/core/standIn/secrets';
-import { expect, open, test } from './corvat';
+import { expect, open, test, unfold } from './corvat';
 import { act, data, pass, WREN } from './standIn';
 /** A whole still check on the stepped clock. */
 async function checkStill(page: Page, lengthS = 70): Promise<void> {
@@ -186,6 +186,7 @@ test('the direction check finds what the record has wrong, and puts it right', a
   corvat: page,
 }) => {
   await open(page, '/robot');
+  await unfold(page, 'Directions and build');
   await page.getByRole('group', { name: 'Raw heading, turning left' }).getByLabel('grows').check();
   await page.getByRole('button', { name: 'Save the robot' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();

@@ -220,9 +220,8 @@ test('a port used twice is flagged; a change of wheels marks what rests on them'
   corvat: page,
 }) => {
   await open(page, `/robot?robot=${WREN}`);
-  await page.getByRole('button', { name: '+ Unit' }).click();
-  const unit = page.getByRole('group', { name: /^(new|unit|Unit)/ }).last();
-  await expect(unit).toBeVisible();
+  await page.getByRole('button', { name: '+ light sensor' }).click();
+  await expect(page.getByRole('group', { name: 'L1' })).toBeVisible();
   await open(page, '/robot');
   await page.getByRole('group', { name: 'D3' }).getByLabel('Port').selectOption('C');
   await expect(page.getByText(/Port C is used twice \(H1, D3\)/)).toBeVisible();
@@ -231,7 +230,7 @@ test('a port used twice is flagged; a change of wheels marks what rests on them'
   await open(page, '/robot/sheet');
   await expect(page.getByRole('row', { name: /C \(twice!\)/ })).toBeVisible();
   await open(page, '/robot');
-  await page.getByRole('group', { name: 'D3' }).getByLabel('Port').selectOption('');
+  await page.getByRole('group', { name: 'D3' }).getByLabel('Port').selectOption('not plugged in');
   await expect(page.getByRole('region', { name: 'What the routes need' })).toContainText(
     /No distance sensor: 1 step needs it/,
   );

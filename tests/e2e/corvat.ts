@@ -50,6 +50,10 @@ export async function open(page: Page, path: string): Promise<void> {
   await ready(page);
 }
 
+/** Unfold a part of a robot's record. */
+export const unfold = (page: Page, part: string): Promise<void> =>
+  page.locator('summary').filter({ hasText: part }).click();
+
 /** Start a series in the interface; ends on its logging screen. */
 export async function startSeries(page: Page, trying: string, planned = 10): Promise<void> {
   await open(page, '/runs');

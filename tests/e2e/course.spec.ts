@@ -1,4 +1,4 @@
-import { expect, open, test } from './corvat';
+import { expect, open, test, unfold } from './corvat';
 
 const sentences = (page: import('@playwright/test').Page) =>
   page.getByRole('list', { name: 'Steps of the route' }).getByRole('listitem');
@@ -135,16 +135,17 @@ test('motor degrees, distance and heading stand side by side; a record changed e
 
   const other = await context.newPage();
   await open(other, '/robot');
-  const save = (tab: typeof page, track: string) =>
-    tab
-      .getByLabel('Track width')
-      .fill(track)
-      .then(() => tab.getByRole('button', { name: 'Save the robot' }).click());
+  const save = async (tab: typeof page, track: string) => {
+    await unfold(tab, 'Wheels');
+    await tab.getByLabel('Track width').fill(track);
+    await tab.getByRole('button', { name: 'Save the robot' }).click();
+  };
   await save(other, '133');
   await expect(other.getByText('Saved.')).toBeVisible();
   await save(page, '134');
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('133 mm');
   await dialog.getByRole('button', { name: 'Take all of theirs' }).click();
+  await expect(page.getByLabel('Track width')).toBeVisible();
   await expect(page.getByLabel('Track width')).toHaveValue('133');
 });

@@ -1,4 +1,4 @@
-import { expect, open, ready, startSeries, test } from './corvat';
+import { expect, open, ready, startSeries, test, unfold } from './corvat';
 import { WREN } from './standIn';
 
 /** In a second window, its own name in the browser's storage. */
@@ -35,12 +35,14 @@ test('what was changed of a robot and a table, and not saved, comes back with th
   corvat: page,
 }) => {
   await open(page, '/robot');
+  await unfold(page, 'Wheels');
   const track = page.getByLabel('Track width');
   const before = await track.inputValue();
   await track.fill('141');
   await open(page, '/');
   await open(page, '/robot');
   await expect(track).toHaveValue('141');
+  await unfold(page, 'Wheels');
   await page.getByRole('button', { name: 'Back to what is saved' }).click();
   await expect(track).toHaveValue(before);
   // What is refused stays in sight, and nothing is saved until it is mended.
@@ -68,6 +70,7 @@ test('who types before a kept draft is found keeps what was typed, and is offere
   corvat: page,
 }) => {
   await open(page, '/robot');
+  await unfold(page, 'Wheels');
   const track = page.getByLabel('Track width');
   const before = await track.inputValue();
   await track.fill('141');
@@ -79,6 +82,7 @@ test('who types before a kept draft is found keeps what was typed, and is offere
   });
   await open(page, '/robot');
   await expect(track).toHaveValue(before);
+  await unfold(page, 'Wheels');
   await page.getByLabel('Wheel diameter').fill('57');
   letGo();
   await expect(page.getByText(/changed in another window as well/)).toBeVisible();
@@ -113,12 +117,42 @@ test('what a record refuses is said at its field, and nothing is saved until it 
   await page.getByRole('button', { name: 'Back to what is saved' }).click();
 });
 
-test('a distance sensor among the units is on the robot', async ({ corvat: page }) => {
-  await open(page, '/robot?robot=01DEMB00000000000000000002');
-  await page.getByRole('button', { name: '+ Unit' }).click();
-  await page.getByLabel('What', { exact: true }).last().selectOption('distance sensor');
-  await expect(page.getByLabel('Ahead of the axle')).toBeVisible();
-  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+test('a unit is added, placed, told how programs read it, made another kind, and is in the drawing', async ({
+  corvat: page,
+}) => {
+  await open(page, `/robot?robot=${WREN}`);
+  const drawing = page.getByRole('img', { name: /robot from above/ });
+  await page.getByRole('button', { name: '+ distance sensor' }).click();
+  const unit = page.getByRole('group', { name: 'D1' });
+  await unit.getByRole('button', { name: 'More of D1' }).click();
+  await unit.getByLabel('Ahead of the axle').fill('85');
+  await unit.getByLabel('Looks to the left by').fill('90');
+  await unit.getByLabel('Programs read it').selectOption('volts');
+  await unit.getByLabel('Full scale').fill('3.3');
+  await unit.getByLabel('falls').check();
+  await expect(drawing.getByText('D1, distance sensor')).toHaveCount(1);
+  await expect(page.getByText('1 distance sensor.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'Save the robot' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await unit.getByRole('button', { name: 'More of D1' }).click();
+  await expect(unit.getByLabel('Ahead of the axle')).toHaveValue('85');
+  await expect(unit.getByLabel('Full scale')).toHaveValue('3.3');
+  await expect(unit.getByLabel('falls')).toBeChecked();
+  // As another kind it keeps its place, and behaves as that kind does.
+  await unit.getByLabel('What').selectOption('light sensor');
+  await expect(unit.getByLabel('Width of its spot')).toHaveValue('12');
+  await expect(unit.getByLabel('Ahead of the axle')).toHaveValue('85');
+  await unfold(page, 'Ports');
+  await unit.getByLabel('Port').selectOption('A');
+  await page.getByLabel('A takes').selectOption('motor');
+  await expect(page.getByText('D1 (sensor) is on port A, which takes motor.')).toBeVisible();
+  await unit.getByRole('button', { name: 'Remove D1' }).click();
+  await expect(drawing.getByText('D1, distance sensor')).toHaveCount(0);
+  await page.getByLabel('A takes').selectOption('any unit');
+  await page.getByRole('button', { name: 'Save the robot' }).click();
+  await expect(page.getByText('Saved.').last()).toBeVisible();
 });
 
 test('series, routes and the team get other names; what is archived can be taken back', async ({

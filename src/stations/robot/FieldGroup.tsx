@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Robot } from '../../core/robot';
 import type { RobotRecord } from '../../formats/records';
 import { fieldsOf } from '../../ui/recordForm';
+import { useUnfolded } from './useUnfolded';
 import styles from './RobotStation.module.css';
 
 /** The fields of a robot's record. */
@@ -32,8 +33,13 @@ interface Props {
 
 /** Values of one part of the robot, folded to a sentence. */
 export function FieldGroup({ title, summary, wanted = [], note, children }: Props) {
+  const [open, unfold] = useUnfolded(title);
   return (
-    <details className={styles.group}>
+    <details
+      className={styles.group}
+      open={open}
+      onToggle={({ currentTarget }) => unfold(currentTarget.open)}
+    >
       <summary>
         <h2>{title}</h2> <span>{summary}</span>
         {wanted.map((what) => (

@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import type { Port } from '../../core/units/port';
 import { PORT_CLASSES } from '../../core/units/port';
 import { KINDS, kindOf } from '../../core/units/registry';
@@ -8,6 +8,7 @@ import { Select } from '../../ui/Select';
 import { DEG, MM, PLAIN } from '../../ui/units';
 import { F, numberOf, textOf } from './FieldGroup';
 import styles from './RobotStation.module.css';
+import { useUnfolded } from './useUnfolded';
 import { UNIT_PARTS } from './units/registry';
 
 const KIND_OPTIONS = KINDS.map(({ kind }) => ({ value: kind, label: kind }));
@@ -110,7 +111,7 @@ function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChan
 
 /** One motor or sensor: what it is and where it is plugged in; the rest unfolds. */
 export function UnitRow({ at, unit, ports, onChange, onRemove }: Props) {
-  const [open, setOpen] = useState(false);
+  const [open, unfold] = useUnfolded(unit.id);
   const details = useId();
   const names = ports.map(({ name }) => name);
   const offered = [
@@ -146,7 +147,7 @@ export function UnitRow({ at, unit, ports, onChange, onRemove }: Props) {
         aria-label={`More of ${unit.label}`}
         aria-expanded={open}
         aria-controls={open ? details : undefined}
-        onClick={() => setOpen(!open)}
+        onClick={() => unfold(!open)}
       >
         {open ? 'Less' : 'More'}
       </Button>
