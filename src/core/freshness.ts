@@ -1,5 +1,5 @@
 import { daysBetween } from './text/dates';
-import { teamZone } from './text/zone';
+import { teamZone } from './text/manner';
 
 /** How far a station's knowledge can be relied on, by the age of what it rests on. */
 export interface Freshness {

@@ -1,5 +1,5 @@
 import type { Robot } from './robot';
-import { counted, millimetres, number, percent, shortNumber } from './text/quantities';
+import { counted, errorLength, number, percent, shortNumber, benchSpeed } from './text/quantities';
 import { KINDS } from './units/registry';
 import { unitsOf } from './units/ofRobot';
 
@@ -8,18 +8,18 @@ const grows = (sign: 1 | -1): string => (sign > 0 ? 'grows' : 'shrinks');
 /** Every part of a robot's record in one sentence, for where its values are folded away. */
 export const SUMMARIES = {
   drive: ({ build, wheelDiameterM, trackM, gearRatio }: Robot): string =>
-    `${build.drivenWheels === 2 ? 'Two' : 'Four'} driven wheels, ${millimetres(wheelDiameterM)}, ${millimetres(trackM)} apart${
+    `${build.drivenWheels === 2 ? 'Two' : 'Four'} driven wheels, ${errorLength(wheelDiameterM)}, ${errorLength(trackM)} apart${
       gearRatio === 1 ? '' : `, ${shortNumber(gearRatio, 3)} motor turns each`
     }.`,
   body: ({ body }: Robot): string =>
-    `${millimetres(body.frontM + body.rearM)} long, ${millimetres(2 * body.halfWidthM)} wide.`,
+    `${errorLength(body.frontM + body.rearM)} long, ${errorLength(2 * body.halfWidthM)} wide.`,
   motors: ({ motors, loopPeriodS }: Robot): string =>
-    `Up to ${number(motors.maxSpeedMPerS * 100)} cm/s, follow within ${number(motors.lagS * 1000)} ms; a command every ${number(loopPeriodS * 1000)} ms.`,
+    `Up to ${benchSpeed(motors.maxSpeedMPerS, -1)}, follow within ${number(motors.lagS * 1000)} ms; a command every ${number(loopPeriodS * 1000)} ms.`,
   directions: ({ signs, build }: Robot): string =>
     `Heading ${grows(signs.heading)} turning left; motors: left ${grows(signs.leftMotor)}, right ${grows(signs.rightMotor)} rolling forward. On a stop they ${build.onStop}.`,
   errors: ({ errors }: Robot): string =>
     [errors.wheelScaleError, errors.wheelDifference, errors.trackScaleError].every((e) => e === 0)
-      ? `Nothing but slip, ${millimetres(errors.slipMPerSqrtM)} after 1 m.`
+      ? `Nothing but slip, ${errorLength(errors.slipMPerSqrtM)} after 1 m.`
       : `Wheels ${percent(errors.wheelScaleError)}, right over left ${percent(errors.wheelDifference)}, track ${percent(errors.trackScaleError)}.`,
 } as const;
 

@@ -1,5 +1,6 @@
+import { errorFigure, errorScale, fineDecimals } from '../core/text/lengths';
 import { degreesFromRadians } from '../core/geometry/angle';
-import { shortNumber } from '../core/text/quantities';
+import { shortNumber, benchSpeed, headingFigure, headingText } from '../core/text/quantities';
 
 /** Names of parts of a record, as the screens call them. */
 const PARTS: Record<string, string> = {
@@ -83,6 +84,12 @@ interface UnitWords {
   show(value: number): string;
 }
 
+const small = (suffix: RegExp, moreDecimals: number): UnitWords => ({
+  suffix,
+  show: (value) =>
+    `${shortNumber(errorFigure(value), fineDecimals() + moreDecimals)} ${errorScale().label}`,
+});
+
 const scaled = (suffix: RegExp, factor: number, unit: string): UnitWords => ({
   suffix,
   show: (value) => `${shortNumber(value * factor, 3)} ${unit}`,
@@ -90,14 +97,16 @@ const scaled = (suffix: RegExp, factor: number, unit: string): UnitWords => ({
 
 /** Units by the ending of a name, the longest first. */
 const UNITS: UnitWords[] = [
-  scaled(/MPerSqrtM$/, 1000, 'mm'),
-  scaled(/MPerS2$/, 100, 'cm/s²'),
-  scaled(/MPerS$/, 100, 'cm/s'),
+  small(/MPerSqrtM$/, 2),
+  { suffix: /MPerS2$/, show: (v) => `${benchSpeed(v, 2)}²` },
+  { suffix: /MPerS$/, show: (v) => benchSpeed(v, 2) },
   { suffix: /RadPerSqrtS$/, show: (v) => `${shortNumber(degreesFromRadians(v), 4)} °/√s` },
+  { suffix: /(?<=^drift)RadPerS$/, show: (v) => `${shortNumber(headingFigure(v), 4)} °/s` },
   { suffix: /RadPerS$/, show: (v) => `${shortNumber(degreesFromRadians(v), 4)} °/s` },
+  { suffix: /(?<=^(h|endH)eading)Rad$/, show: (v) => headingText(v, 2) },
   { suffix: /Rad$/, show: (v) => `${shortNumber(degreesFromRadians(v), 2)}°` },
   scaled(/(Error|Difference|Share)$/, 100, '%'),
-  scaled(/M$/, 1000, 'mm'),
+  small(/M$/, 2),
   scaled(/S$/, 1000, 'ms'),
   scaled(/V$/, 1, 'V'),
 ];

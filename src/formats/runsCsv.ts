@@ -1,9 +1,11 @@
+import { headingFigure, turnSign } from '../core/text/quantities';
+import { errorFigure, errorScale, fineDecimals } from '../core/text/lengths';
 import { instantIn } from '../core/text/dates';
-import { teamZone } from '../core/text/zone';
+import { teamZone } from '../core/text/manner';
 import { parseDecimal } from '../core/text/decimal';
 import Papa from 'papaparse';
 import { delimiterOf } from './delimiter';
-import { degreesFromRadians, radiansFromDegrees, wrap } from '../core/geometry/angle';
+import { radiansFromDegrees, wrap } from '../core/geometry/angle';
 import type { Mission } from '../core/course/table';
 import type { SavedRun } from './records';
 
@@ -13,9 +15,9 @@ export const FIELDS = {
   placedBy: 'Placed by',
   battery: 'Battery (label)',
   batteryV: 'Battery (V)',
-  endXMm: 'End x (mm)',
-  endYMm: 'End y (mm)',
-  endHeadingDeg: 'End heading (°)',
+  endX: 'End x',
+  endY: 'End y',
+  endHeading: 'End heading (°)',
   worked: 'Worked (1 or 0)',
   cause: 'Cause',
   note: 'Note',
@@ -76,14 +78,24 @@ export function readCsvTable(bytes: Uint8Array): CsvTable {
 
 const plain = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '');
 
+const LENGTH_ENDINGS = ['mm', 'cm', 'm', 'in', 'inch', 'inches'];
+const inUnits = (name: string) => LENGTH_ENDINGS.map((ending) => name + ending);
+
 const GUESSES: Record<keyof typeof FIELDS, string[]> = {
   happenedAt: ['happenedat', 'time', 'when', 'datetime'],
   placedBy: ['placedby', 'operator', 'who'],
   battery: ['battery', 'batterylabel'],
   batteryV: ['batteryv', 'volts', 'voltage'],
-  endXMm: ['endxmm', 'xmm', 'endx', 'x'],
-  endYMm: ['endymm', 'ymm', 'endy', 'y'],
-  endHeadingDeg: ['endheadingdeg', 'headingdeg', 'endheading', 'heading'],
+  endX: ['endx', 'x', ...inUnits('endx'), ...inUnits('x')],
+  endY: ['endy', 'y', ...inUnits('endy'), ...inUnits('y')],
+  endHeading: [
+    'endheadingdeg',
+    'headingdeg',
+    'endheading',
+    'heading',
+    'endheadingrightdeg',
+    'headingrightdeg',
+  ],
   worked: ['worked', 'success', 'ok'],
   cause: ['cause'],
   note: ['note', 'notes', 'comment'],
@@ -184,6 +196,17 @@ function parseText(cell: string, column: string, max: number): string | null {
   return text === '' ? null : text;
 }
 
+/** How many of the unit that a heading line says make a metre; one that says none is in the team's. */
+function unitsPerMetreOf(column: string): number {
+  const [, unit] = /(?:^|[^a-z])(mm|cm|m|in|inch|inches)[)\]]?$/i.exec(column.trim()) ?? [];
+  const known: Record<string, number> = { mm: 1000, cm: 100, m: 1 };
+  if (unit === undefined) return errorScale().perM;
+  return known[unit.toLowerCase()] ?? 1 / 0.0254;
+}
+
+/** Turned to the right counts as positive where the heading line says so. */
+const positiveOf = (column: string): 1 | -1 => (/right/i.test(column) ? -1 : 1);
+
 function readRow(cells: readonly string[], header: readonly string[], map: ColumnMap): CsvRun {
   const at = (field: Field): [string, string] => {
     const column = map[field];
@@ -191,16 +214,19 @@ function readRow(cells: readonly string[], header: readonly string[], map: Colum
       ? ['', '']
       : [(cells[column] ?? '').trim(), header[column] ?? `${column + 1}`];
   };
-  const millimetres = (field: Field) => {
-    const value = parseNumber(...at(field), -5000, 5000);
-    return value === null ? null : value / 1000;
+  const metres = (field: Field) => {
+    const [cell, column] = at(field);
+    const perM = unitsPerMetreOf(column);
+    const value = parseNumber(cell, column, -5 * perM, 5 * perM);
+    return value === null ? null : value / perM;
   };
-  const endXM = millimetres('endXMm');
-  const endYM = millimetres('endYMm');
+  const endXM = metres('endX');
+  const endYM = metres('endY');
   if ((endXM === null) !== (endYM === null)) {
     throw new BadCell('it has only one of end x and end y; both or neither is read');
   }
-  const heading = parseNumber(...at('endHeadingDeg'), -360, 360);
+  const headingDegrees = parseNumber(...at('endHeading'), -360, 360);
+  const heading = headingDegrees && headingDegrees * positiveOf(at('endHeading')[1]);
   const missions: Record<string, boolean> = {};
   for (const field of Object.keys(map) as Field[]) {
     if (!field.startsWith('mission:')) continue;
@@ -258,9 +284,9 @@ export function writeRunsCsv(runs: readonly SavedRun[], missions: readonly Missi
     'placed_by',
     'battery',
     'battery_V',
-    'end_x_mm',
-    'end_y_mm',
-    'end_heading_deg',
+    `end_x_${errorScale().label}`,
+    `end_y_${errorScale().label}`,
+    turnSign() > 0 ? 'end_heading_deg' : 'end_heading_right_deg',
     'worked',
     ...noted.map((mission) => mission.name),
     'cause',
@@ -273,9 +299,9 @@ export function writeRunsCsv(runs: readonly SavedRun[], missions: readonly Missi
     run.placedBy ?? '',
     run.battery ?? '',
     rounded(run.batteryV, 3),
-    rounded(run.endXM === null ? null : run.endXM * 1000, 3),
-    rounded(run.endYM === null ? null : run.endYM * 1000, 3),
-    rounded(run.endHeadingRad === null ? null : degreesFromRadians(run.endHeadingRad), 4),
+    rounded(run.endXM === null ? null : errorFigure(run.endXM), 2 + fineDecimals()),
+    rounded(run.endYM === null ? null : errorFigure(run.endYM), 2 + fineDecimals()),
+    rounded(run.endHeadingRad === null ? null : headingFigure(run.endHeadingRad), 4),
     yesNo(run.worked),
     ...noted.map((mission) => yesNo(run.missions[mission.id])),
     run.cause ?? '',

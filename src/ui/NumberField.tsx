@@ -14,7 +14,7 @@ interface Props {
   onChange(value: number): void;
   /** Given where the field may be left empty; called when it is emptied. */
   onClear?: () => void;
-  /** Limits in the shown unit. */
+  /** Limits, written as the unit says (`limitsPerSi`). */
   min: number;
   max: number;
   /** In a sentence the label is only for screen readers, and the field is as wide as its number. */
@@ -28,6 +28,13 @@ interface Props {
 const asShown = (value: number | null, unit: Unit): string =>
   value === null ? '' : shortNumber(unit.show(value), unit.decimals).replace('−', '-');
 
+/** Limits as they are shown: in the team's units, and the other way round where its turns are. */
+function limitsIn(unit: Unit, least: number, most: number): [number, number] {
+  const [a, b] = [least, most].map((limit) => unit.show(limit / unit.limitsPerSi));
+  const ends = [a ?? least, b ?? most];
+  return [Math.min(...ends), Math.max(...ends)];
+}
+
 /**
  * A number with its unit. What is typed counts at once when it fits; what does not fit stays in sight,
  * marked, with the reason, and nothing is saved until it is mended.
@@ -37,8 +44,8 @@ export function NumberField({
   unit,
   value,
   onChange,
-  min,
-  max,
+  min: least,
+  max: most,
   inline = false,
   hint,
   problem: known,
@@ -53,6 +60,7 @@ export function NumberField({
     if (!editing.current) setText(shown);
   }, [shown]);
 
+  const [min, max] = limitsIn(unit, least, most);
   const typed = parseDecimal(text);
   const emptied = onClear !== undefined && text.trim() === '';
   const fits = emptied || (typed >= min && typed <= max);

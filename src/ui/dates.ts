@@ -1,8 +1,7 @@
 import { clockIn, dayIn, instantIn } from '../core/text/dates';
-import { setTeamZone, teamZone as zone } from '../core/text/zone';
+import { teamZone as zone } from '../core/text/manner';
 
-// The page says in which zone it was written: what takes it over in the browser says the same.
-if (typeof document !== 'undefined') setTeamZone(document.documentElement.dataset.zone ?? 'UTC');
+import './manner';
 
 /** "2026-11-12" */
 export const dayOf = (instant: string | Date): string => dayIn(instant, zone());

@@ -1,3 +1,4 @@
+import { setTeamManner, type Manner } from '../core/text/manner';
 import { channelsIn } from '../core/gyro/log';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
 import { stillCheck, type StillCheck } from '../core/gyro/stillCheck';
@@ -12,6 +13,9 @@ import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
 import { parseJsonLines } from '../formats/jsonLines';
 import type { BadLine, ReadingTable } from '../formats/readings';
 import { toLog, type Log } from '../formats/toLog';
+
+/** A request, and how sentences are to be said. */
+export type Told = BenchRequest & { manner: Manner };
 
 export type BenchRequest =
   | { kind: 'read'; file: Blob; map: ColumnMap | null; raw: RawConvention }
@@ -89,7 +93,8 @@ async function answer(data: BenchRequest): Promise<void> {
   );
 }
 
-self.onmessage = ({ data }: MessageEvent<BenchRequest>) => {
+self.onmessage = ({ data: { manner, ...data } }: MessageEvent<Told>) => {
+  setTeamManner(manner);
   answer(data).catch((error: unknown) =>
     reply({ kind: 'failed', sentence: error instanceof Error ? error.message : String(error) }),
   );

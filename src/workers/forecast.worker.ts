@@ -1,3 +1,4 @@
+import { setTeamManner, type Manner } from '../core/text/manner';
 import type { SimulatedRun, Simulation } from '../core/simulate/run';
 import { forecast, type Forecast } from '../core/simulate/summary';
 
@@ -6,6 +7,8 @@ export interface ForecastRequest {
   job: number;
   simulation: Simulation;
   runs: SimulatedRun[];
+  /** How its sentences are to be said. */
+  manner: Manner;
 }
 
 export interface ForecastReply {
@@ -13,7 +16,8 @@ export interface ForecastReply {
   forecast: Forecast;
 }
 
-self.onmessage = ({ data: { job, simulation, runs } }: MessageEvent<ForecastRequest>) => {
+self.onmessage = ({ data: { job, simulation, runs, manner } }: MessageEvent<ForecastRequest>) => {
+  setTeamManner(manner);
   const reply: ForecastReply = { job, forecast: forecast(simulation, runs) };
   self.postMessage(reply);
 };

@@ -1,3 +1,4 @@
+import { teamSettings } from '../../src/formats/teamSettings';
 import { ulid } from 'ulid';
 import { inject } from 'vitest';
 import { robotSchema } from '../../src/core/robot';
@@ -34,7 +35,7 @@ export const setUp = (): TeamSetUp => {
   const [team, robot, course] = [ulid(), ulid(), ulid()];
   const of = { version: 0, teamId: team, archivedAt: null };
   return {
-    team: { id: team, version: 0, name: 'Quillon Yard', settings: { timeZone: 'UTC' } },
+    team: { id: team, version: 0, name: 'Quillon Yard', settings: teamSettings.parse({}) },
     robot: {
       ...of,
       id: robot,

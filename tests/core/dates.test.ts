@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import { knowledgeAge } from '../../src/core/freshness';
 import { clockIn, dayIn, daysBetween, instantIn, isZone } from '../../src/core/text/dates';
-import { setTeamZone } from '../../src/core/text/zone';
+import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
 import { guessColumns, readCsvTable, readRuns } from '../../src/formats/runsCsv';
 
 const ZONES = ['UTC', 'Europe/Berlin', 'America/St_Johns', 'Asia/Kathmandu', 'Pacific/Auckland'];
-afterEach(() => setTeamZone('UTC'));
+afterEach(() => setTeamManner(PLAIN_MANNER));
 
 describe('days and clock times in a zone', () => {
   it('are those of that zone’s clocks, whatever clock the computer has', () => {
@@ -40,7 +40,7 @@ describe('days and clock times in a zone', () => {
     expect(daysBetween(evening, morning, 'UTC')).toBe(1);
     expect(daysBetween(evening, morning, 'Pacific/Auckland')).toBe(0);
     expect(knowledgeAge(evening, morning, '').text).toBe('yesterday');
-    setTeamZone('Pacific/Auckland');
+    setTeamManner({ ...PLAIN_MANNER, timeZone: 'Pacific/Auckland' });
     expect(knowledgeAge(evening, morning, '').text).toBe('today');
   });
 
@@ -53,7 +53,7 @@ describe('days and clock times in a zone', () => {
 
 describe('times in a file of runs', () => {
   it('without a zone are the team’s', () => {
-    setTeamZone('Europe/Berlin');
+    setTeamManner({ ...PLAIN_MANNER, timeZone: 'Europe/Berlin' });
     const read = (when: string) => {
       const table = readCsvTable(new TextEncoder().encode(`happened_at,worked\n${when},1\n`));
       return readRuns(table, guessColumns(table.header, []))[0]?.run?.happenedAt;

@@ -23,7 +23,7 @@ import { fQuantile } from '../../src/core/stats/fQuantile';
 import {
   clock,
   counted,
-  millimetres,
+  errorLength,
   number,
   percent,
   shortNumber,
@@ -175,8 +175,8 @@ describe('tests of a bias', () => {
 
 describe('numbers and sentences for people', () => {
   it('have a unit, sensible digits, a true minus and no minus zero', () => {
-    expect(millimetres(-0.0123)).toBe('−12 mm');
-    expect(millimetres(-0.0001)).toBe('0 mm');
+    expect(errorLength(-0.0123)).toBe('−12 mm');
+    expect(errorLength(-0.0001)).toBe('0 mm');
     expect(number(-0.04, 1)).toBe('0.0');
     expect(shortNumber(12.5, 2)).toBe('12.5');
     expect(shortNumber(12, 2)).toBe('12');

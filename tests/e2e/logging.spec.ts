@@ -162,7 +162,7 @@ test('bad files are refused with a sentence, row by row, and nothing is half-rea
     'where_x,end_y_mm,success,note\n4,5,1,<img src=x onerror=alert(1)>\nfar,5,1,\n7,8,0,\n',
   );
   // A heading that says nothing is mapped by hand.
-  await dialog.getByLabel('where_x').selectOption('endXMm');
+  await dialog.getByLabel('where_x').selectOption('endX');
   await expect(dialog).toContainText('Row 3: column “where_x” holds “far”, which is not a number');
   const button = dialog.getByRole('button', { name: 'Import 2 runs' });
   await expect(button).toBeDisabled();

@@ -1,12 +1,12 @@
 import { driftText } from '../gyro/stillSentence';
-import { degrees, number } from '../text/quantities';
+import { degrees, number, between } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
 
 /** A calibration in a line: what is computed with. */
 export function describeCalibration(value: CalibrationValue): string {
   switch (value.kind) {
     case 'gyro-drift':
-      return `drift ${driftText(value.driftRadPerS)} (${driftText(value.low95)} to ${driftText(value.high95)})`;
+      return `drift ${driftText(value.driftRadPerS)} (${between(value.low95, value.high95).map(driftText).join(' to ')})`;
     case 'turns':
       return value.groups
         .map(({ direction, rates, constantRad, scaleError }) => {

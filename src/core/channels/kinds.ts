@@ -30,6 +30,8 @@ export interface ChannelKind {
   sign: keyof RawSigns | null;
   /** How it is counted on where it begins anew after a turn. */
   countsOn: 'heading' | 'encoder' | null;
+  /** Shown in the team's unit of length. */
+  isLength?: true;
   /** Its values in words, where they are no measure. */
   says?: (value: number) => string;
   /** What it means that a reading is missing. */
@@ -187,6 +189,7 @@ export const CHANNEL_KINDS: readonly ChannelKind[] = [
   },
   {
     key: 'distanceM',
+    isLength: true,
     name: 'Distance',
     several: true,
     title: 'cm',

@@ -1,4 +1,4 @@
-import { centimetres, degrees, shortNumber } from '../text/quantities';
+import { benchLength, degrees, headingText } from '../text/quantities';
 import { describeStep, differingValuesOf } from './describe';
 import type { Route, Step } from './route';
 import type { Mission } from './table';
@@ -18,10 +18,10 @@ const sameStep = (a: Step, b: Step): boolean => {
 };
 
 const exactStart = ({ start, placement }: Route) =>
-  `Start at ${shortNumber(start.xM * 1000, 3)} mm, ${shortNumber(start.yM * 1000, 3)} mm, facing ${degrees(start.headingRad, 4)}; placed to ± ${shortNumber(placement.alongSdM * 1000, 3)} mm along, ± ${shortNumber(placement.acrossSdM * 1000, 3)} mm across, ± ${degrees(placement.headingSdRad, 4)}`;
+  `Start at ${benchLength(start.xM, 3)}, ${benchLength(start.yM, 3)}, facing ${headingText(start.headingRad, 4)}; placed to ± ${benchLength(placement.alongSdM, 3)} along, ± ${benchLength(placement.acrossSdM, 3)} across, ± ${degrees(placement.headingSdRad, 4)}`;
 
 const describeStart = ({ start, placement }: Route) =>
-  `Start at ${centimetres(start.xM)}, ${centimetres(start.yM)}, facing ${degrees(start.headingRad)}; placed to ± ${centimetres(placement.alongSdM, 2)} along, ± ${centimetres(placement.acrossSdM, 2)} across, ± ${degrees(placement.headingSdRad)}`;
+  `Start at ${benchLength(start.xM)}, ${benchLength(start.yM)}, facing ${headingText(start.headingRad)}; placed to ± ${benchLength(placement.alongSdM, 1)} along, ± ${benchLength(placement.acrossSdM, 1)} across, ± ${degrees(placement.headingSdRad)}`;
 
 /** Length of the longest rising subsequence ending at each place: steps off it have moved. */
 function keptInOrder(places: readonly number[]): Set<number> {

@@ -1,5 +1,5 @@
 import { degreesFromRadians } from '../geometry/angle';
-import { centimetres, clock, degrees, number } from '../text/quantities';
+import { benchLength, clock, degrees, number, turnSign } from '../text/quantities';
 import type { StillCheck } from './stillCheck';
 import { STILL_SETTINGS } from './stillDefaults';
 import { isProved } from './interval';
@@ -13,8 +13,11 @@ export interface ThreeSentences {
   next: string;
 }
 
-/** A rate in degrees per second, with two digits that mean something. */
-export function driftText(radPerS: number): string {
+/** A drift with its direction in degrees per second, with two digits that mean something. */
+export const driftText = (radPerS: number): string => driftSize(turnSign() * radPerS);
+
+/** The size of a rate, in the same way. */
+export function driftSize(radPerS: number): string {
   const value = degreesFromRadians(radPerS);
   const decimals = Math.abs(value) >= 1 ? 1 : Math.abs(value) >= 0.1 ? 2 : 3;
   return `${number(value, decimals)} °/s`;
@@ -22,7 +25,7 @@ export function driftText(radPerS: number): string {
 
 /** Half the width of a drift's interval, in the same way. */
 export const driftPlusMinus = ({ low95, high95 }: Pick<StillCheck, 'low95' | 'high95'>): string =>
-  driftText((high95 - low95) / 2);
+  driftSize((high95 - low95) / 2);
 
 type Judged = Omit<StillCheck, 'fit' | 'allan'>;
 
@@ -56,13 +59,13 @@ function found(check: Judged): string {
     return `The drift itself is changing, from ${driftText(warmUp.startRadPerS)} to ${driftText(warmUp.endRadPerS)}: the sensor is still warming up.`;
   }
   if (isHidden(check) && quantum > 0) {
-    return `No drift is proved: the rate is read in steps of ${driftText(quantum)}, and up to ${driftText(quantum / 2)} hides in one.`;
+    return `No drift is proved: the rate is read in steps of ${driftSize(quantum)}, and up to ${driftSize(quantum / 2)} hides in one.`;
   }
   if (!isProved(check)) {
     return `No drift is proved: it is ${driftText(check.driftRadPerS)} ± ${driftPlusMinus(check)}.`;
   }
   const way = check.driftRadPerS > 0 ? 'left' : 'right';
-  return `The heading creeps to the ${way} by ${driftText(Math.abs(check.driftRadPerS))} (± ${driftPlusMinus(check)}).`;
+  return `The heading creeps to the ${way} by ${driftSize(Math.abs(check.driftRadPerS))} (± ${driftPlusMinus(check)}).`;
 }
 
 /** The larger end of what the next run's drift may be, times its length. */
@@ -84,13 +87,13 @@ function offAtEnd(check: Judged, { durationS }: Run): number {
 /** A heading that is far off drives anywhere: no figure per metre then. */
 const sideways = (sizeRad: number): string =>
   sizeRad < 1.2
-    ? `, and each metre driven then lands ${centimetres(Math.sin(sizeRad))} to the side`
+    ? `, and each metre driven then lands ${benchLength(Math.sin(sizeRad))} to the side`
     : '';
 
 /** Whether the drift wanders, as far as such a check can tell. */
 const wanderText = ({ wanderRadPerS }: Judged): string =>
   wanderRadPerS > 0
-    ? ` It wanders by itself as well, by ± ${driftText(wanderRadPerS)}.`
+    ? ` It wanders by itself as well, by ± ${driftSize(wanderRadPerS)}.`
     : ' Whether it wanders from one run to the next, so short a check cannot show.';
 
 function means(check: Judged, run: Run): string {

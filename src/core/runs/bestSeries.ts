@@ -1,4 +1,4 @@
-import { counted, millimetres } from '../text/quantities';
+import { counted, errorLength } from '../text/quantities';
 import type { Consistency } from './consistency';
 
 /** All series in one sentence: how many runs, and where the robot landed closest so far. */
@@ -11,5 +11,5 @@ export function seriesSentence(series: readonly { trying: string; end: Consisten
   );
   const best = measured.toSorted((a, b) => a.radiusM - b.radiusM)[0];
   if (best === undefined) return count;
-  return `${count} Closest so far: “${best.trying}”, where 95 of 100 runs land within ${millimetres(best.radiusM)} of the target.`;
+  return `${count} Closest so far: “${best.trying}”, where 95 of 100 runs land within ${errorLength(best.radiusM)} of the target.`;
 }

@@ -1,4 +1,4 @@
-import { counted, millimetres } from '../text/quantities';
+import { counted, errorLength } from '../text/quantities';
 import type { OrderedRun, Stretch } from './orderStretches';
 
 const RULES = {
@@ -19,7 +19,7 @@ function breakSentence(
       ? `with battery ${run?.battery ?? ''}`
       : `with ${run?.placedBy ?? ''} placing the robot`,
   );
-  const means = `on average ${millimetres(before?.chart?.centre ?? 0)} from the target before, ${millimetres(chart?.centre ?? 0)} since`;
+  const means = `on average ${errorLength(before?.chart?.centre ?? 0)} from the target before, ${errorLength(chart?.centre ?? 0)} since`;
   return `From run ${numbers[from] ?? from + 1} on, ${what.join(' and ')}, the limits start anew: ${means}.`;
 }
 

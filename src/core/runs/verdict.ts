@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '../geometry/angle';
-import { counted, degrees, millimetres, number, percent } from '../text/quantities';
+import { counted, degrees, errorLength, number, percent } from '../text/quantities';
 import type { AllWorked } from './allOfPlanned';
 import { MOST_RUNS, runsToProveBias } from './biasTest';
 import type { Consistency } from './consistency';
@@ -25,10 +25,10 @@ function inWords(
   words: Record<'far' | 'near' | 'left' | 'right', string>,
 ) {
   const parts = [
-    { mm: Math.round(alongM * 1000), plus: words.far, minus: words.near },
-    { mm: Math.round(acrossM * 1000), plus: words.left, minus: words.right },
-  ].flatMap(({ mm, plus, minus }) =>
-    mm === 0 ? [] : [`${Math.abs(mm)} mm ${mm > 0 ? plus : minus}`],
+    { byM: alongM, plus: words.far, minus: words.near },
+    { byM: acrossM, plus: words.left, minus: words.right },
+  ].flatMap(({ byM, plus, minus }) =>
+    Math.round(byM * 1000) === 0 ? [] : [`${errorLength(Math.abs(byM))} ${byM > 0 ? plus : minus}`],
   );
   return parts.join(' and ');
 }
@@ -80,7 +80,7 @@ function nextForRealBias(end: Consistency, travel: AlongAcrossFigures): string {
   if (aboutTarget - aboutMean < 0.15 * aboutTarget) {
     return 'First find what scatters: put the robot down the same way ten times, with the jig or against a corner, and watch from where the runs part. Aiming anew would hardly change anything.';
   }
-  return `Aim ${aim}: 95 of 100 runs would then land within ${millimetres(aboutMean)} instead of ${millimetres(aboutTarget)}.`;
+  return `Aim ${aim}: 95 of 100 runs would then land within ${errorLength(aboutMean)} instead of ${errorLength(aboutTarget)}.`;
 }
 
 function nextForUnprovedBias(end: Consistency): string {
@@ -120,7 +120,7 @@ function foundSentence(end: Consistency, travel: AlongAcrossFigures): string {
   const where = offsetInWords(travel.biasAlongM, travel.biasAcrossM);
   const turned = headingInWords(end);
   const heading = turned === null ? '' : `, turned ${turned}`;
-  const radius = millimetres(end.r95AboutTargetM ?? 0);
+  const radius = errorLength(end.r95AboutTargetM ?? 0);
   return where === ''
     ? `On average the robot ends on the target${heading}; 95 of 100 runs land within ${radius} of it.`
     : `On average the robot ends ${where}${heading}; 95 of 100 runs land within ${radius} of the target.`;
@@ -136,10 +136,10 @@ function sureSentence(end: Consistency): string {
         ? `The offset is real: chance alone would show one like it ${odds}.`
         : `The offset may be chance, which would show one like it ${odds}.`;
   const known = ([low, high]: (number | null)[]) =>
-    `${millimetres(low ?? 0)} to ${millimetres(high ?? 0)}`;
+    `${errorLength(low ?? 0)} to ${errorLength(high ?? 0)}`;
   const target = known([end.r95AboutTargetLow95M, end.r95AboutTargetHigh95M]);
   const mean = known([end.r95AboutMeanLow95M, end.r95AboutMeanHigh95M]);
-  return `${bias} From ${counted(end.nPose, 'measured end')} the true radius is known to ${target}. About their own middle 95 of 100 runs lie within ${millimetres(end.r95AboutMeanM ?? 0)} (${mean}).`;
+  return `${bias} From ${counted(end.nPose, 'measured end')} the true radius is known to ${target}. About their own middle 95 of 100 runs lie within ${errorLength(end.r95AboutMeanM ?? 0)} (${mean}).`;
 }
 
 /** The honest sentences about a series, from its figures. */

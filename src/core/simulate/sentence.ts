@@ -1,5 +1,5 @@
 import { SOURCES } from '../sources/sources';
-import { clock, counted, millimetres, number } from '../text/quantities';
+import { clock, counted, errorLength, number } from '../text/quantities';
 import type { Forecast } from './summary';
 
 /** Where runs stopped on the way, and at what. */
@@ -59,6 +59,6 @@ export function forecastSentence(forecast: Forecast): string {
   const end =
     radius === null
       ? ''
-      : ` 95 of 100 end within ${millimetres(radius)} of the plan, after about ${clock(forecast.medianTimeS)}.`;
+      : ` 95 of 100 end within ${errorLength(radius)} of the plan, after about ${clock(forecast.medianTimeS)}.`;
   return `${chanceSentence(forecast)}${weakestSentence(forecast)}${end}${stopSentence(forecast)}`;
 }

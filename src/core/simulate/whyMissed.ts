@@ -1,6 +1,6 @@
 import type { Pose } from '../geometry/pose';
 import { alongAcross } from '../geometry/pose';
-import { degrees, millimetres } from '../text/quantities';
+import { degrees, errorLength, headingText } from '../text/quantities';
 import type { MissionForecast } from './missionForecast';
 
 /** Missions that work in fewer runs are explained. */
@@ -27,15 +27,15 @@ export function whyMissed(
   const misses = [
     {
       times: Math.abs(biasHeadingRad) / window.headingRad,
-      text: `the robot faces ${degrees(comes, 0)} there, and the mission wants ${degrees(pose.headingRad, 0)} ± ${degrees(window.headingRad)}`,
+      text: `the robot faces ${headingText(comes, 0)} there, and the mission wants ${headingText(pose.headingRad, 0)} ± ${degrees(window.headingRad)}`,
     },
     {
       times: Math.abs(offset.alongM) / window.alongM,
-      text: `it stands ${millimetres(Math.abs(offset.alongM))} ${offset.alongM > 0 ? 'too far ahead' : 'short'}, and ± ${millimetres(window.alongM)} is wanted`,
+      text: `it stands ${errorLength(Math.abs(offset.alongM))} ${offset.alongM > 0 ? 'too far ahead' : 'short'}, and ± ${errorLength(window.alongM)} is wanted`,
     },
     {
       times: Math.abs(offset.acrossM) / window.acrossM,
-      text: `it stands ${millimetres(Math.abs(offset.acrossM))} too far to the ${offset.acrossM > 0 ? 'left' : 'right'}, and ± ${millimetres(window.acrossM)} is wanted`,
+      text: `it stands ${errorLength(Math.abs(offset.acrossM))} too far to the ${offset.acrossM > 0 ? 'left' : 'right'}, and ± ${errorLength(window.acrossM)} is wanted`,
     },
   ]
     .filter(({ times }) => times > 1)

@@ -1,6 +1,6 @@
 import { degreesFromRadians } from '../geometry/angle';
 import type { ThreeSentences } from '../gyro/stillSentence';
-import { degrees, millimetres, number } from '../text/quantities';
+import { degrees, errorLength, number } from '../text/quantities';
 import type { EncoderSquare, GyroSquare } from './squareFit';
 
 const percentOver = (ratio: number): string => {
@@ -18,13 +18,13 @@ export function encoderSquareSentences(result: EncoderSquare): ThreeSentences {
   const wheels = wheelsProved
     ? `the right wheel is ${percentOver(result.diameterRatio)} than the left`
     : 'no difference of the wheels is proved';
-  const before = millimetres(result.closureBeforeM);
+  const before = errorLength(result.closureBeforeM);
   return {
     found: `${track}; ${wheels}.`,
     means: `Laps end ${before} from where they began, on average.`,
     next:
       trackProved || wheelsProved
-        ? `With the corrected sizes they should end about ${millimetres(result.closureAfterM)} off: apply them, and drive two laps to see.`
+        ? `With the corrected sizes they should end about ${errorLength(result.closureAfterM)} off: apply them, and drive two laps to see.`
         : 'Nothing to correct is proved: the laps scatter more than they are off. Drive three more each way, slowly.',
   };
 }
@@ -52,7 +52,7 @@ export function gyroSquareSentences(result: GyroSquare): ThreeSentences {
       : 'Drive.';
   return {
     found: found.charAt(0).toUpperCase() + found.slice(1) + '.',
-    means: `A lap ends ${millimetres(result.closureBeforeM)} from where it began. Turned by the gyro, it says nothing about the track (heading the same sign both ways is drift, opposite signs a turn bias: ${number(degreesFromRadians(driftRadPerLap), 1)}° and ${number(degreesFromRadians(turnBiasRad), 1)}°).`,
+    means: `A lap ends ${errorLength(result.closureBeforeM)} from where it began. Turned by the gyro, it says nothing about the track (heading the same sign both ways is drift, opposite signs a turn bias: ${number(degreesFromRadians(driftRadPerLap), 1)}° and ${number(degreesFromRadians(turnBiasRad), 1)}°).`,
     next,
   };
 }

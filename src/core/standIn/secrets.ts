@@ -1,4 +1,4 @@
-import { degrees, millimetres, number } from '../text/quantities';
+import { degrees, errorLength, number } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';
 import { headingOf, unitsOf, withHeading } from '../units/ofRobot';
@@ -60,7 +60,7 @@ export function secretsOf(truth: StandInTruth): { name: string; value: string }[
     { name: 'Wheels larger than recorded by', value: percentOf(robot.errors.wheelScaleError) },
     ...unitsOf(robot, 'distance sensor').map(({ label, behaviour }) => ({
       name: `Distance sensor ${label} reads long by`,
-      value: millimetres(behaviour.offsetM),
+      value: errorLength(behaviour.offsetM),
     })),
     { name: 'Raw heading, turning left', value: growing(signs.heading) },
     { name: 'Raw left motor, rolling forward', value: growing(signs.leftMotor) },

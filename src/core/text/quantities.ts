@@ -1,4 +1,6 @@
 import { degreesFromRadians } from '../geometry/angle';
+import { benchScale, errorFigure, errorScale, fineDecimals } from './lengths';
+import { teamManner } from './manner';
 
 const MINUS = '−';
 
@@ -14,11 +16,51 @@ export function shortNumber(value: number, decimals: number): string {
   return number(rounded, (String(rounded).split('.')[1] ?? '').length);
 }
 
-export const centimetres = (metres: number, decimals = 1): string =>
-  `${shortNumber(metres * 100, decimals)} cm`;
+/** A length that is measured with a tape. */
+export function benchLength(metres: number, moreDecimals = 0): string {
+  const { label, perM, decimals } = benchScale();
+  return `${shortNumber(metres * perM, decimals + moreDecimals)} ${label}`;
+}
 
-export const millimetres = (metres: number): string => `${number(metres * 1000)} mm`;
+/** A speed over the table. */
+export const benchSpeed = (mPerS: number, moreDecimals = 0): string =>
+  `${benchLength(mPerS, moreDecimals)}/s`;
 
+/** A small length: an error of a run, the size of a part. */
+export function errorLength(metres: number, moreDecimals = 0): string {
+  const { label, perM, decimals } = errorScale();
+  return `${number(metres * perM, decimals + moreDecimals)} ${label}`;
+}
+
+/** A place on the table: "60 | 41.5 cm". */
+export function placeText({ xM, yM }: { xM: number; yM: number }): string {
+  const { label, perM, decimals } = benchScale();
+  return `${number(xM * perM, decimals)} | ${number(yM * perM, decimals)} ${label}`;
+}
+
+/** The same to a tenth of a millimetre. */
+export const fineLength = (metres: number): string =>
+  `${number(errorFigure(metres), fineDecimals())} ${errorScale().label}`;
+
+/** 1, or −1 where the team counts turns to the right as positive. */
+export const turnSign = (): 1 | -1 => (teamManner().positiveTurn === 'left' ? 1 : -1);
+
+/** The ends of an interval of a directed quantity, the lower figure first. */
+export const between = (low: number, high: number): [number, number] =>
+  turnSign() > 0 ? [low, high] : [high, low];
+
+/** A heading, turn or drift with its sign, as a figure in degrees: by the team's positive turn. */
+export const headingFigure = (radians: number): number =>
+  turnSign() * degreesFromRadians(radians) + 0;
+
+/** A heading with its sign: by the team's positive turn. */
+export const headingText = (radians: number, decimals = 1): string =>
+  `${shortNumber(headingFigure(radians), decimals)}°`;
+
+/** Which way its numbers grow: "left +". */
+export const positiveTurn = (): string => `${teamManner().positiveTurn} +`;
+
+/** An angle that has no direction: a size, a rate, a tolerance. */
 export const degrees = (radians: number, decimals = 1): string =>
   `${shortNumber(degreesFromRadians(radians), decimals)}°`;
 

@@ -1,3 +1,4 @@
+import { teamSettings } from '../../formats/teamSettings';
 import type { Database } from '../database';
 import { saveRobot } from '../stores/robots';
 import { importRuns } from '../stores/runs';
@@ -65,7 +66,7 @@ export async function loadDemo(db: Database): Promise<void> {
   const version = 0;
   const archivedAt = null;
   await setUpTeam(db, {
-    team: { id: teamId, version, name: 'Quillon Yard', settings: { timeZone: 'UTC' } },
+    team: { id: teamId, version, name: 'Quillon Yard', settings: teamSettings.parse({}) },
     robot: { id: robotId, version, teamId, name: 'Pipit', robot: pipit, archivedAt },
     course: {
       id: courseId,

@@ -1,5 +1,5 @@
 import { dayIn } from '../../core/text/dates';
-import { teamZone } from '../../core/text/zone';
+import { teamZone } from '../../core/text/manner';
 import { knowledgeAge, type Freshness } from '../../core/freshness';
 import type { Database } from '../database';
 import { listRobots } from '../stores/robots';

@@ -1,7 +1,7 @@
 import type { Freshness } from '../../core/freshness';
 import { daysBetween } from '../../core/text/dates';
 import { counted } from '../../core/text/quantities';
-import { teamZone } from '../../core/text/zone';
+import { teamZone } from '../../core/text/manner';
 import type { SavedRouteVersion } from '../../formats/records';
 import type { SeriesContext } from './seriesContext';
 

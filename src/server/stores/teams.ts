@@ -1,4 +1,4 @@
-import { setTeamZone } from '../../core/text/zone';
+import { setTeamManner } from '../../core/text/manner';
 import { teamRecord, type TeamRecord, type TeamSetUp } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -7,10 +7,10 @@ import { robotKept } from './robots';
 import { routeKept } from './routes';
 import { saveVersioned, type Kept } from './versioned';
 
-/** What is read of the team is said in its zone from then on. */
+/** What is read of the team is said in its manner from then on. */
 function toRecord(row: Row): TeamRecord {
   const record = teamRecord.parse(row.get({ plain: true }));
-  setTeamZone(record.settings.timeZone);
+  setTeamManner(record.settings);
   return record;
 }
 

@@ -1,3 +1,4 @@
+import { teamManner } from '../../core/text/manner';
 import type { Anchor } from '../../core/gyro/anchors';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
 import type { StillSettings } from '../../core/gyro/stillDefaults';
@@ -5,7 +6,13 @@ import type { RawConvention } from '../../core/rawConvention';
 import type { Robot } from '../../core/robot';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
-import type { BenchReply, BenchRequest, ReadLog, StillAnalysis } from '../../workers/bench.worker';
+import type {
+  BenchReply,
+  BenchRequest,
+  ReadLog,
+  StillAnalysis,
+  Told,
+} from '../../workers/bench.worker';
 
 /** Work under way in a worker. */
 export interface WorkerJob<T> {
@@ -34,7 +41,8 @@ function ask<T>(
       end();
       reject(new Error(`The computation stopped: ${event.message}`));
     };
-    worker.postMessage(request);
+    const told: Told = { ...request, manner: teamManner() };
+    worker.postMessage(told);
   });
   return { result, cancel: end };
 }

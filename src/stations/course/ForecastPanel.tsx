@@ -1,3 +1,4 @@
+import { errorScale } from '../../core/text/lengths';
 import type { Forecast } from '../../core/simulate/summary';
 import { clock, number } from '../../core/text/quantities';
 import { SOURCES } from '../../core/sources/sources';
@@ -54,7 +55,7 @@ export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robot
           tone="predicted"
           label="95 of 100 end within"
           value={end.r95AboutTargetM === null ? null : number(end.r95AboutTargetM * 1000)}
-          unit="mm of the plan"
+          unit={`${errorScale().label} of the plan`}
         />
         <Figure
           tone="predicted"

@@ -1,6 +1,6 @@
 import type { Mission, Table } from '../../core/course/table';
 import { Button } from '../../ui/Button';
-import { DEG, MM, POINTS } from '../../ui/units';
+import { DEG, SMALL_LENGTH, POINTS, HEADING } from '../../ui/units';
 import { F } from './courseForm';
 import styles from './TableStation.module.css';
 
@@ -22,14 +22,38 @@ export function MissionFields({ at, mission, table, onRemove }: Props) {
       <F.Number
         name={`${of}.pose.xM`}
         label="Robot’s axle at x"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={0}
         max={table.widthM * 1000}
       />
-      <F.Number name={`${of}.pose.yM`} label="at y" unit={MM} min={0} max={table.heightM * 1000} />
-      <F.Number name={`${of}.pose.headingRad`} label="looking to" unit={DEG} min={-360} max={360} />
-      <F.Number name={`${of}.window.alongM`} label="Works along ±" unit={MM} min={1} max={1000} />
-      <F.Number name={`${of}.window.acrossM`} label="across ±" unit={MM} min={1} max={1000} />
+      <F.Number
+        name={`${of}.pose.yM`}
+        label="at y"
+        unit={SMALL_LENGTH}
+        min={0}
+        max={table.heightM * 1000}
+      />
+      <F.Number
+        name={`${of}.pose.headingRad`}
+        label="looking to"
+        unit={HEADING}
+        min={-360}
+        max={360}
+      />
+      <F.Number
+        name={`${of}.window.alongM`}
+        label="Works along ±"
+        unit={SMALL_LENGTH}
+        min={1}
+        max={1000}
+      />
+      <F.Number
+        name={`${of}.window.acrossM`}
+        label="across ±"
+        unit={SMALL_LENGTH}
+        min={1}
+        max={1000}
+      />
       <F.Number name={`${of}.window.headingRad`} label="heading ±" unit={DEG} min={0.1} max={180} />
       <Button onClick={onRemove}>
         Take {mission.name.trim() === '' ? 'this mission' : `the ${mission.name}`} away

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import type { Segment } from '../../core/course/table';
 import { Button } from '../../ui/Button';
-import { MM } from '../../ui/units';
+import { SMALL_LENGTH } from '../../ui/units';
 import { F } from './courseForm';
 import styles from './TableStation.module.css';
 
@@ -39,7 +39,7 @@ export function SegmentFields<S extends Segment>(props: Props<S>) {
                 key={key}
                 name={`table.${of}.${index}.${key}`}
                 label={`${one} ${index + 1} ${label}`}
-                unit={MM}
+                unit={SMALL_LENGTH}
                 min={-20000}
                 max={20000}
               />

@@ -1,7 +1,7 @@
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
 import { NumberField } from '../../ui/NumberField';
-import { CM, DEG, MM } from '../../ui/units';
+import { BENCH_LENGTH, DEG, SMALL_LENGTH, HEADING } from '../../ui/units';
 
 interface Props {
   route: Route;
@@ -22,7 +22,7 @@ export function StartSentence({ route, table, onChange }: Props) {
       <NumberField
         inline
         label="Start x"
-        unit={CM}
+        unit={BENCH_LENGTH}
         min={0}
         max={table.widthM * 100}
         value={start.xM}
@@ -32,7 +32,7 @@ export function StartSentence({ route, table, onChange }: Props) {
       <NumberField
         inline
         label="Start y"
-        unit={CM}
+        unit={BENCH_LENGTH}
         min={0}
         max={table.heightM * 100}
         value={start.yM}
@@ -42,7 +42,7 @@ export function StartSentence({ route, table, onChange }: Props) {
       <NumberField
         inline
         label="Start heading"
-        unit={DEG}
+        unit={HEADING}
         min={-360}
         max={360}
         value={start.headingRad}
@@ -52,7 +52,7 @@ export function StartSentence({ route, table, onChange }: Props) {
       <NumberField
         inline
         label="Placing scatter along"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={0}
         max={500}
         value={placement.alongSdM}
@@ -62,7 +62,7 @@ export function StartSentence({ route, table, onChange }: Props) {
       <NumberField
         inline
         label="Placing scatter across"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={0}
         max={500}
         value={placement.acrossSdM}

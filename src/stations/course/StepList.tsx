@@ -18,8 +18,7 @@ import type { PlannedStep } from '../../core/course/plan';
 import { PROBLEM_SENTENCES } from '../../core/course/problems';
 import type { Step } from '../../core/course/route';
 import type { Mission } from '../../core/course/table';
-import { number } from '../../core/text/quantities';
-import { degreesFromRadians } from '../../core/geometry/angle';
+import { number, headingText, placeText } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
 import { StepSentence } from './StepSentence';
@@ -39,7 +38,7 @@ interface Props {
 const keyOf = (planned: PlannedStep, index: number) => planned.step.id ?? `#${index}`;
 
 const arrival = ({ to, durationS }: PlannedStep): string =>
-  `to ${number(to.xM * 100, 1)} | ${number(to.yM * 100, 1)} cm, ${number(degreesFromRadians(to.headingRad))}° in ${number(durationS, 1)} s`;
+  `to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s`;
 
 function StepRow({
   planned,

@@ -2,7 +2,7 @@ import type { Step, StepOf } from '../../core/course/route';
 import type { Mission } from '../../core/course/table';
 import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
-import { CM, CM_PER_S, DEG, DEG_PER_S, PLAIN, SECONDS } from '../../ui/units';
+import { BENCH_LENGTH, SPEED, DEG, DEG_PER_S, PLAIN, SECONDS, HEADING } from '../../ui/units';
 import styles from './CourseStation.module.css';
 
 interface Props<K extends Step['kind'] = Step['kind']> {
@@ -20,7 +20,7 @@ function StraightSentence({ step, onChange }: Props<'straight'>) {
       <NumberField
         inline
         label="Distance"
-        unit={CM}
+        unit={BENCH_LENGTH}
         min={0}
         max={1000}
         value={Math.abs(step.distanceM)}
@@ -42,7 +42,7 @@ function StraightSentence({ step, onChange }: Props<'straight'>) {
       <NumberField
         inline
         label="Speed"
-        unit={CM_PER_S}
+        unit={SPEED}
         min={1}
         max={500}
         value={step.speedMPerS}
@@ -113,7 +113,7 @@ function TurnSentence({ step, onChange }: Props<'turn'>) {
       <NumberField
         inline
         label={by ? 'Angle' : 'Heading'}
-        unit={DEG}
+        unit={HEADING}
         min={by ? 0 : -360}
         max={by ? 1080 : 360}
         value={sign * step.angleRad}
@@ -151,7 +151,7 @@ function ApproachSentence({ step, timeoutS, onChange }: Props<'approach'>) {
       <NumberField
         inline
         label="Threshold"
-        unit={CM}
+        unit={BENCH_LENGTH}
         min={0.5}
         max={500}
         value={step.thresholdM}
@@ -161,7 +161,7 @@ function ApproachSentence({ step, timeoutS, onChange }: Props<'approach'>) {
       <NumberField
         inline
         label="Speed"
-        unit={CM_PER_S}
+        unit={SPEED}
         min={1}
         max={500}
         value={step.speedMPerS}

@@ -9,7 +9,7 @@ import { Notice, Toast } from '../../ui/Notice';
 import { MissionMark, Plan } from '../../ui/plan/Plan';
 import { PoseHandle } from '../../ui/plan/PoseHandle';
 import { RecordForm } from '../../ui/recordForm';
-import { MM } from '../../ui/units';
+import { SMALL_LENGTH } from '../../ui/units';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { OtherDrafts } from '../OtherDrafts';
@@ -20,7 +20,7 @@ import { F } from './courseForm';
 import { TableThings } from './TableThings';
 import styles from './TableStation.module.css';
 
-/** Of the table’s width, in millimetres a metre: 44 px across where the plan is 620 px wide. */
+/** Of the table’s width, in errorLength a metre: 44 px across where the plan is 620 px wide. */
 const GRIP_OF_WIDTH = 36;
 
 /** The table and what stands on it: size, missions with their windows, walls, guide lines. */
@@ -109,11 +109,17 @@ function TableEditor({ record }: { record: CourseRecord }) {
             <F.Number
               name="table.widthM"
               label="Along the home edge"
-              unit={MM}
+              unit={SMALL_LENGTH}
               min={200}
               max={20000}
             />
-            <F.Number name="table.heightM" label="Away from it" unit={MM} min={200} max={20000} />
+            <F.Number
+              name="table.heightM"
+              label="Away from it"
+              unit={SMALL_LENGTH}
+              min={200}
+              max={20000}
+            />
           </div>
         </div>
         <TableThings table={table} selected={selected} onSelect={setSelected} onChange={setTable} />

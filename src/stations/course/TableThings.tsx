@@ -1,3 +1,4 @@
+import { errorLength } from '../../core/text/quantities';
 import { ulid } from 'ulid';
 import type { Mission, Table } from '../../core/course/table';
 import { Button } from '../../ui/Button';
@@ -72,7 +73,7 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
       <SegmentFields
         of="lines"
         title="Guide lines"
-        note="Dark lines on the floor, drawn 20 mm wide."
+        note={`Dark lines on the floor, drawn ${errorLength(0.02)} wide.`}
         one="Line"
         segments={table.lines}
         onChange={(lines) => onChange({ lines: lines.map((line) => ({ widthM: 0.02, ...line })) })}

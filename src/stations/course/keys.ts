@@ -1,3 +1,4 @@
+import { errorLength } from '../../core/text/quantities';
 import type { KeyMeaning } from '../../ui/KeyHelp';
 
 /** The keys of the route's screen. */
@@ -7,7 +8,10 @@ export const COURSE_KEYS: KeyMeaning[] = [
   { keys: ['Ctrl', 'y'], does: 'redo' },
   { keys: ['Alt', '↑ ↓'], does: 'move the step up or down' },
   { keys: ['↑ ↓'], does: 'in a field: the value a step up or down' },
-  { keys: ['↑ ↓ ← →'], does: 'on the start: move it by 5 mm, with Shift by 1 mm' },
+  {
+    keys: ['↑ ↓ ← →'],
+    does: `on the start: move it by ${errorLength(0.005)}, with Shift by ${errorLength(0.001)}`,
+  },
   { keys: [',', '.'], does: 'on the start: turn it by 1°' },
   { keys: ['?'], does: 'this list' },
 ];

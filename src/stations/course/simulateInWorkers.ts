@@ -1,3 +1,4 @@
+import { teamManner } from '../../core/text/manner';
 import type { SimulatedRun, Simulation } from '../../core/simulate/run';
 import type { Forecast } from '../../core/simulate/summary';
 import type { ForecastReply, ForecastRequest } from '../../workers/forecast.worker';
@@ -96,9 +97,10 @@ export function simulateInWorkers(
       // Portions come in as they are done: a hole among the first is filled a little later.
       const first = runs.slice(0, FIRST_RUNS).filter((run) => run !== undefined);
       isFirstAsked = first.length === FIRST_RUNS;
-      if (isFirstAsked && done < count) ask(forecaster, { job, simulation, runs: first });
+      if (isFirstAsked && done < count)
+        ask(forecaster, { job, simulation, runs: first, manner: teamManner() });
     }
-    if (done === count) ask(forecaster, { job, simulation, runs });
+    if (done === count) ask(forecaster, { job, simulation, runs, manner: teamManner() });
   };
   const result = new Promise<SimulationResult>((resolve, reject) => {
     const fail = (event: ErrorEvent) => {

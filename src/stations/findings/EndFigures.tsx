@@ -1,7 +1,7 @@
 import type { SeriesFindings } from '../../core/runs/findings';
 import { counted, number } from '../../core/text/quantities';
 import { Figure } from '../../ui/Figure';
-import { degreesText, mmText, signedDegrees, signedMm } from './figures';
+import { degreesText, smallText, signedDegrees, signedSmall, smallUnit } from './figures';
 import styles from './Findings.module.css';
 
 function probability(p: number): string {
@@ -11,7 +11,7 @@ function probability(p: number): string {
 
 function howSure(low: number | null, high: number | null, half: number | null) {
   if (low === null) return undefined;
-  return `known to ${mmText(low) ?? ''} to ${mmText(high) ?? ''} mm; half within ${mmText(half) ?? ''} mm`;
+  return `known to ${smallText(low) ?? ''} to ${smallText(high) ?? ''} ${smallUnit()}; half within ${smallText(half) ?? ''} ${smallUnit()}`;
 }
 
 /** Where the robot ends and how far apart, in numbers. */
@@ -23,41 +23,41 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
         testId="r95-target"
         tone="measured"
         label="95 of 100 runs land within"
-        value={mmText(end.r95AboutTargetM)}
-        unit="mm of the target"
+        value={smallText(end.r95AboutTargetM)}
+        unit={`${smallUnit()} of the target`}
         detail={howSure(end.r95AboutTargetLow95M, end.r95AboutTargetHigh95M, end.r50AboutTargetM)}
       />
       <Figure
         testId="r95-mean"
         tone="measured"
         label="… and within"
-        value={mmText(end.r95AboutMeanM)}
-        unit="mm of their middle"
+        value={smallText(end.r95AboutMeanM)}
+        unit={`${smallUnit()} of their middle`}
         detail={howSure(end.r95AboutMeanLow95M, end.r95AboutMeanHigh95M, end.r50AboutMeanM)}
       />
       <Figure
         testId="bias-along"
         tone="measured"
         label="Mean offset along the travel"
-        value={signedMm(travel?.biasAlongM ?? null)}
-        unit="mm"
-        detail={`spread ${mmText(travel?.sdAlongM ?? null) ?? '–'} mm`}
+        value={signedSmall(travel?.biasAlongM ?? null)}
+        unit={smallUnit()}
+        detail={`spread ${smallText(travel?.sdAlongM ?? null) ?? '–'} ${smallUnit()}`}
       />
       <Figure
         testId="bias-across"
         tone="measured"
         label="… across (left +)"
-        value={signedMm(travel?.biasAcrossM ?? null)}
-        unit="mm"
-        detail={`spread ${mmText(travel?.sdAcrossM ?? null) ?? '–'} mm`}
+        value={signedSmall(travel?.biasAcrossM ?? null)}
+        unit={smallUnit()}
+        detail={`spread ${smallText(travel?.sdAcrossM ?? null) ?? '–'} ${smallUnit()}`}
       />
       <Figure
         testId="accuracy"
         tone="measured"
         label="The middle of the runs lies off by"
         term="Accuracy, AP of ISO 9283: distance of the mean end from the target."
-        value={mmText(end.accuracyM)}
-        unit="mm"
+        value={smallText(end.accuracyM)}
+        unit={smallUnit()}
         detail={
           end.biasTest === null
             ? 'distance of the mean from the target'
@@ -69,8 +69,8 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
         tone="measured"
         label="How closely runs repeat"
         term="Repeatability, RP of ISO 9283: mean distance from the middle plus three of its standard deviations."
-        value={mmText(end.repeatabilityM)}
-        unit="mm"
+        value={smallText(end.repeatabilityM)}
+        unit={smallUnit()}
         detail="nearly all runs lie this near to their middle"
       />
       <Figure
@@ -88,9 +88,9 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
         value={
           end.biasXM === null
             ? null
-            : `${signedMm(end.biasXM) ?? ''} | ${signedMm(end.biasYM) ?? ''}`
+            : `${signedSmall(end.biasXM) ?? ''} | ${signedSmall(end.biasYM) ?? ''}`
         }
-        unit="mm"
+        unit={smallUnit()}
         detail={`from ${counted(end.nPose, 'measured end')} of ${counted(end.n, 'run')}${findings.setAside > 0 ? `, ${findings.setAside} set aside` : ''}`}
       />
     </dl>

@@ -1,3 +1,4 @@
+import { benchLength } from '../../core/text/quantities';
 import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import type { SeriesFindings } from '../../core/runs/findings';
@@ -49,7 +50,7 @@ export function FindingsView({ course, missions, endMission, target, runs, findi
             <span>
               <i className={styles.keyEllipse} /> 95 of 100 runs; small: the true mean
             </span>
-            <span>a square is 1 cm</span>
+            <span>a square is {benchLength(0.01)}</span>
           </figcaption>
         </figure>
         <EndFigures findings={findings} />

@@ -1,3 +1,4 @@
+import { errorFigure, errorScale } from '../../core/text/lengths';
 import {
   Chart as ChartJs,
   LinearScale,
@@ -21,14 +22,14 @@ interface Props {
 /** End error of each run in the order in which they were made, with the limits of ordinary scatter. */
 export function OrderPlot({ errors: { numbers, valuesM, stretches, sentence } }: Props) {
   const colours = useColours();
-  const points = valuesM.map((value, index) => ({ x: numbers[index] ?? 0, y: value * 1000 }));
+  const points = valuesM.map((value, index) => ({ x: numbers[index] ?? 0, y: errorFigure(value) }));
   const first = numbers[0] ?? 0;
   const last = numbers.at(-1) ?? 1;
   const levels = stretches.flatMap(({ from, to, chart }) => {
     if (chart === null) return [];
     const level = (valueM: number, label: string, dash: number[]) => ({
       label,
-      data: [from, to].map((index) => ({ x: numbers[index] ?? 0, y: valueM * 1000 })),
+      data: [from, to].map((index) => ({ x: numbers[index] ?? 0, y: errorFigure(valueM) })),
       borderColor: colours?.faint,
       borderWidth: 1.2,
       borderDash: dash,
@@ -94,13 +95,18 @@ export function OrderPlot({ errors: { numbers, valuesM, stretches, sentence } }:
                   callback: (value) => (Number.isInteger(value) ? value : ''),
                 },
               },
-              y: { ...axis('mm from the target'), type: 'linear', beginAtZero: true },
+              y: {
+                ...axis(`${errorScale().label} from the target`),
+                type: 'linear',
+                beginAtZero: true,
+              },
             },
             plugins: {
               tooltip: {
                 callbacks: {
                   title: (items) => `Run ${items[0]?.parsed.x ?? ''}`,
-                  label: (item) => `${number(item.parsed.y ?? 0)} mm from the target`,
+                  label: (item) =>
+                    `${number(item.parsed.y ?? 0, errorScale().decimals)} ${errorScale().label} from the target`,
                 },
               },
             },

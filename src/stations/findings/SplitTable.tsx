@@ -1,6 +1,6 @@
 import type { Group } from '../../core/runs/findings';
 import { percent } from '../../core/text/quantities';
-import { mmText, signedMm } from './figures';
+import { smallText, signedSmall, smallUnit } from './figures';
 import styles from './Findings.module.css';
 
 /** The same figures for the runs that share something: who placed the robot, or the battery. */
@@ -33,12 +33,12 @@ export function SplitTable({ title, groups }: { title: string; groups: readonly 
               <td>
                 {figures === null
                   ? '–'
-                  : `${signedMm(figures.biasAlongM) ?? ''} ± ${mmText(figures.sdAlongM) ?? '–'} mm`}
+                  : `${signedSmall(figures.biasAlongM) ?? ''} ± ${smallText(figures.sdAlongM) ?? '–'} ${smallUnit()}`}
               </td>
               <td>
                 {figures === null
                   ? '–'
-                  : `${signedMm(figures.biasAcrossM) ?? ''} ± ${mmText(figures.sdAcrossM) ?? '–'} mm`}
+                  : `${signedSmall(figures.biasAcrossM) ?? ''} ± ${smallText(figures.sdAcrossM) ?? '–'} ${smallUnit()}`}
               </td>
             </tr>
           ))}

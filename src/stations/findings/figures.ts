@@ -1,18 +1,24 @@
+import { errorFigure, errorScale, fineDecimals } from '../../core/text/lengths';
 import { degreesFromRadians } from '../../core/geometry/angle';
-import { number } from '../../core/text/quantities';
+import { number, headingFigure } from '../../core/text/quantities';
 
 const signed = (text: string) =>
   /^[−0]/.test(text) && !/^0\.0*[1-9]/.test(text) ? text : `+${text}`;
 
-/** A length in millimetres with one decimal, as it stands in a figure; null stays null. */
-export const mmText = (metres: number | null): string | null =>
-  metres === null ? null : number(metres * 1000, 1);
+const fine = (metres: number): string => number(errorFigure(metres), fineDecimals());
 
-export const signedMm = (metres: number | null): string | null =>
-  metres === null ? null : signed(number(metres * 1000, 1));
+/** A small length to a tenth of a millimetre, as it stands in a figure beside its unit; null stays null. */
+export const smallText = (metres: number | null): string | null =>
+  metres === null ? null : fine(metres);
+
+export const signedSmall = (metres: number | null): string | null =>
+  metres === null ? null : signed(fine(metres));
+
+/** The unit of such figures. */
+export const smallUnit = (): string => errorScale().label;
 
 export const signedDegrees = (radians: number | null): string | null =>
-  radians === null ? null : signed(number(degreesFromRadians(radians), 1));
+  radians === null ? null : signed(number(headingFigure(radians), 1));
 
 export const degreesText = (radians: number | null): string | null =>
   radians === null ? null : number(degreesFromRadians(radians), 1);

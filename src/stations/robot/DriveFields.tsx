@@ -1,6 +1,6 @@
 import type { Robot } from '../../core/robot';
 import { SUMMARIES } from '../../core/robotSummary';
-import { CM_PER_S, CM_PER_S2, MILLISECONDS, MM, PLAIN } from '../../ui/units';
+import { SPEED, ACCELERATION, MILLISECONDS, SMALL_LENGTH, PLAIN } from '../../ui/units';
 import { F, FieldGroup } from './FieldGroup';
 
 /** Wheels, body, motors. */
@@ -12,8 +12,14 @@ export function DriveFields({ robot }: { robot: Robot }) {
         summary={SUMMARIES.drive(robot)}
         note="As measured with a ruler; the track is the distance between the two wheels."
       >
-        <F.Number name="robot.wheelDiameterM" label="Wheel diameter" unit={MM} min={5} max={1000} />
-        <F.Number name="robot.trackM" label="Track width" unit={MM} min={10} max={2000} />
+        <F.Number
+          name="robot.wheelDiameterM"
+          label="Wheel diameter"
+          unit={SMALL_LENGTH}
+          min={5}
+          max={1000}
+        />
+        <F.Number name="robot.trackM" label="Track width" unit={SMALL_LENGTH} min={10} max={2000} />
         <F.Number
           name="robot.gearRatio"
           label="Motor turns per wheel turn"
@@ -30,12 +36,24 @@ export function DriveFields({ robot }: { robot: Robot }) {
         />
       </FieldGroup>
       <FieldGroup title="Body" summary={SUMMARIES.body(robot)} note="From the middle of the axle.">
-        <F.Number name="robot.body.frontM" label="To the front" unit={MM} min={0} max={2000} />
-        <F.Number name="robot.body.rearM" label="To the rear" unit={MM} min={0} max={2000} />
+        <F.Number
+          name="robot.body.frontM"
+          label="To the front"
+          unit={SMALL_LENGTH}
+          min={0}
+          max={2000}
+        />
+        <F.Number
+          name="robot.body.rearM"
+          label="To the rear"
+          unit={SMALL_LENGTH}
+          min={0}
+          max={2000}
+        />
         <F.Number
           name="robot.body.halfWidthM"
           label="To either side"
-          unit={MM}
+          unit={SMALL_LENGTH}
           min={5}
           max={2000}
         />
@@ -48,14 +66,14 @@ export function DriveFields({ robot }: { robot: Robot }) {
         <F.Number
           name="robot.motors.maxSpeedMPerS"
           label="Top speed"
-          unit={CM_PER_S}
+          unit={SPEED}
           min={1}
           max={1000}
         />
         <F.Number
           name="robot.motors.maxAccelerationMPerS2"
           label="Acceleration"
-          unit={CM_PER_S2}
+          unit={ACCELERATION}
           min={1}
           max={5000}
         />

@@ -1,6 +1,6 @@
 import type { Robot } from '../../core/robot';
 import { SUMMARIES } from '../../core/robotSummary';
-import { MM, PERCENT } from '../../ui/units';
+import { SMALL_LENGTH, PERCENT } from '../../ui/units';
 import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { F, FieldGroup, type RobotProps } from './FieldGroup';
@@ -37,7 +37,7 @@ function ErrorFields({ robot }: { robot: Robot }) {
       <F.Number
         name="robot.errors.slipMPerSqrtM"
         label="Slip scatter after 1 m"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={0}
         max={200}
       />

@@ -5,7 +5,7 @@ import { KINDS, kindOf } from '../../core/units/registry';
 import { RAW_READINGS, type Unit } from '../../core/units/unit';
 import { Button } from '../../ui/Button';
 import { Select } from '../../ui/Select';
-import { DEG, MM, PLAIN } from '../../ui/units';
+import { DEG, SMALL_LENGTH, PLAIN } from '../../ui/units';
 import { F, numberOf, textOf } from './FieldGroup';
 import styles from './RobotStation.module.css';
 import { useUnfolded } from './useUnfolded';
@@ -72,21 +72,21 @@ function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChan
       <F.Number
         name={numberOf(at, 'place.aheadM')}
         label="Ahead of the axle"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={-2000}
         max={2000}
       />
       <F.Number
         name={numberOf(at, 'place.leftM')}
         label="Left of the middle"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={-1000}
         max={1000}
       />
       <F.Number
         name={numberOf(at, 'place.heightM')}
         label="Height"
-        unit={MM}
+        unit={SMALL_LENGTH}
         min={0}
         max={1000}
         optional

@@ -1,5 +1,5 @@
 import type { Robot } from '../../core/robot';
-import { millimetres } from '../../core/text/quantities';
+import { errorLength } from '../../core/text/quantities';
 import type { Unit } from '../../core/units/unit';
 import styles from './WiringSheet.module.css';
 
@@ -46,7 +46,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
                 </th>
                 <td>{unit.kind}</td>
                 <td>{unit.label}</td>
-                <td>{unit.place.heightM === null ? '' : millimetres(unit.place.heightM)}</td>
+                <td>{unit.place.heightM === null ? '' : errorLength(unit.place.heightM)}</td>
                 <td>{unit.mounting}</td>
               </tr>
             ));

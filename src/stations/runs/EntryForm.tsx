@@ -1,3 +1,5 @@
+import { errorScale } from '../../core/text/lengths';
+import { positiveTurn } from '../../core/text/quantities';
 import { useEffect, useRef, type RefObject } from 'react';
 import { CAUSES } from '../../core/runs/causes';
 import type { Mission } from '../../core/course/table';
@@ -5,7 +7,7 @@ import type { Pose } from '../../core/geometry/pose';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';
 import { fieldsOf, RecordForm } from '../../ui/recordForm';
-import { DEG, MM, VOLTS } from '../../ui/units';
+import { SMALL_LENGTH, VOLTS, HEADING } from '../../ui/units';
 import { runForm } from '../parsers';
 import { allWorked, endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
 import styles from './LogStation.module.css';
@@ -49,7 +51,7 @@ const EndFields = ({ refs }: Pick<Props, 'refs'>) => (
     <F.Number
       name="endXM"
       label="End x (to the right)"
-      unit={MM}
+      unit={SMALL_LENGTH}
       min={-5000}
       max={5000}
       optional
@@ -58,7 +60,7 @@ const EndFields = ({ refs }: Pick<Props, 'refs'>) => (
     <F.Number
       name="endYM"
       label="End y (away)"
-      unit={MM}
+      unit={SMALL_LENGTH}
       min={-5000}
       max={5000}
       optional
@@ -66,8 +68,8 @@ const EndFields = ({ refs }: Pick<Props, 'refs'>) => (
     />
     <F.Number
       name="endHeadingRad"
-      label="Heading (left +)"
-      unit={DEG}
+      label={`Heading (${positiveTurn()})`}
+      unit={HEADING}
       min={-180}
       max={180}
       optional
@@ -167,7 +169,7 @@ export function EntryForm(props: Props) {
         <div className={styles.fields}>
           <EndFields refs={props.refs} />
           <Choice
-            label="Pad reaches (mm)"
+            label={`Pad reaches (${errorScale().label})`}
             value={String(props.reachM)}
             options={REACHES}
             onChange={(value) => props.onReach(Number(value))}

@@ -102,7 +102,7 @@ export function ImportDialog({ seriesId, missions, onImported, onClose }: Props)
       }
     >
       <p>
-        One run a line, a heading line above. Ends are offsets in millimetres from where the route
+        One run a line, a heading line above. Ends are offsets in errorLength from where the route
         is planned to end, x along the long edge of the table, y away from the home edge.
       </p>
       <FileField

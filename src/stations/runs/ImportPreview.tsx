@@ -1,6 +1,5 @@
-import { degreesFromRadians } from '../../core/geometry/angle';
 import type { Mission } from '../../core/course/table';
-import { counted, number } from '../../core/text/quantities';
+import { counted, number, fineLength, headingText } from '../../core/text/quantities';
 import type { CsvRow, CsvRun } from '../../formats/runsCsv';
 import styles from './Import.module.css';
 
@@ -18,9 +17,9 @@ const cells = (run: CsvRun, noted: readonly Mission[]): string[] => [
   run.placedBy ?? '',
   run.battery ?? '',
   run.batteryV === null ? '' : `${number(run.batteryV, 2)} V`,
-  run.endXM === null ? '' : `${number(run.endXM * 1000, 1)} mm`,
-  run.endYM === null ? '' : `${number(run.endYM * 1000, 1)} mm`,
-  run.endHeadingRad === null ? '' : `${number(degreesFromRadians(run.endHeadingRad), 1)}°`,
+  run.endXM === null ? '' : fineLength(run.endXM),
+  run.endYM === null ? '' : fineLength(run.endYM),
+  run.endHeadingRad === null ? '' : headingText(run.endHeadingRad),
   yesNo(run.worked),
   ...noted.map(({ id }) => yesNo(run.missions[id])),
   run.setAsideReason ?? '',

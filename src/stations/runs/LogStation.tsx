@@ -1,3 +1,4 @@
+import { teamNames } from '../../core/text/manner';
 import { useEffect, useRef, useState } from 'react';
 import type { Mission } from '../../core/course/table';
 import { nextRunText, progressText } from '../../core/runs/progress';
@@ -104,7 +105,11 @@ function LogEditor(props: Props) {
     y: useRef<HTMLInputElement>(null),
     heading: useRef<HTMLInputElement>(null),
   };
-  const placers = distinct(...runs.toReversed().map((run) => run.placedBy), ...props.placers);
+  const placers = distinct(
+    ...runs.toReversed().map((run) => run.placedBy),
+    ...props.placers,
+    ...teamNames(),
+  );
   useLogKeys(logging, missions, placers, refs, () => setDialog('keys'));
   return (
     <div data-ready={useIsListening()}>

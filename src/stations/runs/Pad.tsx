@@ -1,3 +1,4 @@
+import { errorLength } from '../../core/text/quantities';
 import { useId, useRef, type PointerEvent } from 'react';
 import { degreesFromRadians } from '../../core/geometry/angle';
 import { alongAcross, offsetFrom, type Pose } from '../../core/geometry/pose';
@@ -68,7 +69,7 @@ export function Pad(props: Props) {
     <div
       role="slider"
       tabIndex={0}
-      aria-label="Pad: where the robot stopped. Arrow keys move by 1 mm, with Shift by 10 mm; Delete clears."
+      aria-label={`Pad: where the robot stopped. Arrow keys move by ${errorLength(0.001)}, with Shift by ${errorLength(0.01)}; Delete clears.`}
       aria-valuetext={text}
       aria-valuenow={value === null ? 0 : Math.round(Math.hypot(value.xM, value.yM) * 1000)}
       className={styles.pad}
@@ -129,7 +130,7 @@ export function Pad(props: Props) {
         )}
       </svg>
       <span className={styles.scale} aria-hidden="true">
-        ±{reach} mm, a square is 10 mm
+        ±{errorLength(reach / 1000)}, a square is {errorLength(0.01)}
       </span>
       <span className={styles.words}>{text}</span>
     </div>

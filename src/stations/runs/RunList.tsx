@@ -1,7 +1,6 @@
 import { clockOf } from '../../ui/dates';
 import { useState } from 'react';
-import { degreesFromRadians } from '../../core/geometry/angle';
-import { number } from '../../core/text/quantities';
+import { number, headingText } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
@@ -21,7 +20,7 @@ const offset = (run: RunRecord) =>
   run.endXM === null || run.endYM === null
     ? 'no end measured'
     : `${number(run.endXM * 1000)} | ${number(run.endYM * 1000)} mm${
-        run.endHeadingRad === null ? '' : `, ${number(degreesFromRadians(run.endHeadingRad), 1)}°`
+        run.endHeadingRad === null ? '' : `, ${headingText(run.endHeadingRad)}`
       }`;
 
 function RunLine({ run }: { run: RunRecord }) {

@@ -1,3 +1,4 @@
+import { errorScale } from '../../core/text/lengths';
 import { dayOf } from '../../ui/dates';
 import type { SeriesFindings } from '../../core/runs/findings';
 import { progressFigure } from '../../core/runs/progress';
@@ -53,7 +54,7 @@ function SeriesRow({ context: { series, version, route, robot }, findings }: Ent
           <dt>95 of 100 within</dt>
           <dd>
             {end.r95AboutTargetM === null ? '–' : number(end.r95AboutTargetM * 1000)}{' '}
-            <small>mm</small>
+            <small>{errorScale().label}</small>
           </dd>
         </div>
       </dl>

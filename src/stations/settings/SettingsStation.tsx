@@ -1,18 +1,29 @@
 import type { TeamRecord } from '../../formats/records';
+import { TURN_SIDES, type TurnSide } from '../../core/text/manner';
 import { Button } from '../../ui/Button';
 import { Notice, Toast } from '../../ui/Notice';
+import { Choice } from '../../ui/Choice';
 import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { useInBrowser } from '../../ui/useInBrowser';
 import { useToast } from '../../ui/useToast';
 import { ConflictDialog } from '../ConflictDialog';
 import { useSaved } from '../useSaved';
+import { NamesField } from './NamesField';
 import styles from './Settings.module.css';
 
 interface Props {
   team: TeamRecord;
   zones: string[];
 }
+
+const LENGTHS = [
+  { value: 'cm', label: 'cm, and mm for the errors of runs' },
+  { value: 'mm', label: 'mm throughout' },
+  { value: 'in', label: 'inches' },
+] as const;
+
+const quarterLeft = (side: TurnSide): string => (side === 'left' ? '90°' : '−90°');
 
 const browserZoneNow = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
@@ -22,9 +33,10 @@ export function SettingsStation({ team, zones }: Props) {
   const saved = useSaved('teams', team, () => tell('Saved. Pages say it so from now on.'));
   const browserZone = useInBrowser<string | null>(browserZoneNow, null);
   const { draft, setDraft } = saved;
-  const { timeZone } = draft.settings;
-  const setZone = (zone: string) =>
-    setDraft({ ...draft, settings: { ...draft.settings, timeZone: zone } });
+  const { timeZone, length, positiveTurn } = draft.settings;
+  const set = (part: Partial<TeamRecord['settings']>) =>
+    setDraft({ ...draft, settings: { ...draft.settings, ...part } });
+  const setZone = (zone: string) => set({ timeZone: zone });
   const offered = [...new Set([timeZone, ...zones])].toSorted();
   return (
     <form
@@ -54,6 +66,27 @@ export function SettingsStation({ team, zones }: Props) {
           Use this browser’s: {browserZone.replaceAll('_', ' ')}
         </Button>
       )}
+      <Choice
+        label="Lengths"
+        value={length}
+        options={LENGTHS}
+        onChange={(of) => set({ length: of })}
+      />
+      <Choice
+        label="A turn that counts as positive goes to the"
+        value={positiveTurn}
+        options={TURN_SIDES.map((side) => ({ value: side, label: side }))}
+        onChange={(side) => set({ positiveTurn: side })}
+      />
+      <p className="faint">
+        Both hold in every label, field, sentence, chart and card; files say their unit. As it is
+        set here, a quarter turn to the left is {quarterLeft(positiveTurn)}.
+      </p>
+      <NamesField
+        key={saved.generation}
+        names={draft.settings.names}
+        onChange={(names) => set({ names })}
+      />
       <div className={styles.actions}>
         <Button
           look="strong"

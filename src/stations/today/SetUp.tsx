@@ -1,3 +1,5 @@
+import { teamSettings } from '../../formats/teamSettings';
+import { isZone } from '../../core/text/dates';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
@@ -13,9 +15,15 @@ import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fie
 import { Notice } from '../../ui/Notice';
 import { NumberField } from '../../ui/NumberField';
 import { TextField } from '../../ui/TextField';
-import { MM } from '../../ui/units';
+import { SMALL_LENGTH } from '../../ui/units';
 import { post, sentenceOf } from '../api';
 import styles from './Today.module.css';
+
+/** What the browser says of itself, where it is a zone that can be said in. */
+function browserZone(): string {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return isZone(zone) ? zone : 'UTC';
+}
 
 const newIds = () => ({ team: ulid(), robot: ulid(), course: ulid(), route: ulid() });
 
@@ -51,7 +59,7 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
       id: ids.team,
       version: 0,
       name: values.team.trim(),
-      settings: { timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone },
+      settings: teamSettings.parse({ timeZone: browserZone() }),
     },
     robot: {
       ...of,
@@ -123,7 +131,7 @@ function SizeInput({
       control={control}
       name={field}
       render={({ field: { value, onChange } }) => (
-        <NumberField {...{ label, min, max, value, onChange }} unit={MM} />
+        <NumberField {...{ label, min, max, value, onChange }} unit={SMALL_LENGTH} />
       )}
     />
   );

@@ -1,3 +1,4 @@
+import { teamNames } from '../../../core/text/manner';
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationValue } from '../../../core/calibration/calibration';
@@ -70,7 +71,13 @@ export function ApplyDialog(props: Props) {
         onChange={setReason}
         hint="for the journal; may be left empty"
       />
-      <TextField label="Who? (nickname)" value={who} maxLength={40} onChange={setWho} />
+      <TextField
+        label="Who? (nickname)"
+        value={who}
+        maxLength={40}
+        suggestions={teamNames()}
+        onChange={setWho}
+      />
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
     </Dialog>
   );

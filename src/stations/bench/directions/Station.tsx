@@ -1,3 +1,4 @@
+import { benchLength } from '../../../core/text/quantities';
 import { useState } from 'react';
 import {
   judgeDirection,
@@ -45,7 +46,7 @@ const STEPS: {
   {
     step: 'roll-forward',
     title: 'Roll it forward',
-    how: 'Press start, roll the robot about 30 cm forward on its wheels, press done.',
+    how: `Press start, roll the robot about ${benchLength(0.3)} forward on its wheels, press done.`,
     byHand: { do: 'roll-by-hand', distanceM: 0.3 },
     handLabel: 'A hand rolls the stand-in forward',
   },

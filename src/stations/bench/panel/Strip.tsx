@@ -1,7 +1,7 @@
 import { withBreaks } from '../../../core/chart/withBreaks';
 import { extentOf } from '../../../core/channels/extent';
 import { channelLabel, channelOf } from '../../../core/channels/key';
-import { shownText } from '../../../core/channels/shown';
+import { shownRange, shownScale } from '../../../core/channels/shown';
 import type { Log } from '../../../formats/toLog';
 import styles from './Panel.module.css';
 import { WINDOW_S } from './useWindow';
@@ -20,7 +20,11 @@ export function Strip({ log, channel }: { log: Log; channel: string }) {
   const { low, high } = extent;
   const endS = log.tS.at(-1) ?? 0;
   const x = (tS: number) => WIDTH * (1 - (endS - tS) / WINDOW_S);
-  const y = (value: number) => HEIGHT * (high > low ? 1 - (value - low) / (high - low) : 0.5);
+  const rises = shownScale(kind).factor > 0;
+  const y = (value: number) => {
+    const share = high > low ? (value - low) / (high - low) : 0.5;
+    return HEIGHT * (rises ? 1 - share : share);
+  };
   const points = withBreaks(log.tS, values, MOST_POINTS);
   // The first of each stretch is gone to, the others are drawn to.
   const path = points
@@ -38,7 +42,7 @@ export function Strip({ log, channel }: { log: Log; channel: string }) {
         viewBox={`0 -2 ${WIDTH} ${HEIGHT + 4}`}
         preserveAspectRatio="none"
         role="img"
-        aria-label={`${label} of the last ${WINDOW_S} s: from ${shownText(kind, low)} to ${shownText(kind, high)}`}
+        aria-label={`${label} of the last ${WINDOW_S} s: from ${shownRange(kind, low, high)}`}
       >
         <path d={path} />
       </svg>
@@ -46,9 +50,7 @@ export function Strip({ log, channel }: { log: Log; channel: string }) {
         <span>
           {label}, last {WINDOW_S} s
         </span>
-        <span>
-          {shownText(kind, low)} to {shownText(kind, high)}
-        </span>
+        <span>{shownRange(kind, low, high)}</span>
       </figcaption>
     </figure>
   );

@@ -5,7 +5,7 @@ import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { TextField } from '../../../ui/TextField';
-import { DEG, SECONDS } from '../../../ui/units';
+import { SECONDS, HEADING } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
 import own from './AnchorFields.module.css';
@@ -49,7 +49,7 @@ export function AnchorFields({
           />
           <NumberField
             label="True heading"
-            unit={DEG}
+            unit={HEADING}
             min={-100_000}
             max={100_000}
             value={anchor.headingRad}

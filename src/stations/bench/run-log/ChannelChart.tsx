@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { withBreaks } from '../../../core/chart/withBreaks';
 import { extentOf } from '../../../core/channels/extent';
 import { channelLabel, channelOf } from '../../../core/channels/key';
-import { shownText } from '../../../core/channels/shown';
+import { shownRange, shownScale } from '../../../core/channels/shown';
 import { channelsIn } from '../../../core/gyro/log';
 import { counted } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
@@ -27,7 +27,7 @@ export function ChannelChart({ log, onPick }: { log: Log; onPick(tS: number): vo
   const kind = channelOf(chosen)?.kind;
   if (values === undefined || kind === undefined) return null;
   const label = channelLabel(chosen);
-  const [unit] = kind.units;
+  const { factor, unit } = shownScale(kind);
   const extent = extentOf(values);
   const gaps =
     extent === null || extent.missing === 0
@@ -36,7 +36,7 @@ export function ChannelChart({ log, onPick }: { log: Log; onPick(tS: number): vo
   const sentence =
     extent === null
       ? `Nothing was read: ${kind.gap}.`
-      : `From ${shownText(kind, extent.low)} to ${shownText(kind, extent.high)}${gaps}.`;
+      : `From ${shownRange(kind, extent.low, extent.high)}${gaps}.`;
   const missing = extent?.missing ?? values.length;
   return (
     <section aria-label="Channels" className={styles.channels}>
@@ -50,13 +50,13 @@ export function ChannelChart({ log, onPick }: { log: Log; onPick(tS: number): vo
         <Plot
           label={`${label}. ${sentence}`}
           xTitle="seconds"
-          yTitle={MEASURED_IN(unit.name)}
+          yTitle={MEASURED_IN(unit)}
           curves={[
             {
               label,
               points: withBreaks(
                 log.tS,
-                values.map((value) => value / unit.factor),
+                values.map((value) => value * factor),
                 MOST_POINTS,
               ),
               look: missing > OFTEN_MISSING * values.length ? 'points' : 'line',

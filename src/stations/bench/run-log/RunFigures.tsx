@@ -1,6 +1,6 @@
 import type { RunLogStudy } from '../../../core/gyro/runLog';
 import { driftText } from '../../../core/gyro/stillSentence';
-import { degrees, number } from '../../../core/text/quantities';
+import { number, headingText } from '../../../core/text/quantities';
 import { Figure } from '../../../ui/Figure';
 import styles from '../Bench.module.css';
 
@@ -33,7 +33,7 @@ export function RunFigures({ study, hasHeading }: { study: RunLogStudy; hasHeadi
           hasBoth
             ? divergences
                 .slice(0, 3)
-                .map(({ fromS, changeRad }) => `${degrees(changeRad)} at ${number(fromS, 1)} s`)
+                .map(({ fromS, changeRad }) => `${headingText(changeRad)} at ${number(fromS, 1)} s`)
                 .join(', ')
             : needed
         }

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { ulid } from 'ulid';
 import type { KnownDrift } from '../../../core/gyro/runLog';
-import { degrees, number } from '../../../core/text/quantities';
+import { number, headingText } from '../../../core/text/quantities';
 import type { RunLogRecord, TrialListEntry } from '../../../formats/benchRecords';
 import { fromItsStart, type Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
@@ -110,8 +110,8 @@ export default function Station({ robot, runs, known }: Props) {
         />
         {ended !== null && (
           <p role="status">
-            It has stopped. Measured with a protractor it has turned by {degrees(ended.turnedRad)}{' '}
-            in all: that becomes the second anchor.
+            It has stopped. Measured with a protractor it has turned by{' '}
+            {headingText(ended.turnedRad)} in all: that becomes the second anchor.
           </p>
         )}
         {program.problem !== null && <Notice tone="fault">{program.problem}</Notice>}

@@ -1,5 +1,5 @@
 import { decimate } from '../../../core/chart/decimate';
-import { degreesFromRadians } from '../../../core/geometry/angle';
+import { headingFigure } from '../../../core/text/quantities';
 import type { RunLogStudy } from '../../../core/gyro/runLog';
 import type { AnchorRecord } from '../../../formats/benchRecords';
 import type { Log } from '../../../formats/toLog';
@@ -13,7 +13,7 @@ function line(
   valuesRad: Float64Array,
   look: Pick<Curve, 'tone' | 'dashed'>,
 ): Curve {
-  const points = decimate(tS, valuesRad.map(degreesFromRadians), MOST_POINTS);
+  const points = decimate(tS, valuesRad.map(headingFigure), MOST_POINTS);
   return { label, points, look: 'line', ...look };
 }
 
@@ -37,7 +37,7 @@ export function runCurves(
       : [line(tS, 'heading, corrected', corrected, { tone: 'predicted' })]),
     {
       label: 'true heading known',
-      points: anchors.map(({ tS: x, headingRad: known }) => ({ x, y: degreesFromRadians(known) })),
+      points: anchors.map(({ tS: x, headingRad: known }) => ({ x, y: headingFigure(known) })),
       look: 'points',
       tone: 'planned',
       shape: 'triangle',

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import { degrees, number, percent } from '../../../core/text/quantities';
+import { number, percent, headingFigure, headingText } from '../../../core/text/quantities';
 import { SCHOOL_NAMES, wayToShow } from '../../../core/turns/schoolText';
 import type { SchoolOutcome } from '../../../core/turns/simulateSchool';
 import { Button } from '../../../ui/Button';
@@ -22,7 +22,7 @@ function TimeChart({
     label: SCHOOL_NAMES[i] ?? '',
     points: outcome.trace.map(({ tS, headingRad }) => ({
       x: tS,
-      y: degreesFromRadians(headingRad),
+      y: headingFigure(headingRad),
     })),
     look: 'line',
     tone: i === shown ? 'predicted' : 'faint',
@@ -30,7 +30,7 @@ function TimeChart({
   }));
   const longest = Math.max(...outcomes.map(({ trace }) => trace.at(-1)?.tS ?? 0));
   const name = SCHOOL_NAMES[shown] ?? '';
-  const sentence = `A simulated turn of ${degrees(targetRad, 0)}: “${name}” beside the other ways.`;
+  const sentence = `A simulated turn of ${headingText(targetRad, 0)}: “${name}” beside the other ways.`;
   return (
     <Frame
       title="Heading against time"
@@ -44,7 +44,7 @@ function TimeChart({
         curves={[
           {
             label: 'target',
-            points: [0, longest].map((x) => ({ x, y: degreesFromRadians(targetRad) })),
+            points: [0, longest].map((x) => ({ x, y: headingFigure(targetRad) })),
             tone: 'planned',
             look: 'line',
           },

@@ -9,7 +9,7 @@ import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { Slider } from '../../../ui/Slider';
-import { DEG, DEG_PER_S } from '../../../ui/units';
+import { DEG, DEG_PER_S, HEADING } from '../../../ui/units';
 import { sentenceOf } from '../../api';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
@@ -129,7 +129,7 @@ export default function Station({ fitted, turnsNote }: Props) {
         <div className={styles.fields}>
           <NumberField
             label="Turn by"
-            unit={DEG}
+            unit={HEADING}
             min={10}
             max={360}
             value={knobs.targetRad}

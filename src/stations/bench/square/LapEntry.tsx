@@ -1,3 +1,4 @@
+import { positiveTurn } from '../../../core/text/quantities';
 import { useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { wrap } from '../../../core/geometry/angle';
@@ -8,7 +9,7 @@ import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { DEG, MM } from '../../../ui/units';
+import { SMALL_LENGTH, HEADING } from '../../../ui/units';
 import { lapForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { LapEntryValues } from '../entrySchemas';
@@ -80,17 +81,24 @@ function LapForm({ sideM, driven, robot, standInFits, onLap }: Props) {
         <F.Number
           name="xM"
           label="Ended forward by"
-          unit={MM}
+          unit={SMALL_LENGTH}
           min={-5000}
           max={5000}
           optional
           inputRef={first}
         />
-        <F.Number name="yM" label="Ended left by" unit={MM} min={-5000} max={5000} optional />
+        <F.Number
+          name="yM"
+          label="Ended left by"
+          unit={SMALL_LENGTH}
+          min={-5000}
+          max={5000}
+          optional
+        />
         <F.Number
           name="headingRad"
-          label="Turned over by (left +)"
-          unit={DEG}
+          label={`Turned over by (${positiveTurn()})`}
+          unit={HEADING}
           min={-180}
           max={180}
           optional

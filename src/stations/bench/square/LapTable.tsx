@@ -1,5 +1,4 @@
-import { degreesFromRadians } from '../../../core/geometry/angle';
-import { number } from '../../../core/text/quantities';
+import { errorLength, headingText } from '../../../core/text/quantities';
 import type { LapRecord } from '../../../formats/benchRecords';
 import styles from '../Bench.module.css';
 import { AsideButton, FoldedTable } from '../TrialParts';
@@ -32,9 +31,9 @@ export function LapTable({ laps, onSetAside, onTakeBack }: Props) {
             <tr key={lap.id} className={lap.setAsideReason === null ? '' : styles.aside}>
               <td className={styles.number}>{no}</td>
               <td>{lap.direction === 'cw' ? 'clockwise' : 'counter-clockwise'}</td>
-              <td className={styles.number}>{number(lap.xM * 1000)} mm</td>
-              <td className={styles.number}>{number(lap.yM * 1000)} mm</td>
-              <td className={styles.number}>{number(degreesFromRadians(lap.headingRad), 1)}°</td>
+              <td className={styles.number}>{errorLength(lap.xM)}</td>
+              <td className={styles.number}>{errorLength(lap.yM)}</td>
+              <td className={styles.number}>{headingText(lap.headingRad)}</td>
               <td>
                 {lap.setAsideReason}{' '}
                 <AsideButton

@@ -1,3 +1,4 @@
+import { errorFigure, errorScale } from '../../../core/text/lengths';
 import type { EncoderSquare } from '../../../core/square/squareFit';
 import { squareReturn, type LapReturn } from '../../../core/square/squarePath';
 import { Plot, type Curve } from '../../../ui/chart/Plot';
@@ -13,21 +14,21 @@ interface Props {
   sentence: string;
 }
 
-const millimetres = ({ xM, yM }: LapReturn) => ({ x: xM * 1000, y: yM * 1000 });
+const onScale = ({ xM, yM }: LapReturn) => ({ x: errorFigure(xM), y: errorFigure(yM) });
 
 /** Where the laps ended, both clouds about their start, and where the fitted sizes say they end. */
 export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
   const laps: Curve[] = [
     {
       label: 'clockwise',
-      points: cw.map(millimetres),
+      points: cw.map(onScale),
       tone: 'measured',
       look: 'points',
       shape: 'rectRot',
     },
     {
       label: 'counter-clockwise',
-      points: ccw.map(millimetres),
+      points: ccw.map(onScale),
       tone: 'measured',
       look: 'points',
       shape: 'triangle',
@@ -45,19 +46,17 @@ export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
       ? []
       : (['cw', 'ccw'] as const).map((direction) => ({
           label: `by the fit, ${direction === 'cw' ? 'clockwise' : 'counter-clockwise'}`,
-          points: [millimetres(squareReturn(sideM, trackM, fit, direction))],
+          points: [onScale(squareReturn(sideM, trackM, fit, direction))],
           tone: 'predicted',
           look: 'points',
           shape: direction === 'cw' ? 'rectRot' : 'triangle',
         }));
   const reach =
-    1.15 *
-    Math.max(
-      20,
-      ...[...cw, ...ccw].flatMap(({ xM, yM }) => [Math.abs(xM), Math.abs(yM)].map((v) => v * 1000)),
-    );
-  // Whole fifties, so that the marks of the axes do not crowd.
-  const end = Math.ceil(reach / 50) * 50;
+    1.15 * Math.max(0.02, ...[...cw, ...ccw].flatMap(({ xM, yM }) => [Math.abs(xM), Math.abs(yM)]));
+  // Whole fifties (of inches: twos), so that the marks of the axes do not crowd.
+  const { label } = errorScale();
+  const step = label === 'in' ? 2 : 50;
+  const end = Math.ceil(errorFigure(reach) / step) * step;
   const range = { min: -end, max: end };
   return (
     <Frame
@@ -68,8 +67,8 @@ export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
     >
       <Plot
         label={`Returns of the laps. ${sentence}`}
-        xTitle="forward of the start, mm"
-        yTitle="left of the start, mm"
+        xTitle={`forward of the start, ${label}`}
+        yTitle={`left of the start, ${label}`}
         curves={[...laps, ...foretold]}
         xRange={range}
         yRange={range}

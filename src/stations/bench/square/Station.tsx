@@ -1,16 +1,22 @@
+import { errorScale } from '../../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
-import { degreesFromRadians } from '../../../core/geometry/angle';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
-import { counted, number } from '../../../core/text/quantities';
+import {
+  counted,
+  number,
+  errorLength,
+  fineLength,
+  headingFigure,
+} from '../../../core/text/quantities';
 import type { LapRecord, SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { Figure } from '../../../ui/Figure';
 import { Toast } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
-import { CM } from '../../../ui/units';
+import { BENCH_LENGTH } from '../../../ui/units';
 import { useToast } from '../../../ui/useToast';
 import { SetAsideDialog } from '../../SetAsideDialog';
 import { ApplyDialog } from '../apply/ApplyDialog';
@@ -69,8 +75,8 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
         <Figure
           label="Ends off the start"
           value={number(encoders.closureBeforeM * 1000)}
-          unit="mm"
-          detail={`about ${number(encoders.closureAfterM * 1000)} mm after correcting`}
+          unit={errorScale().label}
+          detail={`about ${errorLength(encoders.closureAfterM)} after correcting`}
           tone="predicted"
           testId="closure"
         />
@@ -78,7 +84,7 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
     );
   }
   if (gyro === null) return null;
-  const degrees = (value: number) => number(degreesFromRadians(value), 2);
+  const degrees = (value: number) => number(headingFigure(value), 2);
   const range = (low: number | null, high: number | null) =>
     low === null || high === null
       ? 'two laps each way tell how sure'
@@ -162,7 +168,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         <div className={styles.fields}>
           <NumberField
             label="Side of the square"
-            unit={CM}
+            unit={BENCH_LENGTH}
             min={10}
             max={500}
             value={conditions.sideM}
@@ -229,11 +235,10 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           onClose={() => setApplying(false)}
         >
           <p>
-            The Course computes from now on with a track of{' '}
-            {number(trackM * value.trackRatio * 1000, 1)} mm instead of {number(trackM * 1000, 1)}{' '}
-            mm, a left wheel of{' '}
-            {number(robot.robot.wheelDiameterM * value.leftWheelFactor * 1000, 2)} mm and a right
-            wheel of {number(robot.robot.wheelDiameterM * value.rightWheelFactor * 1000, 2)} mm.
+            The Course computes from now on with a track of {fineLength(trackM * value.trackRatio)}{' '}
+            instead of {fineLength(trackM)}, a left wheel of{' '}
+            {errorLength(robot.robot.wheelDiameterM * value.leftWheelFactor, 2)} and a right wheel
+            of {errorLength(robot.robot.wheelDiameterM * value.rightWheelFactor, 2)}.
           </p>
         </ApplyDialog>
       )}

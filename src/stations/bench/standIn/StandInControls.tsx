@@ -5,7 +5,7 @@ import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
-import { CM, DEG } from '../../../ui/units';
+import { BENCH_LENGTH, HEADING } from '../../../ui/units';
 import { doWithStandIn } from './standInStore';
 import styles from './StandIn.module.css';
 import { useStandIn } from './useStandIn';
@@ -43,7 +43,7 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
         <NumberField
           inline
           label="Angle to turn by hand"
-          unit={DEG}
+          unit={HEADING}
           min={-720}
           max={720}
           value={angleRad}
@@ -55,7 +55,7 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
         <NumberField
           inline
           label="Distance to roll by hand"
-          unit={CM}
+          unit={BENCH_LENGTH}
           min={-200}
           max={200}
           value={distanceM}
@@ -67,7 +67,7 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
         <NumberField
           inline
           label="Distance of the tape target"
-          unit={CM}
+          unit={BENCH_LENGTH}
           min={1}
           max={300}
           value={targetM}

@@ -1,7 +1,6 @@
 import { dayAndClockOf } from '../../../ui/dates';
-import { degreesFromRadians } from '../../../core/geometry/angle';
 import { VERDICT_NAMES, driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
-import { counted } from '../../../core/text/quantities';
+import { counted, headingFigure } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Plot, type Curve } from '../../../ui/chart/Plot';
@@ -24,9 +23,7 @@ export function SeasonChart({ checks, onSetAside }: Props) {
   const curves = (Object.keys(MARKS) as (keyof typeof MARKS)[]).map((powerUp): Curve => ({
     label: `switched on: ${powerUp}`,
     points: used.flatMap((check, i) =>
-      check.powerUp === powerUp
-        ? [{ x: i + 1, y: degreesFromRadians(check.result.driftRadPerS) }]
-        : [],
+      check.powerUp === powerUp ? [{ x: i + 1, y: headingFigure(check.result.driftRadPerS) }] : [],
     ),
     tone: powerUp === 'in the hand' ? 'fault' : 'measured',
     look: 'points',

@@ -2,7 +2,7 @@ import type { StillSettings } from '../../../core/gyro/stillDefaults';
 import { degrees } from '../../../core/text/quantities';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
-import { DRIFT_DEG_PER_S } from '../../../ui/units';
+import { DRIFT_SIZE } from '../../../ui/units';
 import styles from '../Bench.module.css';
 
 const SHARES = [
@@ -36,7 +36,7 @@ export function SettingsFields({
         />
         <NumberField
           label="Started badly from"
-          unit={DRIFT_DEG_PER_S}
+          unit={DRIFT_SIZE}
           min={0.005}
           max={10}
           value={healthyRadPerS}

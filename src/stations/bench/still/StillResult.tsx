@@ -2,7 +2,14 @@ import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import type { StillSettings } from '../../../core/gyro/stillDefaults';
 import { driftPlusMinus, driftText, stillSentences } from '../../../core/gyro/stillSentence';
-import { clock, counted, degrees, number } from '../../../core/text/quantities';
+import {
+  clock,
+  counted,
+  degrees,
+  number,
+  between,
+  headingText,
+} from '../../../core/text/quantities';
 import { Plot } from '../../../ui/chart/Plot';
 import { Figure } from '../../../ui/Figure';
 import { Frame } from '../../../ui/Frame';
@@ -55,7 +62,9 @@ function StillFigures({ analysis, runDurationS }: Props) {
         label="In the next run"
         value={`${rateNumber(check.nextRunLow95)} to ${rateNumber(check.nextRunHigh95)}`}
         unit="°/s"
-        detail={`heading off by ${degrees(check.nextRunLow95 * runDurationS)} to ${degrees(check.nextRunHigh95 * runDurationS)} after ${clock(runDurationS)}`}
+        detail={`heading off by ${between(check.nextRunLow95, check.nextRunHigh95)
+          .map((drift) => headingText(drift * runDurationS))
+          .join(' to ')} after ${clock(runDurationS)}`}
         tone="predicted"
         testId="still-next-run"
       />

@@ -1,3 +1,4 @@
+import { headingFigure, turnSign } from '../../../core/text/quantities';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import type { Band, Curve } from '../../../ui/chart/Plot';
 import type { StillAnalysis } from '../../../workers/bench.worker';
@@ -11,11 +12,11 @@ export function stillCurves({ check, shown }: StillAnalysis): {
   const { points, startS, lengthS, firstRad } = shown;
   const read: Curve = {
     label: kind === 'rate' ? 'turning rate read' : 'heading read',
-    points,
+    points: points.map(({ x, y }) => ({ x, y: turnSign() * y })),
     tone: 'measured',
     look: 'line',
   };
-  const slope = degreesFromRadians(check.driftRadPerS);
+  const slope = headingFigure(check.driftRadPerS);
   const half = degreesFromRadians((check.high95 - check.low95) / 2);
   if (kind === 'rate') {
     const flat = [0, lengthS].map((x) => ({ x, y: slope }));
@@ -24,7 +25,7 @@ export function stillCurves({ check, shown }: StillAnalysis): {
       bands: [],
     };
   }
-  const start = (startRad: number) => degreesFromRadians(startRad - firstRad);
+  const start = (startRad: number) => headingFigure(startRad - firstRad);
   const lines = check.fit.map(({ fromS, toS, startRad }): Curve => ({
     label: 'fitted drift',
     points: [

@@ -1,7 +1,8 @@
+import { teamNames } from '../../../core/text/manner';
 import { driftText } from '../../../core/gyro/stillSentence';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { DEG, DRIFT_DEG_PER_S } from '../../../ui/units';
+import { DEG, DRIFT } from '../../../ui/units';
 import { turnConditionsForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import { AnglesField } from './AnglesField';
@@ -39,11 +40,16 @@ export function Conditions({
         <F.Text name="surface" label="Surface" maxLength={40} />
         <F.Text name="battery" label="Battery" maxLength={40} />
         <F.Choice name="stopMode" label="On a stop the motors" options={STOP_MODES} />
-        <F.Text name="who" label="Measured by (nickname)" maxLength={40} />
+        <F.Text
+          name="who"
+          label="Measured by (nickname)"
+          maxLength={40}
+          suggestions={teamNames()}
+        />
         <F.Number
           name="driftRadPerS"
           label="Known drift"
-          unit={DRIFT_DEG_PER_S}
+          unit={DRIFT}
           min={-20}
           max={20}
           hint="taken out of every trial"

@@ -6,7 +6,7 @@ import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { DEG, DEG_PER_S, MM } from '../../../ui/units';
+import { DEG, DEG_PER_S, SMALL_LENGTH } from '../../../ui/units';
 import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { TurnEntryValues } from '../entrySchemas';
@@ -123,14 +123,14 @@ const ReadingFields = ({ by, means }: Reading) => (
         <F.Number
           name="lengthM"
           label={by === 'along the edge' ? 'Length of the edge' : 'Along the reference'}
-          unit={MM}
+          unit={SMALL_LENGTH}
           min={10}
           max={2000}
         />
         <F.Number
           name="offsetM"
           label="Offset from the reference"
-          unit={MM}
+          unit={SMALL_LENGTH}
           min={-2000}
           max={2000}
           optional

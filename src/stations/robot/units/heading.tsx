@@ -1,4 +1,4 @@
-import { DEG, DEG_PER_SQRT_S, DRIFT_DEG_PER_S, MILLISECONDS, PERCENT } from '../../../ui/units';
+import { DEG, DEG_PER_SQRT_S, DRIFT, MILLISECONDS, PERCENT, DRIFT_SIZE } from '../../../ui/units';
 import { F, numberOf } from '../FieldGroup';
 import styles from '../RobotStation.module.css';
 import type { UnitParts } from './unitParts';
@@ -7,11 +7,11 @@ function Fields({ at }: { at: number }) {
   const of = (name: string) => numberOf(at, `behaviour.${name}`);
   return (
     <>
-      <F.Number name={of('driftRadPerS')} label="Drift" unit={DRIFT_DEG_PER_S} min={-20} max={20} />
+      <F.Number name={of('driftRadPerS')} label="Drift" unit={DRIFT} min={-20} max={20} />
       <F.Number
         name={of('driftSdRadPerS')}
         label="Drift differs by ±"
-        unit={DRIFT_DEG_PER_S}
+        unit={DRIFT_SIZE}
         min={0}
         max={20}
       />

@@ -1,5 +1,5 @@
 import type { Unit } from '../../../core/units/unit';
-import { MILLISECONDS, MM, PERCENT } from '../../../ui/units';
+import { MILLISECONDS, SMALL_LENGTH, PERCENT } from '../../../ui/units';
 import { F, numberOf } from '../FieldGroup';
 import styles from '../RobotStation.module.css';
 import type { UnitParts } from './unitParts';
@@ -8,7 +8,13 @@ function Fields({ at }: { at: number }) {
   const of = (name: string) => numberOf(at, `behaviour.${name}`);
   return (
     <>
-      <F.Number name={of('spotDiameterM')} label="Width of its spot" unit={MM} min={1} max={200} />
+      <F.Number
+        name={of('spotDiameterM')}
+        label="Width of its spot"
+        unit={SMALL_LENGTH}
+        min={1}
+        max={200}
+      />
       <F.Number
         name={of('floorShare')}
         label="Reads over the floor"

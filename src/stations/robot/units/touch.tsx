@@ -1,4 +1,4 @@
-import { MM } from '../../../ui/units';
+import { SMALL_LENGTH } from '../../../ui/units';
 import { F, numberOf } from '../FieldGroup';
 import styles from '../RobotStation.module.css';
 import type { UnitParts } from './unitParts';
@@ -7,7 +7,7 @@ const Fields = ({ at }: { at: number }) => (
   <F.Number
     name={numberOf(at, 'behaviour.reachM')}
     label="Pressed within"
-    unit={MM}
+    unit={SMALL_LENGTH}
     min={0.5}
     max={50}
   />

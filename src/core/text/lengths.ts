@@ -1,0 +1,41 @@
+import { teamManner, type LengthName } from './manner';
+
+/** A unit in which lengths are said. */
+export interface LengthScale {
+  label: string;
+  spoken: string;
+  perM: number;
+  /** Digits after the point that are worth saying. */
+  decimals: number;
+  /** What one press of an arrow key changes. */
+  step: number;
+}
+
+const CM: LengthScale = { label: 'cm', spoken: 'centimetres', perM: 100, decimals: 1, step: 1 };
+const MM: LengthScale = { label: 'mm', spoken: 'millimetres', perM: 1000, decimals: 0, step: 1 };
+/** By definition 25.4 mm (international inch of 1959). */
+const INCHES: LengthScale = {
+  label: 'in',
+  spoken: 'inches',
+  perM: 1 / 0.0254,
+  decimals: 2,
+  step: 0.1,
+};
+
+const SCALES: Record<LengthName, { bench: LengthScale; error: LengthScale }> = {
+  cm: { bench: CM, error: MM },
+  mm: { bench: MM, error: MM },
+  in: { bench: INCHES, error: INCHES },
+};
+
+/** For lengths that are measured with a tape. */
+export const benchScale = (): LengthScale => SCALES[teamManner().length].bench;
+
+/** For the small ones: errors of runs, sizes of parts. */
+export const errorScale = (): LengthScale => SCALES[teamManner().length].error;
+
+/** A length on the scale for small ones, at least as exact as a tenth of a millimetre. */
+export const errorFigure = (metres: number): number => metres * errorScale().perM;
+
+/** Digits with which a figure on the scale for small ones tells a tenth of a millimetre. */
+export const fineDecimals = (): number => (errorScale().label === 'in' ? 3 : 1);
