@@ -15,6 +15,7 @@ export default defineConfig({
     ['json', { outputFile: process.env.CORVAT_E2E_RESULTS ?? 'test-results/e2e.json' }],
   ],
   use: {
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
     launchOptions: {

@@ -21,7 +21,7 @@ test('days and clock times are shown in the team’s zone, not in the browser’
   // Thirteen hours on, and the next day.
   await open(page, '/bench/still');
   await expect(checks).toContainText('2026-11-06 05:21');
-  await expect(page.locator('html')).toHaveAttribute('data-zone', 'Pacific/Auckland');
+  await expect(page.locator('html')).toHaveAttribute('data-manner', /Pacific\/Auckland/);
 
   await open(page, '/settings');
   await page.getByLabel('Time zone').selectOption('UTC');
@@ -45,4 +45,70 @@ test('a zone that nobody knows, or a name that is none, is not saved', async ({ 
   });
   expect(refused.status()).toBe(422);
   expect(await refused.text()).toContain('expected the name of a time zone');
+});
+
+test('inches, turns to the right, another zone and a decimal comma hold on every screen', async ({
+  corvat: page,
+}) => {
+  const say = async (length: string, side: string, zone: string) => {
+    await open(page, '/settings');
+    await page.getByRole('radio', { name: length, exact: true }).check();
+    await page.getByRole('radio', { name: side, exact: true }).check();
+    await page.getByLabel('Time zone').selectOption(zone);
+    await page.getByLabel('Nicknames at the table').fill('Fennel, Moss');
+    await page.getByRole('button', { name: 'Save the settings' }).click();
+    await expect(page.getByText('Saved. Pages say it so from now on.')).toBeVisible();
+  };
+  await say('inches', 'right', 'Australia/Adelaide');
+  const series = '01DEMS00000000000000000003';
+  const bench = ['still', 'directions', 're-zero', 'turns', 'square', 'schools', 'run-log'];
+  const screens = [
+    ...['/', '/robot', '/robot/sheet', '/bench', '/bench/calibrations', '/course', '/course/table'],
+    ...bench.map((procedure) => `/bench/${procedure}`),
+    ...[`/course/card?version=01DEMV00000000000000000003`, '/runs', `/runs/${series}`],
+    ...[`/runs/${series}/sheet`, '/findings', `/findings/${series}`],
+  ];
+  for (const path of screens) {
+    await open(page, path);
+    await page.evaluate(() => {
+      for (const details of document.querySelectorAll('details')) details.open = true;
+    });
+    const metric = await page.evaluate(
+      () => document.body.innerText.match(/.*(\b[cm]m\b|\d ?[cm]m\b|left positive).*/g) ?? [],
+    );
+    expect(metric, path).toEqual([]);
+  }
+
+  // Ten and a half hours on from UTC.
+  await open(page, '/bench/still');
+  await expect(page.getByRole('main')).toContainText('2026-11-06 02:51');
+  await open(page, `/findings/${series}`);
+  await expect(page.getByRole('main')).toContainText('Mean heading error (right +)');
+  await expect(page.getByRole('main')).toContainText(
+    /ends 1\.48 in short and 1\.86 in to the right/,
+  );
+
+  // The first turn of the route goes to the left; typed with a comma, in inches.
+  await open(page, '/course');
+  await expect(page.getByTestId('step-2').getByLabel('Heading')).toHaveValue('-90');
+  const distance = page.getByTestId('step-1').getByLabel('Distance');
+  await expect(distance).toHaveValue('27.56');
+  await distance.fill('25,4');
+  await page.getByTestId('step-2').getByLabel('Heading').focus();
+  await expect(distance).toHaveValue('25.4');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(distance).toHaveValue('27.56');
+  // Limits are those of the record, in what is shown.
+  await open(page, '/robot');
+  await page.locator('summary').filter({ hasText: 'Wheels' }).click();
+  await page.getByLabel('Wheel diameter').fill('56');
+  await expect(page.getByText(/to 39\.37 in fits/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back to what is saved' }).click();
+
+  const csv = await page.request.get(`/api/series/${series}/runs.csv`);
+  expect(await csv.text()).toContain('end_x_in,end_y_in,end_heading_right_deg');
+  await say('cm, and mm for the errors of runs', 'left', 'UTC');
+  await open(page, '/course');
+  await expect(distance).toHaveValue('70');
+  await expect(page.getByTestId('step-2').getByLabel('Heading')).toHaveValue('90');
 });

@@ -38,6 +38,12 @@ export function placeText({ xM, yM }: { xM: number; yM: number }): string {
   return `${number(xM * perM, decimals)} | ${number(yM * perM, decimals)} ${label}`;
 }
 
+/** An offset on the scale for small lengths: "12 | −4 mm". */
+export function smallPlaceText(xM: number, yM: number): string {
+  const { decimals } = errorScale();
+  return `${number(errorFigure(xM), decimals)} | ${errorLength(yM)}`;
+}
+
 /** The same to a tenth of a millimetre. */
 export const fineLength = (metres: number): string =>
   `${number(errorFigure(metres), fineDecimals())} ${errorScale().label}`;

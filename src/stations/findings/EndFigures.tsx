@@ -1,5 +1,5 @@
 import type { SeriesFindings } from '../../core/runs/findings';
-import { counted, number } from '../../core/text/quantities';
+import { counted, number, positiveTurn } from '../../core/text/quantities';
 import { Figure } from '../../ui/Figure';
 import { degreesText, smallText, signedDegrees, signedSmall, smallUnit } from './figures';
 import styles from './Findings.module.css';
@@ -76,7 +76,7 @@ export function EndFigures({ findings }: { findings: SeriesFindings }) {
       <Figure
         testId="bias-heading"
         tone="measured"
-        label="Mean heading error (left +)"
+        label={`Mean heading error (${positiveTurn()})`}
         value={signedDegrees(end.biasHeadingRad)}
         unit="°"
         detail={`spread ${degreesText(end.sdHeadingRad) ?? '–'}°`}

@@ -1,9 +1,8 @@
-import { errorFigure, errorScale } from '../../core/text/lengths';
 import type { Mission, Table } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
 import type { Consistency } from '../../core/runs/consistency';
-import { number, errorLength } from '../../core/text/quantities';
+import { smallPlaceText } from '../../core/text/quantities';
 import type { SavedRun } from '../../formats/records';
 import { EllipseMark, EndMark } from '../../ui/plan/marks';
 import { boxPath, flip, mm, pathOf, Plan } from '../../ui/plan/Plan';
@@ -85,7 +84,7 @@ export function EndPlan(props: Props) {
             at={{ xM: target.xM + run.endXM, yM: target.yM + run.endYM }}
             size={reach / 55}
             worked={run.worked}
-            label={`Run ${run.number}: ${number(errorFigure(run.endXM), errorScale().decimals)} | ${errorLength(run.endYM)}${run.worked === false ? ', failed' : ''}`}
+            label={`Run ${run.number}: ${smallPlaceText(run.endXM, run.endYM)}${run.worked === false ? ', failed' : ''}`}
           />
         ),
       )}

@@ -1,6 +1,6 @@
 import { degreesFromRadians } from '../../core/geometry/angle';
 import type { Robot } from '../../core/robot';
-import { number } from '../../core/text/quantities';
+import { errorLength } from '../../core/text/quantities';
 import { UNIT_PARTS } from './units/registry';
 import styles from './RobotStation.module.css';
 
@@ -56,10 +56,10 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
           );
         })}
         <text x={6} y={-10}>
-          {number(mm(trackM))} mm
+          {errorLength(trackM)}
         </text>
         <text x={0} y={mm(body.rearM) + 30} textAnchor="middle">
-          {number(2 * mm(body.halfWidthM))} × {number(mm(body.frontM) + mm(body.rearM))} mm
+          {errorLength(2 * body.halfWidthM)} × {errorLength(body.frontM + body.rearM)}
         </text>
       </svg>
       <figcaption className="faint">

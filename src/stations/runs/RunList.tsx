@@ -1,6 +1,6 @@
 import { clockOf } from '../../ui/dates';
 import { useState } from 'react';
-import { number, headingText } from '../../core/text/quantities';
+import { headingText, smallPlaceText } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
@@ -19,7 +19,7 @@ const SHOWN = 40;
 const offset = (run: RunRecord) =>
   run.endXM === null || run.endYM === null
     ? 'no end measured'
-    : `${number(run.endXM * 1000)} | ${number(run.endYM * 1000)} mm${
+    : `${smallPlaceText(run.endXM, run.endYM)}${
         run.endHeadingRad === null ? '' : `, ${headingText(run.endHeadingRad)}`
       }`;
 
