@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { limits } from './limits';
+import { programSchema } from './program/profile';
 import { broughtForward } from './units/broughtForward';
 import { label } from './units/label';
 import { portSchema } from './units/port';
@@ -74,6 +75,7 @@ const fields = z.object({
   errors: robotErrorsSchema.prefault({}),
   signs: rawSignsSchema.prefault({}),
   build: buildSchema.prefault({}),
+  program: programSchema.prefault({}),
 });
 
 /** The same, also from records of an earlier Corvat, which are brought forward. */

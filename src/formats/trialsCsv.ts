@@ -1,4 +1,6 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
+import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
+import type { Robot } from '../core/robot';
 import type { LapRecord, TurnTrialRecord } from './benchRecords';
 import { readSmallCsv, type WantedColumn } from './smallCsv';
 import type { BadLine } from './readings';
@@ -12,7 +14,22 @@ const TURN_COLUMNS: WantedColumn[] = [
     key: 'rate',
     heading: /^rate_deg_per_s$/i,
     name: 'rate_deg_per_s',
+    optional: true,
     number: { min: 3, max: 1100 },
+  },
+  {
+    key: 'motor',
+    heading: /^motor_deg_per_s$/i,
+    name: 'motor_deg_per_s',
+    optional: true,
+    number: { min: 1, max: 1e6 },
+  },
+  {
+    key: 'power',
+    heading: /^power_percent$/i,
+    name: 'power_percent',
+    optional: true,
+    number: { min: 1, max: 100 },
   },
   { key: 'kind', heading: /^kind$/i, name: 'kind', optional: true },
   {
@@ -53,10 +70,32 @@ export interface ReadRecords<T> {
   bad: BadLine[];
 }
 
-/** Turn trials from a CSV file with target_deg, actual_deg, rate_deg_per_s (right turns negative). */
+type Row = Record<string, number | string>;
+
+/** How fast it turned: as a rate, or as the program told its motors. A sentence says why it cannot be told. */
+function rateOf(values: Row, kind: TurnKind, robot: Robot): number | string {
+  if (values.rate !== undefined) return radiansFromDegrees(Number(values.rate));
+  if (values.motor !== undefined) {
+    return rateFromCommand(robot, kind, 'degrees per second', Number(values.motor)) ?? '';
+  }
+  if (values.power === undefined) {
+    return 'it says neither rate_deg_per_s nor motor_deg_per_s nor power_percent';
+  }
+  const rate = rateFromCommand(robot, kind, 'percent', Number(values.power));
+  return (
+    rate ??
+    `power_percent: how fast it is at ${values.power} % was not timed; time a drive below and one above it on the robot’s page`
+  );
+}
+
+/**
+ * Turn trials from a CSV file with target_deg, actual_deg (right turns negative), and rate_deg_per_s,
+ * motor_deg_per_s or power_percent.
+ */
 export async function readTurnTrials(
   file: File,
   newId: () => string,
+  robot: Robot,
 ): Promise<ReadRecords<TurnTrialRecord>> {
   const { rows, bad } = await readSmallCsv(file, TURN_COLUMNS);
   const records: TurnTrialRecord[] = [];
@@ -66,13 +105,19 @@ export async function readTurnTrials(
     else if (values.kind !== undefined && values.kind !== 'spin' && values.kind !== 'pivot') {
       bad.push({ line, why: `kind: “${values.kind}” is neither spin nor pivot` });
     } else {
+      const kind = values.kind === 'pivot' ? 'pivot' : 'spin';
+      const rateRadPerS = rateOf(values, kind, robot);
+      if (typeof rateRadPerS === 'string') {
+        bad.push({ line, why: rateRadPerS });
+        continue;
+      }
       records.push({
         id: newId(),
         targetRad: radiansFromDegrees(target),
         actualRad: radiansFromDegrees(actual),
         seen: null,
-        rateRadPerS: radiansFromDegrees(Number(values.rate)),
-        kind: values.kind === 'pivot' ? 'pivot' : 'spin',
+        rateRadPerS,
+        kind,
         durationS: values.duration === undefined ? null : Number(values.duration),
         measuredBy: 'file',
         setAsideReason: null,

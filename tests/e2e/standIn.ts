@@ -7,6 +7,7 @@ import { expect } from './corvat';
 
 /** The demo's second robot: its raw readings grow in Corvat's directions, as those of the files do. */
 export const WREN = '01DEMB00000000000000000002';
+export const PIPIT = '01DEMB00000000000000000001';
 
 /** A recorded file, to be given to an input. */
 export const data = (name: string) => ({

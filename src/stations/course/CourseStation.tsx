@@ -213,6 +213,7 @@ function CourseEditor(props: Props) {
           </div>
           <StepList
             plan={plan}
+            robot={robot.robot}
             missions={table.missions}
             selected={selected}
             onSelect={setSelected}

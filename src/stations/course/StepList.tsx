@@ -17,15 +17,18 @@ import { Copy, X } from 'lucide-react';
 import type { PlannedStep } from '../../core/course/plan';
 import { PROBLEM_SENTENCES } from '../../core/course/problems';
 import type { Step } from '../../core/course/route';
+import type { Robot } from '../../core/robot';
 import type { Mission } from '../../core/course/table';
 import { number, headingText, placeText } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
+import { ProgramLine } from './ProgramLine';
 import { StepSentence } from './StepSentence';
 import styles from './CourseStation.module.css';
 
 interface Props {
   plan: readonly PlannedStep[];
+  robot: Robot;
   missions: readonly Mission[];
   selected: number | null;
   onSelect(index: number | null): void;
@@ -82,6 +85,11 @@ function StepRow({
           step={planned.step}
           missions={list.missions}
           timeoutS={planned.timeoutS}
+          onChange={(step) => list.onChange(index, step)}
+        />
+        <ProgramLine
+          step={planned.step}
+          robot={list.robot}
           onChange={(step) => list.onChange(index, step)}
         />
         <div className={styles.rowFoot}>

@@ -113,7 +113,7 @@ function TurnSentence({ step, onChange }: Props<'turn'>) {
       <NumberField
         inline
         label={by ? 'Angle' : 'Heading'}
-        unit={HEADING}
+        unit={by ? DEG : HEADING}
         min={by ? 0 : -360}
         max={by ? 1080 : 360}
         value={sign * step.angleRad}

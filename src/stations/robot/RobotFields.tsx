@@ -4,6 +4,7 @@ import { SMALL_LENGTH, PERCENT } from '../../ui/units';
 import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { F, FieldGroup, type RobotProps } from './FieldGroup';
+import { ProgramFields } from './ProgramFields';
 import { UnitList } from './UnitList';
 
 function ErrorFields({ robot }: { robot: Robot }) {
@@ -54,6 +55,7 @@ export function RobotFields(props: RobotProps) {
       <UnitList {...props} />
       <DriveFields robot={robot} />
       <BuildFacts robot={robot} />
+      <ProgramFields {...props} />
       <ErrorFields robot={robot} />
     </>
   );

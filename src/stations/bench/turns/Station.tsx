@@ -139,6 +139,7 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
           onSetting={setSetting}
         />
         <TurnEntry
+          robot={robot.robot}
           setting={setting}
           onSetting={setSetting}
           onTrial={add}
@@ -148,9 +149,9 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
         <TrialsFile
           label="Turn trials (CSV)"
           what="trial"
-          columns="target_deg, actual_deg, rate_deg_per_s (right turns negative)"
+          columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent"
           read={async (file, newId) =>
-            (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId)
+            (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId, robot.robot)
           }
           onTake={(trials) => add(...trials)}
         />

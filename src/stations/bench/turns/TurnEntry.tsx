@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
+import type { Robot } from '../../../core/robot';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
@@ -11,6 +12,7 @@ import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { TurnEntryValues } from '../entrySchemas';
 import { useProgram } from '../standIn/useProgram';
+import { ProgramRate } from './ProgramRate';
 import { AskFirst, questionOf, type Asked } from './AskFirst';
 
 /** What is tried next: sticky, so that repeating a trial takes one field. */
@@ -21,6 +23,7 @@ type Reading = Omit<TurnEntryValues, keyof TurnSetting>;
 const F = fieldsOf<TurnEntryValues>();
 
 interface Props {
+  robot: Robot;
   setting: TurnSetting;
   onSetting(setting: TurnSetting): void;
   onTrial(trial: TurnTrialRecord): void;
@@ -147,7 +150,7 @@ export const TurnEntry = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
+function TurnForm({ robot, setting, onSetting, onTrial, standInFits, tried }: Props) {
   const wrong = useFieldsInError();
   const [read, setRead] = useState(FIRST_READING);
   const program = useProgram();
@@ -203,6 +206,7 @@ function TurnForm({ setting, onSetting, onTrial, standInFits, tried }: Props) {
       onSubmit={add}
     >
       <SettingFields />
+      <ProgramRate {...{ robot, setting, onSetting }} />
       <ReadingFields {...read} />
       <div className={styles.actions}>
         {by === 'eye' ? (

@@ -1,0 +1,27 @@
+import { radiansFromDegrees } from '../geometry/angle';
+import type { Robot } from '../robot';
+import { COMMAND_WAYS } from './commands';
+import type { Command } from './profile';
+
+/** So far about the speed the slope of a speed table is looked at. */
+const NEAR = 0.02;
+
+/**
+ * A gain of steering, m/s of wheel difference for a radian of heading error, as programs have it: how much of
+ * their command for a degree.
+ *
+ * @param mPerS the speed at which it drives: by power, a command is worth another speed there than elsewhere
+ * @returns null where the speed was not measured about there
+ */
+export function gainInProgram(
+  robot: Robot,
+  way: Command,
+  gainMPerSPerRad: number,
+  mPerS: number,
+): number | null {
+  const { told } = COMMAND_WAYS[way];
+  const [slower, faster] = [told(robot, mPerS * (1 - NEAR)), told(robot, mPerS * (1 + NEAR))];
+  if (slower === null || faster === null) return null;
+  const commandPerMPerS = (faster - slower) / (2 * NEAR * mPerS);
+  return commandPerMPerS * gainMPerSPerRad * radiansFromDegrees(1);
+}

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+
+/** How programs say how fast the motors turn. */
+export const COMMANDS = ['percent', 'degrees per second', 'rotations per second'] as const;
+/** How programs say how far the robot drives. */
+export const TRAVELS = ['motor degrees', 'rotations', 'mm', 'cm', 'inches'] as const;
+/** What a steering of −100 to 100 does to the wheels. */
+export const STEERINGS = ['one wheel slows', 'one faster, one slower'] as const;
+
+/** A timed drive at a percentage of power. */
+const timedDrive = z.object({
+  percent: z.number().gt(0).max(100),
+  distanceM: z.number().positive().max(20),
+  durationS: z.number().positive().max(120),
+});
+
+/** How a robot's programs count, and how fast it drives at which power. Null: nobody has said. */
+export const programSchema = z.object({
+  command: z.enum(COMMANDS).nullable().default(null),
+  travel: z.enum(TRAVELS).nullable().default(null),
+  steering: z.enum(STEERINGS).nullable().default(null),
+  speeds: z
+    .array(timedDrive)
+    .max(20, 'expected at most 20 timed drives')
+    .default([])
+    .describe('timed drives, each at one power'),
+});
+
+export type ProgramProfile = z.output<typeof programSchema>;
+export type TimedDrive = z.output<typeof timedDrive>;
+export type Command = (typeof COMMANDS)[number];
+export type Travel = (typeof TRAVELS)[number];
+export type Steering = (typeof STEERINGS)[number];

@@ -1,0 +1,54 @@
+import type { Step } from '../course/route';
+import type { Robot } from '../robot';
+import { counted, number } from '../text/quantities';
+import { COMMAND_WAYS } from './commands';
+import type { ProgramProfile } from './profile';
+import { pivotSteering } from './steering';
+import { commandFromRate } from './turnRate';
+import { TRAVEL_WAYS } from './travels';
+
+/** How programs count, in a sentence. */
+export function programSentence({ command, travel, steering, speeds }: ProgramProfile): string {
+  if (command === null && travel === null) return 'Nobody has said yet.';
+  const parts = [
+    ...(command === null
+      ? []
+      : [command === 'percent' ? 'power in percent' : `motors in ${command}`]),
+    ...(travel === null ? [] : [`travel in ${travel}`]),
+    ...(steering === null ? [] : [`a steering of ${pivotSteering(steering)} lets one wheel stand`]),
+  ];
+  const said = parts.join(', ');
+  const timed = command === 'percent' ? ` ${counted(speeds.length, 'timed drive')}.` : '';
+  return `${said.charAt(0).toUpperCase()}${said.slice(1)}.${timed}`;
+}
+
+/** What is not known of it and is asked for. */
+export const programWants = ({ command, speeds }: ProgramProfile): string[] =>
+  command === 'percent' && new Set(speeds.map(({ percent }) => percent)).size < 2
+    ? ['How fast is it at which power? Time two drives, each at another power.']
+    : [];
+
+/** How fast, as programs say it; why not, where that was not measured. */
+function commandText(robot: Robot, step: Exclude<Step, { kind: 'mark' }>): string[] {
+  const { command } = robot.program;
+  if (command === null) return [];
+  const way = COMMAND_WAYS[command];
+  const value =
+    step.kind === 'turn'
+      ? commandFromRate(robot, 'spin', command, step.rateRadPerS)
+      : way.told(robot, step.speedMPerS);
+  return [value === null ? way.lacks : `at ${number(value, way.decimals)} ${way.unit}`];
+}
+
+/** A step as a program says it: "3.98 rotations at 43 %"; null where nobody has said how programs count. */
+export function stepInProgram(robot: Robot, step: Step): string | null {
+  if (step.kind === 'mark') return null;
+  const { travel } = robot.program;
+  const way = travel === null ? null : TRAVEL_WAYS[travel];
+  const far =
+    way === null || step.kind !== 'straight'
+      ? []
+      : [`${number(way.travel(robot, Math.abs(step.distanceM)), way.decimals)} ${way.unit}`];
+  const parts = [...far, ...commandText(robot, step)];
+  return parts.length === 0 ? null : parts.join(' ');
+}

@@ -1,0 +1,34 @@
+import type { Robot } from '../robot';
+import { COMMAND_WAYS } from './commands';
+import type { Command } from './profile';
+
+/** Both wheels turn against each other, or one of them stands. */
+export type TurnKind = 'spin' | 'pivot';
+
+/** How fast each wheel that turns rolls for the robot to turn at 1 rad/s. */
+const leverM = ({ trackM }: Robot, kind: TurnKind): number =>
+  kind === 'spin' ? trackM / 2 : trackM;
+
+/**
+ * The turning rate of a robot whose program gives its motors such a command, rad/s: wheel speed over half the
+ * track for a spin, over the track for a pivot.
+ *
+ * @returns null where the speed was not measured
+ */
+export function rateFromCommand(
+  robot: Robot,
+  kind: TurnKind,
+  way: Command,
+  command: number,
+): number | null {
+  const mPerS = COMMAND_WAYS[way].speed(robot, command);
+  return mPerS === null ? null : mPerS / leverM(robot, kind);
+}
+
+/** The command for a turning rate; the inverse of `rateFromCommand`. */
+export const commandFromRate = (
+  robot: Robot,
+  kind: TurnKind,
+  way: Command,
+  rateRadPerS: number,
+): number | null => COMMAND_WAYS[way].told(robot, rateRadPerS * leverM(robot, kind));

@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { COMMAND_WAYS } from '../../src/core/program/commands';
+import { gainInProgram } from '../../src/core/program/gain';
+import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/program/profile';
+import { programSentence, programWants, stepInProgram } from '../../src/core/program/sentence';
+import { percentForSpeed, speedAtPercent } from '../../src/core/program/speedTable';
+import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
+import { TRAVEL_WAYS } from '../../src/core/program/travels';
+import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
+import { stepSchema } from '../../src/core/course/route';
+import { robotSchema } from '../../src/core/robot';
+import { deg } from './support';
+
+/** Wheels of 56 mm: a turn of a motor is 175.9 mm. */
+const robot = robotSchema.parse({
+  wheelDiameterM: 0.056,
+  trackM: 0.13,
+  program: {
+    command: 'percent',
+    travel: 'rotations',
+    steering: 'one wheel slows',
+    speeds: [
+      { percent: 20, distanceM: 0.6, durationS: 6 },
+      { percent: 20, distanceM: 0.6, durationS: 5 },
+      { percent: 50, distanceM: 1.5, durationS: 5 },
+      { percent: 80, distanceM: 1.2, durationS: 3 },
+    ],
+  },
+});
+
+describe('how programs count', () => {
+  it('travel: there and back in every way of counting', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...TRAVELS),
+        fc.double({ min: 0.01, max: 5, noNaN: true }),
+        (way, s) => {
+          const { travel, distanceM } = TRAVEL_WAYS[way];
+          expect(distanceM(robot, travel(robot, s))).toBeCloseTo(s, 9);
+        },
+      ),
+    );
+    expect(TRAVEL_WAYS.rotations.travel(robot, Math.PI * 0.056 * 3.5)).toBeCloseTo(3.5, 9);
+    expect(TRAVEL_WAYS.inches.travel(robot, 0.254)).toBeCloseTo(10, 9);
+  });
+
+  it('power: only between what was timed, the mean of drives at one power', () => {
+    const { speeds } = robot.program;
+    // 0.1 and 0.12 m/s at 20 %, 0.3 at 50 %.
+    expect(speedAtPercent(speeds, 20)).toBeCloseTo(0.11, 9);
+    expect(speedAtPercent(speeds, 35)).toBeCloseTo(0.205, 9);
+    expect(percentForSpeed(speeds, 0.35)).toBeCloseTo(65, 9);
+    expect([speedAtPercent(speeds, 10), percentForSpeed(speeds, 0.5)]).toEqual([null, null]);
+    expect(speedAtPercent([], 30)).toBeNull();
+    expect(programWants(robot.program)).toEqual([]);
+    expect(programWants({ ...robot.program, speeds: speeds.slice(0, 2) })).toHaveLength(1);
+  });
+
+  it('turning: the rate of a spin is twice that of a pivot at the same command, and inverts', () => {
+    for (const way of COMMANDS) {
+      const command = COMMAND_WAYS[way].told(robot, 0.2) ?? Number.NaN;
+      const spin = rateFromCommand(robot, 'spin', way, command) ?? 0;
+      expect(spin).toBeCloseTo(0.2 / 0.065, 6);
+      expect(rateFromCommand(robot, 'pivot', way, command)).toBeCloseTo(spin / 2, 6);
+      expect(commandFromRate(robot, 'spin', way, spin)).toBeCloseTo(command, 6);
+    }
+  });
+
+  it('gains: so much more of the command for a degree as the command gives of speed', () => {
+    // 1.2 m/s for a radian are 20.9 mm/s a degree: at 0.2 m/s a percent is worth 6.33 mm/s.
+    expect(gainInProgram(robot, 'percent', 1.2, 0.2)).toBeCloseTo(
+      (1.2 * deg(1)) / ((0.3 - 0.11) / 30),
+      6,
+    );
+    const motor = gainInProgram(robot, 'degrees per second', 1.2, 0.2) ?? 0;
+    expect(motor).toBeCloseTo(((1.2 * deg(1)) / (Math.PI * 0.056)) * 360, 6);
+    expect(gainInProgram(robot, 'percent', 1.2, 0.9)).toBeNull();
+  });
+
+  it('steering: straight at 0, one wheel stands at its pivot, mirrored for the other side', () => {
+    for (const law of STEERINGS) {
+      expect(steeredWheels(law, 0)).toEqual({ left: 1, right: 1 });
+      expect(steeredWheels(law, pivotSteering(law)).right).toBeCloseTo(0, 12);
+      const { left, right } = steeredWheels(law, 37);
+      expect(steeredWheels(law, -37)).toEqual({ left: right, right: left });
+    }
+  });
+
+  it('a step as the program has it, and why not where nobody has timed it', () => {
+    const drive = stepSchema.parse({ id: 's', kind: 'straight', distanceM: -0.7, speedMPerS: 0.3 });
+    expect(stepInProgram(robot, drive)).toBe('3.98 rotations at 50 %');
+    const untimed = { ...robot, program: { ...robot.program, speeds: [] } };
+    expect(stepInProgram(untimed, drive)).toMatch(/^3\.98 rotations not timed yet/);
+    expect(programSentence(robot.program)).toBe(
+      'Power in percent, travel in rotations, a steering of 50 lets one wheel stand. 4 timed drives.',
+    );
+    const silent = robotSchema.parse({ wheelDiameterM: 0.056, trackM: 0.13 });
+    expect(stepInProgram(silent, drive)).toBeNull();
+    expect(programSentence(silent.program)).toBe('Nobody has said yet.');
+  });
+});
