@@ -1,4 +1,4 @@
-export const LOG_SOURCES = ['stand-in', 'file', 'serial'] as const;
+export const LOG_SOURCES = ['stand-in', 'file', 'serial', 'typed'] as const;
 
 /** The longest log: half an hour at 100 readings a second, and some. */
 export const MAX_LOG_SAMPLES = 400_000;

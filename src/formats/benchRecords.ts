@@ -80,6 +80,13 @@ export const stillCheckRecord = z.object({
   settings: stillSettingsSchema
     .default(STILL_SETTINGS)
     .describe('what counts as steady, and as healthy'),
+  displayStepRad: z
+    .number()
+    .positive()
+    .max(1)
+    .nullable()
+    .default(null)
+    .describe('of the screen from which its two readings were typed; null: it was logged'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

@@ -8,6 +8,7 @@ import * as archive from './migrations/0005-archive';
 import * as archivedTrials from './migrations/0006-archived-trials';
 import * as logColumns from './migrations/0007-log-columns';
 import * as teamSettings from './migrations/0008-team-settings';
+import * as typedStillChecks from './migrations/0009-typed-still-checks';
 
 /** In the order in which they run. */
 export const MIGRATIONS = [
@@ -19,6 +20,7 @@ export const MIGRATIONS = [
   { name: '0006-archived-trials', up: archivedTrials.up },
   { name: '0007-log-columns', up: logColumns.up },
   { name: '0008-team-settings', up: teamSettings.up },
+  { name: '0009-typed-still-checks', up: typedStillChecks.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

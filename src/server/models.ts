@@ -125,6 +125,7 @@ const TABLES = {
     beforeId: { ...ulid, allowNull: true },
     runDurationS: double,
     toleranceRad: double,
+    displayStepRad: doubleOrNull,
     settings: jsonOrNull,
     result: json,
     setAsideReason: textOrNull(200),

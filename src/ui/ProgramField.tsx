@@ -33,9 +33,10 @@ export function ProgramField(props: Props) {
     <NumberField
       {...{ label, value, max, inline }}
       onChange={(typed) => setRefused(!onTake(typed))}
+      onClear={() => setRefused(false)}
       unit={own}
       min={0}
-      {...(value === null && lacks !== undefined && { hint: lacks })}
+      {...(value === null && lacks !== undefined && !inline && { hint: lacks })}
       {...(refused && lacks !== undefined && { problem: lacks })}
     />
   );

@@ -1,7 +1,8 @@
 import { setTeamManner, type Manner } from '../core/text/manner';
 import { channelsIn } from '../core/gyro/log';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
-import { stillCheck, type StillCheck } from '../core/gyro/stillCheck';
+import { judgeLog } from '../core/gyro/judgeLog';
+import type { StillCheck } from '../core/gyro/stillCheck';
 import { stillLogOf } from '../core/gyro/stillLog';
 import type { StillSettings } from '../core/gyro/stillDefaults';
 import type { Anchor } from '../core/gyro/anchors';
@@ -25,6 +26,7 @@ export type BenchRequest =
       runDurationS: number;
       toleranceRad: number;
       settings: StillSettings;
+      displayStepRad: number | null;
     }
   | { kind: 'run-log'; log: Log; anchors: Anchor[]; robot: Robot; known: KnownDrift | null };
 
@@ -74,7 +76,13 @@ function analyse(request: Extract<BenchRequest, { kind: 'still' }>): StillAnalys
   const log = stillLogOf(request.log);
   if (log === null) throw new Error('There is neither a heading nor a turning rate in this log.');
   return {
-    check: stillCheck(log, request.runDurationS, request.toleranceRad, request.settings),
+    check: judgeLog(
+      log,
+      request.runDurationS,
+      request.toleranceRad,
+      request.settings,
+      request.displayStepRad,
+    ),
     shown: shownLog(log),
   };
 }

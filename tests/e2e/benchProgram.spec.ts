@@ -47,3 +47,29 @@ test('a robot whose programs count power and rotations is measured and driven as
   await expect(step.getByLabel('Distance', { exact: true })).toHaveValue('70.4');
   await page.getByRole('button', { name: 'Undo' }).click();
 });
+
+test('a robot without a log is checked by what its screen shows, and told how little that proves', async ({
+  corvat: page,
+}) => {
+  await open(page, `/bench/still?robot=${WREN}`);
+  await page.getByText('No log? Type what its screen shows').click();
+  const fields = page.locator('details').filter({ hasText: 'Judge the two readings' });
+  await fields.getByLabel('It shows', { exact: true }).fill('3');
+  await fields.getByLabel('and after').fill('120');
+  await fields.getByLabel('it shows', { exact: true }).fill('4');
+  await fields.getByRole('button', { name: 'Judge the two readings' }).click();
+  await expect(page.getByRole('main')).toContainText(
+    /No drift is proved.*Two readings of a screen with steps of 1° tell no more/,
+  );
+  // It is among the robot's checks, on the next visit as well.
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toBeVisible();
+  await open(page, `/bench/still?robot=${WREN}`);
+  await expect(page.getByRole('region', { name: 'Earlier checks' })).toContainText(
+    'measure longer',
+  );
+  await fields.locator('summary').click();
+  await fields.getByLabel('It shows', { exact: true }).fill('3');
+  await fields.getByLabel('it shows', { exact: true }).fill('43,5');
+  await fields.getByRole('button', { name: 'Judge the two readings' }).click();
+  await expect(page.getByRole('main')).toContainText(/creeps to the (left|right) by 0\.6[78] °\/s/);
+});

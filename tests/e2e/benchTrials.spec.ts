@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test, unfold } from './corvat';
+import { expect, open, test } from './corvat';
 import { act, pass, WREN } from './standIn';
 
 test.describe.configure({ mode: 'default' });

@@ -37,6 +37,8 @@ export interface StillCheck {
   verdict: StillVerdict;
   /** Length of log that would tell, where the verdict is open; null where no longer one would. */
   neededS: number | null;
+  /** Of two readings only: what they cannot tell is guessed. */
+  typed?: true;
   /** Step of the reading (rad, or rad/s for rates); 0 for none seen. */
   quantum: number;
   /** Angle random walk, rad/√s; a bound where a coarse reading hides it. */

@@ -47,7 +47,13 @@ const isHidden = (check: Judged): boolean =>
 const headingInstead = (check: Judged, { durationS, allowedRad }: Run): string =>
   clock(Math.ceil(((check.quantum / allowedRad) * durationS) / 10) * 10);
 
-function found(check: Judged): string {
+/** What was found; two typed readings are said to be no more than that. */
+const found = (check: Judged): string =>
+  check.typed === true
+    ? `${foundIn(check)} Two readings of a screen with steps of ${degrees(check.quantum, 2)} tell no more; the longer between them, the more.`
+    : foundIn(check);
+
+function foundIn(check: Judged): string {
   if (check.verdict === 'not-still') {
     return 'This is no robot at rest: in this log it drives, or somebody swings it round.';
   }

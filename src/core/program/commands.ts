@@ -8,6 +8,8 @@ export interface CommandWay {
   /** Behind a number of it. */
   unit: string;
   decimals: number;
+  /** No program tells more. */
+  most: number;
   /** Wheel speed in m/s for a number of it; null where it was not measured. */
   speed(robot: Robot, command: number): number | null;
   /** The number for a wheel speed; null where it was not measured. */
@@ -19,6 +21,7 @@ export interface CommandWay {
 const byMotor = (unit: string, decimals: number, degreesPerUnit: number): CommandWay => ({
   unit,
   decimals,
+  most: 1e6,
   speed: (robot, command) => distanceFromMotorDegrees(robot, command * degreesPerUnit),
   told: (robot, mPerS) => motorDegreesFromDistance(robot, mPerS) / degreesPerUnit,
   lacks: '',
@@ -28,9 +31,10 @@ export const COMMAND_WAYS: Record<Command, CommandWay> = {
   percent: {
     unit: '%',
     decimals: 0,
+    most: 100,
     speed: ({ program }, percent) => speedAtPercent(program.speeds, percent),
     told: ({ program }, mPerS) => percentForSpeed(program.speeds, mPerS),
-    lacks: 'not timed yet at such a power: add timed drives on the robot’s page',
+    lacks: 'not timed yet at such a power (see the robot’s page)',
   },
   'degrees per second': byMotor('°/s of the motor', 0, 1),
   'rotations per second': byMotor('rotations/s', 2, 360),

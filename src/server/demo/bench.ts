@@ -97,6 +97,7 @@ async function loadChecks(db: Database, robotId: string): Promise<void> {
       logId,
       takenAt: check.at,
       powerUp: check.powerUp,
+      displayStepRad: null,
       school: check.school ?? null,
       beforeId: check.after === undefined ? null : demoId('K', check.after + 1),
       runDurationS: 150,

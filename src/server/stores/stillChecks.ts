@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { stillCheck, type StillLog } from '../../core/gyro/stillCheck';
+import { judgeLog } from '../../core/gyro/judgeLog';
+import type { StillLog } from '../../core/gyro/stillCheck';
 import { STILL_CHANNELS, stillLogOf } from '../../core/gyro/stillLog';
 import { stillSentences } from '../../core/gyro/stillSentence';
 import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
@@ -52,9 +53,9 @@ async function logOfCheck(db: Database, { logId, robotId }: StillCheckRecord): P
 }
 
 async function resultOf(db: Database, record: StillCheckRecord): Promise<StillResult> {
-  const { runDurationS, toleranceRad, settings } = record;
+  const { runDurationS, toleranceRad, settings, displayStepRad } = record;
   const log = await logOfCheck(db, record);
-  const check = stillCheck(log, runDurationS, toleranceRad, settings);
+  const check = judgeLog(log, runDurationS, toleranceRad, settings, displayStepRad);
   if (check.verdict === 'not-still') {
     const { found, next } = stillSentences(check, runDurationS, toleranceRad);
     throw new Problem(422, 'not-still', `${found} ${next}`, { path: 'logId' });

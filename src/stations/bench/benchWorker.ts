@@ -65,8 +65,9 @@ export const analyseStill = (
   runDurationS: number,
   toleranceRad: number,
   settings: StillSettings,
+  displayStepRad: number | null = null,
 ): WorkerJob<StillAnalysis> =>
-  ask({ kind: 'still', log, runDurationS, toleranceRad, settings }, (reply) =>
+  ask({ kind: 'still', log, runDurationS, toleranceRad, settings, displayStepRad }, (reply) =>
     reply.kind === 'still' ? reply.analysis : undefined,
   );
 

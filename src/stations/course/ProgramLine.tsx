@@ -6,6 +6,7 @@ import { commandFromRate, rateFromCommand } from '../../core/program/turnRate';
 import type { Robot } from '../../core/robot';
 import { number } from '../../core/text/quantities';
 import { ProgramField } from '../../ui/ProgramField';
+import styles from './CourseStation.module.css';
 
 interface Props {
   step: Step;
@@ -43,10 +44,11 @@ function CommandField({ step, robot, onChange }: Props) {
         unit={way.unit}
         decimals={way.decimals}
         value={value}
-        max={MOST}
+        max={way.most}
         lacks={way.lacks}
         onTake={take}
       />
+      {value === null && ` ${way.lacks}`}
     </>
   );
 }
@@ -82,7 +84,7 @@ export function ProgramLine(props: Props) {
   const { command, travel } = props.robot.program;
   if (props.step.kind === 'mark' || (command === null && travel === null)) return null;
   return (
-    <small>
+    <small className={styles.inProgram}>
       In the program: <TravelField {...props} />
       <CommandField {...props} />
       <GainText {...props} />

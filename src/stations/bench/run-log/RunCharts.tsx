@@ -1,3 +1,4 @@
+import { positiveTurn } from '../../../core/text/quantities';
 import type { RunLogStudy } from '../../../core/gyro/runLog';
 import type { AnchorRecord } from '../../../formats/benchRecords';
 import type { Log } from '../../../formats/toLog';
@@ -42,7 +43,7 @@ export function RunCharts({ log, study, anchors, name, onPick }: Props) {
           <Plot
             label={`How far the heading was off. ${study.sentences.means}`}
             xTitle="seconds"
-            yTitle="degrees, left positive"
+            yTitle={`degrees (${positiveTurn()})`}
             curves={offCurves(log, study.off)}
             shades={shades}
             onPick={onPick}

@@ -9,6 +9,7 @@ import {
   errorLength,
   fineLength,
   headingFigure,
+  positiveTurn,
 } from '../../../core/text/quantities';
 import type { LapRecord, SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
@@ -99,7 +100,7 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
         tone="measured"
       />
       <Figure
-        label="Drift a lap, left positive"
+        label={`Drift a lap (${positiveTurn()})`}
         value={degrees(gyro.driftRadPerLap)}
         unit="°"
         detail={range(gyro.driftLow95, gyro.driftHigh95)}

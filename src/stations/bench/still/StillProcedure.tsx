@@ -30,6 +30,7 @@ import { SettingsFields } from './SettingsFields';
 import { StillFromFile, type StillFile } from './StillFromFile';
 import own from './StillProcedure.module.css';
 import { StillResult, StillVerdict } from './StillResult';
+import { TypedStill } from './TypedStill';
 import { useCapture } from './useCapture';
 
 interface Props {
@@ -80,10 +81,11 @@ export function StillProcedure({
   const [sent, setSent] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
-  const keep = async (log: Log, from: KeptFrom) => {
+  const keep = async (log: Log, from: KeptFrom, displayStepRad: number | null) => {
     const { logId, name, takenAt } = from;
     setSent(0);
-    await saveLog(log, { id: logId, robotId: robot.id, name, source, takenAt }, setSent);
+    const readFrom = displayStepRad === null ? source : 'typed';
+    await saveLog(log, { id: logId, robotId: robot.id, name, source: readFrom, takenAt }, setSent);
     const record: StillCheckRecord = {
       id: ulid(),
       version: 0,
@@ -96,6 +98,7 @@ export function StillProcedure({
       runDurationS,
       toleranceRad,
       settings,
+      displayStepRad,
       setAsideReason: null,
     };
     onSaved(await putRecord<SavedStillCheck>('still-checks', record));
@@ -105,15 +108,16 @@ export function StillProcedure({
     setProblem(null);
     onBegun?.();
   };
-  const judge = async (log: Log, from: KeptFrom) => {
+  const judge = async (log: Log, from: KeptFrom, displayStepRad: number | null = null) => {
     forget();
     try {
-      const analysis = await analyseStill(log, runDurationS, toleranceRad, settings).result;
+      const analysis = await analyseStill(log, runDurationS, toleranceRad, settings, displayStepRad)
+        .result;
       setResult(analysis);
       if (analysis.check.verdict === 'not-still') return;
       // The chart is drawn before the log goes out, so that no frame waits for both.
       await new Promise((drawn) => setTimeout(drawn, 50));
-      await keep(log, from);
+      await keep(log, from, displayStepRad);
     } catch (error) {
       setProblem(sentenceOf(error));
     } finally {
@@ -234,6 +238,10 @@ export function StillProcedure({
               </div>
             )
           )}
+          <TypedStill
+            raw={rawConvention(robot.robot)}
+            onJudge={({ log, ...from }, displayStepRad) => void judge(log, from, displayStepRad)}
+          />
         </div>
       </section>
       {sent !== null && <p role="status">Keeping the log: {number(sent * 100)} %</p>}

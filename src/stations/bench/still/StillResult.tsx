@@ -9,6 +9,7 @@ import {
   number,
   between,
   headingText,
+  positiveTurn,
 } from '../../../core/text/quantities';
 import { Plot } from '../../../ui/chart/Plot';
 import { Figure } from '../../../ui/Figure';
@@ -51,7 +52,7 @@ function StillFigures({ analysis, runDurationS }: Props) {
   return (
     <dl className={styles.figures}>
       <Figure
-        label="Drift, left positive"
+        label={`Drift (${positiveTurn()})`}
         value={rateNumber(check.driftRadPerS)}
         unit="°/s"
         detail={`± ${driftPlusMinus(check)} (95 %)`}
@@ -73,14 +74,18 @@ function StillFigures({ analysis, runDurationS }: Props) {
         value={number(check.cleanS)}
         unit="s"
         detail={
-          check.touched.length === 0
-            ? 'nobody touched it'
-            : `touched ${counted(check.touched.length, 'time')}, left out`
+          check.typed === true
+            ? 'as typed'
+            : check.touched.length === 0
+              ? 'nobody touched it'
+              : `touched ${counted(check.touched.length, 'time')}, left out`
         }
       />
       <Figure
         label="Wanders by itself"
-        value={number(degreesFromRadians(check.randomWalkRadPerSqrtS), 3)}
+        value={
+          check.typed === true ? null : number(degreesFromRadians(check.randomWalkRadPerSqrtS), 3)
+        }
         unit="°/√s"
         detail={
           check.quantum > 0

@@ -10,8 +10,6 @@ interface Props {
   onSetting(setting: TurnSetting): void;
 }
 
-const MOST = 1e6;
-
 /** The turning rate as the robot's program tells its motors. */
 export function ProgramRate({ robot, setting, onSetting }: Props) {
   const { command } = robot.program;
@@ -23,7 +21,7 @@ export function ProgramRate({ robot, setting, onSetting }: Props) {
       unit={way.unit}
       decimals={way.decimals}
       value={commandFromRate(robot, setting.kind, command, setting.rateRadPerS)}
-      max={MOST}
+      max={way.most}
       lacks={way.lacks}
       onTake={(typed) => {
         const rateRadPerS = rateFromCommand(robot, setting.kind, command, typed);

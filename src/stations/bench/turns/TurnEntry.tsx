@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Robot } from '../../../core/robot';
@@ -47,7 +47,7 @@ function baseTrial(setting: TurnSetting): Omit<TurnTrialRecord, 'actualRad' | 'm
   };
 }
 
-const SettingFields = () => (
+const SettingFields = ({ children }: { children: ReactNode }) => (
   <div className={styles.fields}>
     <F.Number name="targetRad" label="Told to turn" unit={DEG} min={5} max={720} />
     <F.Choice
@@ -59,6 +59,7 @@ const SettingFields = () => (
       ]}
     />
     <F.Number name="rateRadPerS" label="At" unit={DEG_PER_S} min={5} max={1000} />
+    {children}
     <F.Choice
       name="kind"
       label="Wheels"
@@ -205,8 +206,9 @@ function TurnForm({ robot, setting, onSetting, onTrial, standInFits, tried }: Pr
       }}
       onSubmit={add}
     >
-      <SettingFields />
-      <ProgramRate {...{ robot, setting, onSetting }} />
+      <SettingFields>
+        <ProgramRate {...{ robot, setting, onSetting }} />
+      </SettingFields>
       <ReadingFields {...read} />
       <div className={styles.actions}>
         {by === 'eye' ? (

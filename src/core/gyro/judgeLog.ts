@@ -1,0 +1,28 @@
+import { stillCheck, type StillCheck, type StillLog } from './stillCheck';
+import type { StillSettings } from './stillDefaults';
+import { typedStill } from './typedStill';
+
+/**
+ * The still check of a log, or of two readings that were typed from a screen.
+ *
+ * @param displayStepRad the step of that screen; null: it was logged
+ */
+export function judgeLog(
+  log: StillLog,
+  runDurationS: number,
+  toleranceRad: number,
+  settings: StillSettings,
+  displayStepRad: number | null,
+): StillCheck {
+  if (displayStepRad === null || log.kind === 'rate') {
+    return stillCheck(log, runDurationS, toleranceRad, settings);
+  }
+  const { tS, headingRad } = log;
+  const readings = {
+    fromRad: headingRad[0] ?? 0,
+    untilRad: headingRad.at(-1) ?? 0,
+    durationS: (tS.at(-1) ?? 0) - (tS[0] ?? 0),
+    stepRad: displayStepRad,
+  };
+  return typedStill(readings, runDurationS, toleranceRad, settings);
+}
