@@ -83,7 +83,7 @@ test('a square by the gyro tells turn bias and drift, and nothing about the trac
   await expect(page.getByTestId('square-verdict')).toContainText('0.5° too far');
   const figures = page.locator('dl').filter({ hasText: 'Each quarter turn too far by' });
   await expect(figures).toContainText(/too far by0\.50 °/);
-  await expect(figures).toContainText(/Drift a lap, left positive−0\.90 °/);
+  await expect(figures).toContainText(/Drift a lap \(left \+\)−0\.90 °/);
   await expect(page.getByTestId('track-ratio')).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Apply these sizes…' })).toHaveCount(0);
   await page.getByLabel('Ended forward by').fill('900000');

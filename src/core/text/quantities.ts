@@ -26,11 +26,13 @@ export function benchLength(metres: number, moreDecimals = 0): string {
 export const benchSpeed = (mPerS: number, moreDecimals = 0): string =>
   `${benchLength(mPerS, moreDecimals)}/s`;
 
+/** The figure of a small length, where its unit stands apart. */
+export const errorNumber = (metres: number, moreDecimals = 0): string =>
+  number(errorFigure(metres), errorScale().decimals + moreDecimals);
+
 /** A small length: an error of a run, the size of a part. */
-export function errorLength(metres: number, moreDecimals = 0): string {
-  const { label, perM, decimals } = errorScale();
-  return `${number(metres * perM, decimals + moreDecimals)} ${label}`;
-}
+export const errorLength = (metres: number, moreDecimals = 0): string =>
+  `${errorNumber(metres, moreDecimals)} ${errorScale().label}`;
 
 /** A place on the table: "60 | 41.5 cm". */
 export function placeText({ xM, yM }: { xM: number; yM: number }): string {
@@ -39,10 +41,8 @@ export function placeText({ xM, yM }: { xM: number; yM: number }): string {
 }
 
 /** An offset on the scale for small lengths: "12 | −4 mm". */
-export function smallPlaceText(xM: number, yM: number): string {
-  const { decimals } = errorScale();
-  return `${number(errorFigure(xM), decimals)} | ${errorLength(yM)}`;
-}
+export const smallPlaceText = (xM: number, yM: number): string =>
+  `${errorNumber(xM)} | ${errorLength(yM)}`;
 
 /** The same to a tenth of a millimetre. */
 export const fineLength = (metres: number): string =>

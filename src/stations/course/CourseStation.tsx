@@ -25,7 +25,7 @@ import styles from './CourseStation.module.css';
 import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
 import { ForecastPanel } from './ForecastPanel';
 import { editOf, sameRoute } from './history';
-import { COURSE_KEYS } from './keys';
+import { courseKeys } from './keys';
 import { RouteActions } from './RouteActions';
 import { RouteBar } from './RouteBar';
 import { RoutePlan } from './RoutePlan';
@@ -277,7 +277,7 @@ function CourseEditor(props: Props) {
           }}
         />
       )}
-      {dialog === 'keys' && <KeyHelp keys={COURSE_KEYS} onClose={() => setDialog(null)} />}
+      {dialog === 'keys' && <KeyHelp keys={courseKeys()} onClose={() => setDialog(null)} />}
       <Toast text={toast} />
     </>
   );

@@ -1,6 +1,6 @@
 import { errorScale } from '../../core/text/lengths';
 import type { Forecast } from '../../core/simulate/summary';
-import { clock, number } from '../../core/text/quantities';
+import { clock, number, errorNumber } from '../../core/text/quantities';
 import { SOURCES } from '../../core/sources/sources';
 import { Figure } from '../../ui/Figure';
 import styles from './ForecastPanel.module.css';
@@ -54,7 +54,7 @@ export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robot
         <Figure
           tone="predicted"
           label="95 of 100 end within"
-          value={end.r95AboutTargetM === null ? null : number(end.r95AboutTargetM * 1000)}
+          value={end.r95AboutTargetM === null ? null : errorNumber(end.r95AboutTargetM)}
           unit={`${errorScale().label} of the plan`}
         />
         <Figure

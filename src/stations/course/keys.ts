@@ -2,7 +2,7 @@ import { errorLength } from '../../core/text/quantities';
 import type { KeyMeaning } from '../../ui/KeyHelp';
 
 /** The keys of the route's screen. */
-export const COURSE_KEYS: KeyMeaning[] = [
+export const courseKeys = (): KeyMeaning[] => [
   { keys: ['s'], does: 'simulate 400 runs' },
   { keys: ['Ctrl', 'z'], does: 'undo (outside of fields)' },
   { keys: ['Ctrl', 'y'], does: 'redo' },

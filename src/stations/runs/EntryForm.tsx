@@ -1,5 +1,5 @@
 import { errorScale } from '../../core/text/lengths';
-import { positiveTurn } from '../../core/text/quantities';
+import { positiveTurn, errorNumber } from '../../core/text/quantities';
 import { useEffect, useRef, type RefObject } from 'react';
 import { CAUSES } from '../../core/runs/causes';
 import type { Mission } from '../../core/course/table';
@@ -39,10 +39,7 @@ interface Props {
   onCancel(): void;
 }
 
-const REACHES = [0.03, 0.06, 0.15, 0.4].map((reachM) => ({
-  value: String(reachM),
-  label: `±${reachM * 1000}`,
-}));
+const REACHES_M = [0.03, 0.06, 0.15, 0.4];
 
 const F = fieldsOf<Entry>();
 
@@ -171,7 +168,10 @@ export function EntryForm(props: Props) {
           <Choice
             label={`Pad reaches (${errorScale().label})`}
             value={String(props.reachM)}
-            options={REACHES}
+            options={REACHES_M.map((reachM) => ({
+              value: String(reachM),
+              label: `±${errorNumber(reachM)}`,
+            }))}
             onChange={(value) => props.onReach(Number(value))}
           />
           <div className={styles.pair}>

@@ -2,7 +2,7 @@ import { errorScale } from '../../core/text/lengths';
 import { dayOf } from '../../ui/dates';
 import type { SeriesFindings } from '../../core/runs/findings';
 import { progressFigure } from '../../core/runs/progress';
-import { number, percent } from '../../core/text/quantities';
+import { percent, errorNumber } from '../../core/text/quantities';
 import type {
   CourseRecord,
   RobotRecord,
@@ -53,7 +53,7 @@ function SeriesRow({ context: { series, version, route, robot }, findings }: Ent
         <div>
           <dt>95 of 100 within</dt>
           <dd>
-            {end.r95AboutTargetM === null ? '–' : number(end.r95AboutTargetM * 1000)}{' '}
+            {end.r95AboutTargetM === null ? '–' : errorNumber(end.r95AboutTargetM)}{' '}
             <small>{errorScale().label}</small>
           </dd>
         </div>

@@ -1,4 +1,3 @@
-import { benchLength } from '../../../core/text/quantities';
 import { useState } from 'react';
 import {
   judgeDirection,
@@ -46,7 +45,7 @@ const STEPS: {
   {
     step: 'roll-forward',
     title: 'Roll it forward',
-    how: `Press start, roll the robot about ${benchLength(0.3)} forward on its wheels, press done.`,
+    how: 'Press start, roll the robot forward by about twice its own length, press done.',
     byHand: { do: 'roll-by-hand', distanceM: 0.3 },
     handLabel: 'A hand rolls the stand-in forward',
   },

@@ -1,3 +1,4 @@
+import { degreesFromRadians } from '../../../core/geometry/angle';
 import { errorScale } from '../../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
@@ -10,6 +11,8 @@ import {
   fineLength,
   headingFigure,
   positiveTurn,
+  between,
+  errorNumber,
 } from '../../../core/text/quantities';
 import type { LapRecord, SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
@@ -75,7 +78,7 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
         <Figure label="Right wheel, times" value={number(encoders.rightWheelFactor, 4)} />
         <Figure
           label="Ends off the start"
-          value={number(encoders.closureBeforeM * 1000)}
+          value={errorNumber(encoders.closureBeforeM)}
           unit={errorScale().label}
           detail={`about ${errorLength(encoders.closureAfterM)} after correcting`}
           tone="predicted"
@@ -85,25 +88,31 @@ function Figures({ encoders, gyro }: ReturnType<typeof study>) {
     );
   }
   if (gyro === null) return null;
-  const degrees = (value: number) => number(headingFigure(value), 2);
-  const range = (low: number | null, high: number | null) =>
-    low === null || high === null
+  const degrees = (value: number) => number(degreesFromRadians(value), 2);
+  const directed = (value: number) => number(headingFigure(value), 2);
+  const range = (ends: [number, number] | null, say: (value: number) => string) =>
+    ends === null
       ? 'two laps each way tell how sure'
-      : `${degrees(low)} to ${degrees(high)}° (95 %)`;
+      : `${say(ends[0])} to ${say(ends[1])}° (95 %)`;
+  const { turnBiasLow95, turnBiasHigh95, driftLow95, driftHigh95 } = gyro;
+  const bias: [number, number] | null =
+    turnBiasLow95 === null || turnBiasHigh95 === null ? null : [turnBiasLow95, turnBiasHigh95];
+  const drift =
+    driftLow95 === null || driftHigh95 === null ? null : between(driftLow95, driftHigh95);
   return (
     <dl className={styles.figures}>
       <Figure
         label="Each quarter turn too far by"
         value={degrees(gyro.turnBiasRad)}
         unit="°"
-        detail={range(gyro.turnBiasLow95, gyro.turnBiasHigh95)}
+        detail={range(bias, degrees)}
         tone="measured"
       />
       <Figure
         label={`Drift a lap (${positiveTurn()})`}
-        value={degrees(gyro.driftRadPerLap)}
+        value={directed(gyro.driftRadPerLap)}
         unit="°"
-        detail={range(gyro.driftLow95, gyro.driftHigh95)}
+        detail={range(drift, directed)}
         tone="measured"
       />
     </dl>
