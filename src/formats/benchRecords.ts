@@ -19,7 +19,11 @@ import {
 import { id, note, shortText, time, version } from './fields';
 
 /** What is done with the stand-in; the id makes a repeated one the same one. */
-export const standInRequest = z.object({ id, action: standInActionSchema });
+export const standInRequest = z.object({
+  id,
+  action: standInActionSchema,
+  robotId: id.nullable().default(null).describe('null: the team’s first robot'),
+});
 
 export const robotChangeRecord = z.object({
   id,

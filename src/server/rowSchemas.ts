@@ -94,7 +94,10 @@ export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
     .object({ ...seriesRecord.shape, startedAt: time, ...counted })
     .transform(entered('startedAt')),
   run: z.object({ ...runRecord.shape, number }),
-  standIn: z.object({ id, state: standInSchema }),
+  // In backups of an earlier Corvat it is the team's, and says which robot it stands in for.
+  standIn: z
+    .object({ id, state: standInSchema })
+    .transform(({ state }) => ({ id: state.robotId, state })),
   robotChange: robotChangeRecord,
   benchLog: benchLogRecord,
   benchLogColumn: z.object({

@@ -61,7 +61,7 @@ function withoutRobot({ table, row }: Line): { rest: object; robot: unknown } {
   if (table === 'robot') return { rest: { ...row, robot: undefined }, robot: row.robot };
   if (table !== 'standIn') return { rest: row, robot: undefined };
   const state = row.state as Record<string, unknown>;
-  return { rest: { ...row, state: { ...state, record: undefined } }, robot: state.record };
+  return { rest: { ...state, record: undefined }, robot: state.record };
 }
 
 function isThere(line: Line, row: Record<string, unknown> | undefined): void {
@@ -74,7 +74,10 @@ function isThere(line: Line, row: Record<string, unknown> | undefined): void {
 
 /** Every record is there with all that it held; the readings of each log are the same to the last digit. */
 function nothingIsLost(after: readonly Line[]): void {
-  const idOf = ({ table, row }: Line) => `${table} ${String(row.id ?? row.number)}`;
+  // A stand-in was the team's, and is its robot's.
+  const ownerOf = ({ row }: Line) => (row.state as { robotId: string }).robotId;
+  const idOf = (line: Line) =>
+    `${line.table} ${String(line.table === 'standIn' ? ownerOf(line) : (line.row.id ?? line.row.number))}`;
   const there = new Map(after.map((line) => [idOf(line), line.row]));
   const columns = new Map(
     after

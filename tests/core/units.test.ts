@@ -7,6 +7,7 @@ import { coveredShare } from '../../src/core/simulate/units/light';
 import { simulateRange } from '../../src/core/simulate/run';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { act } from '../../src/core/standIn/act';
+import { unitsNow } from '../../src/core/standIn/unitsNow';
 import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
 import { columnsOf } from '../../src/core/units/columns';
@@ -242,5 +243,28 @@ describe('a robot without a heading sensor', () => {
     const [reading] = readingsBetween(truth, on, 0, 1);
     expect(reading).toMatchObject({ headingRad: null, rateRadPerS: null });
     expect(Object.keys(reading?.units ?? {})).toEqual(['distance_cm', 'light_percent']);
+  });
+});
+
+describe('the units of a stand-in that was unpacked before', () => {
+  it('are those of the record now, each as it was: nothing hidden is given away by a correction', () => {
+    const [left, right, heading, distance, light] = pipit.units;
+    if (!left || !right || !heading || !distance || !light) throw new Error('no units');
+    const moved = {
+      ...distance,
+      port: null,
+      label: 'D9',
+      place: { ...distance.place, aheadM: 0.3 },
+    };
+    const added = newUnit('new', 'touch sensor', []);
+    const now = unitsNow(pipit.units, [left, right, moved, added, asKind(light, 'other')]);
+    expect(now.map(({ id, kind }) => `${id} ${kind}`)).toEqual([
+      'u1 left motor',
+      'u2 right motor',
+      'u4 distance sensor',
+      'new touch sensor',
+      'u5 other',
+    ]);
+    expect(now[2]).toMatchObject({ label: 'D9', port: null, place: { aheadM: 0.1 } });
   });
 });

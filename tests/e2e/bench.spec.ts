@@ -136,7 +136,7 @@ test('recorded logs give their truths through the interface', async ({ corvat: p
     await page.getByRole('button', { name: `Judge ${name}` }).click();
     await expect(page.getByText('The check is kept.')).toBeVisible({ timeout: 20_000 });
     const shown = (await page.getByTestId('still-drift').textContent()) ?? '';
-    const [, value, half] = /positive(−?[\d.]+) °\/s± ([\d.]+)/.exec(shown) ?? [];
+    const [, value, half] = /\(left \+\)(−?[\d.]+) °\/s± ([\d.]+)/.exec(shown) ?? [];
     return { drift: Number(value?.replace('−', '-')), half: Number(half) };
   };
   for (const [name, truth] of [

@@ -35,7 +35,7 @@ test('a robot on USB is checked for drift, with what else it prints passed over'
   await expect(page.getByTestId('still-verdict')).toHaveAttribute('data-verdict', 're-zero');
   // The port is chosen once a page, and was let go of after the check.
   await check(200, 0);
-  await expect(page.getByTestId('still-drift')).toContainText(/positive−?0\.00/);
+  await expect(page.getByTestId('still-drift')).toContainText(/\(left \+\)−?0\.00/);
   expect(await withRobot(page, (robot) => robot.asked)).toBe(1);
 });
 

@@ -195,6 +195,7 @@ test('a new team sets itself up and comes to its first runs', async ({ page }) =
     await expect(page.getByTestId('mend-first')).toBeVisible();
     await page.getByLabel('Team').fill('Quillon Yard');
     await page.getByLabel('Robot', { exact: true }).fill('Wren');
+    await page.getByRole('group', { name: 'Distance sensors' }).getByLabel('2').check();
     await page.getByLabel('Course or table').fill('Winter Garden');
     await page.getByRole('button', { name: /^Begin/ }).click();
     await expect(page).toHaveURL(`${served.url}/`);
@@ -205,6 +206,8 @@ test('a new team sets itself up and comes to its first runs', async ({ page }) =
     await page.getByRole('button', { name: '+ Mission' }).click();
     await page.getByRole('button', { name: 'Save the table' }).click();
     await expect(page.getByText('Saved.')).toBeVisible();
+    await page.goto(`${served.url}/robot`);
+    await expect(page.getByText('1 heading sensor, 2 distance sensors.')).toBeVisible();
     await page.goto(`${served.url}/runs`);
     await expect(page.getByText('No route to run yet')).toBeVisible();
     await page.goto(`${served.url}/findings`);

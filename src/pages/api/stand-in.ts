@@ -7,7 +7,13 @@ const since = z.coerce.number().min(0).catch(0);
 
 /** What the stand-in reads, and has read since a moment of its clock. */
 export const GET = endpoint(async (db, { url }) =>
-  json(await readStandIn(db, since.parse(url.searchParams.get('since') ?? 0))),
+  json(
+    await readStandIn(
+      db,
+      url.searchParams.get('robot'),
+      since.parse(url.searchParams.get('since') ?? 0),
+    ),
+  ),
 );
 
 /** Do something with it. */

@@ -3,39 +3,43 @@ import { act, CannotDo, standInView, type StandInView } from '../../core/standIn
 import { readingsBetween, type RawReading } from '../../core/standIn/readings';
 import { newStandIn, standInSchema, standInTime, type StandIn } from '../../core/standIn/state';
 import { standInTruth, type StandInTruth } from '../../core/standIn/truth';
-import type { TeamRecord } from '../../formats/records';
+import { unitsNow } from '../../core/standIn/unitsNow';
+import type { RobotRecord } from '../../formats/records';
 import type { StandInRequest } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
 import { notFound, Problem } from '../problem';
-import { listRobots } from './robots';
-import { findTeam } from './teams';
+import { findRobot, listRobots } from './robots';
 
 /** Repeated actions are known by their ids; so many are remembered. */
 const REMEMBERED = 40;
 
-/** A number from a team's identifier: its stand-in's truths are its own. */
+/** A number from a robot's identifier: its stand-in's truths are its own. */
 const seedOf = (id: string): number =>
   [...id].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7) >>> 0;
 
-const needTeam = async (db: Database): Promise<TeamRecord> => {
-  const team = await findTeam(db);
-  if (team === null) throw notFound('team');
-  return team;
-};
+/** A robot by its id; without one the team's first. */
+async function needRobot(db: Database, robotId: string | null): Promise<RobotRecord> {
+  const robot = robotId === null ? (await listRobots(db))[0] : await findRobot(db, robotId);
+  if (robot === undefined || robot === null) throw notFound('robot');
+  return robot;
+}
 
-/** The stand-in of a team, unpacked at first use: it stands in for the team's first robot. */
-async function load(db: Database, transaction?: Transaction) {
-  const team = await needTeam(db);
-  const row = await db.models.standIn.findByPk(team.id, {
+/**
+ * The stand-in of a robot, unpacked at first use. Later corrections of the record do not change it, but what
+ * is plugged in and taken off is.
+ */
+async function load(db: Database, robotId: string | null, transaction?: Transaction) {
+  const robot = await needRobot(db, robotId);
+  const row = await db.models.standIn.findByPk(robot.id, {
     ...(transaction && { transaction, lock: true }),
   });
-  if (row !== null) {
-    const state = standInSchema.parse(row.get('state'));
-    return { team, row, state };
+  if (row === null) {
+    const state = newStandIn(robot.id, robot.robot, seedOf(robot.id), Date.now());
+    return { id: robot.id, row, state };
   }
-  const robot = (await listRobots(db))[0];
-  if (robot === undefined) throw notFound('robot');
-  return { team, row, state: newStandIn(robot.id, robot.robot, seedOf(team.id), Date.now()) };
+  const state = standInSchema.parse(row.get('state'));
+  const record = { ...state.record, units: unitsNow(state.record.units, robot.robot.units) };
+  return { id: robot.id, row, state: { ...state, record } };
 }
 
 const truthOf = ({ record, seed }: StandIn): StandInTruth => standInTruth(record, seed);
@@ -60,14 +64,18 @@ function report(state: StandIn, sinceS: number, nowMs: number): StandInReport {
 }
 
 /** Read the stand-in; nothing is written, any process answers alike. */
-export async function readStandIn(db: Database, sinceS: number): Promise<StandInReport> {
-  const { state, row } = await load(db);
+export async function readStandIn(
+  db: Database,
+  robotId: string | null,
+  sinceS: number,
+): Promise<StandInReport> {
+  const { state, row } = await load(db, robotId);
   if (row === null) {
     // Its clock begins with the first look at it.
     await inTransaction(db, async (transaction) => {
-      const fresh = await load(db, transaction);
+      const fresh = await load(db, robotId, transaction);
       if (fresh.row !== null) return;
-      await db.models.standIn.create({ id: fresh.team.id, state: fresh.state }, { transaction });
+      await db.models.standIn.create({ id: fresh.id, state: fresh.state }, { transaction });
     });
   }
   return report(state, sinceS, Date.now());
@@ -76,10 +84,10 @@ export async function readStandIn(db: Database, sinceS: number): Promise<StandIn
 /** Do something with the stand-in, one after the other whoever asks; the same request twice is one. */
 export const actOnStandIn = (
   db: Database,
-  { id, action }: StandInRequest,
+  { id, action, robotId }: StandInRequest,
 ): Promise<StandInReport> =>
   inTransaction(db, async (transaction) => {
-    const { team, row, state } = await load(db, transaction);
+    const { id: standInId, row, state } = await load(db, robotId, transaction);
     const nowMs = Date.now();
     if (state.done.includes(id)) return report(state, Infinity, nowMs);
     let next: StandIn;
@@ -90,7 +98,8 @@ export const actOnStandIn = (
       throw error;
     }
     next = { ...next, done: [...state.done, id].slice(-REMEMBERED) };
-    if (row === null) await db.models.standIn.create({ id: team.id, state: next }, { transaction });
+    if (row === null)
+      await db.models.standIn.create({ id: standInId, state: next }, { transaction });
     else await row.update({ state: next }, { transaction });
     return report(next, Infinity, nowMs);
   });

@@ -5,7 +5,6 @@ import styles from './Bench.module.css';
 import { folding } from './panel/folding';
 import type { Group } from './procedure';
 import { RobotPanel } from './panel/RobotPanel';
-import { useStandInFact } from './standIn/useStandIn';
 
 /** A procedure as its menu shows it. */
 export interface MenuEntry {
@@ -60,17 +59,15 @@ function Menu({ robot, robots, current, menu }: ShellProps) {
 
 /** Every page of the Bench: the way to the others, its own work, and the stand-in at hand. */
 export function BenchShell({ children, ...props }: ShellProps & { children: ReactNode }) {
-  const { robot, robots } = props;
-  const standInRobotId = useStandInFact((seen) => seen.robotId);
+  const { robot } = props;
   const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => false);
-  const standsInFor = robots.find(({ id }) => id === standInRobotId) ?? robots[0];
   return (
     <>
       <Menu {...props} />
       <div className={classes(styles.layout, isFolded && styles.folded)}>
         <div className={styles.work}>{children}</div>
         <div className={styles.side}>
-          <RobotPanel robot={robot} standsInFor={standsInFor ?? robot} />
+          <RobotPanel robot={robot} />
         </div>
       </div>
     </>

@@ -9,9 +9,9 @@ import { sentenceOf } from '../api';
 import styles from './Bench.module.css';
 import { FileSource } from './FileSource';
 import { hasSerial } from './serial';
-import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from './SourceChoice';
+import { SourceChoice, type Source } from './SourceChoice';
 import { logOf } from './sources';
-import { useStandInIsOn, useStandsInFor } from './standIn/useStandIn';
+import { useStandInIsOn } from './standIn/useStandIn';
 import { useBetween } from './useBetween';
 import { useSource } from './useSource';
 
@@ -28,7 +28,6 @@ interface Props {
 export function LogSource({ robot, meanwhile, standInDoes, onLog }: Props) {
   const [source, setSource] = useSource('file');
   const [problem, setProblem] = useState<string | null>(null);
-  const standsIn = useStandsInFor(robot.id);
   const isOn = useStandInIsOn();
   const raw = rawConvention(robot.robot);
   const live = source === 'file' ? 'stand-in' : source;
@@ -40,14 +39,7 @@ export function LogSource({ robot, meanwhile, standInDoes, onLog }: Props) {
     }
   });
   const { recording } = between;
-  const whyNot =
-    source !== 'stand-in'
-      ? null
-      : standsIn === false
-        ? STANDS_IN_FOR_ANOTHER
-        : isOn === false
-          ? 'The stand-in is switched off.'
-          : null;
+  const whyNot = source === 'stand-in' && isOn === false ? 'The stand-in is switched off.' : null;
   const ready = source === 'serial' ? hasSerial() : whyNot === null && isOn === true;
   return (
     <div className={styles.file}>

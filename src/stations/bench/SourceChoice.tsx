@@ -5,10 +5,6 @@ import type { LiveSource } from './sources';
 
 export type Source = LiveSource | 'file';
 
-/** Said where the stand-in cannot help. */
-export const STANDS_IN_FOR_ANOTHER =
-  'The stand-in stands in for another robot: choose that one at the top, or read this one from a file or by USB.';
-
 export const SOURCE_OPTIONS: readonly { value: Source; label: string }[] = [
   { value: 'stand-in', label: 'stand-in' },
   { value: 'file', label: 'a file' },

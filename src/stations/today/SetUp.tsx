@@ -1,3 +1,4 @@
+import { ASKED_KINDS, firstUnits } from '../../core/units/firstUnits';
 import { teamSettings } from '../../formats/teamSettings';
 import { isZone } from '../../core/text/dates';
 import { zodResolver } from '@hookform/resolvers/zod';
@@ -13,6 +14,7 @@ import type { TeamSetUp } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice } from '../../ui/Notice';
+import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { TextField } from '../../ui/TextField';
 import { SMALL_LENGTH } from '../../ui/units';
@@ -34,9 +36,12 @@ const FIRST = {
   route: 'First route',
   wheelDiameterM: 0.056,
   trackM: 0.12,
+  sensors: { 'heading sensor': 1, 'distance sensor': 0, 'light sensor': 0, 'touch sensor': 0 },
   widthM: 2.2,
   heightM: 1.1,
 };
+
+const MOST_OF_A_KIND = 3;
 
 const valuesSchema = z.object({
   team: name,
@@ -45,6 +50,7 @@ const valuesSchema = z.object({
   route: name,
   wheelDiameterM: limits.wheelDiameterM,
   trackM: limits.trackM,
+  sensors: z.record(z.enum(ASKED_KINDS), z.number().int().min(0).max(MOST_OF_A_KIND)),
   widthM: tableSchema.shape.widthM,
   heightM: tableSchema.shape.heightM,
 });
@@ -65,7 +71,11 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
       ...of,
       id: ids.robot,
       name: values.robot.trim(),
-      robot: robotSchema.parse({ wheelDiameterM, trackM }),
+      robot: robotSchema.parse({
+        wheelDiameterM,
+        trackM,
+        units: firstUnits(values.sensors, ulid),
+      }),
     },
     course: {
       ...of,
@@ -137,6 +147,32 @@ function SizeInput({
   );
 }
 
+/** How many sensors of each kind are on the robot: one tap each. */
+function SensorInputs({ control }: { control: Control<Values> }) {
+  return (
+    <Controller
+      control={control}
+      name="sensors"
+      render={({ field: { value, onChange } }) => (
+        <div className={styles.sensors}>
+          {ASKED_KINDS.map((kind) => (
+            <Choice
+              key={kind}
+              label={`${kind.charAt(0).toUpperCase()}${kind.slice(1)}s`}
+              value={String(value[kind])}
+              options={Array.from({ length: MOST_OF_A_KIND + 1 }, (_, n) => ({
+                value: String(n),
+                label: n === 0 ? 'none' : String(n),
+              }))}
+              onChange={(n) => onChange({ ...value, [kind]: Number(n) })}
+            />
+          ))}
+        </div>
+      )}
+    />
+  );
+}
+
 function SetUpForm() {
   const [ids] = useState(newIds);
   const [problem, setProblem] = useState<string | null>(null);
@@ -187,6 +223,7 @@ function SetUpForm() {
           min={10}
           max={2000}
         />
+        <SensorInputs control={control} />
       </fieldset>
       <fieldset>
         <legend>Course</legend>

@@ -20,11 +20,11 @@ import { ConflictDialog } from '../../ConflictDialog';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
-import { SourceChoice, STANDS_IN_FOR_ANOTHER, type Source } from '../SourceChoice';
+import { SourceChoice, type Source } from '../SourceChoice';
 import { hasSerial } from '../serial';
 import { logOf } from '../sources';
 import { doWithStandIn } from '../standIn/standInStore';
-import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
+import { useStandInIsOn } from '../standIn/useStandIn';
 import { useBetween } from '../useBetween';
 import { useSource } from '../useSource';
 
@@ -142,7 +142,6 @@ export default function Station({ robot }: BenchProps) {
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
   const [source, setSource] = useSource('stand-in');
   const [results, setResults] = useState<Results>({});
-  const fits = useStandsInFor(robot.id);
   const isOn = useStandInIsOn();
   const { rollsOver, ...signs }: FoundConvention = {
     ...results['turn-left']?.signs,
@@ -171,9 +170,6 @@ export default function Station({ robot }: BenchProps) {
         {source === 'stand-in' && isOn === false && (
           <span className="faint">The stand-in is switched off.</span>
         )}
-        {source === 'stand-in' && fits === false && (
-          <span className="faint">{STANDS_IN_FOR_ANOTHER}</span>
-        )}
       </div>
       <div className={styles.tools}>
         {STEPS.map((entry) => (
@@ -182,7 +178,7 @@ export default function Station({ robot }: BenchProps) {
             entry={entry}
             source={source}
             result={results[entry.step]}
-            standInReady={fits === true && isOn === true}
+            standInReady={isOn === true}
             onResult={(result) => setResults((old) => ({ ...old, [entry.step]: result }))}
           />
         ))}

@@ -13,20 +13,14 @@ import { useStandInWindow } from './useStandInWindow';
 /** What reads files is fetched when somebody plays one. */
 const FilePanel = lazy(() => import('./FilePanel'));
 
-interface Props {
-  robot: RobotRecord;
-  /** The robot that the stand-in stands in for. */
-  standsInFor: RobotRecord;
-}
-
-function StandInPanel({ standsInFor, raw }: { standsInFor: RobotRecord; raw: RawConvention }) {
+function StandInPanel({ robot, raw }: { robot: RobotRecord; raw: RawConvention }) {
   const seen = useStandIn();
   const log = useStandInWindow(raw);
   return (
     <div data-ready={seen.view !== null}>
       <PanelFrame
         source="stand-in"
-        title={`Stand-in for ${standsInFor.name}`}
+        title={`Stand-in for ${robot.name}`}
         state={standInStateText(seen.view)}
         log={log}
         nothing="It reads nothing while it is switched off."
@@ -54,9 +48,9 @@ function SerialPanel({ robot, raw }: { robot: RobotRecord; raw: RawConvention })
 }
 
 /** What is read just now, of whichever source is in use; it is chosen once for the whole Bench. */
-export function RobotPanel({ robot, standsInFor }: Props) {
+export function RobotPanel({ robot }: { robot: RobotRecord }) {
   const [source] = useSource('stand-in');
-  const raw = rawConvention((source === 'stand-in' ? standsInFor : robot).robot);
+  const raw = rawConvention(robot.robot);
   if (source === 'serial') return <SerialPanel robot={robot} raw={raw} />;
   if (source === 'file') {
     return (
@@ -65,5 +59,5 @@ export function RobotPanel({ robot, standsInFor }: Props) {
       </Suspense>
     );
   }
-  return <StandInPanel standsInFor={standsInFor} raw={raw} />;
+  return <StandInPanel robot={robot} raw={raw} />;
 }

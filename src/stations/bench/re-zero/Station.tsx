@@ -20,7 +20,6 @@ import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { doWithStandIn } from '../standIn/standInStore';
 import { schoolTrials } from './trials';
-import { useStandsInFor } from '../standIn/useStandIn';
 import { StillProcedure } from '../still/StillProcedure';
 import { GateLine } from './GateLine';
 
@@ -115,7 +114,7 @@ function SchoolTable({ records, stillS, recommended, chosen, onChoose }: TablePr
 }
 
 /** The chosen way step by step, on the stand-in with one button. */
-function Steps({ record, standInFits }: { record: SchoolRecord; standInFits: boolean }) {
+function Steps({ record }: { record: SchoolRecord }) {
   const [refused, setRefused] = useState<string | null>(null);
   const onStandIn = ON_STAND_IN[record.facts.school];
   const act = async (actions: StandInAction[]) => {
@@ -133,7 +132,7 @@ function Steps({ record, standInFits }: { record: SchoolRecord; standInFits: boo
           <li key={step}>{step}</li>
         ))}
       </ol>
-      {standInFits && onStandIn !== undefined && (
+      {onStandIn !== undefined && (
         <div className={styles.actions}>
           <Button onClick={() => void act(onStandIn.actions)}>{onStandIn.label}</Button>
         </div>
@@ -155,7 +154,6 @@ export default function Station({ robot, checks: loaded }: Props) {
   const [timeS, setTime] = useState(120);
   const [proof, setProof] = useState<string | null>(null);
   const [toast, tell] = useToast();
-  const standInFits = useStandsInFor(robot.id) === true;
   const used = checks.filter(({ setAsideReason }) => setAsideReason === null);
   const records = schoolRecords(schoolTrials(checks));
   const before = used[0];
@@ -239,7 +237,7 @@ export default function Station({ robot, checks: loaded }: Props) {
       />
       {record !== undefined && (
         <>
-          <Steps record={record} standInFits={standInFits} />
+          <Steps record={record} />
           <StillProcedure
             key={record.facts.school}
             robot={robot}

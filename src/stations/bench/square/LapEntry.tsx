@@ -25,7 +25,6 @@ interface Props {
   sideM: number;
   driven: 'encoders' | 'gyro';
   robot: RobotRecord;
-  standInFits: boolean;
   onLap(lap: LapRecord): void;
 }
 
@@ -36,7 +35,7 @@ export const LapEntry = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-function LapForm({ sideM, driven, robot, standInFits, onLap }: Props) {
+function LapForm({ sideM, driven, robot, onLap }: Props) {
   const wrong = useFieldsInError();
   const [entry, setEntry] = useState<LapEntryValues>({ direction: 'cw', ...NOTHING_READ });
   const { direction, xM, yM, headingRad } = entry;
@@ -108,11 +107,9 @@ function LapForm({ sideM, driven, robot, standInFits, onLap }: Props) {
         <Button look="strong" type="submit" disabled={!complete || wrong > 0}>
           Add the lap
         </Button>
-        {standInFits && (
-          <Button disabled={!program.isOn || program.moving || program.running} onClick={drive}>
-            {program.running ? 'The stand-in drives …' : 'Let the stand-in drive a lap'}
-          </Button>
-        )}
+        <Button disabled={!program.isOn || program.moving || program.running} onClick={drive}>
+          {program.running ? 'The stand-in drives …' : 'Let the stand-in drive a lap'}
+        </Button>
       </div>
       <MendFirst />
       {driven === 'encoders' && (

@@ -27,7 +27,6 @@ import { ApplyDialog } from '../apply/ApplyDialog';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
-import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
 import { ArchiveLine } from '../../ArchiveLine';
 import { TrialLists } from '../TrialLists';
@@ -126,7 +125,6 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const [aside, setAside] = useState<LapRecord | null>(null);
   const [applying, setApplying] = useState(false);
   const [toast, tell] = useToast();
-  const standInFits = useStandsInFor(robot.id) === true;
   const { trackM } = robot.robot;
   const found = useMemo(() => study(record, trackM), [record, trackM]);
   const { cw, ccw, encoders, gyro } = found;
@@ -194,13 +192,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             onChange={(driven) => setConditions({ driven })}
           />
         </div>
-        <LapEntry
-          sideM={conditions.sideM}
-          driven={conditions.driven}
-          robot={robot}
-          standInFits={standInFits}
-          onLap={add}
-        />
+        <LapEntry sideM={conditions.sideM} driven={conditions.driven} robot={robot} onLap={add} />
         <TrialsFile
           label="Laps (CSV)"
           what="lap"

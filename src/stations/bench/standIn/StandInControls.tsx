@@ -6,7 +6,7 @@ import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { BENCH_LENGTH, HEADING } from '../../../ui/units';
-import { doWithStandIn } from './standInStore';
+import { doWithStandIn, standInFile } from './standInStore';
 import styles from './StandIn.module.css';
 import { useStandIn } from './useStandIn';
 
@@ -89,7 +89,7 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
         </Button>
         <Button onClick={() => act({ do: 'charge' })}>Full battery</Button>
       </div>
-      <a href="/api/stand-in/readings" download="stand-in.jsonl">
+      <a href={standInFile()} download="stand-in.jsonl">
         Its last ten minutes as a file
       </a>
     </details>

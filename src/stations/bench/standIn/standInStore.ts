@@ -7,7 +7,6 @@ import { get, post, sentenceOf } from '../../api';
 /** The stand-in as this browser knows it: one source for the panel and for what captures from it. */
 export interface StandInSeen {
   view: StandInView | null;
-  robotId: string | null;
   /** The newest reading; null while it is switched off. */
   latest: RawReading | null;
   truth: StandInTruth | null;
@@ -16,14 +15,26 @@ export interface StandInSeen {
 
 interface Report {
   view: StandInView;
-  robotId: string;
   readings: RawReading[];
   truth: StandInTruth | null;
 }
 
 const POLL_MS = 200;
 
-let seen: StandInSeen = { view: null, robotId: null, latest: null, truth: null, problem: null };
+/** Whose stand-in it is: a page of the Bench is about one robot, and says so (`data-robot`). */
+const robotId =
+  typeof document === 'undefined'
+    ? null
+    : (document.querySelector<HTMLElement>('[data-robot]')?.dataset.robot ?? null);
+
+/** Its last minutes as a file. */
+export const standInFile = (): string =>
+  `/api/stand-in/readings${robotId === null ? '' : `?robot=${robotId}`}`;
+
+const since = (seconds: number | string): string =>
+  `/api/stand-in?since=${seconds}${robotId === null ? '' : `&robot=${robotId}`}`;
+
+let seen: StandInSeen = { view: null, latest: null, truth: null, problem: null };
 let sinceS = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 const watchers = new Set<() => void>();
@@ -35,12 +46,11 @@ function publish(next: Partial<StandInSeen>): void {
 }
 
 function accept(report: Report): void {
-  const { view, robotId, readings, truth } = report;
+  const { view, readings, truth } = report;
   // An answer that was overtaken by a later one tells nothing new.
   if (seen.view !== null && view.nowS < seen.view.nowS) return;
   publish({
     view,
-    robotId,
     truth,
     latest: view.on ? (readings.at(-1) ?? seen.latest) : null,
     problem: null,
@@ -54,11 +64,11 @@ async function poll(): Promise<void> {
   try {
     // The first look wants only what is read now; a capture says itself from when on.
     if (seen.view === null) {
-      const report = await get<Report>('/api/stand-in?since=1e12');
+      const report = await get<Report>(since('1e12'));
       sinceS = Math.max(0, report.view.nowS - 1);
       accept(report);
     } else {
-      accept(await get<Report>(`/api/stand-in?since=${sinceS}`));
+      accept(await get<Report>(since(sinceS)));
     }
   } catch (error) {
     publish({ problem: sentenceOf(error) });
@@ -88,14 +98,17 @@ export function listenToStandIn(listener: (readings: RawReading[]) => void): () 
 
 /** What its clock shows just now. */
 export async function standInNowS(): Promise<number> {
-  const report = await get<Report>('/api/stand-in?since=1e12');
+  const report = await get<Report>(since('1e12'));
   return report.view.nowS;
 }
 
 /** Do something with it; a sentence when it cannot be done. */
 export async function doWithStandIn(action: StandInAction): Promise<string | null> {
   try {
-    accept({ ...(await post<Report>('/api/stand-in', { id: ulid(), action })), readings: [] });
+    accept({
+      ...(await post<Report>('/api/stand-in', { id: ulid(), action, robotId })),
+      readings: [],
+    });
     return null;
   } catch (error) {
     return sentenceOf(error);

@@ -15,9 +15,5 @@ export const useStandInFact = <T extends Simple>(fact: (seen: StandInSeen) => T)
     () => fact(standInUnseen()),
   );
 
-/** Whether the stand-in stands in for a robot; null while nobody knows. */
-export const useStandsInFor = (robotId: string): boolean | null =>
-  useStandInFact((seen) => (seen.robotId === null ? null : seen.robotId === robotId));
-
 /** Whether it is switched on; null while nobody knows. */
 export const useStandInIsOn = (): boolean | null => useStandInFact(({ view }) => view?.on ?? null);

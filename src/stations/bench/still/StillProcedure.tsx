@@ -22,9 +22,9 @@ import styles from '../Bench.module.css';
 import { saveLog } from '../saveLog';
 import { hasSerial } from '../serial';
 import { useSource } from '../useSource';
-import { SourceChoice, STANDS_IN_FOR_ANOTHER } from '../SourceChoice';
+import { SourceChoice } from '../SourceChoice';
 import { logOf } from '../sources';
-import { useStandInIsOn, useStandsInFor } from '../standIn/useStandIn';
+import { useStandInIsOn } from '../standIn/useStandIn';
 import { LiveChart } from './LiveChart';
 import { SettingsFields } from './SettingsFields';
 import { StillFromFile, type StillFile } from './StillFromFile';
@@ -69,7 +69,6 @@ export function StillProcedure({
   onSaved,
   onBegun,
 }: Props) {
-  const standsIn = useStandsInFor(robot.id);
   const standInIsOn = useStandInIsOn();
   const [source, setSource] = useSource('stand-in');
   const [lengthS, setLength] = useState<(typeof LENGTHS)[number]['value']>('60');
@@ -138,7 +137,6 @@ export function StillProcedure({
   };
   const capture = useCapture(onCaptured);
   const running = capture.state.phase !== 'idle';
-  const standInIsOther = source === 'stand-in' && standsIn === false;
   const isOff = source === 'stand-in' && standInIsOn === false;
   const live = source === 'file' ? null : source;
   return (
@@ -212,7 +210,6 @@ export function StillProcedure({
             />
           </div>
           <SettingsFields settings={settings} toleranceRad={toleranceRad} onChange={setSettings} />
-          {standInIsOther && <Notice tone="careful">{STANDS_IN_FOR_ANOTHER}</Notice>}
           {live === null ? (
             <StillFromFile
               robotId={robot.id}
@@ -226,7 +223,7 @@ export function StillProcedure({
               <div className={styles.actions}>
                 <Button
                   look="strong"
-                  disabled={isOff || standInIsOther || (live === 'serial' && !hasSerial())}
+                  disabled={isOff || (live === 'serial' && !hasSerial())}
                   onClick={() => {
                     forget();
                     void capture.start(live, Number(lengthS));

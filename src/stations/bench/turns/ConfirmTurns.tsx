@@ -16,14 +16,13 @@ import { useProgram } from '../standIn/useProgram';
 interface Props {
   calibration: SavedCalibration;
   turns: TurnsCalibration;
-  standInFits: boolean;
   onTold(text: string): void;
 }
 
 const ANGLES = [90, -90, 180].map(radiansFromDegrees);
 
 /** Three turns with the new commands: do they come right? */
-export function ConfirmTurns({ calibration, turns, standInFits, onTold }: Props) {
+export function ConfirmTurns({ calibration, turns, onTold }: Props) {
   const program = useProgram();
   const rateRadPerS = turns.groups[0]?.rates[0] ?? radiansFromDegrees(90);
   const [actual, setActual] = useState<(number | null)[]>([null, null, null]);
@@ -76,25 +75,23 @@ export function ConfirmTurns({ calibration, turns, standInFits, onTold }: Props)
                 onChange={(size) => set(i, Math.sign(wantedRad) * size)}
                 onClear={() => set(i, null)}
               />
-              {standInFits && (
-                <Button
-                  disabled={!program.isOn || program.moving || program.running}
-                  onClick={() =>
-                    void program.run(
-                      [
-                        {
-                          kind: 'turn',
-                          angleRad: wantedRad,
-                          how: { school: 'stop-early', rateRadPerS, leadRad: Math.max(0, lead) },
-                        },
-                      ],
-                      ({ turnedRad }) => set(i, turnedRad),
-                    )
-                  }
-                >
-                  Stand-in: {degrees(Math.abs(wantedRad), 0)} {way}
-                </Button>
-              )}
+              <Button
+                disabled={!program.isOn || program.moving || program.running}
+                onClick={() =>
+                  void program.run(
+                    [
+                      {
+                        kind: 'turn',
+                        angleRad: wantedRad,
+                        how: { school: 'stop-early', rateRadPerS, leadRad: Math.max(0, lead) },
+                      },
+                    ],
+                    ({ turnedRad }) => set(i, turnedRad),
+                  )
+                }
+              >
+                Stand-in: {degrees(Math.abs(wantedRad), 0)} {way}
+              </Button>
             </li>
           );
         })}

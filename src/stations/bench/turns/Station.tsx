@@ -19,7 +19,6 @@ import { RouteChanges } from '../apply/RouteChanges';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
-import { useStandsInFor } from '../standIn/useStandIn';
 import { TrialsFile } from '../TrialsFile';
 import { ArchiveLine } from '../../ArchiveLine';
 import { TrialLists } from '../TrialLists';
@@ -63,7 +62,6 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
   const [logWanted, setLogWanted] = useState(false);
   const [toast, tell] = useToast();
-  const standInFits = useStandsInFor(robot.id) === true;
 
   const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
   const { driftRadPerS, wantedRad, readingSdRad } = record.conditions;
@@ -143,7 +141,6 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
           setting={setting}
           onSetting={setSetting}
           onTrial={add}
-          standInFits={standInFits}
           tried={record.trials.map(({ targetRad }) => Math.abs(targetRad))}
         />
         <TrialsFile
@@ -189,12 +186,7 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
             <KeepingLine keeping={keeping} problem={problem} onKeep={keep} />
           </div>
           {applied?.value.kind === 'turns' && (
-            <ConfirmTurns
-              calibration={applied}
-              turns={applied.value}
-              standInFits={standInFits}
-              onTold={tell}
-            />
+            <ConfirmTurns calibration={applied} turns={applied.value} onTold={tell} />
           )}
         </>
       )}

@@ -27,8 +27,6 @@ interface Props {
   setting: TurnSetting;
   onSetting(setting: TurnSetting): void;
   onTrial(trial: TurnTrialRecord): void;
-  /** The stand-in is this robot's. */
-  standInFits: boolean;
   /** Angles that were told before, magnitudes. */
   tried: readonly number[];
 }
@@ -151,7 +149,7 @@ export const TurnEntry = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-function TurnForm({ robot, setting, onSetting, onTrial, standInFits, tried }: Props) {
+function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
   const wrong = useFieldsInError();
   const [read, setRead] = useState(FIRST_READING);
   const program = useProgram();
@@ -222,7 +220,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, standInFits, tried }: Pr
             Add the trial
           </Button>
         )}
-        {standInFits && setting.kind === 'spin' && (
+        {setting.kind === 'spin' && (
           <Button
             disabled={!program.isOn || program.moving || program.running}
             onClick={letStandInTurn}
