@@ -46,6 +46,11 @@ test('a robot whose programs count power and rotations is measured and driven as
   await step.getByLabel('Distance in the program').fill('4');
   await expect(step.getByLabel('Distance', { exact: true })).toHaveValue('70.4');
   await page.getByRole('button', { name: 'Undo' }).click();
+  await open(page, `/robot?robot=${PIPIT}`);
+  await unfold(page, 'How its programs count');
+  await page.getByLabel('Driving is told in').selectOption('not said yet');
+  await page.getByRole('button', { name: 'Save the robot' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
 });
 
 test('a robot without a log is checked by what its screen shows, and told how little that proves', async ({

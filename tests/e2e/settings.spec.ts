@@ -102,7 +102,7 @@ test('inches, turns to the right, another zone and a decimal comma hold on every
   // The first turn of the route goes to the left; typed with a comma, in inches.
   await open(page, '/course');
   await expect(page.getByTestId('step-2').getByLabel('Heading')).toHaveValue('-90');
-  const distance = page.getByTestId('step-1').getByLabel('Distance');
+  const distance = page.getByTestId('step-1').getByLabel('Distance', { exact: true });
   await expect(distance).toHaveValue('27.56');
   await distance.fill('25,4');
   await page.getByTestId('step-2').getByLabel('Heading').focus();
