@@ -19,7 +19,7 @@ export type Colours = Record<keyof typeof NAMES, string>;
 export function useColours(): Colours | undefined {
   const [colours, setColours] = useState<Colours>();
   useEffect(() => {
-    ChartJs.defaults.font = { family: getComputedStyle(document.body).fontFamily, size: 13 };
+    ChartJs.defaults.font = { family: getComputedStyle(document.body).fontFamily, size: 14 };
     const read = () => {
       const style = getComputedStyle(document.documentElement);
       setColours(
