@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
 import { tableSchema } from '../core/course/table';
 import { robotSchema } from '../core/robot';
+import { unitSchema } from '../core/units/unit';
 import { id, name, note, shortText, time, version } from './fields';
 import { teamSettings } from './teamSettings';
 
@@ -22,6 +23,15 @@ export const robotRecord = z.object({
   teamId: id,
   name,
   robot: robotSchema,
+  archivedAt,
+});
+
+/** A unit of the team's stock: on a robot or not, what is known of it stays. */
+export const stockUnitRecord = z.object({
+  id,
+  version,
+  teamId: id,
+  unit: unitSchema,
   archivedAt,
 });
 
@@ -96,6 +106,7 @@ export const teamSetUp = z.object({
 
 export type TeamRecord = z.output<typeof teamRecord>;
 export type RobotRecord = z.output<typeof robotRecord>;
+export type StockUnitRecord = z.output<typeof stockUnitRecord>;
 export type CourseRecord = z.output<typeof courseRecord>;
 export type RouteRecord = z.output<typeof routeRecord>;
 export type RouteVersionRecord = z.output<typeof routeVersionRecord>;

@@ -19,6 +19,7 @@ const entry = { type: DataTypes.BIGINT, allowNull: true };
 const TABLES = {
   team: { id, version, name: text(80), settings: jsonOrNull },
   robot: { id, version, teamId: ulid, name: text(80), robot: json, archivedAt: timeOrNull },
+  stockUnit: { id, version, teamId: ulid, unit: json, archivedAt: timeOrNull },
   course: {
     id,
     version,

@@ -19,6 +19,7 @@ import {
   routeVersionRecord,
   runRecord,
   seriesRecord,
+  stockUnitRecord,
   teamRecord,
 } from '../formats/records';
 import type { TableName } from './models';
@@ -66,6 +67,7 @@ const still = z.object({
 export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
   team: teamRecord,
   robot: robotRecord,
+  stockUnit: stockUnitRecord,
   course: z.object({
     id,
     version,

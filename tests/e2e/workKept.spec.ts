@@ -148,8 +148,20 @@ test('a unit is added, placed, told how programs read it, made another kind, and
   await unit.getByLabel('Port').selectOption('A');
   await page.getByLabel('A takes').selectOption('motor');
   await expect(page.getByText('D1 (sensor) is on port A, which takes motor.')).toBeVisible();
-  await unit.getByRole('button', { name: 'Remove D1' }).click();
+  // Off the robot and into the stock, from there on again: with all that is known of it.
+  await unit.getByRole('button', { name: 'Take it off, into the team’s stock' }).click();
+  await expect(page.getByRole('region', { name: 'Stock' })).toContainText('D1, light sensor');
+  await page.reload();
+  await ready(page);
+  await page.getByRole('button', { name: 'Put D1 on this robot' }).click();
+  await expect(unit).toBeVisible();
+  await unit.getByRole('button', { name: 'More of D1' }).click();
+  await expect(unit.getByLabel('Ahead of the axle')).toHaveValue('85');
+  await unit.getByRole('button', { name: 'Take it off, into the team’s stock' }).click();
+  await page.getByRole('button', { name: 'Throw D1 away' }).click();
+  await expect(page.getByRole('region', { name: 'Stock' })).toHaveCount(0);
   await expect(drawing.getByText('D1, distance sensor')).toHaveCount(0);
+  await unfold(page, 'Ports');
   await page.getByLabel('A takes').selectOption('any unit');
   await page.getByRole('button', { name: 'Save the robot' }).click();
   await expect(page.getByText('Saved.').last()).toBeVisible();

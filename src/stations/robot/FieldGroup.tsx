@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Robot } from '../../core/robot';
+import type { Unit } from '../../core/units/unit';
 import type { RobotRecord } from '../../formats/records';
 import { fieldsOf } from '../../ui/recordForm';
 import { useUnfolded } from './useUnfolded';
@@ -12,6 +13,11 @@ export const F = fieldsOf<RobotRecord>();
 export interface RobotProps {
   robot: Robot;
   onChange(robot: Robot): void;
+}
+
+/** For taking a unit off into the team's stock; answers whether it is there. */
+export interface StockProps {
+  onStock(unit: Unit): Promise<boolean>;
 }
 
 /*

@@ -3,7 +3,7 @@ import { SUMMARIES } from '../../core/robotSummary';
 import { SMALL_LENGTH, PERCENT } from '../../ui/units';
 import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
-import { F, FieldGroup, type RobotProps } from './FieldGroup';
+import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';
 import { ProgramFields } from './ProgramFields';
 import { UnitList } from './UnitList';
 
@@ -47,12 +47,12 @@ function ErrorFields({ robot }: { robot: Robot }) {
 }
 
 /** All values of a robot's record: its units first, the rest in groups. */
-export function RobotFields(props: RobotProps) {
+export function RobotFields({ onStock, ...props }: RobotProps & StockProps) {
   const { robot } = props;
   return (
     <>
       <F.Text name="name" label="Name" maxLength={80} />
-      <UnitList {...props} />
+      <UnitList {...props} onStock={onStock} />
       <DriveFields robot={robot} />
       <BuildFacts robot={robot} />
       <ProgramFields {...props} />

@@ -3,7 +3,7 @@ import type { Route } from '../../core/course/route';
 import type { Robot } from '../../core/robot';
 import { routeNeeds } from '../../core/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
-import type { RobotRecord } from '../../formats/records';
+import type { RobotRecord, StockUnitRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
@@ -20,6 +20,8 @@ import { Converter } from './Converter';
 import { NeedList } from './NeedList';
 import { NewRobot } from './NewRobot';
 import { RobotDrawing } from './RobotDrawing';
+import { StockList } from './StockList';
+import { useStock } from './useStock';
 import { RobotFields } from './RobotFields';
 import styles from './RobotStation.module.css';
 
@@ -29,6 +31,8 @@ interface Props {
   changes: RobotChangeRecord[];
   /** Saved routes of this robot. */
   routes: Route[];
+  /** The team's units that may be on no robot. */
+  stock: StockUnitRecord[];
 }
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */
@@ -38,12 +42,13 @@ export const RobotStation = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-function RobotEditor({ record, robots, changes, routes }: Props) {
+function RobotEditor({ record, robots, changes, routes, stock: loaded }: Props) {
   const wrong = useFieldsInError();
   const [toast, tell] = useToast();
   const saved = useSaved('robots', record, () => tell('Saved.'), robotParser);
   const [newRobot, setNewRobot] = useState(false);
   const { draft, setDraft } = saved;
+  const stock = useStock(record.teamId, loaded);
   const setRobot = (robot: Robot) => setDraft({ ...draft, robot });
   return (
     <>
@@ -71,7 +76,11 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
             schema={robotForm}
             onChange={setDraft}
           >
-            <RobotFields robot={draft.robot} onChange={setRobot} />
+            <RobotFields
+              robot={draft.robot}
+              onChange={setRobot}
+              onStock={(unit) => stock.put(unit)}
+            />
           </RecordForm>
           <Converter robot={draft.robot} />
         </section>
@@ -91,6 +100,18 @@ function RobotEditor({ record, robots, changes, routes }: Props) {
           <MendFirst />
           {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RobotDrawing robot={draft.robot} />
+          <StockList
+            stock={stock.stock}
+            robots={[
+              draft.robot,
+              ...robots.filter(({ id }) => id !== record.id).map(({ robot }) => robot),
+            ]}
+            onTake={(unit) =>
+              setRobot({ ...draft.robot, units: [...draft.robot.units, { ...unit, port: '' }] })
+            }
+            onThrowAway={(entry) => void stock.throwAway(entry)}
+          />
+          {stock.problem !== null && <Notice tone="fault">{stock.problem}</Notice>}
           <NeedList needs={routeNeeds(routes, draft.robot)} />
           <p>
             <a href={`/bench/directions?robot=${record.id}`}>Check the directions</a> ·{' '}

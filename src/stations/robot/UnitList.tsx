@@ -5,7 +5,7 @@ import type { Unit } from '../../core/units/unit';
 import { misplugged, portSentence } from '../../core/wiring';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import { F, FieldGroup, type RobotProps } from './FieldGroup';
+import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';
 import { PortsField } from './PortsField';
 import styles from './RobotStation.module.css';
 import { UnitRow } from './UnitRow';
@@ -14,9 +14,10 @@ import { UnitRow } from './UnitRow';
 const ADDED = KINDS.map(({ kind }) => kind).filter((kind) => !/^(left|right) motor$/.test(kind));
 
 /** Motors and sensors as labelled units with their ports. */
-export function UnitList({ robot, onChange }: RobotProps) {
+export function UnitList({ robot, onChange, onStock }: RobotProps & StockProps) {
   const { build } = robot;
   const setUnits = (units: Unit[]) => onChange({ ...robot, units });
+  const remove = ({ id }: Unit) => setUnits(robot.units.filter((unit) => unit.id !== id));
   const add = async (kind: Unit['kind']) => {
     const { newUnit } = await import('../../core/units/newUnit');
     setUnits([...robot.units, newUnit(ulid(), kind, robot.units)]);
@@ -38,7 +39,8 @@ export function UnitList({ robot, onChange }: RobotProps) {
           {...{ at, unit }}
           ports={build.ports}
           onChange={(changed) => setUnits(robot.units.map((one, i) => (i === at ? changed : one)))}
-          onRemove={() => setUnits(robot.units.filter(({ id }) => id !== unit.id))}
+          onRemove={() => remove(unit)}
+          onStock={() => void onStock(unit).then((there) => there && remove(unit))}
         />
       ))}
       <div className={styles.actions} role="group" aria-label="Add a unit">

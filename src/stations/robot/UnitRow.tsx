@@ -27,6 +27,8 @@ interface Props {
   ports: readonly Port[];
   onChange(unit: Unit): void;
   onRemove(): void;
+  /** Take it off, into the team's stock. */
+  onStock(): void;
 }
 
 function RawFields({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChange'>) {
@@ -110,7 +112,7 @@ function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChan
 }
 
 /** One motor or sensor: what it is and where it is plugged in; the rest unfolds. */
-export function UnitRow({ at, unit, ports, onChange, onRemove }: Props) {
+export function UnitRow({ at, unit, ports, onChange, onRemove, onStock }: Props) {
   const [open, unfold] = useUnfolded(unit.id);
   const details = useId();
   const names = ports.map(({ name }) => name);
@@ -157,6 +159,7 @@ export function UnitRow({ at, unit, ports, onChange, onRemove }: Props) {
       {open && (
         <div id={details} className={styles.unitDetails}>
           <UnitDetails {...{ at, unit, onChange }} />
+          <Button onClick={onStock}>Take it off, into the team’s stock</Button>
         </div>
       )}
     </div>
