@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
+import { errorLength } from '../../src/core/text/quantities';
 import { remembered } from '../../src/server/services/remembered';
 
 describe('what was computed lately', () => {
@@ -13,6 +15,15 @@ describe('what was computed lately', () => {
       [1, 2],
       [2, 1],
     ]);
+  });
+
+  it('is computed anew when the team wants it said in another way', () => {
+    const said = remembered((metres: number) => errorLength(metres));
+    expect(said(0.0254)).toBe('25 mm');
+    setTeamManner({ ...PLAIN_MANNER, length: 'in' });
+    expect(said(0.0254)).toBe('1.00 in');
+    setTeamManner(PLAIN_MANNER);
+    expect(said(0.0254)).toBe('25 mm');
   });
 
   it('does not grow for ever', () => {

@@ -63,6 +63,9 @@ export const headingFigure = (radians: number): number =>
 export const headingText = (radians: number, decimals = 1): string =>
   `${shortNumber(headingFigure(radians), decimals)}°`;
 
+/** The same with a tenth always, as in a list of them. */
+export const headingInList = (radians: number): string => `${number(headingFigure(radians), 1)}°`;
+
 /** Which way its numbers grow: "left +". */
 export const positiveTurn = (): string => `${teamManner().positiveTurn} +`;
 

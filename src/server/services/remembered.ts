@@ -1,3 +1,5 @@
+import { teamManner } from '../../core/text/manner';
+
 /** So many answers are remembered: those for a team’s robots and series. */
 const MOST = 200;
 
@@ -8,7 +10,8 @@ const MOST = 200;
 export function remembered<Q, A>(compute: (question: Q) => A): (question: Q) => A {
   const answers = new Map<string, A>();
   return (question) => {
-    const key = JSON.stringify(question);
+    // Answers hold sentences: said in another manner they are others.
+    const key = JSON.stringify([question, teamManner()]);
     const known = answers.get(key);
     if (known !== undefined) return known;
     const answer = compute(question);

@@ -1,5 +1,5 @@
 import type { Mission } from '../../core/course/table';
-import { counted, number, fineLength, headingText } from '../../core/text/quantities';
+import { counted, number, fineLength, headingInList } from '../../core/text/quantities';
 import type { CsvRow, CsvRun } from '../../formats/runsCsv';
 import styles from './Import.module.css';
 
@@ -19,7 +19,7 @@ const cells = (run: CsvRun, noted: readonly Mission[]): string[] => [
   run.batteryV === null ? '' : `${number(run.batteryV, 2)} V`,
   run.endXM === null ? '' : fineLength(run.endXM),
   run.endYM === null ? '' : fineLength(run.endYM),
-  run.endHeadingRad === null ? '' : headingText(run.endHeadingRad),
+  run.endHeadingRad === null ? '' : headingInList(run.endHeadingRad),
   yesNo(run.worked),
   ...noted.map(({ id }) => yesNo(run.missions[id])),
   run.setAsideReason ?? '',

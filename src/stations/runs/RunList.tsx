@@ -1,6 +1,6 @@
 import { clockOf } from '../../ui/dates';
 import { useState } from 'react';
-import { headingText, smallPlaceText } from '../../core/text/quantities';
+import { headingInList, smallPlaceText } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
@@ -20,7 +20,7 @@ const offset = (run: RunRecord) =>
   run.endXM === null || run.endYM === null
     ? 'no end measured'
     : `${smallPlaceText(run.endXM, run.endYM)}${
-        run.endHeadingRad === null ? '' : `, ${headingText(run.endHeadingRad)}`
+        run.endHeadingRad === null ? '' : `, ${headingInList(run.endHeadingRad)}`
       }`;
 
 function RunLine({ run }: { run: RunRecord }) {

@@ -1,4 +1,4 @@
-import { errorLength, headingText } from '../../../core/text/quantities';
+import { errorLength, headingInList } from '../../../core/text/quantities';
 import type { LapRecord } from '../../../formats/benchRecords';
 import styles from '../Bench.module.css';
 import { AsideButton, FoldedTable } from '../TrialParts';
@@ -33,7 +33,7 @@ export function LapTable({ laps, onSetAside, onTakeBack }: Props) {
               <td>{lap.direction === 'cw' ? 'clockwise' : 'counter-clockwise'}</td>
               <td className={styles.number}>{errorLength(lap.xM)}</td>
               <td className={styles.number}>{errorLength(lap.yM)}</td>
-              <td className={styles.number}>{headingText(lap.headingRad)}</td>
+              <td className={styles.number}>{headingInList(lap.headingRad)}</td>
               <td>
                 {lap.setAsideReason}{' '}
                 <AsideButton
