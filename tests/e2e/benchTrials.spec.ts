@@ -220,6 +220,11 @@ test('a port used twice is flagged; a change of wheels marks what rests on them'
   corvat: page,
 }) => {
   await open(page, `/robot?robot=${WREN}`);
+  // A motor that was removed can be had back.
+  await expect(page.getByRole('button', { name: '+ left motor' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Remove left motor' }).click();
+  await page.getByRole('button', { name: '+ left motor' }).click();
+  await expect(page.getByRole('group', { name: 'M1' })).toBeVisible();
   await page.getByRole('button', { name: '+ light sensor' }).click();
   await expect(page.getByRole('group', { name: 'L1' })).toBeVisible();
   await open(page, '/robot');

@@ -1,11 +1,18 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
+import type { Robot } from '../../core/robot';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Notice } from '../../ui/Notice';
 import { TextField } from '../../ui/TextField';
 import { putRecord, sentenceOf } from '../api';
+
+/** Its units are like those of the other robot, and not the same ones. */
+const withOwnUnits = (robot: Robot): Robot => ({
+  ...robot,
+  units: robot.units.map((unit) => ({ ...unit, id: ulid() })),
+});
 
 /** A further robot, which begins with the values of the one in sight. */
 export function NewRobot({ like, onClose }: { like: RobotRecord; onClose(): void }) {
@@ -14,12 +21,14 @@ export function NewRobot({ like, onClose }: { like: RobotRecord; onClose(): void
   const [problem, setProblem] = useState<string | null>(null);
   const save = async () => {
     try {
-      await putRecord<RobotRecord>('robots', {
+      const record: RobotRecord = {
         ...like,
         id,
         version: 0,
         name: name.trim(),
-      } as RobotRecord);
+        robot: withOwnUnits(like.robot),
+      };
+      await putRecord<RobotRecord>('robots', record);
       location.assign(`/robot?robot=${id}`);
     } catch (error) {
       setProblem(sentenceOf(error));

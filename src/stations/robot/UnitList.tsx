@@ -10,13 +10,16 @@ import { PortsField } from './PortsField';
 import styles from './RobotStation.module.css';
 import { UnitRow } from './UnitRow';
 
-/** Both wheels are there from the start. */
-const ADDED = KINDS.map(({ kind }) => kind).filter((kind) => !/^(left|right) motor$/.test(kind));
+const DRIVEN: readonly Unit['kind'][] = ['left motor', 'right motor'];
 
 /** Motors and sensors as labelled units with their ports. */
 export function UnitList({ robot, onChange, onStock }: RobotProps & StockProps) {
   const { build } = robot;
   const setUnits = (units: Unit[]) => onChange({ ...robot, units });
+  // A wheel has one motor: it is offered where it was removed.
+  const offered = KINDS.map(({ kind }) => kind).filter(
+    (kind) => !DRIVEN.includes(kind) || !robot.units.some((unit) => unit.kind === kind),
+  );
   const remove = ({ id }: Unit) => setUnits(robot.units.filter((unit) => unit.id !== id));
   const add = async (kind: Unit['kind']) => {
     const { newUnit } = await import('../../core/units/newUnit');
@@ -44,7 +47,7 @@ export function UnitList({ robot, onChange, onStock }: RobotProps & StockProps) 
         />
       ))}
       <div className={styles.actions} role="group" aria-label="Add a unit">
-        {ADDED.map((kind) => (
+        {offered.map((kind) => (
           <Button key={kind} onClick={() => void add(kind)}>
             + {kind}
           </Button>
