@@ -68,6 +68,12 @@ test('inches, turns to the right, another zone and a decimal comma hold on every
     await page.getByRole('button', { name: 'Save the settings' }).click();
     await expect(page.getByText('Saved. Pages say it so from now on.')).toBeVisible();
   };
+  // The route as it stands, whatever was changed of it before.
+  await open(page, '/course');
+  const distance = page.getByTestId('step-1').getByLabel('Distance', { exact: true });
+  const heading = page.getByTestId('step-2').getByLabel('Heading');
+  const [centimetres, degrees] = [await distance.inputValue(), await heading.inputValue()];
+  const inches = String(Number((Number(centimetres) / 2.54).toFixed(2)));
   await say('inches', 'right', 'Australia/Adelaide');
   const series = '01DEMS00000000000000000003';
   const bench = ['still', 'directions', 're-zero', 'turns', 'square', 'schools', 'run-log'];
@@ -99,16 +105,15 @@ test('inches, turns to the right, another zone and a decimal comma hold on every
     /ends 1\.48 in short and 1\.86 in to the right/,
   );
 
-  // The first turn of the route goes to the left; typed with a comma, in inches.
+  // What turned to the left turns to −; typed with a comma, in inches.
   await open(page, '/course');
-  await expect(page.getByTestId('step-2').getByLabel('Heading')).toHaveValue('-90');
-  const distance = page.getByTestId('step-1').getByLabel('Distance', { exact: true });
-  await expect(distance).toHaveValue('27.56');
+  await expect(heading).toHaveValue(String(-Number(degrees)));
+  await expect(distance).toHaveValue(inches);
   await distance.fill('25,4');
-  await page.getByTestId('step-2').getByLabel('Heading').focus();
+  await heading.focus();
   await expect(distance).toHaveValue('25.4');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(distance).toHaveValue('27.56');
+  await expect(distance).toHaveValue(inches);
   // Limits are those of the record, in what is shown.
   await open(page, '/robot');
   await page.locator('summary').filter({ hasText: 'Wheels' }).click();
@@ -120,6 +125,6 @@ test('inches, turns to the right, another zone and a decimal comma hold on every
   expect(await csv.text()).toContain('end_x_in,end_y_in,end_heading_right_deg');
   await say('cm, and mm for the errors of runs', 'left', 'UTC');
   await open(page, '/course');
-  await expect(distance).toHaveValue('70');
-  await expect(page.getByTestId('step-2').getByLabel('Heading')).toHaveValue('90');
+  await expect(distance).toHaveValue(centimetres);
+  await expect(heading).toHaveValue(degrees);
 });
