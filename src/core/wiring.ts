@@ -1,4 +1,5 @@
-import type { Route, Step } from './course/route';
+import type { Route } from './course/route';
+import { kindOfStep } from './steps/registry';
 import type { Robot } from './robot';
 import { counted } from './text/quantities';
 import { unitsOf } from './units/ofRobot';
@@ -36,14 +37,6 @@ export function misplugged({ units, build }: Wired): string[] {
   });
 }
 
-/** What a step cannot do without. */
-const NEEDS: Record<Step['kind'], UnitKindName[]> = {
-  straight: ['left motor', 'right motor', 'heading sensor'],
-  turn: ['left motor', 'right motor', 'heading sensor'],
-  approach: ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
-  mark: [],
-};
-
 export interface Need {
   kind: UnitKindName;
   steps: number;
@@ -56,7 +49,7 @@ export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
   const counts = new Map<UnitKindName, number>();
   for (const route of routes) {
     for (const step of route.steps) {
-      for (const kind of NEEDS[step.kind]) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+      for (const kind of kindOfStep(step).needs) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     }
   }
   return [...counts].map(([kind, steps]) => {

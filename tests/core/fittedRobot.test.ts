@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { stopOf, withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { stopOf } from '../../src/core/calibration/turnStop';
 import type { TurnsCalibration } from '../../src/core/calibration/calibration';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';

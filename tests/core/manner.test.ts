@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { CHANNEL_KINDS } from '../../src/core/channels/kinds';
 import { shownRange, shownText } from '../../src/core/channels/shown';
 import { describeStart, describeStep } from '../../src/core/course/describe';
-import { stepSchema } from '../../src/core/course/route';
+import { stepSchema } from '../../src/core/steps/step';
 import { driftText } from '../../src/core/gyro/stillSentence';
 import { offsetInWords } from '../../src/core/runs/verdict';
 import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';

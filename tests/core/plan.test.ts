@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { missionAtEnd, routeMissions } from '../../src/core/course/routeMissions';
-import { newStep } from '../../src/core/course/newStep';
+import { newStep } from '../../src/core/steps/newStep';
 import { profileDurationS } from '../../src/core/control/straight/profile';
 import { plannedEnd, planRoute } from '../../src/core/course/plan';
 import { PROBLEM_SENTENCES } from '../../src/core/course/problems';

@@ -8,7 +8,7 @@ import { percentForSpeed, speedAtPercent } from '../../src/core/program/speedTab
 import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
 import { TRAVEL_WAYS } from '../../src/core/program/travels';
 import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
-import { stepSchema } from '../../src/core/course/route';
+import { stepSchema } from '../../src/core/steps/step';
 import { robotSchema } from '../../src/core/robot';
 import { deg } from './support';
 

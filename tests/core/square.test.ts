@@ -10,7 +10,8 @@ import {
   wheelFactors,
 } from '../../src/core/square/squarePath';
 import { encoderSquareSentences, gyroSquareSentences } from '../../src/core/square/squareStudy';
-import { runBenchProgram, type BenchStep } from '../../src/core/standIn/program';
+import { runBenchProgram } from '../../src/core/standIn/program';
+import type { BenchStep } from '../../src/core/standIn/steps/benchStep';
 import { recordedTable } from './logs';
 import { deg, idealRobot } from './support';
 

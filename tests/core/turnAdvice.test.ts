@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { leadFor, withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { leadFor } from '../../src/core/calibration/turnStop';
 import { judgeConfirmation } from '../../src/core/calibration/confirm';
 import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
 import { turnModel } from '../../src/core/turns/turnModel';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { headingLeftOver } from '../../src/core/square/headingLeftOver';
 import { act, type StandInAction } from '../../src/core/standIn/act';
-import type { BenchStep } from '../../src/core/standIn/program';
+import type { BenchStep } from '../../src/core/standIn/steps/benchStep';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { newStandIn, standInTime, type StandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot';
 import { withHeading } from '../units/ofRobot';
-import { withDriveCalibration } from './applyTurns';
+import { withDriveCalibration } from './applyDrive';
 import type { CalibrationValue, TurnsCalibration } from './calibration';
 import { withStops } from './withStops';
 

@@ -1,6 +1,7 @@
 import { benchLength, degrees, headingText } from '../text/quantities';
 import { describeStep, differingValuesOf } from './describe';
-import type { Route, Step } from './route';
+import type { Step } from '../steps/step';
+import type { Route } from './route';
 import type { Mission } from './table';
 
 /** One line of what differs between two versions of a route. */

@@ -1,7 +1,5 @@
-import type { PlanProblem } from './plan';
-
-/** What is doubtful about a step, and how to mend it, in a sentence. */
-export const PROBLEM_SENTENCES: Record<PlanProblem, string> = {
+/** What is doubtful about a step that a coach should know before any run, and how to mend it, in a sentence. */
+export const PROBLEM_SENTENCES = {
   'half-turn': 'This is nearly a half turn: noise would choose the way. Say left or right.',
   'no-distance-sensor':
     'This robot has no distance sensor, so this step can never end. Use a drive by the encoders.',
@@ -10,3 +8,5 @@ export const PROBLEM_SENTENCES: Record<PlanProblem, string> = {
   'off-table': 'This ends off the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };
+
+export type PlanProblem = keyof typeof PROBLEM_SENTENCES;

@@ -1,12 +1,11 @@
 import type { Pose } from '../geometry/pose';
+import { missionOfStep } from '../steps/registry';
 import type { Route } from './route';
 import type { Mission, Table } from './table';
 
 /** The missions that a route works, in the order in which it comes to them, each once. */
 export function routeMissions(route: Route, table: Table): Mission[] {
-  const ids = new Set(
-    route.steps.flatMap((step) => (step.kind === 'mark' ? [step.missionId] : [])),
-  );
+  const ids = new Set(route.steps.map(missionOfStep));
   return [...ids].flatMap((id) => table.missions.find((mission) => mission.id === id) ?? []);
 }
 

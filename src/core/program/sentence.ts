@@ -1,10 +1,10 @@
-import type { Step } from '../course/route';
+import { kindOfStep } from '../steps/registry';
+import type { Step } from '../steps/step';
 import type { Robot } from '../robot';
 import { counted, number } from '../text/quantities';
 import { COMMAND_WAYS } from './commands';
 import type { ProgramProfile } from './profile';
 import { pivotSteering } from './steering';
-import { commandFromRate } from './turnRate';
 import { TRAVEL_WAYS } from './travels';
 
 /** How programs count, in a sentence. */
@@ -29,26 +29,23 @@ export const programWants = ({ command, speeds }: ProgramProfile): string[] =>
     : [];
 
 /** How fast, as programs say it; why not, where that was not measured. */
-function commandText(robot: Robot, step: Exclude<Step, { kind: 'mark' }>): string[] {
+function commandText(robot: Robot, step: Step): string[] {
   const { command } = robot.program;
-  if (command === null) return [];
+  const { speed } = kindOfStep(step).inProgram;
+  if (command === null || speed === undefined) return [];
   const way = COMMAND_WAYS[command];
-  const value =
-    step.kind === 'turn'
-      ? commandFromRate(robot, 'spin', command, step.rateRadPerS)
-      : way.told(robot, step.speedMPerS);
+  const value = speed.told(step, robot, command);
   return [value === null ? way.lacks : `at ${number(value, way.decimals)} ${way.unit}`];
 }
 
 /** A step as a program says it: "3.98 rotations at 43 %"; null where nobody has said how programs count. */
 export function stepInProgram(robot: Robot, step: Step): string | null {
-  if (step.kind === 'mark') return null;
-  const { travel } = robot.program;
-  const way = travel === null ? null : TRAVEL_WAYS[travel];
+  const way = robot.program.travel === null ? null : TRAVEL_WAYS[robot.program.travel];
+  const { travel } = kindOfStep(step).inProgram;
   const far =
-    way === null || step.kind !== 'straight'
+    way === null || travel === undefined
       ? []
-      : [`${number(way.travel(robot, Math.abs(step.distanceM)), way.decimals)} ${way.unit}`];
+      : [`${number(way.travel(robot, travel.distanceM(step)), way.decimals)} ${way.unit}`];
   const parts = [...far, ...commandText(robot, step)];
   return parts.length === 0 ? null : parts.join(' ');
 }

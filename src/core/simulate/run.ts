@@ -10,10 +10,10 @@ import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
+import { kindOfStep } from '../steps/registry';
 import type { Doubt, ImaginedRobot } from '../sources/source';
 import { imaginedRobot } from '../sources/sources';
 import { createMachine, type Machine } from './machine';
-import { controllerOf } from './program';
 import { randomStream } from './random';
 import { turnErrors, type TurnError } from './turnErrors';
 
@@ -123,15 +123,18 @@ export function simulateRun(
   const stops = randomStream(seed, runIndex, 'stop of a turn');
   for (const [index, planned] of plan.entries()) {
     current = index;
-    if (planned.step.kind === 'mark') {
-      const { missionId } = planned.step;
+    const { step } = planned;
+    const kind = kindOfStep(step);
+    const missionId = kind.missionId(step);
+    if (missionId !== null) {
       marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }
     const error = turnErrors[index];
-    const rate = planned.step.kind === 'turn' ? planned.step.rateRadPerS : 0;
     const measured = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
-    const lateRad = measured + lateS * rate;
-    const motion = controllerOf(planned, robot, route.start.headingRad, lateRad);
+    const lateRad = measured + lateS * kind.rateRadPerS(step);
+    // Heading on the table = reading + the heading of the start.
+    const plannedReadingRad = planned.from.headingRad - route.start.headingRad;
+    const motion = kind.control(step, { ...planned, plannedReadingRad, lateRad }, robot);
     const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;
     if (failure !== null) break;

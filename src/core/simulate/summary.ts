@@ -2,6 +2,7 @@ import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
+import { missionOfStep } from '../steps/registry';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
 import type { MissionForecast } from './missionForecast';
@@ -82,7 +83,7 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
   const runsEach = doubts.length === 0 ? 1 : RUNS_PER_ROBOT;
   const rangeOf = (passed: readonly boolean[]) =>
     robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach);
-  const marked = new Set(route.steps.flatMap((s) => (s.kind === 'mark' ? [s.missionId] : [])));
+  const marked = new Set(route.steps.map(missionOfStep));
   const known = table.missions.filter(({ id }) => marked.has(id));
   const atMark = (run: SimulatedRun, mission: Mission): MarkPose | undefined =>
     run.marks.find((mark) => mark.missionId === mission.id);
@@ -100,7 +101,7 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
     };
     const poses = runs.flatMap((run) => atMark(run, mission) ?? []);
     const scatter = poses.length === 0 ? null : consistency(mission.pose, poses);
-    const step = route.steps.findIndex((s) => s.kind === 'mark' && s.missionId === mission.id) + 1;
+    const step = route.steps.findIndex((s) => missionOfStep(s) === mission.id) + 1;
     const why = whyMissed({ mission, chance, low, high, scatter }, step);
     return [{ mission, chance, low, high, scatter, why }];
   });

@@ -1,4 +1,4 @@
-import { stopOf, type TurnStop } from '../calibration/applyTurns';
+import { stopOf, type TurnStop } from '../calibration/turnStop';
 import type { TurnsCalibration } from '../calibration/calibration';
 import type { PlannedStep } from '../course/plan';
 import type { Robot } from '../robot';

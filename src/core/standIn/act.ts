@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { degreesFromRadians } from '../geometry/angle';
 import { randomStream } from '../simulate/random';
-import { benchStepSchema } from './program';
+import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';
 import {
   busyUntilS,

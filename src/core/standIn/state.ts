@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { poseSchema } from '../course/table';
 import { robotSchema, type Robot } from '../robot';
-import { benchStepSchema } from './program';
+import { benchStepSchema } from './steps/benchStep';
 
 /** How a motion of the stand-in came about. */
 const motionSchema = z.object({

@@ -3,7 +3,8 @@ import { radiansFromDegrees as deg, wrap } from '../../core/geometry/angle';
 import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
 import { randomStream } from '../../core/simulate/random';
 import { simulateStillHeading } from '../../core/simulate/stillLog';
-import { runBenchProgram, type BenchStep } from '../../core/standIn/program';
+import { runBenchProgram } from '../../core/standIn/program';
+import type { BenchStep } from '../../core/standIn/steps/benchStep';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
 import type { RezeroSchool } from '../../formats/benchConstants';
 import type {

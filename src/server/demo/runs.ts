@@ -2,6 +2,7 @@ import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angl
 import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
+import { missionOfStep } from '../../core/steps/registry';
 import { prepare, simulateRun, type SimulatedRun } from '../../core/simulate/run';
 import type { RunRecord } from '../../formats/records';
 import { demoId } from './ids';
@@ -38,7 +39,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
     const run = simulateRun(simulation, { ...prepare(simulation), plan, turnErrors: [] }, i);
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
-        if (!route.steps.some((step) => step.kind === 'mark' && step.missionId === id)) return [];
+        if (!route.steps.some((step) => missionOfStep(step) === id)) return [];
         const mark = run.marks.find((m) => m.missionId === id);
         return [[id, mark !== undefined && isInWindow(mark, pose, window)]];
       }),

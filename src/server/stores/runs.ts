@@ -3,6 +3,7 @@ import type { RunRecord, SavedRun } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { routeSchema } from '../../core/course/route';
+import { missionOfStep } from '../../core/steps/registry';
 import { notFound, Problem } from '../problem';
 import { saveVersioned, type Kept } from './versioned';
 
@@ -78,9 +79,7 @@ async function refuseUnknownMissions(
   ]);
   const known = new Set([
     ...onTable.map((mission) => mission.get('id') as string),
-    ...routeSchema
-      .parse(version?.get('route'))
-      .steps.flatMap((step) => (step.kind === 'mark' ? [step.missionId] : [])),
+    ...routeSchema.parse(version?.get('route')).steps.map(missionOfStep),
     ...before.flatMap((run) => Object.keys(run.get('missions') as object)),
   ]);
   for (const { missions } of runs) {

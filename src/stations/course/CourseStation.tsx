@@ -1,9 +1,11 @@
 import { FORECAST_SEED } from '../../core/simulate/run';
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import { newStep } from '../../core/course/newStep';
+import { newStep } from '../../core/steps/newStep';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
-import type { Route, Step } from '../../core/course/route';
+import type { Route } from '../../core/course/route';
+import { STEP_KINDS } from '../../core/steps/registry';
+import type { Step } from '../../core/steps/step';
 import { forecastSentence } from '../../core/simulate/sentence';
 import { clock, counted } from '../../core/text/quantities';
 import type {
@@ -52,13 +54,6 @@ const EMPTY_ROUTE: Route = {
   steps: [],
   turnCalibrationId: null,
 };
-
-const KINDS: { kind: Step['kind']; label: string }[] = [
-  { kind: 'straight', label: 'Drive' },
-  { kind: 'turn', label: 'Turn' },
-  { kind: 'approach', label: 'Approach' },
-  { kind: 'mark', label: 'Mission' },
-];
 
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement &&
@@ -237,12 +232,8 @@ function CourseEditor(props: Props) {
           />
           <div className={styles.add}>
             <span>{selected === null ? 'Add' : `Add after step ${selected + 1}`}</span>
-            {KINDS.map(({ kind, label }) => (
-              <Button
-                key={kind}
-                disabled={kind === 'mark' && table.missions.length === 0}
-                onClick={() => addStep(kind)}
-              >
+            {Object.values(STEP_KINDS).map(({ kind, label, isOffered }) => (
+              <Button key={kind} disabled={!isOffered(table)} onClick={() => addStep(kind)}>
                 {label}
               </Button>
             ))}

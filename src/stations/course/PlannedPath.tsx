@@ -1,4 +1,5 @@
 import type { PlannedStep } from '../../core/course/plan';
+import { kindOfStep } from '../../core/steps/registry';
 import type { Pose } from '../../core/geometry/pose';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
@@ -29,7 +30,7 @@ export function PlannedPath({ table, route, plan }: Props) {
         d={pathOf(table, [route.start, ...plan.map(({ to }) => to)])}
       />
       {plan.map(({ step, to, from }, index) =>
-        step.kind === 'turn' || step.kind === 'mark' ? null : (
+        !kindOfStep(step).drives ? null : (
           <text
             key={step.id ?? index}
             className={styles.stepNumber}

@@ -1,9 +1,9 @@
-import type { Step } from '../../core/course/route';
 import { COMMAND_WAYS } from '../../core/program/commands';
 import { gainInProgram } from '../../core/program/gain';
 import { TRAVEL_WAYS } from '../../core/program/travels';
-import { commandFromRate, rateFromCommand } from '../../core/program/turnRate';
 import type { Robot } from '../../core/robot';
+import { kindOfStep } from '../../core/steps/registry';
+import type { Step } from '../../core/steps/step';
 import { number } from '../../core/text/quantities';
 import { ProgramField } from '../../ui/ProgramField';
 import styles from './CourseStation.module.css';
@@ -16,24 +16,13 @@ interface Props {
 
 const MOST = 1e6;
 
-/** How fast, as the robot's programs say it; for turns that is how fast its wheels go. */
+/** How fast, as the robot's programs say it. */
 function CommandField({ step, robot, onChange }: Props) {
   const { command } = robot.program;
-  if (command === null || step.kind === 'mark') return null;
+  const { speed } = kindOfStep(step).inProgram;
+  if (command === null || speed === undefined) return null;
   const way = COMMAND_WAYS[command];
-  const value =
-    step.kind === 'turn'
-      ? commandFromRate(robot, 'spin', command, step.rateRadPerS)
-      : way.told(robot, step.speedMPerS);
-  const take = (typed: number): boolean => {
-    const rate =
-      step.kind === 'turn'
-        ? rateFromCommand(robot, 'spin', command, typed)
-        : way.speed(robot, typed);
-    if (rate === null || rate <= 0) return false;
-    onChange(step.kind === 'turn' ? { ...step, rateRadPerS: rate } : { ...step, speedMPerS: rate });
-    return true;
-  };
+  const value = speed.told(step, robot, command);
   return (
     <>
       {' '}
@@ -46,7 +35,11 @@ function CommandField({ step, robot, onChange }: Props) {
         value={value}
         max={way.most}
         lacks={way.lacks}
-        onTake={take}
+        onTake={(typed) => {
+          const next = speed.withCommand(step, robot, command, typed);
+          if (next !== null) onChange(next);
+          return next !== null;
+        }}
       />
       {value === null && ` ${way.lacks}`}
     </>
@@ -54,18 +47,18 @@ function CommandField({ step, robot, onChange }: Props) {
 }
 
 function TravelField({ step, robot, onChange }: Props) {
-  const { travel } = robot.program;
-  if (travel === null || step.kind !== 'straight') return null;
-  const { unit, decimals, travel: toTravel, distanceM } = TRAVEL_WAYS[travel];
+  const { travel } = kindOfStep(step).inProgram;
+  if (robot.program.travel === null || travel === undefined) return null;
+  const { unit, decimals, travel: toTravel, distanceM } = TRAVEL_WAYS[robot.program.travel];
   return (
     <ProgramField
       inline
       label="Distance in the program"
       {...{ unit, decimals }}
-      value={toTravel(robot, Math.abs(step.distanceM))}
+      value={toTravel(robot, travel.distanceM(step))}
       max={MOST}
       onTake={(typed) => {
-        onChange({ ...step, distanceM: Math.sign(step.distanceM || 1) * distanceM(robot, typed) });
+        onChange(travel.withDistance(step, distanceM(robot, typed)));
         return true;
       }}
     />
@@ -74,15 +67,20 @@ function TravelField({ step, robot, onChange }: Props) {
 
 function GainText({ step, robot }: Omit<Props, 'onChange'>) {
   const { command } = robot.program;
-  if (command === null || (step.kind !== 'straight' && step.kind !== 'approach')) return null;
-  const gain = gainInProgram(robot, command, step.gainMPerSPerRad, step.speedMPerS);
+  const steering = kindOfStep(step).inProgram.steering?.(step);
+  if (command === null || steering === undefined) return null;
+  const gain = gainInProgram(robot, command, steering.gainMPerSPerRad, steering.speedMPerS);
   return gain === null ? null : `, gain ${number(gain, 2)} ${COMMAND_WAYS[command].unit} per °`;
 }
 
 /** A step as the robot's programs have it, in the team's own way of counting; either may be typed. */
 export function ProgramLine(props: Props) {
   const { command, travel } = props.robot.program;
-  if (props.step.kind === 'mark' || (command === null && travel === null)) return null;
+  const { inProgram } = kindOfStep(props.step);
+  const says =
+    (command !== null && inProgram.speed !== undefined) ||
+    (travel !== null && inProgram.travel !== undefined);
+  if (!says) return null;
   return (
     <small className={styles.inProgram}>
       In the program: <TravelField {...props} />

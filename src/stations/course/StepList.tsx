@@ -16,14 +16,14 @@ import { CSS } from '@dnd-kit/utilities';
 import { Copy, X } from 'lucide-react';
 import type { PlannedStep } from '../../core/course/plan';
 import { PROBLEM_SENTENCES } from '../../core/course/problems';
-import type { Step } from '../../core/course/route';
+import type { Step } from '../../core/steps/step';
 import type { Robot } from '../../core/robot';
 import type { Mission } from '../../core/course/table';
 import { number, headingText, placeText } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
 import { ProgramLine } from './ProgramLine';
-import { StepSentence } from './StepSentence';
+import { StepSentence } from './steps/StepSentence';
 import styles from './CourseStation.module.css';
 
 interface Props {

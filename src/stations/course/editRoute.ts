@@ -1,4 +1,5 @@
-import type { Route, Step } from '../../core/course/route';
+import type { Route } from '../../core/course/route';
+import type { Step } from '../../core/steps/step';
 
 /** The route with other steps. */
 const withSteps = (route: Route, steps: Step[]): Route => ({ ...route, steps });

@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import type { BenchStep } from '../../../core/standIn/program';
+import type { BenchStep } from '../../../core/standIn/steps/benchStep';
 
 const QUARTER = radiansFromDegrees(90);
 

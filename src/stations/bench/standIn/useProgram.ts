@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { StandInView } from '../../../core/standIn/act';
-import type { BenchStep } from '../../../core/standIn/program';
+import type { BenchStep } from '../../../core/standIn/steps/benchStep';
 import { doWithStandIn, standInSeen, watchStandIn } from './standInStore';
 import { useStandInFact, useStandInIsOn } from './useStandIn';
 

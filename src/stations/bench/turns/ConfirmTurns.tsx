@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { leadFor } from '../../../core/calibration/applyTurns';
+import { leadFor } from '../../../core/calibration/turnStop';
 import type { TurnsCalibration } from '../../../core/calibration/calibration';
 import { judgeConfirmation, type ConfirmationTurn } from '../../../core/calibration/confirm';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';

@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import type { Controller } from '../../control/controller';
+import type { Robot } from '../../robot';
+import type { BenchStepKind } from './kind';
+import { straight } from './straight';
+import { turn } from './turn';
+import { wait } from './wait';
+
+/** A step of a short bench program. */
+export const benchStepSchema = z.discriminatedUnion('kind', [
+  turn.schema,
+  straight.schema,
+  wait.schema,
+]);
+
+export type BenchStep = z.output<typeof benchStepSchema>;
+
+const KINDS: Record<BenchStep['kind'], BenchStepKind<z.ZodType<BenchStep>>> = {
+  turn,
+  straight,
+  wait,
+};
+
+/** The motion of a step, as the program on the robot makes it. */
+export const controllerOf = (step: BenchStep, robot: Robot): Controller =>
+  KINDS[step.kind].control(step, robot);

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { settled } from '../../control/rest';
+import { turn as controlTurn, turnTimeoutS } from '../../control/turn';
+import { turnSchoolSchema } from '../../control/turn/schema';
+import { benchStepKind } from './kind';
+
+export const turn = benchStepKind({
+  schema: z.object({
+    kind: z.literal('turn'),
+    angleRad: z.number().min(-20).max(20),
+    how: turnSchoolSchema,
+  }),
+  control({ angleRad, how }, robot) {
+    const timeoutS = turnTimeoutS(how, angleRad);
+    return settled(controlTurn({ angleRad, how, fromReadingRad: null, timeoutS }, robot.trackM));
+  },
+});

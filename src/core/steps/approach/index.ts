@@ -1,0 +1,82 @@
+import { approach as controlApproach } from '../../control/approach';
+import { settled } from '../../control/rest';
+import { SETTLE_S, timeoutS as timeoutFor } from '../../control/settings';
+import { obstacles } from '../../course/obstacles';
+import type { PlanProblem } from '../../course/problems';
+import type { Table } from '../../course/table';
+import type { Pose } from '../../geometry/pose';
+import type { Robot } from '../../robot';
+import { gapAhead } from '../../simulate/ray';
+import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
+import { lookingAhead } from '../../units/ofRobot';
+import { ahead, drivenInProgram } from '../driven';
+import { heldHeading, type StepKind } from '../kind';
+import { exactGain, exactLength, exactSpeed, exactTime } from '../valueWords';
+import type { ApproachStep } from './schema';
+
+/** How far it is until the recorded sensor reads the threshold, or why it never will. */
+function wayTo(
+  thresholdM: number,
+  from: Pose,
+  robot: Robot,
+  table: Table,
+): { distanceM: number } | { problem: PlanProblem } {
+  const sensor = lookingAhead(robot);
+  if (sensor === null) return { problem: 'no-distance-sensor' };
+  const { offsetM, scale } = sensor.behaviour;
+  const gap = offsetM + scale * gapAhead(from, sensor, 0, obstacles(table));
+  if (gap === Infinity) return { problem: 'nothing-ahead' };
+  if (gap <= thresholdM) return { problem: 'already-there' };
+  return { distanceM: (gap - thresholdM) / scale };
+}
+
+/** Until it moves as fast as it should. */
+const STARTING_S = 0.2;
+
+export const approach: StepKind<ApproachStep> = {
+  kind: 'approach',
+  label: 'Approach',
+  needs: ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
+  isOffered: () => true,
+  asAdded: () => ({
+    kind: 'approach',
+    thresholdM: 0.12,
+    speedMPerS: 0.12,
+    gainMPerSPerRad: 1.2,
+  }),
+  plan({ thresholdM, speedMPerS, timeoutS }, from, robot, table) {
+    const way = wayTo(thresholdM, from, robot, table);
+    const distanceM = 'problem' in way ? 0 : way.distanceM;
+    const durationS = distanceM / speedMPerS + STARTING_S + SETTLE_S;
+    return {
+      to: ahead(from, distanceM),
+      distanceM,
+      angleRad: 0,
+      durationS,
+      timeoutS: timeoutS ?? timeoutFor(durationS),
+      problems: 'problem' in way ? [way.problem] : [],
+    };
+  },
+  control(step, leg, robot) {
+    const { thresholdM, speedMPerS } = step;
+    const keep = heldHeading(step, leg);
+    return settled(
+      controlApproach({ thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS }, robot),
+    );
+  },
+  describe({ thresholdM, speedMPerS, gainMPerSPerRad, timeoutS }) {
+    const limit = timeoutS === undefined ? '' : `, giving up after ${shortNumber(timeoutS, 2)} s`;
+    return `Drive up to ${benchLength(thresholdM)} by the distance sensor, at ${benchSpeed(speedMPerS)}, heading held with gain ${shortNumber(gainMPerSPerRad, 2)}${limit}`;
+  },
+  valueWords: {
+    thresholdM: exactLength('threshold'),
+    speedMPerS: exactSpeed,
+    gainMPerSPerRad: exactGain,
+    timeoutS: (value) =>
+      value === undefined ? 'time-out as planned' : exactTime('time-out')(value),
+  },
+  rateRadPerS: () => 0,
+  missionId: () => null,
+  drives: true,
+  inProgram: drivenInProgram<ApproachStep>(),
+};

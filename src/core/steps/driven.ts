@@ -1,0 +1,24 @@
+import type { Pose } from '../geometry/pose';
+import { COMMAND_WAYS } from '../program/commands';
+import type { InProgram } from './kind';
+
+/** So far ahead in the direction in which the robot looks. */
+export const ahead = (from: Pose, distanceM: number): Pose => ({
+  xM: from.xM + distanceM * Math.cos(from.headingRad),
+  yM: from.yM + distanceM * Math.sin(from.headingRad),
+  headingRad: from.headingRad,
+});
+
+/** How a step that drives at a speed and holds its heading stands in programs. */
+export function drivenInProgram<S extends { speedMPerS: number; gainMPerSPerRad: number }>() {
+  return {
+    speed: {
+      told: ({ speedMPerS }, robot, way) => COMMAND_WAYS[way].told(robot, speedMPerS),
+      withCommand(step, robot, way, command) {
+        const speedMPerS = COMMAND_WAYS[way].speed(robot, command);
+        return speedMPerS === null || speedMPerS <= 0 ? null : { ...step, speedMPerS };
+      },
+    },
+    steering: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
+  } satisfies InProgram<S>;
+}

@@ -1,0 +1,89 @@
+import type { TurnsCalibration } from '../calibration/calibration';
+import type { Controller } from '../control/controller';
+import type { StraightStrategy } from '../control/straight/steering';
+import type { PlanProblem } from '../course/problems';
+import type { Mission, Table } from '../course/table';
+import type { Pose } from '../geometry/pose';
+import type { Command } from '../program/profile';
+import type { Robot } from '../robot';
+import type { UnitKindName } from '../units/registry';
+
+/** Where a step is added: the heading there, the mission that is meant, and what was measured of turns. */
+export interface NewStepPlace {
+  headingRad: number;
+  missionId: string;
+  turns: TurnsCalibration | null;
+}
+
+/** What a step does when everything goes as planned. */
+export interface Motion {
+  to: Pose;
+  /** Signed; 0 for what does not drive. */
+  distanceM: number;
+  /** Signed; 0 for what does not turn. */
+  angleRad: number;
+  durationS: number;
+  /** After this the motors stop and the step has failed. */
+  timeoutS: number;
+  problems: PlanProblem[];
+}
+
+/** What a controller of a step is told beside the step itself. */
+export interface Leg extends Motion {
+  /** The reading of the heading that the plan has at its start. */
+  plannedReadingRad: number;
+  /** How much further a turn goes on this time than the robot's physics would have it. */
+  lateRad: number;
+}
+
+/** How a step's values stand in the robot's programs; what it does not have is left out. */
+export interface InProgram<S> {
+  speed?: {
+    /** Null where the conversion was not measured. */
+    told(step: S, robot: Robot, way: Command): number | null;
+    /** The step at a command; null where the conversion was not measured. */
+    withCommand(step: S, robot: Robot, way: Command, command: number): S | null;
+  };
+  travel?: {
+    distanceM(step: S): number;
+    withDistance(step: S, distanceM: number): S;
+  };
+  steering?(step: S): { gainMPerSPerRad: number; speedMPerS: number };
+}
+
+/** All that is known of a kind of step, but for its schema (beside it) and its fields on screen. */
+export interface StepKind<S extends { kind: string }> {
+  kind: S['kind'];
+  /** On the button that adds one. */
+  label: string;
+  /** What it cannot do without. */
+  needs: readonly UnitKindName[];
+  /** Whether it can be added to a route of such a table. */
+  isOffered(table: Table): boolean;
+  /** As it is when a coach adds it: ordinary values, to be changed in place. */
+  asAdded(place: NewStepPlace): S;
+  plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
+  /** The motion, as an exported program makes it. */
+  control(step: S, leg: Leg, robot: Robot): Controller;
+  /** One plain sentence with its values, in the team's units. */
+  describe(step: S, missions: readonly Mission[]): string;
+  /** Each of its values exactly, for differences that a sentence rounds away. */
+  valueWords: Partial<Record<keyof S, (value: unknown) => string>>;
+  /** Its rate of turning, 0 for what does not turn. */
+  rateRadPerS(step: S): number;
+  /** The mission that is worked, or null. */
+  missionId(step: S): string | null;
+  /** Whether it takes the robot to another place. */
+  drives: boolean;
+  inProgram: InProgram<S>;
+}
+
+/** The heading is held as it was planned: what earlier turns left over is taken out. */
+export const heldHeading = (
+  step: { gainMPerSPerRad: number },
+  { plannedReadingRad }: Leg,
+): StraightStrategy => ({
+  strategy: 'heading-hold',
+  gainMPerSPerRad: step.gainMPerSPerRad,
+  headingRad: plannedReadingRad,
+});

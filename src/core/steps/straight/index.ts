@@ -1,0 +1,54 @@
+import { timeoutS } from '../../control/settings';
+import { settled } from '../../control/rest';
+import { expectedStraightS, straight as driveStraight } from '../../control/straight';
+import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
+import { ahead, drivenInProgram } from '../driven';
+import { heldHeading, type StepKind } from '../kind';
+import { exactGain, exactLength, exactSpeed } from '../valueWords';
+import type { StraightStep } from './schema';
+
+export const straight: StepKind<StraightStep> = {
+  kind: 'straight',
+  label: 'Drive',
+  needs: ['left motor', 'right motor', 'heading sensor'],
+  isOffered: () => true,
+  asAdded: () => ({ kind: 'straight', distanceM: 0.3, speedMPerS: 0.3, gainMPerSPerRad: 1.2 }),
+  plan({ distanceM, speedMPerS }, from, robot) {
+    const durationS = expectedStraightS(distanceM, speedMPerS, robot);
+    return {
+      to: ahead(from, distanceM),
+      distanceM,
+      angleRad: 0,
+      durationS,
+      timeoutS: timeoutS(durationS),
+      problems: [],
+    };
+  },
+  control(step, leg, robot) {
+    const { distanceM, speedMPerS } = step;
+    const keep = heldHeading(step, leg);
+    return settled(driveStraight({ distanceM, speedMPerS, keep, timeoutS: leg.timeoutS }, robot));
+  },
+  describe({ distanceM, speedMPerS, gainMPerSPerRad }) {
+    const way = distanceM < 0 ? 'back' : 'ahead';
+    return `Drive ${benchLength(Math.abs(distanceM))} ${way} at ${benchSpeed(speedMPerS)}, heading held with gain ${shortNumber(gainMPerSPerRad, 2)}`;
+  },
+  valueWords: {
+    distanceM: exactLength('distance'),
+    speedMPerS: exactSpeed,
+    gainMPerSPerRad: exactGain,
+  },
+  rateRadPerS: () => 0,
+  missionId: () => null,
+  drives: true,
+  inProgram: {
+    ...drivenInProgram<StraightStep>(),
+    travel: {
+      distanceM: ({ distanceM }) => Math.abs(distanceM),
+      withDistance: (step, distanceM) => ({
+        ...step,
+        distanceM: Math.sign(step.distanceM || 1) * distanceM,
+      }),
+    },
+  },
+};
