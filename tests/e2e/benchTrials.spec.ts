@@ -263,14 +263,23 @@ test('every screen of the Bench shows the same stand-in, and ten times as fast w
   const other = await context.newPage();
   await open(other, '/bench/directions');
   await page.getByText('Move it, tape target, battery').click();
+  // Its time is stepped only when it has heard what it shall do.
+  const press = async (name: string) => {
+    const heard = page.waitForResponse(
+      (response) =>
+        response.url().includes('/api/stand-in') && response.request().method() === 'POST',
+    );
+    await page.getByRole('button', { name }).click();
+    expect((await heard).ok(), name).toBe(true);
+  };
   await page.getByLabel('Angle to turn by hand').fill('-45');
-  await page.getByRole('button', { name: 'Set heading to 0' }).click();
-  await page.getByRole('button', { name: 'Turn by hand' }).click();
+  await press('Set heading to 0');
+  await press('Turn by hand');
   await pass(page, 5);
   const panel = (on: Page) => on.getByRole('complementary', { name: 'Robot panel' });
   await expect(panel(other)).toContainText(/Heading−4[45]\.\d°/);
   await page.getByLabel('Distance of the tape target').fill('50');
-  await page.getByRole('button', { name: 'Put a target there' }).click();
+  await press('Put a target there');
   await pass(page, 1);
   await expect(panel(other)).toContainText(/Distance(49|5[01])\.\d cm/);
   await other.getByRole('radio', { name: '×10' }).click();

@@ -1,25 +1,36 @@
 import { decimate } from '../../../core/chart/decimate';
+import { degreesFromRadians } from '../../../core/geometry/angle';
 import { driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
+import { fromItsStart } from '../../../formats/toLog';
 import { Plot, type Curve } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
+import { logOf } from '../sources';
 import { stillCurves } from './stillChart';
 import { useLiveFit, type LiveFitProps } from './useLiveFit';
 
 const MOST_POINTS = 800;
 
+/** The heading from its first reading on, degrees; nothing while there is no log to speak of. */
+function pointsOf(readings: LiveFitProps['readings'], raw: LiveFitProps['raw']) {
+  try {
+    const { tS, columns } = fromItsStart(logOf(readings, raw));
+    const headingRad = columns.headingRad ?? new Float64Array();
+    const firstRad = headingRad.find((value) => !Number.isNaN(value)) ?? 0;
+    const turned = headingRad.map((value) => degreesFromRadians(value - firstRad));
+    return decimate(tS, turned, MOST_POINTS, 0, turned.length);
+  } catch {
+    // What is wrong with it is said at the end.
+    return [];
+  }
+}
+
 /** What is being read while the robot lies still, with the drift as far as it shows. */
 export function LiveChart(props: LiveFitProps) {
   const { readings, raw } = props;
   const fit = useLiveFit(props);
-  const first = readings[0];
-  const read = readings.filter(({ heading_deg }) => heading_deg !== undefined);
-  const times = read.map(({ t_s }) => t_s - (first?.t_s ?? 0));
-  const headings = read.map(
-    ({ heading_deg }) => raw.signs.heading * ((heading_deg ?? 0) - (first?.heading_deg ?? 0)),
-  );
   const now: Curve = {
     label: 'heading read',
-    points: decimate(times, headings, MOST_POINTS),
+    points: pointsOf(readings, raw),
     tone: 'measured',
     look: 'line',
   };

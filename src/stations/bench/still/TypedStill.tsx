@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { radiansFromDegrees } from '../../../core/geometry/angle';
+import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import type { RawConvention } from '../../../core/rawConvention';
 import { POWER_UPS } from '../../../formats/benchConstants';
 import { Button } from '../../../ui/Button';
@@ -8,6 +8,7 @@ import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG, SECONDS } from '../../../ui/units';
 import styles from '../Bench.module.css';
+import { logOf } from '../sources';
 import type { StillFile } from './StillFromFile';
 
 interface Props {
@@ -27,9 +28,11 @@ export function TypedStill({ raw, onJudge }: Props) {
   const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
   const judge = () => {
     if (first === null || again === null) return;
-    // The screen shows the raw reading: its direction is that of the robot's record.
-    const headingRad = Float64Array.of(first, again).map((value) => value * raw.signs.heading);
-    const log = { tS: Float64Array.of(0, durationS), columns: { headingRad } };
+    const shown = [
+      { t_s: 0, heading_deg: degreesFromRadians(first) },
+      { t_s: durationS, heading_deg: degreesFromRadians(again) },
+    ];
+    const log = logOf(shown, raw);
     const takenAt = new Date().toISOString();
     onJudge({ log, logId: ulid(), name: 'typed still check', takenAt, powerUp }, stepRad);
   };

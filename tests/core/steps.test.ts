@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { compareRoutes } from '../../src/core/course/compare';
+import { describeStep } from '../../src/core/course/describe';
+import { planRoute } from '../../src/core/course/plan';
+import { missionSchema } from '../../src/core/course/table';
+import { newStep } from '../../src/core/steps/newStep';
+import { STEP_KINDS } from '../../src/core/steps/registry';
+import { stepSchema, type Step } from '../../src/core/steps/step';
+import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
+
+const beam = missionSchema.parse({
+  id: 'beam',
+  name: 'tilting beam',
+  points: 20,
+  pose: { xM: 2, yM: 0.8, headingRad: 0 },
+  window: {},
+});
+const table = { ...bareTable, missions: [beam] };
+const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+const added = Object.values(STEP_KINDS).map(({ kind }) =>
+  newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null }),
+);
+
+/** A value of a step, a little different. */
+const other = (value: unknown): unknown =>
+  typeof value === 'number'
+    ? value + deg(1)
+    : ({ to: 'by', short: 'left', beam: 'ramp' }[String(value)] ?? value);
+
+describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %s', (_, step) => {
+  it('can be saved as it is when it is added, and has nothing doubtful about it', () => {
+    expect(stepSchema.parse(step)).toEqual(step);
+    const [planned] = planRoute(routeOf([step]), robot, table);
+    expect(planned?.problems).toEqual([]);
+    expect(planned?.timeoutS).toBeGreaterThanOrEqual(planned?.durationS ?? Infinity);
+  });
+
+  it('tells every change of its values in words and figures when versions are compared', () => {
+    for (const [name, value] of Object.entries(step)) {
+      if (name === 'id' || name === 'kind') continue;
+      const changed = { ...step, [name]: other(value) } as Step;
+      const [line] = compareRoutes(routeOf([step]), routeOf([changed]), [beam]);
+      expect(line?.kind, name).toBe('changed');
+      expect(line?.after, name).not.toBe(line?.before);
+      expect(line?.after, name).not.toContain(name);
+    }
+  });
+
+  it('says its number in the team’s units, with no unit of the core in it', () => {
+    expect(describeStep(step, [beam])).not.toMatch(/NaN|undefined|rad\b/);
+  });
+});
+
+it('a mission can only be worked on a table that has one', () => {
+  const offered = (missions: (typeof beam)[]) =>
+    Object.values(STEP_KINDS)
+      .filter(({ isOffered }) => isOffered({ ...bareTable, missions }))
+      .map(({ label }) => label);
+  expect(offered([beam])).toEqual(['Drive', 'Turn', 'Approach', 'Mission']);
+  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach']);
+});
