@@ -3,8 +3,8 @@ import { channelOf } from '../core/channels/key';
 import type { StillCheck } from '../core/gyro/stillCheck';
 import { stillSettingsSchema } from '../core/gyro/stillSettings';
 import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
-import { calibrationValueSchema } from '../core/calibration/calibration';
-import { ROBOT_PARTS } from '../core/calibration/robotChanges';
+import { CALIBRATION_KIND_NAMES, calibrationValueSchema } from '../core/calibration/calibration';
+import { ROBOT_PARTS } from '../core/calibration/parts';
 import { standInActionSchema } from '../core/standIn/act';
 import {
   ANGLE_SOURCES,
@@ -197,7 +197,7 @@ export const calibrationRecord = z.object({
 export const calibrationChangeRecord = z.object({
   id,
   robotId: id,
-  kind: z.enum(['gyro-drift', 'turns', 'drive']),
+  kind: z.enum(CALIBRATION_KIND_NAMES),
   calibrationId: id.nullable().describe('null: none holds any more'),
   reason: note.min(1, 'expected a reason'),
   who: shortText.nullable(),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
 import { stopOf } from '../../src/core/calibration/turnStop';
-import type { TurnsCalibration } from '../../src/core/calibration/calibration';
+import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
 import { robotSchema, type Robot } from '../../src/core/robot';

@@ -3,7 +3,7 @@ import { CHANNEL_KINDS } from '../../src/core/channels/kinds';
 import { shownRange, shownText } from '../../src/core/channels/shown';
 import { describeStart, describeStep } from '../../src/core/course/describe';
 import { stepSchema } from '../../src/core/steps/step';
-import { driftText } from '../../src/core/gyro/stillSentence';
+import { driftText } from '../../src/core/gyro/driftText';
 import { offsetInWords } from '../../src/core/runs/verdict';
 import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
 import { benchLength, benchSpeed, errorLength, headingText } from '../../src/core/text/quantities';

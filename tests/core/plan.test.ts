@@ -5,7 +5,7 @@ import { newStep } from '../../src/core/steps/newStep';
 import { profileDurationS } from '../../src/core/control/straight/profile';
 import { plannedEnd, planRoute } from '../../src/core/course/plan';
 import { PROBLEM_SENTENCES } from '../../src/core/course/problems';
-import type { TurnsCalibration } from '../../src/core/calibration/calibration';
+import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
 import { compareRoutes } from '../../src/core/course/compare';
 import { routeSchema, type Route } from '../../src/core/course/route';
 import { missionSchema, tableSchema } from '../../src/core/course/table';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgeConfirmation } from '../../src/core/calibration/confirm';
-import { describeCalibration } from '../../src/core/calibration/describe';
+import { describeCalibration } from '../../src/core/calibration/registry';
 import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
 import { planText } from '../../src/core/calibration/planText';
 import { driftFromCheck } from '../../src/core/calibration/fromCheck';

@@ -3,7 +3,7 @@ import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
 import type { StepOf } from '../steps/step';
-import type { TurnsCalibration } from './calibration';
+import type { TurnsCalibration } from './kinds/turns/schema';
 import { leadFor } from './turnStop';
 
 /** A turn whose command a calibration changes. */

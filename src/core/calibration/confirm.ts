@@ -1,7 +1,7 @@
 import { student975 } from '../stats/student';
 import { degreesFromRadians } from '../geometry/angle';
 import { counted, number } from '../text/quantities';
-import type { TurnsCalibration } from './calibration';
+import type { TurnsCalibration } from './kinds/turns/schema';
 
 /** A turn made with the command of a calibration. */
 export interface ConfirmationTurn {

@@ -1,8 +1,8 @@
 import type { Robot } from '../robot';
-import { withHeading } from '../units/ofRobot';
-import { withDriveCalibration } from './applyDrive';
-import type { CalibrationValue, TurnsCalibration } from './calibration';
-import { withStops } from './withStops';
+import type { CalibrationValue } from './calibration';
+import { calibrationOf } from './find';
+import type { TurnsCalibration } from './kinds/turns/schema';
+import { CALIBRATION_KINDS } from './registry';
 
 /** A robot as it was measured: what every simulation of it computes with. */
 export interface FittedRobot {
@@ -13,16 +13,13 @@ export interface FittedRobot {
 }
 
 /**
- * One fitted robot of a record and the calibrations that hold.
- *
- * Turns are fitted last: they are simulated on the measured track and wheels.
+ * One fitted robot of a record and the calibrations that hold, in the working order of their kinds: turns
+ * are simulated on the measured track and wheels.
  */
 export function fittedRobot(record: Robot, values: readonly CalibrationValue[]): FittedRobot {
-  const drive = values.find((value) => value.kind === 'drive');
-  const drift = values.find((value) => value.kind === 'gyro-drift');
-  const turns = values.find((value) => value.kind === 'turns') ?? null;
-  const sized = drive === undefined ? record : withDriveCalibration(record, drive);
-  const drifting =
-    drift === undefined ? sized : withHeading(sized, { driftRadPerS: drift.driftRadPerS });
-  return { robot: turns === null ? drifting : withStops(drifting, turns), turns };
+  const robot = CALIBRATION_KINDS.reduce((fitted, { kind, fit }) => {
+    const value = calibrationOf(values, kind);
+    return value === null ? fitted : fit(fitted, value);
+  }, record);
+  return { robot, turns: calibrationOf(values, 'turns') };
 }

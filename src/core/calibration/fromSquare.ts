@@ -1,5 +1,5 @@
 import type { EncoderSquare } from '../square/squareFit';
-import type { DriveCalibration } from './calibration';
+import type { DriveCalibration } from './kinds/drive/schema';
 
 /** As a normal interval of 95 % has it. */
 const standardError = (low95: number, high95: number): number => (high95 - low95) / (2 * 1.96);

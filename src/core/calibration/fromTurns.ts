@@ -1,5 +1,5 @@
 import type { TurnModel } from '../turns/turnModel';
-import type { TurnsCalibration } from './calibration';
+import type { TurnsCalibration } from './kinds/turns/schema';
 
 /** What a study of turns leaves to be computed with. */
 export const calibrationFromTurns = (model: TurnModel): TurnsCalibration => ({

@@ -1,6 +1,6 @@
 import type { Route } from '../course/route';
 import type { CalibrationValue } from './calibration';
-import { describeCalibration } from './describe';
+import { describeCalibration } from './registry';
 
 /** A calibration and the day it was made. */
 export interface DatedCalibration {

@@ -2,20 +2,8 @@ import type { Robot } from '../robot';
 import { unitsOf } from '../units/ofRobot';
 import type { Unit } from '../units/unit';
 import type { CalibrationKind } from './calibration';
-
-/** A part of a robot; what was measured with it no longer holds when it is changed. */
-export const ROBOT_PARTS = [
-  'wheels and track',
-  'motors',
-  'heading sensor',
-  'distance sensor',
-  'light sensor',
-  'battery',
-  'wiring',
-  'other',
-] as const;
-
-export type RobotPart = (typeof ROBOT_PARTS)[number];
+import type { RobotPart } from './parts';
+import { kindOfCalibration } from './registry';
 
 /** A dated change of a robot. */
 export interface RobotChange {
@@ -67,23 +55,19 @@ export const changedParts = (before: Robot, after: Robot): RobotPart[] =>
     (part) => JSON.stringify(READ[part](before)) !== JSON.stringify(READ[part](after)),
   );
 
-/** What each kind of calibration rests on. A swapped port changes nothing: it belongs to the unit. */
-const RESTS_ON: Record<CalibrationKind, readonly RobotPart[]> = {
-  'gyro-drift': ['heading sensor'],
-  turns: ['wheels and track', 'motors', 'heading sensor'],
-  drive: ['wheels and track'],
-};
-
 /** The parts changed since a calibration was made that it rests on, each once, the first change first. */
 export const staleSince = (
   kind: CalibrationKind,
   madeAt: Date,
   changes: readonly RobotChange[],
-): RobotPart[] => [
-  ...new Set(
-    changes
-      .filter(({ part, changedAt }) => changedAt > madeAt && RESTS_ON[kind].includes(part))
-      .toSorted((a, b) => a.changedAt.getTime() - b.changedAt.getTime())
-      .map(({ part }) => part),
-  ),
-];
+): RobotPart[] => {
+  const { restsOn } = kindOfCalibration(kind);
+  return [
+    ...new Set(
+      changes
+        .filter(({ part, changedAt }) => changedAt > madeAt && restsOn.includes(part))
+        .toSorted((a, b) => a.changedAt.getTime() - b.changedAt.getTime())
+        .map(({ part }) => part),
+    ),
+  ];
+};

@@ -1,7 +1,7 @@
 import { commandFor } from '../turns/errorModel';
 import { isSameRate } from '../turns/sameRate';
 import { sideOf } from '../turns/trial';
-import type { TurnsCalibration } from './calibration';
+import type { TurnsCalibration } from './kinds/turns/schema';
 
 type Group = TurnsCalibration['groups'][number];
 

@@ -2,7 +2,7 @@ import type { Robot } from '../robot';
 import { mean } from '../stats/moments';
 import { headingOf, withHeading } from '../units/ofRobot';
 import { ownStop } from '../turns/ownStop';
-import type { TurnsCalibration } from './calibration';
+import type { TurnsCalibration } from './kinds/turns/schema';
 
 /** How far turns at a rate went too far. */
 interface Stop {

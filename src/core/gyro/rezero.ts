@@ -1,7 +1,7 @@
 import { median } from '../stats/median';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { clock, counted, degrees, percent } from '../text/quantities';
-import { driftText } from './stillSentence';
+import { driftText } from './driftText';
 import type { StillVerdict } from './stillVerdict';
 
 /** Ways of getting rid of drift. */

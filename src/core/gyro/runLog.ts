@@ -18,7 +18,8 @@ import {
 } from './anchors';
 import { directionDoubt } from './directionDoubt';
 import type { ChannelLog } from './log';
-import { driftText, type ThreeSentences } from './stillSentence';
+import { driftText } from './driftText';
+import { type ThreeSentences } from './stillSentence';
 
 export interface RunLogStudy {
   correction: AnchorCorrection | null;

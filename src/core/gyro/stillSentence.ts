@@ -1,5 +1,5 @@
-import { degreesFromRadians } from '../geometry/angle';
-import { benchLength, clock, degrees, number, turnSign } from '../text/quantities';
+import { benchLength, clock, degrees, number } from '../text/quantities';
+import { driftSize, driftText } from './driftText';
 import type { StillCheck } from './stillCheck';
 import { STILL_SETTINGS } from './stillDefaults';
 import { isProved } from './interval';
@@ -11,16 +11,6 @@ export interface ThreeSentences {
   found: string;
   means: string;
   next: string;
-}
-
-/** A drift with its direction in degrees per second, with two digits that mean something. */
-export const driftText = (radPerS: number): string => driftSize(turnSign() * radPerS);
-
-/** The size of a rate, in the same way. */
-export function driftSize(radPerS: number): string {
-  const value = degreesFromRadians(radPerS);
-  const decimals = Math.abs(value) >= 1 ? 1 : Math.abs(value) >= 0.1 ? 2 : 3;
-  return `${number(value, decimals)} °/s`;
 }
 
 /** Half the width of a drift's interval, in the same way. */

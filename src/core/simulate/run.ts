@@ -1,7 +1,7 @@
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import type { TurnsCalibration } from '../calibration/calibration';
+import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
 import type { Failure } from '../control/controller';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';

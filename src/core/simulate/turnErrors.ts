@@ -1,5 +1,5 @@
 import { stopOf, type TurnStop } from '../calibration/turnStop';
-import type { TurnsCalibration } from '../calibration/calibration';
+import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
 import type { PlannedStep } from '../course/plan';
 import type { Robot } from '../robot';
 import { mean } from '../stats/moments';

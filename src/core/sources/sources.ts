@@ -1,4 +1,5 @@
 import type { CalibrationValue } from '../calibration/calibration';
+import { calibrationOf } from '../calibration/find';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
@@ -38,8 +39,8 @@ export const SOURCES: readonly Source[] = [
     name: 'track width',
     measuredBy: 'square',
     doubt: (values) => {
-      const drive = values.find((value) => value.kind === 'drive');
-      if (drive === undefined) return guess(0.02);
+      const drive = calibrationOf(values, 'drive');
+      if (drive === null) return guess(0.02);
       return { sdRobot: drive.trackRatioSe ?? TRACK_AFTER_SQUARE, measured: true };
     },
     imagine: (one, share) =>
@@ -49,8 +50,8 @@ export const SOURCES: readonly Source[] = [
     name: 'sideways pull',
     measuredBy: 'square',
     doubt: (values) => {
-      const drive = values.find((value) => value.kind === 'drive');
-      if (drive === undefined) return guess(WHEELS_DIFFER);
+      const drive = calibrationOf(values, 'drive');
+      if (drive === null) return guess(WHEELS_DIFFER);
       return { sdRobot: drive.wheelRatioSe ?? WHEELS_AFTER_SQUARE, measured: true };
     },
     imagine: (one, share) =>
@@ -60,7 +61,7 @@ export const SOURCES: readonly Source[] = [
     name: 'scale of the heading sensor',
     measuredBy: 'turns',
     doubt: (values) =>
-      values.some(({ kind }) => kind === 'turns')
+      calibrationOf(values, 'turns') !== null
         ? { sdRobot: SCALE_AFTER_TURNS, measured: true }
         : guess(0.005),
     imagine: (one, share) =>
@@ -72,8 +73,8 @@ export const SOURCES: readonly Source[] = [
     name: 'drift',
     measuredBy: 'still',
     doubt: (values) => {
-      const drift = values.find((value) => value.kind === 'gyro-drift');
-      if (drift === undefined) return guess(deg(0.02));
+      const drift = calibrationOf(values, 'gyro-drift');
+      if (drift === null) return guess(deg(0.02));
       return { sdRobot: (drift.high95 - drift.low95) / (2 * 1.96), measured: true };
     },
     imagine: (one, radPerS) =>
@@ -86,8 +87,8 @@ export const SOURCES: readonly Source[] = [
     plural: true,
     measuredBy: 'turns',
     doubt: (values) => {
-      const turns = values.find((value) => value.kind === 'turns');
-      if (turns === undefined) return guess(STOP_S);
+      const turns = calibrationOf(values, 'turns');
+      if (turns === null) return guess(STOP_S);
       // The mean of n turns, over the rate at which they were made.
       const errors = turns.groups.map(
         ({ residualSdRad, n, rates }) =>

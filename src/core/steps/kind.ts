@@ -1,4 +1,4 @@
-import type { TurnsCalibration } from '../calibration/calibration';
+import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
 import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
 import type { PlanProblem } from '../course/problems';

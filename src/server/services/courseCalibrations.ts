@@ -1,7 +1,6 @@
-import { CALIBRATION_NAMES } from '../../core/calibration/names';
 import type { Doubt } from '../../core/sources/source';
 import { doubtsOf } from '../../core/sources/sources';
-import { describeCalibration } from '../../core/calibration/describe';
+import { describeCalibration, kindOfCalibration } from '../../core/calibration/registry';
 import type { Freshness } from '../../core/freshness';
 import type { SavedCalibration } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
@@ -31,9 +30,8 @@ export async function courseCalibrations(
     validityOf(db, record.id),
   ]);
   const current = currentOf(known);
-  const others = [current.drive, current['gyro-drift']].flatMap((one) =>
-    one === undefined ? [] : [one],
-  );
+  // Turns are in the commands of a route; all others change the robot that is computed with.
+  const others = Object.values(current).filter(({ value }) => value.kind !== 'turns');
   const values = Object.values(current).map(({ value }) => value);
   return {
     all: known.calibrations,
@@ -46,7 +44,7 @@ export async function courseCalibrations(
       doubts: doubtsOf(values),
       validity: validity.turns,
       others: others.map(
-        ({ value }) => `${CALIBRATION_NAMES[value.kind]}, ${describeCalibration(value)}`,
+        ({ value }) => `${kindOfCalibration(value.kind).name}, ${describeCalibration(value)}`,
       ),
     },
   };

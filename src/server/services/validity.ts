@@ -1,4 +1,5 @@
 import type { CalibrationKind } from '../../core/calibration/calibration';
+import { ofEveryKind } from '../../core/calibration/registry';
 import { calibrationValidity } from '../../core/calibration/validity';
 import type { Freshness } from '../../core/freshness';
 import type { Database } from '../database';
@@ -16,7 +17,7 @@ export async function validityOf(
   ]);
   const current = currentOf(all);
   const dated = changes.map(({ part, changedAt }) => ({ part, changedAt: new Date(changedAt) }));
-  const validity = (kind: CalibrationKind) => {
+  return ofEveryKind((kind) => {
     const madeAt = current[kind]?.madeAt;
     return calibrationValidity(
       kind,
@@ -24,10 +25,5 @@ export async function validityOf(
       dated,
       new Date(),
     );
-  };
-  return {
-    'gyro-drift': validity('gyro-drift'),
-    turns: validity('turns'),
-    drive: validity('drive'),
-  };
+  });
 }

@@ -1,7 +1,7 @@
 import { dayOf, instantOf } from '../../ui/dates';
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { ROBOT_PARTS, type RobotPart } from '../../core/calibration/robotChanges';
+import { ROBOT_PARTS, type RobotPart } from '../../core/calibration/parts';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';

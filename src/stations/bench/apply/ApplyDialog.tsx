@@ -2,7 +2,7 @@ import { teamNames } from '../../../core/text/manner';
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationValue } from '../../../core/calibration/calibration';
-import { CALIBRATION_NAMES } from '../../../core/calibration/names';
+import { kindOfCalibration } from '../../../core/calibration/registry';
 import type { CalibrationRecord, SavedCalibration } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Dialog } from '../../../ui/Dialog';
@@ -31,7 +31,7 @@ export function ApplyDialog(props: Props) {
   const [saving, setSaving] = useState(false);
   // Made once, so that pressing again after a lost answer applies it once.
   const [ids] = useState(() => ({ calibration: ulid(), change: ulid() }));
-  const name = CALIBRATION_NAMES[value.kind];
+  const name = kindOfCalibration(value.kind).name;
   const apply = async () => {
     setSaving(true);
     setProblem(null);

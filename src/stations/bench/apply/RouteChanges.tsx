@@ -1,5 +1,5 @@
 import { withTurnCalibration } from '../../../core/calibration/applyTurns';
-import type { TurnsCalibration } from '../../../core/calibration/calibration';
+import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
 import { counted, degrees } from '../../../core/text/quantities';
 import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';

@@ -2,8 +2,11 @@ import { dayAndClockOf } from '../../../ui/dates';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationKind } from '../../../core/calibration/calibration';
-import { CALIBRATION_KINDS, CALIBRATION_NAMES } from '../../../core/calibration/names';
-import { describeCalibration } from '../../../core/calibration/describe';
+import {
+  CALIBRATION_KINDS,
+  describeCalibration,
+  kindOfCalibration,
+} from '../../../core/calibration/registry';
 import type { Freshness } from '../../../core/freshness';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import type { RobotRoute } from '../../../formats/robotRoute';
@@ -21,12 +24,6 @@ interface Props extends BenchProps {
   validity: Record<CalibrationKind, Freshness>;
   routes: RobotRoute[];
 }
-
-const MEASURED_AT: Record<CalibrationKind, { href: string; label: string }> = {
-  'gyro-drift': { href: '/bench/still', label: 'Measure the drift' },
-  turns: { href: '/bench/turns', label: 'Measure turns' },
-  drive: { href: '/bench/square', label: 'Drive a square' },
-};
 
 /** The line of the journal before the one that holds: where one action goes back to. */
 function previousOf(kind: CalibrationKind, journal: readonly SavedCalibrationChange[]) {
@@ -67,18 +64,17 @@ export default function Station(props: Props) {
   return (
     <>
       <p className={styles.headline}>
-        {CALIBRATION_KINDS.some((kind) => holding(kind) !== undefined)
+        {CALIBRATION_KINDS.some(({ kind }) => holding(kind) !== undefined)
           ? `What ${robot.name} is computed with now.`
           : `Nothing is measured of ${robot.name} yet: the Course computes with its record.`}
       </p>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       <div className={styles.tools}>
-        {CALIBRATION_KINDS.map((kind) => {
+        {CALIBRATION_KINDS.map(({ kind, name, measuredBy }) => {
           const current = holding(kind);
-          const { href, label } = MEASURED_AT[kind];
           return (
-            <section key={kind} className={styles.tool} aria-label={CALIBRATION_NAMES[kind]}>
-              <h2>{CALIBRATION_NAMES[kind]}</h2>
+            <section key={kind} className={styles.tool} aria-label={name}>
+              <h2>{name}</h2>
               <p data-testid={`holds-${kind}`}>
                 {current === undefined ? 'none holds' : describeCalibration(current.value)}
               </p>
@@ -91,7 +87,7 @@ export default function Station(props: Props) {
                 </small>
               )}
               <span className={styles.actions}>
-                <a href={`${href}?robot=${robot.id}`}>{label}</a>
+                <a href={`/bench/${measuredBy.procedure}?robot=${robot.id}`}>{measuredBy.words}</a>
                 {current !== undefined && (
                   <Button onClick={() => void revert(kind)}>Go back to the one before</Button>
                 )}
@@ -124,7 +120,7 @@ export default function Station(props: Props) {
                 return (
                   <tr key={line.id}>
                     <td>{dayAndClockOf(line.changedAt)}</td>
-                    <td>{CALIBRATION_NAMES[line.kind]}</td>
+                    <td>{kindOfCalibration(line.kind).name}</td>
                     <td>{value === undefined ? 'none' : describeCalibration(value)}</td>
                     <td>{line.reason}</td>
                     <td>{line.who ?? '–'}</td>

@@ -7,7 +7,8 @@ import {
   type RezeroSchool,
   type SchoolRecord,
 } from '../../../core/gyro/rezero';
-import { driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
+import { driftPlusMinus } from '../../../core/gyro/stillSentence';
 import type { StandInAction } from '../../../core/standIn/act';
 import { clock, percent } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';

@@ -1,5 +1,5 @@
 import type { RunLogStudy } from '../../../core/gyro/runLog';
-import { driftText } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
 import { number, headingText } from '../../../core/text/quantities';
 import { Figure } from '../../../ui/Figure';
 import styles from '../Bench.module.css';

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { describeCalibration } from '../../../core/calibration/describe';
+import { describeCalibration } from '../../../core/calibration/registry';
 import type { Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';
 

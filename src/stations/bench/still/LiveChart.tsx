@@ -1,6 +1,7 @@
 import { decimate } from '../../../core/chart/decimate';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import { driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
+import { driftPlusMinus } from '../../../core/gyro/stillSentence';
 import { fromItsStart } from '../../../formats/toLog';
 import { Plot, type Curve } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';

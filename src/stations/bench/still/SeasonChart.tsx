@@ -1,5 +1,6 @@
 import { dayAndClockOf } from '../../../ui/dates';
-import { VERDICT_NAMES, driftPlusMinus, driftText } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
+import { VERDICT_NAMES, driftPlusMinus } from '../../../core/gyro/stillSentence';
 import { counted, headingFigure } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';

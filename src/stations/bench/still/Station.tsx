@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { driftFromCheck } from '../../../core/calibration/fromCheck';
-import { driftText } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
 import { clock, degrees } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';

@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import type { StillSettings } from '../../../core/gyro/stillDefaults';
-import { driftPlusMinus, driftText, stillSentences } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
+import { driftPlusMinus, stillSentences } from '../../../core/gyro/stillSentence';
 import {
   clock,
   counted,

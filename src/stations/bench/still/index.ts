@@ -1,5 +1,6 @@
 import { knowledgeAge } from '../../../core/freshness';
-import { driftPlusMinus, driftText, VERDICT_NAMES } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
+import { driftPlusMinus, VERDICT_NAMES } from '../../../core/gyro/stillSentence';
 import type { Procedure } from '../procedure';
 
 export const still: Procedure = {

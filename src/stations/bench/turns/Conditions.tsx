@@ -1,5 +1,5 @@
 import { teamNames } from '../../../core/text/manner';
-import { driftText } from '../../../core/gyro/stillSentence';
+import { driftText } from '../../../core/gyro/driftText';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
 import { DEG, DRIFT } from '../../../ui/units';

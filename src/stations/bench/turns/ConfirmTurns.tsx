@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { leadFor } from '../../../core/calibration/turnStop';
-import type { TurnsCalibration } from '../../../core/calibration/calibration';
+import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
 import { judgeConfirmation, type ConfirmationTurn } from '../../../core/calibration/confirm';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { degrees, number } from '../../../core/text/quantities';

@@ -1,0 +1,19 @@
+import type { Robot } from '../robot';
+import type { UnitKindName } from '../units/registry';
+import type { RobotPart } from './parts';
+
+/** All that is known of a kind of calibration, but for its schema, which stands beside it. */
+export interface CalibrationKindOf<V extends { kind: string }> {
+  kind: V['kind'];
+  name: string;
+  /** The kind of unit to which it belongs and with which it goes; null: it is the whole robot's. */
+  unit: UnitKindName | null;
+  /** The procedure of the Bench that gives it. */
+  measuredBy: { procedure: string; words: string };
+  /** What was changed since, it no longer holds. A swapped port changes nothing. */
+  restsOn: readonly RobotPart[];
+  /** In a line: what is computed with. */
+  describe(value: V): string;
+  /** The robot as it was measured: in place of what a ruler or nobody said. */
+  fit(robot: Robot, value: V): Robot;
+}

@@ -1,0 +1,4 @@
+import { z } from 'zod';
+
+export const finite = z.number();
+export const notNegative = z.number().nonnegative();

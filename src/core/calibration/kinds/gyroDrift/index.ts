@@ -1,0 +1,16 @@
+import { driftText } from '../../../gyro/driftText';
+import { between } from '../../../text/quantities';
+import { withHeading } from '../../../units/ofRobot';
+import type { CalibrationKindOf } from '../../kind';
+import type { GyroDriftCalibration } from './schema';
+
+export const gyroDrift: CalibrationKindOf<GyroDriftCalibration> = {
+  kind: 'gyro-drift',
+  name: 'gyro drift',
+  unit: 'heading sensor',
+  measuredBy: { procedure: 'still', words: 'Measure the drift' },
+  restsOn: ['heading sensor'],
+  describe: ({ driftRadPerS, low95, high95 }) =>
+    `drift ${driftText(driftRadPerS)} (${between(low95, high95).map(driftText).join(' to ')})`,
+  fit: (robot, { driftRadPerS }) => withHeading(robot, { driftRadPerS }),
+};

@@ -1,0 +1,29 @@
+import type { CalibrationKind, CalibrationValue } from './calibration';
+import type { CalibrationKindOf } from './kind';
+import { drive } from './kinds/drive';
+import { gyroDrift } from './kinds/gyroDrift';
+import { turns } from './kinds/turns';
+
+const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
+  'gyro-drift': gyroDrift,
+  drive,
+  turns,
+};
+
+/** Every kind, in working order: each is fitted on what those before it found. */
+export const CALIBRATION_KINDS: readonly CalibrationKindOf<CalibrationValue>[] =
+  Object.values(KINDS);
+
+export const kindOfCalibration = (kind: CalibrationKind): CalibrationKindOf<CalibrationValue> =>
+  KINDS[kind];
+
+/** A calibration in a line: what is computed with. */
+export const describeCalibration = (value: CalibrationValue): string =>
+  KINDS[value.kind].describe(value);
+
+/** Something of every kind. */
+export const ofEveryKind = <T>(of: (kind: CalibrationKind) => T): Record<CalibrationKind, T> =>
+  Object.fromEntries(CALIBRATION_KINDS.map(({ kind }) => [kind, of(kind)])) as Record<
+    CalibrationKind,
+    T
+  >;
