@@ -178,10 +178,14 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   }),
 ]);
 
+/** The unit to which a calibration belongs; null: the whole robot's, or made before units were told apart. */
+const unitId = z.string().min(1).max(40).nullable().default(null);
+
 /** A result that was applied; never changed. */
 export const calibrationRecord = z.object({
   id,
   robotId: id,
+  unitId,
   value: calibrationValueSchema,
   /** The raw readings that it rests on. */
   evidence: z.object({
@@ -197,6 +201,7 @@ export const calibrationRecord = z.object({
 export const calibrationChangeRecord = z.object({
   id,
   robotId: id,
+  unitId,
   kind: z.enum(CALIBRATION_KIND_NAMES),
   calibrationId: id.nullable().describe('null: none holds any more'),
   reason: note.min(1, 'expected a reason'),

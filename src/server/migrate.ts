@@ -9,6 +9,7 @@ import * as archivedTrials from './migrations/0006-archived-trials';
 import * as logColumns from './migrations/0007-log-columns';
 import * as teamSettings from './migrations/0008-team-settings';
 import * as stock from './migrations/0011-stock';
+import * as calibrationsOfUnits from './migrations/0012-calibrations-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
 
@@ -25,6 +26,7 @@ export const MIGRATIONS = [
   { name: '0009-typed-still-checks', up: typedStillChecks.up },
   { name: '0010-stand-in-of-each-robot', up: standInOfEachRobot.up },
   { name: '0011-stock', up: stock.up },
+  { name: '0012-calibrations-of-units', up: calibrationsOfUnits.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

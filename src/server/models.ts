@@ -145,6 +145,7 @@ const TABLES = {
   calibration: {
     id,
     robotId: ulid,
+    unitId: textOrNull(40),
     kind: text(20),
     value: json,
     evidence: json,
@@ -156,6 +157,7 @@ const TABLES = {
   calibrationChange: {
     id,
     robotId: ulid,
+    unitId: textOrNull(40),
     kind: text(20),
     calibrationId: { ...ulid, allowNull: true },
     reason: text(500),

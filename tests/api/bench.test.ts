@@ -191,6 +191,20 @@ describe('calibrations', () => {
     expect(body).toMatchObject(back);
   });
 
+  it('of another unit than the journal names are refused', async () => {
+    const { id } = await apply();
+    const change = {
+      id: ulid(),
+      robotId,
+      unitId: ulid(),
+      kind: 'gyro-drift',
+      calibrationId: id,
+      reason: 'another sensor',
+      who: null,
+    };
+    expect((await put('calibration-changes', change)).status).toBe(422);
+  });
+
   it('that point nowhere or at another kind are refused, and nothing is half-kept', async () => {
     const { id } = await apply();
     const change = {

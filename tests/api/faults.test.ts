@@ -5,6 +5,7 @@ import { describe, expect, inject, it } from 'vitest';
 import { missionSchema } from '../../src/core/course/table';
 import type { CourseRecord, SavedRun } from '../../src/formats/records';
 import { openDatabase } from '../../src/server/database';
+import { findRobot } from '../../src/server/stores/robots';
 import { calibrationsOf, currentOf } from '../../src/server/stores/calibrations';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { deg } from '../core/support';
@@ -178,7 +179,9 @@ describe('a clock that was set back', () => {
         { where: { calibrationId: first } },
       );
       const second = await apply(0.02);
-      const current = currentOf(await calibrationsOf(db, robot.id));
+      const record = await findRobot(db, robot.id);
+      if (record === null) throw new Error('no robot');
+      const current = currentOf(await calibrationsOf(db, record), record);
       expect(current['gyro-drift']?.id).toBe(second);
     } finally {
       await db.sequelize.close();

@@ -98,11 +98,12 @@ describe('the robot’s record', () => {
     const swapped = { ...pipit, units: [{ ...unit, port: 'F' }, ...others] };
     expect(changedParts(pipit, swapped)).toEqual(['wiring']);
     const at = (day: number) => new Date(Date.UTC(2026, 10, day));
+    const made = (day: number) => ({ at: at(day), unitId: null });
     const changes = [{ part: 'wheels and track' as const, changedAt: at(12) }];
-    expect(staleSince('turns', at(10), changes)).toEqual(['wheels and track']);
-    expect(staleSince('turns', at(14), changes)).toEqual([]);
-    expect(staleSince('gyro-drift', at(10), changes)).toEqual([]);
-    expect(calibrationValidity('turns', at(10), changes, at(22))).toEqual({
+    expect(staleSince('turns', made(10), changes)).toEqual(['wheels and track']);
+    expect(staleSince('turns', made(14), changes)).toEqual([]);
+    expect(staleSince('gyro-drift', made(10), changes)).toEqual([]);
+    expect(calibrationValidity('turns', made(10), changes, at(22))).toEqual({
       text: 'measure again: wheels and track changed since',
       state: 'missing',
     });
@@ -112,7 +113,7 @@ describe('the robot’s record', () => {
       { part: 'wheels and track' as const, changedAt: at(14) },
       ...changes,
     ];
-    expect(calibrationValidity('turns', at(10), more, at(22)).text).toBe(
+    expect(calibrationValidity('turns', made(10), more, at(22)).text).toBe(
       'measure again: wheels and track, heading sensor changed since',
     );
   });

@@ -2,7 +2,7 @@ import type { Robot } from '../robot';
 import { unitsOf } from '../units/ofRobot';
 import type { Unit } from '../units/unit';
 import type { CalibrationKind } from './calibration';
-import type { RobotPart } from './parts';
+import { PARTS_IN_USE, type RobotPart } from './parts';
 import { kindOfCalibration } from './registry';
 
 /** A dated change of a robot. */
@@ -21,7 +21,14 @@ const itself = ({ id, label, place, facingRad, behaviour, raw }: Unit) => ({
   raw,
 });
 
-const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot) => unknown> = {
+/** The units of a kind that another record has as well, as far as a calibration depends on them. */
+const keptUnits = (robot: Robot, other: Robot, kind: Unit['kind']) =>
+  unitsOf(robot, kind)
+    .filter(({ id }) => other.units.some((unit) => unit.id === id))
+    .map(itself);
+
+/** What of a record a part is; the other record tells which units have stayed. */
+const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot, other: Robot) => unknown> = {
   'wheels and track': ({ wheelDiameterM, trackM, build }) => ({
     wheelDiameterM,
     trackM,
@@ -36,10 +43,11 @@ const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot) => unknown> = {
     right: signs.rightMotor,
     onStop: build.onStop,
   }),
-  'heading sensor': (robot) => ({
+  'heading sensor': (robot, other) => ({
     sign: robot.signs.heading,
-    units: unitsOf(robot, 'heading sensor').map(itself),
+    units: keptUnits(robot, other, 'heading sensor'),
   }),
+  'heading sensor in use': (robot) => unitsOf(robot, 'heading sensor')[0]?.id,
   'distance sensor': (robot) => ({ units: unitsOf(robot, 'distance sensor').map(itself) }),
   'light sensor': (robot) => ({ units: unitsOf(robot, 'light sensor').map(itself) }),
   battery: ({ build }) => build.battery,
@@ -52,20 +60,29 @@ const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot) => unknown> = {
 /** The parts in which two records of a robot differ. */
 export const changedParts = (before: Robot, after: Robot): RobotPart[] =>
   (Object.keys(READ) as Exclude<RobotPart, 'other'>[]).filter(
-    (part) => JSON.stringify(READ[part](before)) !== JSON.stringify(READ[part](after)),
+    (part) =>
+      JSON.stringify(READ[part](before, after)) !== JSON.stringify(READ[part](after, before)),
   );
+
+/** When a calibration was made, and of which unit. */
+export interface Made {
+  at: Date;
+  unitId: string | null;
+}
 
 /** The parts changed since a calibration was made that it rests on, each once, the first change first. */
 export const staleSince = (
   kind: CalibrationKind,
-  madeAt: Date,
+  made: Made,
   changes: readonly RobotChange[],
 ): RobotPart[] => {
-  const { restsOn } = kindOfCalibration(kind);
+  const restsOn = kindOfCalibration(kind).restsOn.filter(
+    (part) => made.unitId === null || !PARTS_IN_USE.includes(part),
+  );
   return [
     ...new Set(
       changes
-        .filter(({ part, changedAt }) => changedAt > madeAt && restsOn.includes(part))
+        .filter(({ part, changedAt }) => changedAt > made.at && restsOn.includes(part))
         .toSorted((a, b) => a.changedAt.getTime() - b.changedAt.getTime())
         .map(({ part }) => part),
     ),

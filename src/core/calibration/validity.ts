@@ -1,6 +1,6 @@
 import { knowledgeAge, type Freshness } from '../freshness';
 import type { CalibrationKind } from './calibration';
-import { staleSince, type RobotChange } from './robotChanges';
+import { staleSince, type Made, type RobotChange } from './robotChanges';
 
 /**
  * How far a calibration can still be relied on: by its age, and by what was changed about the robot
@@ -8,12 +8,12 @@ import { staleSince, type RobotChange } from './robotChanges';
  */
 export function calibrationValidity(
   kind: CalibrationKind,
-  madeAt: Date | null,
+  made: Made | null,
   changes: readonly RobotChange[],
   now: Date,
 ): Freshness {
-  const age = knowledgeAge(madeAt, now, 'not measured');
-  const parts = madeAt === null ? [] : staleSince(kind, madeAt, changes);
+  const age = knowledgeAge(made?.at ?? null, now, 'not measured');
+  const parts = made === null ? [] : staleSince(kind, made, changes);
   return parts.length === 0
     ? age
     : { text: `measure again: ${parts.join(', ')} changed since`, state: 'missing' };

@@ -206,6 +206,7 @@ async function loadTurns(db: Database, robotId: string): Promise<void> {
     calibration: {
       id: calibrationId,
       robotId,
+      unitId: null,
       value: calibrationFromTurns(study.model),
       evidence: { trialsId: record.id, stillCheckId: null, raw: trials },
       surface: CONDITIONS.surface,
@@ -214,6 +215,7 @@ async function loadTurns(db: Database, robotId: string): Promise<void> {
     change: {
       id: demoId('Z', 1),
       robotId,
+      unitId: null,
       kind: 'turns',
       calibrationId,
       reason: 'Quarter turns came out as 96°',

@@ -16,7 +16,7 @@ function once<T>(read: () => Promise<T>): () => Promise<T> {
 
 /** What is kept of a robot's measurements, each read when a procedure asks for it. */
 export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchParams, now: Date) {
-  const calibrations = once(() => calibrationsOf(db, robot.id));
+  const calibrations = once(() => calibrationsOf(db, robot));
   return {
     robot,
     now,
@@ -26,8 +26,8 @@ export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchPa
       trialLists(db, robot.id, procedure, wishes.get('list')),
     routes: once(() => routesOfRobot(db, robot.id)),
     calibrations,
-    holding: async () => currentOf(await calibrations()),
-    validity: once(() => validityOf(db, robot.id)),
+    holding: async () => currentOf(await calibrations(), robot),
+    validity: once(() => validityOf(db, robot)),
     fitted: (values: Parameters<typeof fittedRobot>[1]) => fittedRobot(robot.robot, values),
   };
 }

@@ -25,11 +25,8 @@ export async function courseCalibrations(
   /** All that were ever applied: a route may have been planned with an earlier one. */
   all: SavedCalibration[];
 }> {
-  const [known, validity] = await Promise.all([
-    calibrationsOf(db, record.id),
-    validityOf(db, record.id),
-  ]);
-  const current = currentOf(known);
+  const [known, validity] = await Promise.all([calibrationsOf(db, record), validityOf(db, record)]);
+  const current = currentOf(known, record);
   // Turns are in the commands of a route; all others change the robot that is computed with.
   const others = Object.values(current).filter(({ value }) => value.kind !== 'turns');
   const values = Object.values(current).map(({ value }) => value);

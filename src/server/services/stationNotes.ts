@@ -30,7 +30,7 @@ async function benchNote(db: Database): Promise<{ note: Freshness; bench: Frame[
   const [first] = robots;
   const checked = knowledgeAge(lastCheck, new Date(), 'nothing measured');
   if (first === undefined) return { note: checked, bench: null };
-  const { turns } = await validityOf(db, first.id);
+  const { turns } = await validityOf(db, first);
   const isMeasured = turns.text !== 'not measured';
   return {
     note: isMeasured ? { ...turns, text: `turns: ${turns.text}` } : checked,

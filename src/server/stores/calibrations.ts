@@ -1,5 +1,7 @@
-import type { Transaction } from 'sequelize';
+import { Op, type Order, type Transaction } from 'sequelize';
 import type { CalibrationKind } from '../../core/calibration/calibration';
+import { belongsTo, movableUnits } from '../../core/calibration/holding';
+import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import {
   calibrationChangeRecord,
   calibrationRecord,
@@ -9,6 +11,7 @@ import {
   type SavedCalibration,
   type SavedCalibrationChange,
 } from '../../formats/benchRecords';
+import type { RobotRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { Problem } from '../problem';
@@ -56,7 +59,10 @@ async function noteChange(
   if (change.calibrationId !== null) {
     const pointedTo = await db.models.calibration.findByPk(change.calibrationId, { transaction });
     const fits =
-      pointedTo?.get('robotId') === change.robotId && pointedTo.get('kind') === change.kind;
+      pointedTo !== null &&
+      pointedTo.get('kind') === change.kind &&
+      pointedTo.get('unitId') === change.unitId &&
+      (pointedTo.get('robotId') === change.robotId || change.unitId !== null);
     if (!fits) {
       throw new Problem(
         422,
@@ -85,17 +91,20 @@ export const changeCalibration = (
 ): Promise<SavedCalibrationChange> =>
   inTransaction(db, (transaction) => noteChange(db, change, transaction));
 
-/** Every calibration of a robot and the journal of which held when, both the newest first. */
-export async function calibrationsOf(db: Database, robotId: string) {
+/**
+ * Every calibration of a robot and of the units on it, wherever they were measured, and the journal of which held
+ * when, both the newest first.
+ */
+export async function calibrationsOf(db: Database, record: RobotRecord) {
+  const units = movableUnits(record.robot);
+  const where =
+    units.length === 0
+      ? { robotId: record.id }
+      : { [Op.or]: [{ robotId: record.id }, { unitId: units }] };
+  const order: Order = [['entry', 'DESC']];
   const [calibrations, journal] = await Promise.all([
-    db.models.calibration.findAll({
-      where: { robotId },
-      order: [['entry', 'DESC']],
-    }),
-    db.models.calibrationChange.findAll({
-      where: { robotId },
-      order: [['entry', 'DESC']],
-    }),
+    db.models.calibration.findAll({ where, order }),
+    db.models.calibrationChange.findAll({ where, order }),
   ]);
   return { calibrations: calibrations.map(toSaved), journal: journal.map(toSavedChange) };
 }
@@ -103,16 +112,15 @@ export async function calibrationsOf(db: Database, robotId: string) {
 /** Which calibration of each kind holds now. */
 export type CurrentCalibrations = Partial<Record<CalibrationKind, SavedCalibration>>;
 
-export function currentOf({
-  calibrations,
-  journal,
-}: Awaited<ReturnType<typeof calibrationsOf>>): CurrentCalibrations {
+/** Those that hold for a robot with the units that are in use on it. */
+export function currentOf(
+  { calibrations, journal }: Awaited<ReturnType<typeof calibrationsOf>>,
+  record: RobotRecord,
+): CurrentCalibrations {
   const current: CurrentCalibrations = {};
-  const decided = new Set<CalibrationKind>();
-  for (const { kind, calibrationId } of journal) {
-    if (decided.has(kind)) continue;
-    decided.add(kind);
-    const holds = calibrations.find(({ id }) => id === calibrationId);
+  for (const { kind } of CALIBRATION_KINDS) {
+    const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, record));
+    const holds = calibrations.find(({ id }) => id === line?.calibrationId);
     if (holds !== undefined) current[kind] = holds;
   }
   return current;

@@ -2,8 +2,10 @@ import { teamNames } from '../../../core/text/manner';
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationValue } from '../../../core/calibration/calibration';
+import { unitFor } from '../../../core/calibration/holding';
 import { kindOfCalibration } from '../../../core/calibration/registry';
 import type { CalibrationRecord, SavedCalibration } from '../../../formats/benchRecords';
+import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { Dialog } from '../../../ui/Dialog';
 import { Notice } from '../../../ui/Notice';
@@ -11,7 +13,7 @@ import { TextField } from '../../../ui/TextField';
 import { post, sentenceOf } from '../../api';
 
 interface Props {
-  robotId: string;
+  robot: RobotRecord;
   value: CalibrationValue;
   evidence: CalibrationRecord['evidence'];
   surface: string | null;
@@ -24,7 +26,7 @@ interface Props {
 
 /** Let a result hold from now on: what it changes, why, and who says so. It can be taken back. */
 export function ApplyDialog(props: Props) {
-  const { robotId, value, evidence, surface, battery, children, onApplied, onClose } = props;
+  const { robot, value, evidence, surface, battery, children, onApplied, onClose } = props;
   const [reason, setReason] = useState('');
   const [who, setWho] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -32,15 +34,17 @@ export function ApplyDialog(props: Props) {
   // Made once, so that pressing again after a lost answer applies it once.
   const [ids] = useState(() => ({ calibration: ulid(), change: ulid() }));
   const name = kindOfCalibration(value.kind).name;
+  const unitId = unitFor(robot.robot, value.kind);
+  const whose = { robotId: robot.id, unitId };
   const apply = async () => {
     setSaving(true);
     setProblem(null);
     try {
       const { calibration } = await post<{ calibration: SavedCalibration }>('/api/calibrations', {
-        calibration: { id: ids.calibration, robotId, value, evidence, surface, battery },
+        calibration: { id: ids.calibration, ...whose, value, evidence, surface, battery },
         change: {
           id: ids.change,
-          robotId,
+          ...whose,
           kind: value.kind,
           calibrationId: ids.calibration,
           reason: reason.trim() || 'Measured on the bench',

@@ -7,8 +7,10 @@ import {
   describeCalibration,
   kindOfCalibration,
 } from '../../../core/calibration/registry';
+import { belongsTo, unitFor } from '../../../core/calibration/holding';
 import type { Freshness } from '../../../core/freshness';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
+import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
@@ -26,8 +28,12 @@ interface Props extends BenchProps {
 }
 
 /** The line of the journal before the one that holds: where one action goes back to. */
-function previousOf(kind: CalibrationKind, journal: readonly SavedCalibrationChange[]) {
-  const lines = journal.filter((line) => line.kind === kind);
+function previousOf(
+  kind: CalibrationKind,
+  journal: readonly SavedCalibrationChange[],
+  robot: RobotRecord,
+) {
+  const lines = journal.filter((line) => line.kind === kind && belongsTo(line, kind, robot));
   const now = lines[0]?.calibrationId ?? null;
   return lines.find(({ calibrationId }) => calibrationId !== now)?.calibrationId ?? null;
 }
@@ -39,16 +45,22 @@ export default function Station(props: Props) {
   const [problem, setProblem] = useState<string | null>(null);
   const [toast, tell] = useToast();
   const holding = (kind: CalibrationKind) => {
-    const line = journal.find((one) => one.kind === kind);
+    const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, robot));
     return calibrations.find(({ id }) => id === line?.calibrationId);
+  };
+  const unitLabel = (unitId: string | null) => {
+    if (unitId === null) return '';
+    return `, ${robot.robot.units.find(({ id }) => id === unitId)?.label ?? 'a unit that is not on it now'}`;
   };
   const revert = async (kind: CalibrationKind) => {
     setProblem(null);
-    const calibrationId = previousOf(kind, journal);
+    const calibrationId = previousOf(kind, journal, robot);
+    const previous = calibrations.find(({ id }) => id === calibrationId);
     try {
       const line = await putRecord<SavedCalibrationChange>('calibration-changes', {
         id: ulid(),
         robotId: robot.id,
+        unitId: previous === undefined ? unitFor(robot.robot, kind) : previous.unitId,
         kind,
         calibrationId,
         reason: calibrationId === null ? 'Taken back: none holds' : 'Gone back to the one before',
@@ -120,7 +132,10 @@ export default function Station(props: Props) {
                 return (
                   <tr key={line.id}>
                     <td>{dayAndClockOf(line.changedAt)}</td>
-                    <td>{kindOfCalibration(line.kind).name}</td>
+                    <td>
+                      {kindOfCalibration(line.kind).name}
+                      {unitLabel(line.unitId)}
+                    </td>
                     <td>{value === undefined ? 'none' : describeCalibration(value)}</td>
                     <td>{line.reason}</td>
                     <td>{line.who ?? '–'}</td>

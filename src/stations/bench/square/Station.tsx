@@ -225,7 +225,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       )}
       {applying && value !== null && (
         <ApplyDialog
-          robotId={robot.id}
+          robot={robot}
           value={value}
           evidence={{ trialsId: record.id, stillCheckId: null, raw: [...cw, ...ccw] }}
           surface={conditions.surface || null}

@@ -74,7 +74,7 @@ export default function Station({ robot, checks: loaded }: Props) {
       )}
       {latest !== null && applying && (
         <ApplyDialog
-          robotId={robot.id}
+          robot={robot}
           value={driftFromCheck(latest.result)}
           evidence={{ trialsId: null, stillCheckId: latest.id, raw: [] }}
           surface={null}

@@ -207,7 +207,7 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
       )}
       {applying && value !== null && (
         <ApplyDialog
-          robotId={robot.id}
+          robot={robot}
           value={value}
           evidence={{ trialsId: record.id, stillCheckId: null, raw: used }}
           surface={record.conditions.surface || null}

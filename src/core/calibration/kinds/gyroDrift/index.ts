@@ -9,7 +9,7 @@ export const gyroDrift: CalibrationKindOf<GyroDriftCalibration> = {
   name: 'gyro drift',
   unit: 'heading sensor',
   measuredBy: { procedure: 'still', words: 'Measure the drift' },
-  restsOn: ['heading sensor'],
+  restsOn: ['heading sensor', 'heading sensor in use'],
   describe: ({ driftRadPerS, low95, high95 }) =>
     `drift ${driftText(driftRadPerS)} (${between(low95, high95).map(driftText).join(' to ')})`,
   fit: (robot, { driftRadPerS }) => withHeading(robot, { driftRadPerS }),

@@ -8,7 +8,7 @@ export const turns: CalibrationKindOf<TurnsCalibration> = {
   name: 'turns',
   unit: null,
   measuredBy: { procedure: 'turns', words: 'Measure turns' },
-  restsOn: ['wheels and track', 'motors', 'heading sensor'],
+  restsOn: ['wheels and track', 'motors', 'heading sensor', 'heading sensor in use'],
   describe: ({ groups }) =>
     groups
       .map(({ direction, rates, constantRad, scaleError }) => {

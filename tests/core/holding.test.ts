@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest';
+import { belongsTo, unitFor } from '../../src/core/calibration/holding';
+import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
+import type { Robot } from '../../src/core/robot';
+import { unitSchema } from '../../src/core/units/unit';
+import { pipit } from '../../src/server/demo/scenario';
+import { withoutUnits } from './support';
+
+const OLD = '01K0000000000000000000000A';
+const SPARE = '01K0000000000000000000000B';
+
+/** The robot with such a heading sensor in place of its own. */
+const sensing = (id: string): Robot => {
+  const bare = withoutUnits(pipit, 'heading sensor');
+  const unit = unitSchema.parse({ id, kind: 'heading sensor', label: 'H1' });
+  return { ...bare, units: [...bare.units, unit] };
+};
+const on = (id: string, robot: Robot) => ({ id, robot });
+const day = (n: number) => new Date(Date.UTC(2026, 10, n));
+
+describe('what was measured of a unit', () => {
+  const drift = { robotId: 'first', unitId: OLD };
+
+  it('holds where the unit is in use, and comes along to another robot', () => {
+    expect(belongsTo(drift, 'gyro-drift', on('first', sensing(OLD)))).toBe(true);
+    expect(belongsTo(drift, 'gyro-drift', on('second', sensing(OLD)))).toBe(true);
+  });
+
+  it('does not hold for the sensor that is in its place, nor without any', () => {
+    expect(belongsTo(drift, 'gyro-drift', on('first', sensing(SPARE)))).toBe(false);
+    const bare = withoutUnits(pipit, 'heading sensor');
+    expect(belongsTo(drift, 'gyro-drift', on('first', bare))).toBe(false);
+  });
+
+  it('by ids that only tell units of one robot apart stays with that robot', () => {
+    const plain = { robotId: 'first', unitId: 'heading sensor' };
+    expect(belongsTo(plain, 'gyro-drift', on('first', sensing('heading sensor')))).toBe(true);
+    expect(belongsTo(plain, 'gyro-drift', on('second', sensing('heading sensor')))).toBe(false);
+  });
+
+  it('holds still when the sensor is put back; turns were of the whole robot and do not', () => {
+    const swapped = changedParts(sensing(OLD), sensing(SPARE));
+    expect(swapped).toEqual(['heading sensor in use', 'wiring']);
+    const changes = swapped.map((part) => ({ part, changedAt: day(12) }));
+    expect(staleSince('gyro-drift', { at: day(10), unitId: OLD }, changes)).toEqual([]);
+    // Made before units were told apart: nobody knows whose it is.
+    expect(staleSince('gyro-drift', { at: day(10), unitId: null }, changes)).toEqual([
+      'heading sensor in use',
+    ]);
+    expect(staleSince('turns', { at: day(10), unitId: null }, changes)).toEqual([
+      'heading sensor in use',
+    ]);
+  });
+});
+
+it('turns, track and wheels are the whole robot’s, whatever sensor it has', () => {
+  expect(unitFor(pipit, 'turns')).toBeNull();
+  const turns = { robotId: 'first', unitId: null };
+  expect(belongsTo(turns, 'turns', on('first', sensing(SPARE)))).toBe(true);
+  expect(belongsTo(turns, 'drive', on('second', sensing(SPARE)))).toBe(false);
+});
