@@ -1,8 +1,7 @@
-import { gzipSync } from 'node:zlib';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Page } from '@playwright/test';
+import type { Page, Response } from '@playwright/test';
 import { routeSchema } from '../src/core/course/route';
 import { planRoute, plannedDurationS } from '../src/core/course/plan';
 import { demoId } from '../src/server/demo/ids';
@@ -184,6 +183,12 @@ async function measureLog(page: Page, url: string): Promise<void> {
   );
 }
 
+/** As they went over the wire. */
+const sentBytes = async (response: Response) => (await response.request().sizes()).responseBodySize;
+
+const sumKilobytes = async (sizes: readonly Promise<number>[]) =>
+  (await Promise.all(sizes)).reduce((a, b) => a + b, 0) / 1000;
+
 async function measurePages(page: Page, url: string): Promise<void> {
   for (const path of PAGES) {
     const times: number[] = [];
@@ -194,11 +199,13 @@ async function measurePages(page: Page, url: string): Promise<void> {
     }
     const ms = median(times);
     const scripts: Promise<number>[] = [];
+    const charts: Promise<number>[] = [];
     page.removeAllListeners('response');
     page.on('response', (response) => {
-      if (/\.js(\?|$)/.test(response.url())) {
-        scripts.push(response.body().then((body) => gzipSync(body).byteLength));
-      }
+      if (!/\.js(\?|$)/.test(response.url())) return;
+      // What draws charts is fetched when the page around them can be used already.
+      const list = /PlotCanvas/.test(response.url()) ? charts : scripts;
+      list.push(sentBytes(response));
     });
     // The Bench asks for the stand-in's readings all the time: it is never idle.
     const settle = () =>
@@ -207,13 +214,14 @@ async function measurePages(page: Page, url: string): Promise<void> {
     await settle();
     await page.evaluate(() => scrollTo(0, document.body.scrollHeight));
     await settle();
-    const kilobytes = (await Promise.all(scripts)).reduce((a, b) => a + b, 0) / 1000;
+    const kilobytes = await sumKilobytes(scripts);
+    const later = await sumKilobytes(charts);
     line(`${path}: server time`, `${ms.toFixed(1)} ms`, 'under 50 ms', ms < 50);
     line(
-      `${path}: script, compressed`,
+      `${path}: script, compressed${later > 0 ? ` (charts later: ${later.toFixed(0)} kB)` : ''}`,
       `${kilobytes.toFixed(0)} kB`,
-      'under 200 kB',
-      kilobytes < 200,
+      'under 150 kB',
+      kilobytes < 150,
     );
   }
 }

@@ -1,6 +1,8 @@
 // Loaded before the web application.
+import { createReadStream, existsSync } from 'node:fs';
 import http from 'node:http';
 import { syncBuiltinESMExports } from 'node:module';
+import { fileURLToPath } from 'node:url';
 import compression from 'compression';
 
 // When the process that started it is gone, so is its channel.
@@ -21,6 +23,28 @@ const REFUSED = new Set(['TRACE', 'TRACK', 'CONNECT']);
 /** Scripts, styles, pages and records go out a third of their size: a phone at the table is far from the router. */
 const compress = compression();
 
+const ASSETS = fileURLToPath(new URL('../../dist/client', import.meta.url));
+const ASSET = /^\/_astro\/[\w.-]+\.(js|css)$/;
+const TYPES = { js: 'text/javascript', css: 'text/css' };
+
+/** Sends a script or style as it was compressed when it was built; false where there is no such file. */
+function sendPrecompressed(request, response) {
+  const [path, ending] = ASSET.exec(request.url ?? '') ?? [];
+  if (path === undefined || request.method !== 'GET') return false;
+  if (!/\bbr\b/.test(request.headers['accept-encoding'] ?? '')) return false;
+  const file = `${ASSETS}${path}.br`;
+  if (!existsSync(file)) return false;
+  response.writeHead(200, {
+    'content-type': `${TYPES[ending]}; charset=utf-8`,
+    'content-encoding': 'br',
+    'cache-control': 'public, max-age=31536000, immutable',
+    vary: 'accept-encoding',
+    'x-content-type-options': 'nosniff',
+  });
+  createReadStream(file).pipe(response);
+  return true;
+}
+
 const create = http.createServer;
 http.createServer = (...args) => {
   const handler = args.pop();
@@ -34,6 +58,7 @@ http.createServer = (...args) => {
     },
     (request, response) => {
       if (!REFUSED.has(request.method ?? '')) {
+        if (sendPrecompressed(request, response)) return undefined;
         return compress(request, response, () => handler(request, response));
       }
       response.writeHead(405, { allow: 'GET, HEAD, PUT, POST', connection: 'close' });

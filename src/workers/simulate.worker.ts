@@ -1,3 +1,4 @@
+import { expose, transfer } from 'comlink';
 import {
   prepare,
   simulateRange,
@@ -6,30 +7,40 @@ import {
   type Simulation,
 } from '../core/simulate/run';
 
-/** What is to be simulated from now on, or some of its runs. */
-export type SimulateRequest =
-  { job: number; simulation: Simulation } | { job: number; from: number; to: number };
-
-export interface SimulateReply {
-  job: number;
-  runs: { index: number; run: SimulatedRun; path: Float32Array }[];
+/** A run and its path, by its number. */
+export interface NumberedRun {
+  index: number;
+  run: SimulatedRun;
+  path: Float32Array;
 }
 
 let current: { simulation: Simulation; prepared: Prepared } | null = null;
 
-self.onmessage = ({ data }: MessageEvent<SimulateRequest>) => {
-  if ('simulation' in data) {
-    const { simulation } = data;
+const simulator = {
+  /** What is to be simulated from now on. */
+  begin(simulation: Simulation): void {
     current = { simulation, prepared: prepare(simulation) };
-    return;
-  }
-  if (current === null) return;
-  const { simulation, prepared } = current;
-  const { job, from, to } = data;
-  const runs: SimulateReply['runs'] = [];
-  const keep = (index: number, run: SimulatedRun, path: Float32Array) =>
-    runs.push({ index, run, path });
-  simulateRange(simulation, from, to, keep, prepared);
-  const reply: SimulateReply = { job, runs };
-  self.postMessage(reply, { transfer: runs.map(({ path }) => path.buffer) });
+  },
+
+  /** Runs `from` (included) to `to` (excluded) of it. */
+  runs(from: number, to: number): NumberedRun[] {
+    const runs: NumberedRun[] = [];
+    if (current === null) return runs;
+    const { simulation, prepared } = current;
+    simulateRange(
+      simulation,
+      from,
+      to,
+      (index, run, path) => runs.push({ index, run, path }),
+      prepared,
+    );
+    return transfer(
+      runs,
+      runs.map(({ path }) => path.buffer),
+    );
+  },
 };
+
+export type SimulateWorker = typeof simulator;
+
+expose(simulator);

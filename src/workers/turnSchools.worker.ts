@@ -1,5 +1,7 @@
+import { expose } from 'comlink';
 import type { Robot } from '../core/robot';
 import type { TurnSchool } from '../core/control/turn/schema';
+import { setTeamManner } from '../core/text/manner';
 import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
 
 export interface SchoolsRequest {
@@ -18,13 +20,19 @@ export interface SchoolsReply {
 const RUNS = 60;
 const SEED = 11;
 
-self.onmessage = ({ data }: MessageEvent<SchoolsRequest>) => {
-  const { robot, schools, targetRad, overshootRad } = data;
-  const outcomes = schools.map((school) => simulateSchool(robot, school, targetRad, RUNS, SEED));
-  const own = schools.find((school) => school.school === 'proportional');
-  const reply: SchoolsReply = {
-    outcomes,
-    suggestedKpPerS: own === undefined ? null : suggestGain(robot, own, targetRad, overshootRad),
-  };
-  self.postMessage(reply);
+const turnSchools = {
+  speakAs: setTeamManner,
+
+  /** Ways of turning side by side, and the gain that stays within an overshoot. */
+  compare({ robot, schools, targetRad, overshootRad }: SchoolsRequest): SchoolsReply {
+    const own = schools.find((school) => school.school === 'proportional');
+    return {
+      outcomes: schools.map((school) => simulateSchool(robot, school, targetRad, RUNS, SEED)),
+      suggestedKpPerS: own === undefined ? null : suggestGain(robot, own, targetRad, overshootRad),
+    };
+  },
 };
+
+export type TurnSchoolsWorker = typeof turnSchools;
+
+expose(turnSchools);

@@ -1,4 +1,4 @@
-import { teamManner } from '../../core/text/manner';
+import { proxy } from 'comlink';
 import type { Anchor } from '../../core/gyro/anchors';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
 import type { StillSettings } from '../../core/gyro/stillDefaults';
@@ -6,59 +6,38 @@ import type { RawConvention } from '../../core/rawConvention';
 import type { Robot } from '../../core/robot';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
-import type {
-  BenchReply,
-  BenchRequest,
-  ReadLog,
-  StillAnalysis,
-  Told,
-} from '../../workers/bench.worker';
+import type { BenchWorker, ReadLog, StillAnalysis } from '../../workers/bench.worker';
+import { inWorker, type WorkerJob } from '../inWorker';
 
-/** Work under way in a worker. */
-export interface WorkerJob<T> {
-  result: Promise<T>;
-  cancel(): void;
-}
-
-function ask<T>(
-  request: BenchRequest,
-  pick: (reply: BenchReply) => T | undefined,
-  onProgress: (share: number) => void = () => undefined,
-): WorkerJob<T> {
-  const worker = new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), {
-    type: 'module',
-  });
-  const end = () => worker.terminate();
-  const result = new Promise<T>((resolve, reject) => {
-    worker.onmessage = ({ data }: MessageEvent<BenchReply>) => {
-      if (data.kind === 'progress') return onProgress(data.share);
-      end();
-      const picked = pick(data);
-      if (picked !== undefined) resolve(picked);
-      else reject(new Error(data.kind === 'failed' ? data.sentence : 'The worker went astray.'));
-    };
-    worker.onerror = (event) => {
-      end();
-      reject(new Error(`The computation stopped: ${event.message}`));
-    };
-    const told: Told = { ...request, manner: teamManner() };
-    worker.postMessage(told);
-  });
-  return { result, cancel: end };
-}
+const newWorker = () =>
+  new Worker(new URL('../../workers/bench.worker.ts', import.meta.url), { type: 'module' });
 
 /** Read a file of readings: JSON Lines, or CSV by a choice of columns. */
-export const readLogFile = (
+export function readLogFile(
   file: Blob,
   map: ColumnMap | null,
   raw: RawConvention,
   onProgress: (share: number) => void,
-): WorkerJob<ReadLog> =>
-  ask(
-    { kind: 'read', file, map, raw },
-    (reply) => (reply.kind === 'read' ? reply.read : undefined),
-    onProgress,
+): WorkerJob<ReadLog> {
+  let isOver = false;
+  // Progress comes by a way of its own: what is under way there when the work ends is late.
+  const tell = (share: number) => {
+    if (!isOver) onProgress(share);
+  };
+  const { result, cancel } = inWorker<BenchWorker, ReadLog>(newWorker(), ({ read }) =>
+    read(file, map, raw, proxy(tell)),
   );
+  const end = () => {
+    isOver = true;
+  };
+  return {
+    result: result.finally(end),
+    cancel() {
+      end();
+      cancel();
+    },
+  };
+}
 
 export const analyseStill = (
   log: Log,
@@ -67,8 +46,8 @@ export const analyseStill = (
   settings: StillSettings,
   displayStepRad: number | null = null,
 ): WorkerJob<StillAnalysis> =>
-  ask({ kind: 'still', log, runDurationS, toleranceRad, settings, displayStepRad }, (reply) =>
-    reply.kind === 'still' ? reply.analysis : undefined,
+  inWorker<BenchWorker, StillAnalysis>(newWorker(), ({ still }) =>
+    still(log, runDurationS, toleranceRad, settings, displayStepRad),
   );
 
 /** A recorded run corrected by anchors, and what its encoders and time stamps say. */
@@ -78,6 +57,4 @@ export const studyRun = (
   robot: Robot,
   known: KnownDrift | null,
 ): WorkerJob<RunLogStudy> =>
-  ask({ kind: 'run-log', log, anchors, robot, known }, (reply) =>
-    reply.kind === 'run-log' ? reply.study : undefined,
-  );
+  inWorker<BenchWorker, RunLogStudy>(newWorker(), ({ run }) => run(log, anchors, robot, known));

@@ -1,8 +1,10 @@
+import { wrap, type Remote } from 'comlink';
 import { teamManner } from '../../core/text/manner';
 import type { SimulatedRun, Simulation } from '../../core/simulate/run';
 import type { Forecast } from '../../core/simulate/summary';
-import type { ForecastReply, ForecastRequest } from '../../workers/forecast.worker';
-import type { SimulateReply, SimulateRequest } from '../../workers/simulate.worker';
+import type { ForecastWorker } from '../../workers/forecast.worker';
+import type { NumberedRun, SimulateWorker } from '../../workers/simulate.worker';
+import { faultOf } from '../inWorker';
 
 export interface SimulationResult {
   runs: SimulatedRun[];
@@ -16,8 +18,11 @@ export interface SimulationJob {
 }
 
 interface Workers {
-  simulators: Worker[];
-  forecaster: Worker;
+  simulators: Remote<SimulateWorker>[];
+  forecaster: Remote<ForecastWorker>;
+  /** Fails when one of them does. */
+  fault: Promise<never>;
+  terminate(): void;
 }
 
 /** A worker is given so many runs at a time: a cancelled one is free again at once. */
@@ -27,29 +32,25 @@ const PORTION = 5;
 const workerCount = () => Math.max(2, Math.min(6, navigator.hardwareConcurrency - 1));
 
 let workers: Workers | null = null;
-let jobs = 0;
 
 /** They live as long as the page: the first simulation starts them. */
-const startWorkers = (): Workers => ({
-  simulators: Array.from(
+function startWorkers(): Workers {
+  const simulators = Array.from(
     { length: workerCount() },
     () =>
       new Worker(new URL('../../workers/simulate.worker.ts', import.meta.url), { type: 'module' }),
-  ),
-  forecaster: new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), {
+  );
+  const forecaster = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), {
     type: 'module',
-  }),
-});
-
-/** After a fault new ones are started. */
-function dropWorkers(): void {
-  workers?.simulators.forEach((worker) => worker.terminate());
-  workers?.forecaster.terminate();
-  workers = null;
+  });
+  const all = [...simulators, forecaster];
+  return {
+    simulators: simulators.map((worker) => wrap<SimulateWorker>(worker)),
+    forecaster: wrap<ForecastWorker>(forecaster),
+    fault: Promise.race(all.map(faultOf)),
+    terminate: () => all.forEach((worker) => worker.terminate()),
+  };
 }
-
-const ask = (worker: Worker, request: SimulateRequest | ForecastRequest) =>
-  worker.postMessage(request);
 
 /** So many of the runs give first figures, before all are done. */
 const FIRST_RUNS = 80;
@@ -67,67 +68,58 @@ export function simulateInWorkers(
   { onProgress, onFirst }: Watch,
 ): SimulationJob {
   workers ??= startWorkers();
-  const { simulators, forecaster } = workers;
-  jobs += 1;
-  const job = jobs;
-  const listening = new AbortController();
-  const { signal } = listening;
+  const { simulators, forecaster, fault } = workers;
   const runs: SimulatedRun[] = [];
   const paths: Float32Array[] = [];
+  let cancelled = false;
   let given = 0;
   let done = 0;
   let isFirstAsked = count <= FIRST_RUNS;
-  const give = (worker: Worker) => {
-    const from = given;
-    given = Math.min(count, from + PORTION);
-    if (given > from) ask(worker, { job, from, to: given });
+  const forecastOf = async (some: SimulatedRun[]): Promise<Forecast> => {
+    await forecaster.speakAs(teamManner());
+    return forecaster.forecast(simulation, some);
   };
-  const take = (worker: Worker, reply: SimulateReply) => {
-    for (const { index, run, path } of reply.runs) {
+  const take = (portion: readonly NumberedRun[]) => {
+    for (const { index, run, path } of portion) {
       runs[index] = run;
       paths[index] = path;
     }
-    done += reply.runs.length;
-    give(worker);
+    done += portion.length;
     onProgress(
       done,
-      reply.runs.map(({ path }) => path),
+      portion.map(({ path }) => path),
     );
-    if (!isFirstAsked && done >= FIRST_RUNS) {
-      // Portions come in as they are done: a hole among the first is filled a little later.
-      const first = runs.slice(0, FIRST_RUNS).filter((run) => run !== undefined);
-      isFirstAsked = first.length === FIRST_RUNS;
-      if (isFirstAsked && done < count)
-        ask(forecaster, { job, simulation, runs: first, manner: teamManner() });
-    }
-    if (done === count) ask(forecaster, { job, simulation, runs, manner: teamManner() });
+    if (isFirstAsked || done < FIRST_RUNS) return;
+    // Portions come in as they are done: a hole among the first is filled a little later.
+    const first = runs.slice(0, FIRST_RUNS).filter((run) => run !== undefined);
+    isFirstAsked = first.length === FIRST_RUNS;
+    if (!isFirstAsked || done === count) return;
+    // What stops it is told by the forecast of all runs.
+    forecastOf(first).then(
+      (said) => !cancelled && onFirst(said),
+      () => undefined,
+    );
   };
-  const result = new Promise<SimulationResult>((resolve, reject) => {
-    const fail = (event: ErrorEvent) => {
-      listening.abort();
-      dropWorkers();
-      reject(new Error(`The simulation stopped: ${event.message}`));
-    };
-    const finish = ({ data }: MessageEvent<ForecastReply>) => {
-      if (data.job !== job) return;
-      if (data.forecast.runs < count) {
-        onFirst(data.forecast);
-        return;
-      }
-      listening.abort();
-      resolve({ runs, paths, forecast: data.forecast });
-    };
-    for (const worker of simulators) {
-      const receive = ({ data }: MessageEvent<SimulateReply>) => {
-        if (data.job === job) take(worker, data);
-      };
-      worker.addEventListener('message', receive, { signal });
-      worker.addEventListener('error', fail, { signal });
-      ask(worker, { job, simulation });
-      give(worker);
+  const simulate = async (simulator: Remote<SimulateWorker>) => {
+    await simulator.begin(simulation);
+    while (given < count && !cancelled) {
+      const from = given;
+      given = Math.min(count, from + PORTION);
+      const portion = await simulator.runs(from, given);
+      if (!cancelled) take(portion);
     }
-    forecaster.addEventListener('message', finish, { signal });
-    forecaster.addEventListener('error', fail, { signal });
+  };
+  const whole = async (): Promise<SimulationResult> => {
+    await Promise.all(simulators.map(simulate));
+    // One that was cancelled is nobody's any more.
+    if (cancelled) return new Promise(() => undefined);
+    return { runs, paths, forecast: await forecastOf(runs) };
+  };
+  const result = Promise.race([whole(), fault]).catch((error: unknown) => {
+    // After a fault new ones are started.
+    workers?.terminate();
+    workers = null;
+    throw error;
   });
-  return { result, cancel: () => listening.abort() };
+  return { result, cancel: () => (cancelled = true) };
 }

@@ -1,157 +1,24 @@
-import {
-  Chart as ChartJs,
-  Filler,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  Tooltip,
-  type ChartDataset,
-  type Plugin,
-} from 'chart.js';
-import { Line } from 'react-chartjs-2';
-import type { ChartPoint } from '../../core/chart/decimate';
-import { useColours, type Colours } from './useColours';
+import { lazy, Suspense, useSyncExternalStore } from 'react';
+import type { PlotProps } from './plotProps';
 
-ChartJs.register(Filler, LinearScale, LineController, LineElement, PointElement, Tooltip);
+const PlotCanvas = lazy(() => import('./PlotCanvas'));
 
-/** Colour has one meaning: planned ink and dashed, predicted spruce, measured marigold, fault brick. */
-export type Tone = 'planned' | 'predicted' | 'measured' | 'fault' | 'faint';
+const never = () => () => undefined;
 
-export interface Curve {
-  label: string;
-  points: readonly ChartPoint[];
-  tone: Tone;
-  /** Points stand for single measurements; lines for what runs on. */
-  look: 'line' | 'points' | 'step';
-  dashed?: boolean;
-  shape?: 'circle' | 'triangle' | 'rect' | 'rectRot' | 'crossRot';
-}
-
-/** The room between two curves of the same x. */
-export interface Band {
-  label: string;
-  x: readonly number[];
-  low: readonly number[];
-  high: readonly number[];
-}
-
-interface Props {
-  label: string;
-  xTitle: string;
-  yTitle: string;
-  curves: readonly Curve[];
-  bands?: readonly Band[];
-  /** Stretches along x that are marked, such as those left out. */
-  shades?: readonly { from: number; to: number }[];
-  xRange?: { min: number; max: number };
-  yRange?: { min: number; max: number };
-  /** Told the x at which the chart was clicked. */
-  onPick?: (x: number) => void;
-}
-
-const colourOf = (colours: Colours, tone: Tone): string =>
-  ({
-    planned: colours.ink,
-    predicted: colours.spruce,
-    measured: colours.marigold,
-    fault: colours.brick,
-    faint: colours.faint,
-  })[tone];
-
-type Set = ChartDataset<'line', { x: number; y: number }[]>;
-
-function toSet(curve: Curve, colours: Colours): Set {
-  const colour = colourOf(colours, curve.tone);
-  const isPoints = curve.look === 'points';
-  return {
-    label: curve.label,
-    data: [...curve.points],
-    showLine: !isPoints,
-    stepped: curve.look === 'step',
-    borderColor: colour,
-    backgroundColor: colour,
-    borderWidth: isPoints ? 0 : 1.6,
-    borderDash: curve.dashed === true || curve.tone === 'planned' ? [5, 4] : [],
-    pointRadius: isPoints ? 4.5 : 0,
-    pointHitRadius: isPoints ? 8 : 0,
-    pointStyle: curve.shape ?? 'circle',
-    pointBorderColor: curve.shape === 'crossRot' ? colour : colours.sheet,
-    pointBorderWidth: curve.shape === 'crossRot' ? 2 : 1,
-  };
-}
-
-function toBand({ label, x, low, high }: Band, colours: Colours): Set[] {
-  const edge = (values: readonly number[]) =>
-    x.map((at, i) => ({ x: at, y: values[i] ?? Number.NaN }));
-  const plain = { borderWidth: 0, pointRadius: 0, pointHitRadius: 0 };
-  return [
-    { ...plain, label, data: edge(low), fill: '+1', backgroundColor: `${colours.spruce}2e` },
-    { ...plain, label: '', data: edge(high), fill: false },
-  ];
-}
-
-/** Marked stretches behind the curves. */
-const shading = (
-  shades: readonly { from: number; to: number }[],
-  colours: Colours,
-): Plugin<'line'> => ({
-  id: 'shades',
-  beforeDatasetsDraw: ({ ctx, chartArea, scales }) => {
-    ctx.save();
-    ctx.fillStyle = colours.brickWash;
-    for (const { from, to } of shades) {
-      const left = scales.x?.getPixelForValue(from) ?? 0;
-      const right = scales.x?.getPixelForValue(to) ?? 0;
-      ctx.fillRect(left, chartArea.top, Math.max(3, right - left), chartArea.height);
-    }
-    ctx.restore();
-  },
-});
-
-/** A chart of curves, points and bands over a number; it says in words what it shows. */
-export function Plot(props: Props) {
-  const { label, xTitle, yTitle, curves, bands = [], shades = [], xRange, yRange, onPick } = props;
-  const colours = useColours();
-  if (colours === undefined) return null;
-  const axis = (title: string) => ({
-    type: 'linear' as const,
-    title: { display: true, text: title, color: colours.faint },
-    ticks: { color: colours.faint, maxTicksLimit: 9 },
-    grid: { color: colours.line },
-    border: { color: colours.line },
-  });
-  const datasets = [
-    ...bands.flatMap((band) => toBand(band, colours)),
-    ...curves.map((curve) => toSet(curve, colours)),
-  ];
+/**
+ * A chart of curves, points and bands over a number; it says in words what it shows. It is drawn in the browser
+ * alone, once the page around it can be used.
+ */
+export function Plot(props: PlotProps) {
+  const inBrowser = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  if (!inBrowser) return null;
   return (
-    <Line
-      // Plugins are fixed when a chart is made: other shades, another chart.
-      key={JSON.stringify([shades, colours.ink])}
-      role="img"
-      aria-label={label}
-      data={{ datasets }}
-      plugins={[shading(shades, colours)]}
-      options={{
-        animation: false,
-        responsive: true,
-        maintainAspectRatio: false,
-        parsing: false,
-        ...(onPick !== undefined && {
-          onClick: ({ x }, _elements, { scales, chartArea }) => {
-            if (x === null || x < chartArea.left || x > chartArea.right) return;
-            onPick(scales.x?.getValueForPixel(x) ?? 0);
-          },
-        }),
-        scales: {
-          x: { ...axis(xTitle), ...xRange },
-          y: { ...axis(yTitle), ...yRange },
-        },
-        plugins: {
-          tooltip: { filter: ({ dataset }) => dataset.label !== '', displayColors: false },
-        },
-      }}
-    />
+    <Suspense fallback={null}>
+      <PlotCanvas {...props} />
+    </Suspense>
   );
 }

@@ -1,4 +1,3 @@
-import { Chart as ChartJs } from 'chart.js';
 import { useEffect, useState } from 'react';
 
 const NAMES = {
@@ -19,7 +18,6 @@ export type Colours = Record<keyof typeof NAMES, string>;
 export function useColours(): Colours | undefined {
   const [colours, setColours] = useState<Colours>();
   useEffect(() => {
-    ChartJs.defaults.font = { family: getComputedStyle(document.body).fontFamily, size: 14 };
     const read = () => {
       const style = getComputedStyle(document.documentElement);
       setColours(

@@ -3,7 +3,7 @@ import { headingFigure } from '../../../core/text/quantities';
 import type { RunLogStudy } from '../../../core/gyro/runLog';
 import type { AnchorRecord } from '../../../formats/benchRecords';
 import type { Log } from '../../../formats/toLog';
-import type { Curve } from '../../../ui/chart/Plot';
+import type { Curve } from '../../../ui/chart/plotProps';
 
 const MOST_POINTS = 1500;
 

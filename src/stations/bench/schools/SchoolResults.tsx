@@ -4,7 +4,8 @@ import { number, percent, headingFigure, headingText } from '../../../core/text/
 import { SCHOOL_NAMES, wayToShow } from '../../../core/turns/schoolText';
 import type { SchoolOutcome } from '../../../core/turns/simulateSchool';
 import { Button } from '../../../ui/Button';
-import { Plot, type Curve } from '../../../ui/chart/Plot';
+import { Plot } from '../../../ui/chart/Plot';
+import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
 import styles from '../Bench.module.css';
 

@@ -11,9 +11,10 @@ import { NumberField } from '../../../ui/NumberField';
 import { Slider } from '../../../ui/Slider';
 import { DEG, DEG_PER_S, HEADING } from '../../../ui/units';
 import { sentenceOf } from '../../api';
+import type { WorkerJob } from '../../inWorker';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
-import { compareSchools, type SchoolsJob } from './compareSchools';
+import { compareSchools } from './compareSchools';
 import { SchoolResults } from './SchoolResults';
 
 interface Props extends BenchProps {
@@ -78,7 +79,7 @@ function waysOf(knobs: Knobs): TurnSchool[] {
 function useComparison(props: Pick<Props, 'fitted'>, knobs: Knobs) {
   const [compared, setCompared] = useState<SchoolsReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const job = useRef<SchoolsJob | null>(null);
+  const job = useRef<WorkerJob<SchoolsReply> | null>(null);
   const { fitted } = props;
   useEffect(() => {
     const timer = setTimeout(() => {

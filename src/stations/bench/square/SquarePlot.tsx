@@ -1,7 +1,8 @@
 import { errorFigure, errorScale } from '../../../core/text/lengths';
 import type { EncoderSquare } from '../../../core/square/squareFit';
 import { squareReturn, type LapReturn } from '../../../core/square/squarePath';
-import { Plot, type Curve } from '../../../ui/chart/Plot';
+import { Plot } from '../../../ui/chart/Plot';
+import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
 
 interface Props {

@@ -4,7 +4,8 @@ import { VERDICT_NAMES, driftPlusMinus } from '../../../core/gyro/stillSentence'
 import { counted, headingFigure } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
-import { Plot, type Curve } from '../../../ui/chart/Plot';
+import { Plot } from '../../../ui/chart/Plot';
+import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
 import styles from '../Bench.module.css';
 

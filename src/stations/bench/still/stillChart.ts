@@ -1,6 +1,6 @@
 import { headingFigure, turnSign } from '../../../core/text/quantities';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import type { Band, Curve } from '../../../ui/chart/Plot';
+import type { Band, Curve } from '../../../ui/chart/plotProps';
 import type { StillAnalysis } from '../../../workers/bench.worker';
 
 /** A still log as curves: what was read, the fitted drift, and its band. */

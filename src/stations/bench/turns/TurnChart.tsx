@@ -2,7 +2,8 @@ import { predictionHalfWidth } from '../../../core/turns/errorModel';
 import type { TurnGroup } from '../../../core/turns/grouping';
 import { groupName, type TurnStudy } from '../../../core/turns/turnStudy';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import { Plot, type Band, type Curve } from '../../../ui/chart/Plot';
+import { Plot } from '../../../ui/chart/Plot';
+import type { Band, Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
 
 const SHAPES = { left: 'rectRot', right: 'triangle' } as const;
