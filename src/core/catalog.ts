@@ -2,8 +2,10 @@ import { z } from 'zod';
 import { poseSchema, tableSchema } from './course/table';
 import { routeSchema } from './course/route';
 import { benchProcedures } from './benchProcedures';
+import { compareProcedures } from './compareProcedures';
 import { convert } from './drive/conversions';
 import { limits } from './limits';
+import { measuredRun } from './measuredRun';
 import { procedure, type Procedure } from './procedure';
 import { robotSchema } from './robot';
 import { consistency } from './runs/consistency';
@@ -27,15 +29,6 @@ const convertInput = z
         .length === 1,
     one,
   );
-
-const measuredRun = z
-  .object({
-    xM: limits.coordinateM.nullish(),
-    yM: limits.coordinateM.nullish(),
-    headingRad: limits.endHeadingRad.nullish(),
-    success: z.boolean().nullish(),
-  })
-  .refine((run) => typeof run.xM === typeof run.yM, 'expected xM and yM together, or neither');
 
 const consistencyInput = z.object({
   target: poseSchema,
@@ -80,5 +73,6 @@ export const catalog: readonly Procedure[] = [
     simulateInput,
     simulate,
   ),
+  ...compareProcedures,
   ...benchProcedures,
 ];

@@ -1,8 +1,8 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
-import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
 import type { Point } from '../geometry/pose';
 import { mahalanobisSquared, type Symmetric2 } from '../stats/covariance';
 import { fQuantile } from '../stats/fQuantile';
+import { noncentralFCdf } from '../stats/noncentralF';
 
 export interface BiasTest {
   /** Probability of a bias at least this large by chance alone. */
@@ -26,19 +26,6 @@ export function testBias(bias: Point, covariance: Symmetric2, n: number): BiasTe
   if (!Number.isFinite(distance2)) return null;
   const pValue = 1 - fCdf(((n * (n - 2)) / (2 * (n - 1))) * distance2, 2, n - 2);
   return { pValue, real: pValue < 0.05, distance2 };
-}
-
-/** Distribution function of the noncentral F: a Poisson mixture of beta functions. */
-function noncentralFCdf(f: number, d1: number, d2: number, noncentrality: number): number {
-  const x = (d1 * f) / (d1 * f + d2);
-  const half = noncentrality / 2;
-  let sum = 0;
-  let weight = Math.exp(-half);
-  for (let j = 0; j < half + 12 * Math.sqrt(half + 1) + 20; j += 1) {
-    sum += weight * betaCdf(x, d1 / 2 + j, d2 / 2);
-    weight *= half / (j + 1);
-  }
-  return sum;
 }
 
 /** More runs than a team would make for one question. */

@@ -1,0 +1,85 @@
+import { counted, errorLength, number, percent } from '../text/quantities';
+import type { Answer, Comparison, Question } from './compareSeries';
+
+export const TOO_FEW =
+  'Three measured ends in each are needed to compare: measure the ends of more runs.';
+
+const OPENING: Record<Answer, string> = {
+  helped: 'It helped',
+  hurt: 'It hurt',
+  'no-difference-shown': 'No difference is shown',
+};
+
+const SUBJECT: Record<Question, string> = { bias: 'aim', spread: 'spread', success: 'success' };
+
+const size = ({ xM, yM }: { xM: number; yM: number }): number => Math.hypot(xM, yM);
+
+/** A factor with two digits that mean something. */
+const factor = (ratio: number): string => `× ${number(ratio, 2)}`;
+
+function spreadWords({ spread }: Comparison): string | null {
+  if (spread === null) return null;
+  const { meanDistanceAM, meanDistanceBM, low95, high95 } = spread;
+  return `spread ${errorLength(meanDistanceAM)} → ${errorLength(meanDistanceBM)} (${factor(low95)} to ${factor(high95)})`;
+}
+
+/** A difference of rates as "24 to 60 of 100 runs more". */
+const ofHundred = (share: number): string => number(100 * share, 0);
+
+function successWords({ a, b, success }: Comparison): string | null {
+  if (success === null || a.success === null || b.success === null) return null;
+  return `success ${percent(a.success.rate)} → ${percent(b.success.rate)} (${ofHundred(success.low95)} to ${ofHundred(success.high95)} of 100 runs more)`;
+}
+
+const biasWords = ({ a, b, bias }: Comparison): string =>
+  `the middle of the ends ${errorLength(size(a.biasM))} → ${errorLength(size(b.biasM))} from the target (moved by ${errorLength(size(bias.shiftM))} ± ${errorLength(bias.shiftRadiusM)})`;
+
+const WORDS: Record<Question, (comparison: Comparison) => string | null> = {
+  spread: spreadWords,
+  success: successWords,
+  bias: biasWords,
+};
+
+const QUESTIONS: readonly Question[] = ['spread', 'success', 'bias'];
+
+/** What each question shows, in words, those that show something first. */
+function shownWords(comparison: Comparison): { shown: string[]; open: Question[] } {
+  const isShown = (question: Question) => comparison.answers[question] !== 'no-difference-shown';
+  return {
+    shown: QUESTIONS.filter(isShown).flatMap((question) => WORDS[question](comparison) ?? []),
+    open: QUESTIONS.filter(
+      (question) => !isShown(question) && WORDS[question](comparison) !== null,
+    ),
+  };
+}
+
+/** How large a difference could still hide behind what is not shown. */
+export function couldHide(comparison: Comparison): string[] {
+  const { open } = shownWords(comparison);
+  return open.flatMap((question) => {
+    const words = WORDS[question](comparison);
+    return words === null ? [] : [`${SUBJECT[question]}: ${words}`];
+  });
+}
+
+/** "12 more runs in each would settle the success." */
+export function moreRunsSentence({ moreRuns }: Comparison): string | null {
+  if (moreRuns === undefined) return null;
+  return `If it is as it looks, ${counted(moreRuns.perSeries, 'more run')} in each would settle the ${SUBJECT[moreRuns.question]}.`;
+}
+
+/** Whether it helped, in one or two plain sentences. */
+export function compareSentence(comparison: Comparison | null): string {
+  if (comparison === null) return TOO_FEW;
+  const { shown, open } = shownWords(comparison);
+  const first =
+    shown.length === 0
+      ? `${OPENING['no-difference-shown']}: what these runs tell apart by chance alone is larger.`
+      : `${OPENING[comparison.verdict]}: ${shown.join('; ')}.`;
+  const unchanged =
+    shown.length === 0 || open.length === 0
+      ? ''
+      : ` Of the ${open.map((question) => SUBJECT[question]).join(' and the ')} no difference is shown.`;
+  const more = moreRunsSentence(comparison);
+  return `${first}${unchanged}${more === null ? '' : ` ${more}`}`;
+}
