@@ -208,6 +208,9 @@ export const calibrationChangeRecord = z.object({
   who: shortText.nullable(),
 });
 
+export const savedCalibration = calibrationRecord.extend({ madeAt: time });
+export const savedCalibrationChange = calibrationChangeRecord.extend({ changedAt: time });
+
 /** Applying: the calibration and its line in the journal, both or neither. */
 export const applyRequest = z.object({
   calibration: calibrationRecord,
@@ -243,7 +246,7 @@ export type RunLogRecord = Extract<BenchTrialsRecord, { procedure: 'run-log' }>;
 export type AnchorRecord = RunLogRecord['trials'][number];
 export type SavedTrials = BenchTrialsRecord & { startedAt: string };
 export type CalibrationRecord = z.output<typeof calibrationRecord>;
-export type SavedCalibration = CalibrationRecord & { madeAt: string };
+export type SavedCalibration = z.output<typeof savedCalibration>;
 export type CalibrationChangeRecord = z.output<typeof calibrationChangeRecord>;
-export type SavedCalibrationChange = CalibrationChangeRecord & { changedAt: string };
+export type SavedCalibrationChange = z.output<typeof savedCalibrationChange>;
 export type ApplyRequest = z.output<typeof applyRequest>;

@@ -49,6 +49,11 @@ export const routeRecord = z.object({ id, version, courseId: id, robotId: id, na
 /** A route as it was saved once; never changed. The number is given by the server. */
 export const routeVersionRecord = z.object({ id, routeId: id, note, route: routeSchema });
 
+export const savedRouteVersion = routeVersionRecord.extend({
+  number: z.number().int(),
+  savedAt: time,
+});
+
 export const seriesRecord = z.object({
   id,
   version,
@@ -59,6 +64,8 @@ export const seriesRecord = z.object({
   tableLabel: shortText.nullable(),
   archivedAt,
 });
+
+export const savedSeries = seriesRecord.extend({ startedAt: time });
 
 /** A table has so many missions at most. */
 const MAX_MISSIONS = 15;
@@ -92,6 +99,9 @@ export const runRecord = z
     path: ['endXM'],
   });
 
+/** What the server adds to a run: its place in the series. */
+export const savedRun = runRecord.and(z.object({ number: z.number().int() }));
+
 export const MAX_IMPORT_RUNS = 2000;
 
 export const runImport = z.object({ runs: z.array(runRecord).min(1).max(MAX_IMPORT_RUNS) });
@@ -110,9 +120,9 @@ export type StockUnitRecord = z.output<typeof stockUnitRecord>;
 export type CourseRecord = z.output<typeof courseRecord>;
 export type RouteRecord = z.output<typeof routeRecord>;
 export type RouteVersionRecord = z.output<typeof routeVersionRecord>;
-export type SavedRouteVersion = RouteVersionRecord & { number: number; savedAt: string };
+export type SavedRouteVersion = z.output<typeof savedRouteVersion>;
 export type SeriesRecord = z.output<typeof seriesRecord>;
-export type SavedSeries = SeriesRecord & { startedAt: string };
+export type SavedSeries = z.output<typeof savedSeries>;
 export type RunRecord = z.output<typeof runRecord>;
-export type SavedRun = RunRecord & { number: number };
+export type SavedRun = z.output<typeof savedRun>;
 export type TeamSetUp = z.output<typeof teamSetUp>;

@@ -77,7 +77,7 @@ test('turn trials find the hidden lag; the commands are applied, confirmed and t
   const truth = (await act(page, { do: 'reveal' })).truth;
   if (truth === null) throw new Error('nothing revealed');
   const hidden = effectiveStop(truth);
-  const sentence = (await page.getByTestId('turn-verdict').textContent()) ?? '';
+  const sentence = (await page.getByTestId('verdict').textContent()) ?? '';
   const lagMs = Number(/Turns stop (\d+) ms late/.exec(sentence)?.[1]);
   // What is hidden shows: lag and braking together make the same lateness at the rates tried.
   const lateness = (lagS: number, braking: number | null, rate: number) =>
@@ -155,7 +155,7 @@ test('recorded logs give their truths through the interface', async ({ corvat: p
   await page.getByText('From a file').click();
   await page.getByLabel('Turn trials (CSV)').setInputFiles(data('turn-trials.csv'));
   await page.getByRole('button', { name: 'Take 24 trials' }).click();
-  await expect(page.getByTestId('turn-verdict')).toContainText(
+  await expect(page.getByTestId('verdict')).toContainText(
     /Turns stop 43 ms late, and are braked with 5690°\/s²/,
   );
   const commands = page.getByRole('table', { name: 'Commands' });

@@ -116,7 +116,7 @@ test('turns are taken from the log of a robot on USB, by its own heading', async
   await expect(found).toHaveCount(3);
   await expect(found.nth(2)).toContainText(/90° right.*90°\/s.*94°/);
   await page.getByRole('button', { name: 'Take 3 turns' }).click();
-  await expect(page.getByTestId('turn-verdict')).toContainText('every turn goes 4° too far');
+  await expect(page.getByTestId('verdict')).toContainText('every turn goes 4° too far');
   await expect(page.getByRole('table', { name: 'Trials' })).toContainText('own heading');
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
 });

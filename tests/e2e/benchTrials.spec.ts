@@ -37,7 +37,7 @@ test('laps of the stand-in find its hidden wheels and track; the sizes are appli
     await lap('clockwise');
     await lap('counter-clockwise');
   }
-  await expect(page.getByTestId('square-verdict')).toContainText(
+  await expect(page.getByTestId('verdict')).toContainText(
     /The track is .* (larger|smaller)/,
   );
   const { truth } = await act(page, { do: 'reveal' });
@@ -80,7 +80,7 @@ test('a square by the gyro tells turn bias and drift, and nothing about the trac
   await add('clockwise', '14', '-9', '-1.2');
   await add('counter-clockwise', '-10', '20', '3');
   await add('counter-clockwise', '-11', '22', '2.8');
-  await expect(page.getByTestId('square-verdict')).toContainText('0.5° too far');
+  await expect(page.getByTestId('verdict')).toContainText('0.5° too far');
   const figures = page.locator('dl').filter({ hasText: 'Each quarter turn too far by' });
   await expect(figures).toContainText(/too far by0\.50 °/);
   await expect(figures).toContainText(/Drift a lap \(left \+\)−0\.90 °/);
@@ -120,13 +120,13 @@ test('a trial by ruler, by what is over and by eye; one is set aside and taken b
   }
   await expect(rows(page, 'Trials')).toHaveCount(5);
   // One trial that is far off would hide what the others say: it is asked about, and does not count.
-  await expect(page.getByTestId('turn-verdict')).toContainText('3.1° too far');
+  await expect(page.getByTestId('verdict')).toContainText('3.1° too far');
   const odd = page.getByText(/Trial 5: It went 47° further than the others told the same/);
   await expect(odd).toBeVisible();
   await page.getByRole('button', { name: 'Set it aside…' }).click();
   await page.getByLabel('Why?').fill('Somebody touched the robot');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('turn-verdict')).toContainText('3.1° too far');
+  await expect(page.getByTestId('verdict')).toContainText('3.1° too far');
   await expect(rows(page, 'Trials').first()).toContainText('Somebody touched the robot');
   await expect(odd).toBeHidden();
   await page.getByRole('button', { name: 'Take trial 5 back' }).click();
@@ -151,11 +151,11 @@ test('a known drift is taken out, the advice is followed, and another screen los
     await on.keyboard.press('Enter');
   };
   for (const angle of ['92', '92.4', '91.8', '92.2']) await add(page, angle);
-  await expect(page.getByTestId('turn-verdict')).toContainText('2.1° too far');
+  await expect(page.getByTestId('verdict')).toContainText('2.1° too far');
   await page.getByText(/^Conditions/).click();
   // It read 1 °/s for the second that the turn took: the program stopped a degree short of what it read.
   await page.getByLabel('Known drift').fill('1');
-  await expect(page.getByTestId('turn-verdict')).toContainText('3.1° too far');
+  await expect(page.getByTestId('verdict')).toContainText('3.1° too far');
   await page.getByLabel('Known drift').fill('0');
   await page.getByLabel('Surface').fill('felt');
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');

@@ -6,22 +6,18 @@ import {
   type BenchLogRecord,
 } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
-import type { Row } from '../models';
 import { packColumn, unpackColumn } from '../packedColumn';
 import { conflict, notFound, Problem } from '../problem';
+import { columnsOf, fromRow } from './fromRow';
 import { keepForGood, type KeptForGood } from './immutable';
 
-const toRecord = (row: Row): BenchLogRecord =>
-  benchLogRecord.parse({
-    ...row.get({ plain: true }),
-    takenAt: (row.get('takenAt') as Date).toISOString(),
-  });
+const toRecord = fromRow(benchLogRecord);
 
 const logKept = (db: Database): KeptForGood<BenchLogRecord> => ({
   what: 'log',
   model: db.models.benchLog,
   read: toRecord,
-  columns: ({ id: _id, takenAt, ...columns }) => ({ ...columns, takenAt: new Date(takenAt) }),
+  columns: (record) => ({ ...columnsOf(record), takenAt: new Date(record.takenAt) }),
 });
 
 /** Announce a log; its samples follow in pieces. */

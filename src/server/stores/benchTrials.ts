@@ -1,30 +1,42 @@
 import { col, fn } from 'sequelize';
+import { z } from 'zod';
 import {
   benchTrialsRecord,
   type BenchTrialsRecord,
   type TrialListEntry,
 } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
-import type { Row } from '../models';
-import { archivedAtOf, archivedColumn } from './archived';
+import { archivedColumn } from './archived';
+import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): BenchTrialsRecord =>
-  benchTrialsRecord.parse({ ...row.get({ plain: true }), archivedAt: archivedAtOf(row) });
+const toRecord = fromRow(benchTrialsRecord);
 
 const trialsKept = (db: Database): Kept<BenchTrialsRecord> => ({
   what: 'list of trials',
   model: db.models.benchTrials,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ id: _id, version: _version, archivedAt, ...columns }) => ({
-    ...columns,
-    archivedAt: archivedColumn(archivedAt),
-  }),
+  columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
   atCreation: () => Promise.resolve({ startedAt: new Date() }),
 });
 
 export const saveTrials = (db: Database, record: BenchTrialsRecord): Promise<BenchTrialsRecord> =>
   inTransaction(db, (transaction) => saveVersioned(trialsKept(db), record, transaction));
+
+/** A list of trials, as lists of lists show it. */
+const listEntry = z
+  .object({
+    id: z.string(),
+    startedAt: z.string(),
+    archivedAt: z.string().nullable(),
+    conditions: z.looseObject({ surface: z.string(), name: z.string().optional() }),
+    count: z.number(),
+  })
+  .transform(({ conditions: { surface, name = null }, ...entry }): TrialListEntry => ({
+    ...entry,
+    name,
+    surface,
+  }));
 
 type Procedure = BenchTrialsRecord['procedure'];
 
@@ -46,17 +58,7 @@ export const listTrials = async (
       where: { robotId, procedure },
       order: [['entry', 'DESC']],
     })
-  ).map((row) => {
-    const { surface, name } = row.get('conditions') as { surface: string; name?: string };
-    return {
-      id: row.get('id') as string,
-      startedAt: (row.get('startedAt') as Date).toISOString(),
-      archivedAt: archivedAtOf(row),
-      count: row.get('count') as number,
-      name: name ?? null,
-      surface,
-    };
-  });
+  ).map(fromRow(listEntry));
 
 /** One list of trials in full; null where there is none. */
 export async function findTrials(

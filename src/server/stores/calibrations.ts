@@ -5,6 +5,8 @@ import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import {
   calibrationChangeRecord,
   calibrationRecord,
+  savedCalibration,
+  savedCalibrationChange,
   type ApplyRequest,
   type CalibrationChangeRecord,
   type CalibrationRecord,
@@ -13,42 +15,27 @@ import {
 } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
-import type { Row } from '../models';
 import { Problem } from '../problem';
+import { columnsOf, fromRow } from './fromRow';
 import { keepForGood, type KeptForGood } from './immutable';
 
-const toCalibration = (row: Row): CalibrationRecord =>
-  calibrationRecord.parse(row.get({ plain: true }));
-
-const toSaved = (row: Row): SavedCalibration => ({
-  ...toCalibration(row),
-  madeAt: (row.get('madeAt') as Date).toISOString(),
-});
-
-const toChange = (row: Row): CalibrationChangeRecord =>
-  calibrationChangeRecord.parse(row.get({ plain: true }));
-
-const toSavedChange = (row: Row): SavedCalibrationChange => ({
-  ...toChange(row),
-  changedAt: (row.get('changedAt') as Date).toISOString(),
-});
+const toCalibration = fromRow(calibrationRecord);
+const toSaved = fromRow(savedCalibration);
+const toChange = fromRow(calibrationChangeRecord);
+const toSavedChange = fromRow(savedCalibrationChange);
 
 const calibrationKept = (db: Database): KeptForGood<CalibrationRecord> => ({
   what: 'calibration',
   model: db.models.calibration,
   read: toCalibration,
-  columns: ({ id: _id, ...columns }) => ({
-    ...columns,
-    kind: columns.value.kind,
-    madeAt: new Date(),
-  }),
+  columns: (record) => ({ ...columnsOf(record), kind: record.value.kind, madeAt: new Date() }),
 });
 
 const changeKept = (db: Database): KeptForGood<CalibrationChangeRecord> => ({
   what: 'change',
   model: db.models.calibrationChange,
   read: toChange,
-  columns: ({ id: _id, ...columns }) => ({ ...columns, changedAt: new Date() }),
+  columns: (record) => ({ ...columnsOf(record), changedAt: new Date() }),
 });
 
 async function noteChange(

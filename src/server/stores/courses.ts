@@ -1,26 +1,37 @@
 import type { Transaction } from 'sequelize';
-import type { Mission, Table } from '../../core/course/table';
-import type { CourseRecord } from '../../formats/records';
+import { z } from 'zod';
+import type { Mission } from '../../core/course/table';
+import { courseRecord, type CourseRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
-import { archivedAtOf, archivedColumn } from './archived';
+import { archivedColumn } from './archived';
+import { fromRow, plainRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toMission = (row: Row): Mission => ({
-  id: row.get('id') as string,
-  name: row.get('name') as string,
-  pose: {
-    xM: row.get('xM') as number,
-    yM: row.get('yM') as number,
-    headingRad: row.get('headingRad') as number,
-  },
-  window: {
-    alongM: row.get('windowAlongM') as number,
-    acrossM: row.get('windowAcrossM') as number,
-    headingRad: row.get('windowHeadingRad') as number,
-  },
-  points: row.get('points') as number,
-});
+/** A mission's row, its pose and its window laid out in columns. */
+const missionRow = z
+  .object({
+    id: z.string(),
+    name: z.string(),
+    points: z.number(),
+    xM: z.number(),
+    yM: z.number(),
+    headingRad: z.number(),
+    windowAlongM: z.number(),
+    windowAcrossM: z.number(),
+    windowHeadingRad: z.number(),
+  })
+  .transform(({ id, name, points, xM, yM, headingRad, ...window }): Mission => ({
+    id,
+    name,
+    pose: { xM, yM, headingRad },
+    window: {
+      alongM: window.windowAlongM,
+      acrossM: window.windowAcrossM,
+      headingRad: window.windowHeadingRad,
+    },
+    points,
+  }));
 
 const toMissionRow = (courseId: string, mission: Mission, position: number) => ({
   courseId,
@@ -35,26 +46,16 @@ const toMissionRow = (courseId: string, mission: Mission, position: number) => (
 });
 
 async function toRecord(db: Database, row: Row, transaction?: Transaction): Promise<CourseRecord> {
-  const id = row.get('id') as string;
   const missions = await db.models.mission.findAll({
-    where: { courseId: id },
+    where: { courseId: row.get('id') },
     order: ['position'],
     ...(transaction && { transaction }),
   });
-  return {
-    id,
-    version: row.get('version') as number,
-    teamId: row.get('teamId') as string,
-    name: row.get('name') as string,
-    table: {
-      widthM: row.get('widthM') as number,
-      heightM: row.get('heightM') as number,
-      walls: row.get('walls') as Table['walls'],
-      lines: row.get('lines') as Table['lines'],
-      missions: missions.map(toMission),
-    },
-    archivedAt: archivedAtOf(row),
-  };
+  const { widthM, heightM, walls, lines, ...record } = plainRow(row);
+  return courseRecord.parse({
+    ...record,
+    table: { widthM, heightM, walls, lines, missions: missions.map(fromRow(missionRow)) },
+  });
 }
 
 export const courseKept = (db: Database): Kept<CourseRecord> => ({

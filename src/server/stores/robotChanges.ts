@@ -1,19 +1,15 @@
 import { robotChangeRecord, type RobotChangeRecord } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
-import type { Row } from '../models';
+import { columnsOf, fromRow } from './fromRow';
 import { keepForGood, type KeptForGood } from './immutable';
 
-const toRecord = (row: Row): RobotChangeRecord =>
-  robotChangeRecord.parse({
-    ...row.get({ plain: true }),
-    changedAt: (row.get('changedAt') as Date).toISOString(),
-  });
+const toRecord = fromRow(robotChangeRecord);
 
 const kept = (db: Database): KeptForGood<RobotChangeRecord> => ({
   what: 'change',
   model: db.models.robotChange,
   read: toRecord,
-  columns: ({ id: _id, changedAt, ...columns }) => ({ ...columns, changedAt: new Date(changedAt) }),
+  columns: (record) => ({ ...columnsOf(record), changedAt: new Date(record.changedAt) }),
 });
 
 /** Note that a part of a robot was changed. */

@@ -1,33 +1,20 @@
 import type { Transaction } from 'sequelize';
 import { ulid } from 'ulid';
 import { changedParts } from '../../core/calibration/robotChanges';
-import { robotSchema } from '../../core/robot';
-import type { RobotRecord } from '../../formats/records';
+import { robotRecord, type RobotRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
-import { archivedAtOf, archivedColumn } from './archived';
+import { archivedColumn } from './archived';
+import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): RobotRecord => ({
-  id: row.get('id') as string,
-  version: row.get('version') as number,
-  teamId: row.get('teamId') as string,
-  name: row.get('name') as string,
-  // What later versions ask for besides is filled in.
-  robot: robotSchema.parse(row.get('robot')),
-  archivedAt: archivedAtOf(row),
-});
+const toRecord = fromRow(robotRecord);
 
 export const robotKept = (db: Database): Kept<RobotRecord> => ({
   what: 'robot',
   model: db.models.robot,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ teamId, name, robot, archivedAt }) => ({
-    teamId,
-    name,
-    robot,
-    archivedAt: archivedColumn(archivedAt),
-  }),
+  columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
 });
 
 /** Now; or just after the last calibration, where the clock was set back since. */
@@ -44,7 +31,7 @@ export const saveRobot = (db: Database, record: RobotRecord): Promise<RobotRecor
   inTransaction(db, async (transaction) => {
     const before = await db.models.robot.findByPk(record.id, { transaction, lock: true });
     const saved = await saveVersioned(robotKept(db), record, transaction);
-    if (before === null || (before.get('version') as number) === saved.version) return saved;
+    if (before === null || toRecord(before).version === saved.version) return saved;
     const parts = changedParts(toRecord(before).robot, saved.robot);
     if (parts.length === 0) return saved;
     const changedAt = await afterCalibrations(db, record.id, transaction);

@@ -1,41 +1,26 @@
-import { routeSchema } from '../../core/course/route';
-import type { RouteRecord, RouteVersionRecord, SavedRouteVersion } from '../../formats/records';
+import {
+  routeRecord,
+  savedRouteVersion,
+  type RouteRecord,
+  type RouteVersionRecord,
+  type SavedRouteVersion,
+} from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { conflict, notFound } from '../problem';
 import { sameRecord } from './sameRecord';
-import { archivedAtOf, archivedColumn } from './archived';
+import { archivedColumn } from './archived';
+import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): RouteRecord => ({
-  id: row.get('id') as string,
-  version: row.get('version') as number,
-  courseId: row.get('courseId') as string,
-  robotId: row.get('robotId') as string,
-  name: row.get('name') as string,
-  archivedAt: archivedAtOf(row),
-});
-
-const toVersion = (row: Row): SavedRouteVersion => ({
-  id: row.get('id') as string,
-  routeId: row.get('routeId') as string,
-  number: row.get('number') as number,
-  note: row.get('note') as string,
-  // What later versions of Corvat ask for besides is filled in.
-  route: routeSchema.parse(row.get('route')),
-  savedAt: (row.get('savedAt') as Date).toISOString(),
-});
+const toRecord = fromRow(routeRecord);
+const toVersion = fromRow(savedRouteVersion);
 
 export const routeKept = (db: Database): Kept<RouteRecord> => ({
   what: 'route',
   model: db.models.route,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ courseId, robotId, name, archivedAt }) => ({
-    courseId,
-    robotId,
-    name,
-    archivedAt: archivedColumn(archivedAt),
-  }),
+  columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
 });
 
 export const saveRoute = (db: Database, record: RouteRecord): Promise<RouteRecord> =>

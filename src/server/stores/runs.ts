@@ -1,43 +1,21 @@
 import { col, fn, Op, type Transaction } from 'sequelize';
-import type { RunRecord, SavedRun } from '../../formats/records';
+import { runRecord, savedRun, type RunRecord, type SavedRun } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { routeSchema } from '../../core/course/route';
 import { missionOfStep } from '../../core/steps/registry';
 import { notFound, Problem } from '../problem';
+import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): RunRecord => ({
-  id: row.get('id') as string,
-  version: row.get('version') as number,
-  seriesId: row.get('seriesId') as string,
-  happenedAt: (row.get('happenedAt') as Date).toISOString(),
-  placedBy: row.get('placedBy') as string | null,
-  battery: row.get('battery') as string | null,
-  batteryV: row.get('batteryV') as number | null,
-  endXM: row.get('endXM') as number | null,
-  endYM: row.get('endYM') as number | null,
-  endHeadingRad: row.get('endHeadingRad') as number | null,
-  worked: row.get('worked') as boolean | null,
-  missions: row.get('missions') as Record<string, boolean>,
-  cause: row.get('cause') as string | null,
-  note: row.get('note') as string | null,
-  setAsideReason: row.get('setAsideReason') as string | null,
-});
-
-const toSaved = (row: Row): SavedRun => ({
-  ...toRecord(row),
-  number: row.get('number') as number,
-});
-
-const withoutKeys = ({ id: _id, version: _version, ...columns }: RunRecord) => columns;
+const toSaved = fromRow(savedRun);
 
 const runKept = (db: Database): Kept<RunRecord> => ({
   what: 'run',
   model: db.models.run,
-  read: (row) => Promise.resolve(toRecord(row)),
+  read: (row) => Promise.resolve(fromRow(runRecord)(row)),
   columns: (record) => ({
-    ...withoutKeys(record),
+    ...columnsOf(record),
     // The database keeps milliseconds; a repeated save must compare equal.
     happenedAt: new Date(record.happenedAt),
   }),

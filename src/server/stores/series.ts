@@ -1,37 +1,21 @@
-import type { SavedSeries, SeriesRecord } from '../../formats/records';
+import {
+  savedSeries,
+  seriesRecord,
+  type SavedSeries,
+  type SeriesRecord,
+} from '../../formats/records';
 import { type Database, inTransaction } from '../database';
-import type { Row } from '../models';
-import { archivedAtOf, archivedColumn } from './archived';
+import { archivedColumn } from './archived';
+import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): SeriesRecord => ({
-  id: row.get('id') as string,
-  version: row.get('version') as number,
-  routeVersionId: row.get('routeVersionId') as string,
-  trying: row.get('trying') as string,
-  plannedRuns: row.get('plannedRuns') as number,
-  battery: row.get('battery') as string | null,
-  tableLabel: row.get('tableLabel') as string | null,
-  archivedAt: archivedAtOf(row),
-});
-
-const toSaved = (row: Row): SavedSeries => ({
-  ...toRecord(row),
-  startedAt: (row.get('startedAt') as Date).toISOString(),
-});
+const toSaved = fromRow(savedSeries);
 
 const seriesKept = (db: Database): Kept<SeriesRecord> => ({
   what: 'series',
   model: db.models.series,
-  read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ routeVersionId, trying, plannedRuns, battery, tableLabel, archivedAt }) => ({
-    routeVersionId,
-    trying,
-    plannedRuns,
-    battery,
-    tableLabel,
-    archivedAt: archivedColumn(archivedAt),
-  }),
+  read: (row) => Promise.resolve(fromRow(seriesRecord)(row)),
+  columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
   atCreation: () => Promise.resolve({ startedAt: new Date() }),
 });
 

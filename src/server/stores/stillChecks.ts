@@ -14,6 +14,7 @@ import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { notFound, Problem } from '../problem';
 import { findLog, logSamples } from './benchLogs';
+import { columnsOf, plainRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
 /** What was judged by an earlier version says nothing of the next run: the mean's interval stands for it. */
@@ -28,11 +29,7 @@ const resultSchema = z
   }));
 
 const toRecord = (row: Row): StillCheckRecord =>
-  stillCheckRecord.parse({
-    ...row.get({ plain: true }),
-    takenAt: (row.get('takenAt') as Date).toISOString(),
-    settings: row.get('settings') ?? STILL_SETTINGS,
-  });
+  stillCheckRecord.parse({ ...plainRow(row), settings: row.get('settings') ?? STILL_SETTINGS });
 
 const toSaved = (row: Row): SavedStillCheck => ({
   ...toRecord(row),
@@ -74,9 +71,9 @@ export async function saveStillCheck(
     what: 'still check',
     model: db.models.stillCheck,
     read: (row) => Promise.resolve(toRecord(row)),
-    columns: ({ id: _id, version: _version, takenAt, ...columns }) => ({
-      ...columns,
-      takenAt: new Date(takenAt),
+    columns: (kept) => ({
+      ...columnsOf(kept),
+      takenAt: new Date(kept.takenAt),
       result,
     }),
   };

@@ -1,21 +1,16 @@
 import { stockUnitRecord, type StockUnitRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
-import type { Row } from '../models';
-import { archivedAtOf, archivedColumn } from './archived';
+import { archivedColumn } from './archived';
+import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
-const toRecord = (row: Row): StockUnitRecord =>
-  stockUnitRecord.parse({ ...row.get({ plain: true }), archivedAt: archivedAtOf(row) });
+const toRecord = fromRow(stockUnitRecord);
 
 const stockKept = (db: Database): Kept<StockUnitRecord> => ({
   what: 'unit',
   model: db.models.stockUnit,
   read: (row) => Promise.resolve(toRecord(row)),
-  columns: ({ teamId, unit, archivedAt }) => ({
-    teamId,
-    unit,
-    archivedAt: archivedColumn(archivedAt),
-  }),
+  columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
 });
 
 /** Put a unit into the stock, change it there, or throw it away. */
