@@ -87,14 +87,8 @@ const SHOTS: Shot[] = [
   { name: 'log-sheet', path: `/runs/${warmUp}/sheet` },
   { name: 'findings', path: `/findings/${jig}` },
   {
-    name: 'findings-order',
-    path: `/findings/${jig}`,
-    prepare: async (page) => {
-      await page.getByRole('heading', { name: 'How often it works' }).evaluate((heading) => {
-        heading.scrollIntoView({ behavior: 'instant' });
-      });
-      await page.getByRole('img', { name: /^End error by run/ }).waitFor();
-    },
+    name: 'findings-compare',
+    path: `/findings/compare?a.series=${demoId('S', 1)}&b.series=${jig}`,
   },
   { name: 'findings-tablet', path: `/findings/${jig}`, width: 768, dark: true },
 ];

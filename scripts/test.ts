@@ -67,7 +67,7 @@ const STAGES: Check[][][] = [
   [
     [vitest('api'), browser('bench', ['bench'])],
     [
-      browser('screens', ['screens', 'keyboard']),
+      browser('screens', ['screens', 'keyboard', 'compare']),
       browser('work', ['course', 'logging', 'settings', 'story', 'workKept']),
     ],
   ],

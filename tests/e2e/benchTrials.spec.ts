@@ -37,9 +37,7 @@ test('laps of the stand-in find its hidden wheels and track; the sizes are appli
     await lap('clockwise');
     await lap('counter-clockwise');
   }
-  await expect(page.getByTestId('verdict')).toContainText(
-    /The track is .* (larger|smaller)/,
-  );
+  await expect(page.getByTestId('verdict')).toContainText(/The track is .* (larger|smaller)/);
   const { truth } = await act(page, { do: 'reveal' });
   if (truth === null) throw new Error('nothing revealed');
   const { wheelDifference, wheelScaleError, trackScaleError } = truth.robot.errors;

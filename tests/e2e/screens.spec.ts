@@ -25,6 +25,7 @@ const SCREENS = {
   'Log sheet': `/runs/${S}3/sheet`,
   Settings: '/settings',
   Findings: `/findings/${S}2`,
+  'Did it help': `/findings/compare?a.series=${S}1&b.series=${S}2&want=spread&by=3`,
   'Not there': '/nowhere',
 };
 

@@ -20,15 +20,21 @@ const factor = (ratio: number): string => `× ${number(ratio, 2)}`;
 function spreadWords({ spread }: Comparison): string | null {
   if (spread === null) return null;
   const { meanDistanceAM, meanDistanceBM, low95, high95 } = spread;
-  return `spread ${errorLength(meanDistanceAM)} → ${errorLength(meanDistanceBM)} (${factor(low95)} to ${factor(high95)})`;
+  return `spread ${errorLength(meanDistanceAM)} → ${errorLength(meanDistanceBM)} (${factor(low95)} to ${number(high95, 2)})`;
 }
 
-/** A difference of rates as "24 to 60 of 100 runs more". */
-const ofHundred = (share: number): string => number(100 * share, 0);
+const ofHundred = (share: number): string => number(100 * Math.abs(share), 0);
+
+/** An interval of a difference of rates: "24 to 60 of 100 runs more", "from 3 fewer to 40 more of 100 runs". */
+function rateInterval(low: number, high: number): string {
+  if (low >= 0) return `${ofHundred(low)} to ${ofHundred(high)} of 100 runs more`;
+  if (high <= 0) return `${ofHundred(high)} to ${ofHundred(low)} of 100 runs fewer`;
+  return `from ${ofHundred(low)} fewer to ${ofHundred(high)} more of 100 runs`;
+}
 
 function successWords({ a, b, success }: Comparison): string | null {
   if (success === null || a.success === null || b.success === null) return null;
-  return `success ${percent(a.success.rate)} → ${percent(b.success.rate)} (${ofHundred(success.low95)} to ${ofHundred(success.high95)} of 100 runs more)`;
+  return `success ${percent(a.success.rate)} → ${percent(b.success.rate)} (${rateInterval(success.low95, success.high95)})`;
 }
 
 const biasWords = ({ a, b, bias }: Comparison): string =>
@@ -58,7 +64,7 @@ export function couldHide(comparison: Comparison): string[] {
   const { open } = shownWords(comparison);
   return open.flatMap((question) => {
     const words = WORDS[question](comparison);
-    return words === null ? [] : [`${SUBJECT[question]}: ${words}`];
+    return words === null ? [] : [words];
   });
 }
 
@@ -68,18 +74,22 @@ export function moreRunsSentence({ moreRuns }: Comparison): string | null {
   return `If it is as it looks, ${counted(moreRuns.perSeries, 'more run')} in each would settle the ${SUBJECT[moreRuns.question]}.`;
 }
 
+/** More runs than that in each are no answer to a coach, but a figure beside it. */
+const NEAR_RUNS = 60;
+
 /** Whether it helped, in one or two plain sentences. */
 export function compareSentence(comparison: Comparison | null): string {
   if (comparison === null) return TOO_FEW;
   const { shown, open } = shownWords(comparison);
   const first =
     shown.length === 0
-      ? `${OPENING['no-difference-shown']}: what these runs tell apart by chance alone is larger.`
+      ? `${OPENING['no-difference-shown']}: what differs may be chance.`
       : `${OPENING[comparison.verdict]}: ${shown.join('; ')}.`;
   const unchanged =
     shown.length === 0 || open.length === 0
       ? ''
       : ` Of the ${open.map((question) => SUBJECT[question]).join(' and the ')} no difference is shown.`;
-  const more = moreRunsSentence(comparison);
+  const isNear = (comparison.moreRuns?.perSeries ?? Infinity) <= NEAR_RUNS;
+  const more = isNear ? moreRunsSentence(comparison) : null;
   return `${first}${unchanged}${more === null ? '' : ` ${more}`}`;
 }

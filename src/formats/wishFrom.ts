@@ -1,0 +1,39 @@
+import { parseDecimal } from '../core/text/decimal';
+import { errorScale } from '../core/text/lengths';
+import type { Wish } from '../core/compare/wish';
+
+/** What is typed of a wish: in the team's unit of run errors, or in runs of ten. */
+export interface TypedWish {
+  about: Wish['about'];
+  by: string;
+  wish: Wish | null;
+  /** Why it cannot be taken. */
+  problem: string | null;
+}
+
+const MOST = 1000;
+
+/** The wish of an address (want, by); none where nothing is typed. */
+export function wishFrom(params: URLSearchParams): TypedWish {
+  const want = params.get('want');
+  const about = want === 'aim' || want === 'success' ? want : 'spread';
+  const by = (params.get('by') ?? '').trim();
+  if (by === '') return { about, by, wish: null, problem: null };
+  const value = parseDecimal(by);
+  if (!(value > 0) || value > MOST) {
+    return {
+      about,
+      by,
+      wish: null,
+      problem: `“${by.slice(0, 20)}” is no such number: type one above 0, such as 10.`,
+    };
+  }
+  const lengthM = value / errorScale().perM;
+  const wish: Wish =
+    about === 'success'
+      ? { about, moreOfTen: value }
+      : about === 'aim'
+        ? { about, differenceM: lengthM }
+        : { about, lessM: lengthM };
+  return { about, by, wish, problem: null };
+}

@@ -1,0 +1,88 @@
+import { expect, open, test } from './corvat';
+import { readFileSync } from 'node:fs';
+
+const S = '01DEMS0000000000000000000';
+
+test('the season of the demo says what helped, what is another matter, and which comparison is not fair', async ({
+  corvat: page,
+}) => {
+  await open(page, `/findings/compare?a.series=${S}1&b.series=${S}2`);
+  const verdict = page.getByTestId('compare-verdict');
+  await expect(verdict).toContainText(/^It helped: spread \d+ mm → \d+ mm \(× 0\.\d+ to 0\.\d+\)/);
+  await expect(verdict).not.toContainText('Not a fair comparison');
+  await page.getByText('The numbers behind it').click();
+  await expect(page.getByTestId('compare-spread')).toContainText(/× 0\.\d+ .*p .*helped/);
+  await expect(page.getByTestId('compare-bias')).toContainText('not shown');
+  await open(page, `/findings/compare?a.series=${S}2&b.series=${S}3`);
+  await expect(verdict).toContainText(/^It hurt/);
+  await expect(verdict).toContainText(
+    /Not a fair comparison: they also differ in table \(table at the window against table by the door\)/,
+  );
+});
+
+test('by keyboard at a tablet’s width: from a series to a part of it compared, and the next runs planned', async ({
+  corvat: page,
+}) => {
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await open(page, `/findings/${S}2`);
+  await page.getByRole('link', { name: 'Did it help?' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Did it help?');
+  const before = page.getByRole('group', { name: 'Before' });
+  const after = page.getByRole('group', { name: 'After' });
+  // What was before it stands there already.
+  await expect(before.getByLabel('Series')).toHaveValue(`${S}1`);
+  await before.getByLabel('Series').selectOption(`${S}2`);
+  await page.getByRole('button', { name: 'Compare' }).press('Enter');
+  await before.getByText('Only a part of it').press('Enter');
+  await before.getByLabel('Placed by').selectOption('Moss');
+  await after.getByText('Only a part of it').press('Enter');
+  await after.getByLabel('Placed by').selectOption('Juniper');
+  await page.getByRole('button', { name: 'Compare' }).press('Enter');
+  await expect(page.getByTestId('compare-verdict')).toContainText('No difference is shown');
+  // Chosen to differ: that is no fault of the comparison.
+  await expect(page.getByTestId('compare-verdict')).not.toContainText('placed by (');
+  await expect(page.getByText('What could still hide')).toBeVisible();
+
+  await page.getByLabel('I want to see').selectOption('spread');
+  await page.getByLabel(/So much/).fill('5');
+  await page.keyboard.press('Enter');
+  const plan = page.getByTestId('plan-sentence');
+  await expect(plan).toContainText(/To see 5 mm less spread, make \d+ runs of each/);
+  const each = Number(/make (\d+) runs/.exec((await plan.textContent()) ?? '')?.[1]);
+  const order = page.getByRole('list', { name: /Order of the runs/ }).getByRole('listitem');
+  await expect(order).toHaveCount(2 * each);
+  await expect(order.filter({ hasText: 'A' })).toHaveCount(each);
+  // The choice of the parts is still there.
+  await expect(before.getByLabel('Placed by')).toHaveValue('Moss');
+  await page.getByLabel(/So much/).fill('much');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“much” is no such number');
+});
+
+test('a comparison goes out as Markdown with its picture, and as CSV; a part too small is told', async ({
+  corvat: page,
+}) => {
+  await open(page, `/findings/compare?a.series=${S}1&b.series=${S}2`);
+  const download = async (name: string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name }).click(),
+    ]);
+    return readFileSync(await file.path(), 'utf8');
+  };
+  const markdown = await download('Markdown with the picture');
+  expect(markdown).toContain('**It helped: spread');
+  const picture = /base64,([\w+/=]+)\)/.exec(markdown)?.[1] ?? '';
+  expect(Buffer.from(picture, 'base64').toString()).toMatch(/^<svg xmlns=.*<ellipse/s);
+  const csv = await download('CSV of all runs');
+  const [head, ...rows] = csv.trim().split('\n');
+  expect(head).toBe('side,series,run,along_mm,across_left_mm,worked,placed_by,battery');
+  expect(rows).toHaveLength(59);
+  await open(page, `/findings/compare?a.series=${S}1&a.from=1&a.to=2&b.series=${S}2`);
+  await expect(page.getByTestId('compare-verdict')).toContainText('Three measured ends in each');
+  const answer = await page.request.get(
+    `/findings/compare?a.series=01DEMS0000000000000000000X&b.series=${S}2`,
+  );
+  expect(answer.status()).toBe(404);
+});
