@@ -9,6 +9,7 @@ import { pipit, ROUTE_VERSIONS, winterGarden } from '../src/server/demo/scenario
 import { launchBrowser, withServedDemo } from './lib/browser';
 import { kernelSpeed } from './lib/kernelSpeed';
 import { halfHourLog } from './lib/longLog';
+import { seasonSpeed } from './lib/seasonSpeed';
 import { main, say } from './lib/sentence';
 
 const PAGES = [
@@ -226,8 +227,21 @@ async function measurePages(page: Page, url: string): Promise<void> {
   }
 }
 
+async function measureSeason(url: string, home: string): Promise<void> {
+  say('… filling a season of 100,000 runs');
+  const { runs, pages, firstFindingsMs, saveP95Ms, importMs } = await seasonSpeed(url, home);
+  const within = (what: string, ms: number, limitMs: number) =>
+    line(what, `${ms.toFixed(1)} ms`, `under ${limitMs} ms`, ms < limitMs);
+  within('findings of a series of 1,000, the first time', firstFindingsMs, 300);
+  for (const { path, p95Ms } of pages) {
+    within(`${path} with ${runs} runs: server time, 95th percentile`, p95Ms, 50);
+  }
+  within('saving a run, 95th percentile', saveP95Ms, 20);
+  within('importing 1,000 runs', importMs, 2000);
+}
+
 main(async () => {
-  await withServedDemo(async (url) => {
+  await withServedDemo(async (url, home) => {
     const browser = await launchBrowser();
     try {
       const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
@@ -239,6 +253,7 @@ main(async () => {
       const plain = await browser.newContext({ viewport: { width: 1280, height: 800 } });
       await measurePages(await plain.newPage(), url);
       await measureLog(await plain.newPage(), url);
+      await measureSeason(url, home);
     } finally {
       await browser.close();
     }

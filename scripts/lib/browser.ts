@@ -19,7 +19,9 @@ export const launchBrowser = (): Promise<Browser> =>
   chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGUMENTS });
 
 /** Serve the demo data from a folder of its own while `work` looks at it. */
-export async function withServedDemo(work: (url: string) => Promise<void>): Promise<void> {
+export async function withServedDemo(
+  work: (url: string, home: string) => Promise<void>,
+): Promise<void> {
   const home = mkdtempSync(join(tmpdir(), 'corvat-'));
   const child = spawn('node', ['--import', 'tsx', 'scripts/serve.ts', 'demo'], {
     cwd: root,
@@ -34,7 +36,7 @@ export async function withServedDemo(work: (url: string) => Promise<void>): Prom
       });
       child.once('exit', () => failed(new Error('Corvat did not start')));
     });
-    await work(url);
+    await work(url, home);
   } finally {
     child.kill('SIGTERM');
     await new Promise((ended) => child.once('exit', ended));

@@ -72,35 +72,35 @@ const MAX_MISSIONS = 15;
 
 const offsetM = z.number().min(-5).max(5).nullable();
 
-export const runRecord = z
-  .object({
-    id,
-    version,
-    seriesId: id,
-    happenedAt: time,
-    placedBy: shortText.nullable(),
-    battery: shortText.nullable(),
-    batteryV: z.number().min(0).max(60).nullable(),
-    endXM: offsetM.describe('end offset from the planned end, in table x'),
-    endYM: offsetM,
-    endHeadingRad: z.number().min(-3.1416).max(3.1416).nullable(),
-    worked: z.boolean().nullable().describe('whether the run as a whole did what it should'),
-    missions: z
-      .record(z.string().max(40), z.boolean())
-      .refine((missions) => Object.keys(missions).length <= MAX_MISSIONS, {
-        message: `expected at most ${MAX_MISSIONS} missions`,
-      }),
-    cause: shortText.nullable(),
-    note: note.nullable(),
-    setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-  })
-  .refine((run) => (run.endXM === null) === (run.endYM === null), {
-    message: 'expected both x and y of the end, or neither',
-    path: ['endXM'],
-  });
+const runFields = z.object({
+  id,
+  version,
+  seriesId: id,
+  happenedAt: time,
+  placedBy: shortText.nullable(),
+  battery: shortText.nullable(),
+  batteryV: z.number().min(0).max(60).nullable(),
+  endXM: offsetM.describe('end offset from the planned end, in table x'),
+  endYM: offsetM,
+  endHeadingRad: z.number().min(-3.1416).max(3.1416).nullable(),
+  worked: z.boolean().nullable().describe('whether the run as a whole did what it should'),
+  missions: z
+    .record(z.string().max(40), z.boolean())
+    .refine((missions) => Object.keys(missions).length <= MAX_MISSIONS, {
+      message: `expected at most ${MAX_MISSIONS} missions`,
+    }),
+  cause: shortText.nullable(),
+  note: note.nullable(),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+export const runRecord = runFields.refine((run) => (run.endXM === null) === (run.endYM === null), {
+  message: 'expected both x and y of the end, or neither',
+  path: ['endXM'],
+});
 
 /** What the server adds to a run: its place in the series. */
-export const savedRun = runRecord.and(z.object({ number: z.number().int() }));
+export const savedRun = runFields.extend({ number: z.number().int() });
 
 export const MAX_IMPORT_RUNS = 2000;
 

@@ -258,6 +258,7 @@ async function countOn(db: Database, transaction: Transaction): Promise<void> {
 /** Put the rows of a backup in place of everything that is there, all or nothing. */
 export const importBundle = (db: Database, { rows }: OpenBundle): Promise<void> =>
   db.sequelize.transaction(async (transaction) => {
+    await db.models.seriesFinding.destroy({ where: {}, transaction });
     for (const name of TABLE_NAMES.toReversed()) {
       await db.models[name].destroy({ where: {}, transaction });
     }

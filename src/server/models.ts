@@ -1,4 +1,10 @@
-import { DataTypes, type Model, type ModelStatic, type Sequelize } from 'sequelize';
+import {
+  DataTypes,
+  type Model,
+  type ModelAttributeColumnOptions,
+  type ModelStatic,
+  type Sequelize,
+} from 'sequelize';
 
 const ulid = { type: DataTypes.CHAR(26), allowNull: false };
 const id = { ...ulid, primaryKey: true };
@@ -71,6 +77,7 @@ const TABLES = {
     archivedAt: timeOrNull,
     startedAt: time,
     entry,
+    frozen: jsonOrNull,
   },
   run: {
     id,
@@ -167,26 +174,30 @@ const TABLES = {
   },
 } as const;
 
+/** What follows from other tables: no part of a backup, and made anew when it is missing. */
+const DERIVED = {
+  seriesFinding: { seriesId: { ...ulid, primaryKey: true }, state: text(120), findings: json },
+} as const;
+
 export type TableName = keyof typeof TABLES;
 /** In an order in which rows can be inserted: what is pointed to comes first. */
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
 export type Row = Model<Record<string, unknown>, Record<string, unknown>>;
-export type Models = Record<TableName, ModelStatic<Row>>;
+export type Models = Record<TableName | keyof typeof DERIVED, ModelStatic<Row>>;
 
 /** SQL names are snake_case: endXM is end_x_m. */
 export const columnName = (attribute: string): string =>
   attribute.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`);
 
 export function defineModels(sequelize: Sequelize): Models {
-  const define = (name: TableName) => {
+  const define = ([name, columns]: [string, Record<string, ModelAttributeColumnOptions>]) => {
     const attributes = Object.fromEntries(
-      Object.entries(TABLES[name]).map(([key, column]) => [
-        key,
-        { ...column, field: columnName(key) },
-      ]),
+      Object.entries(columns).map(([key, column]) => [key, { ...column, field: columnName(key) }]),
     );
     return sequelize.define<Row>(name, attributes, { tableName: columnName(name) });
   };
-  return Object.fromEntries(TABLE_NAMES.map((name) => [name, define(name)])) as Models;
+  return Object.fromEntries(
+    Object.entries({ ...TABLES, ...DERIVED }).map((table) => [table[0], define(table)]),
+  ) as Models;
 }

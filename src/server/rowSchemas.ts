@@ -12,6 +12,7 @@ import {
   stillCheckRecord,
 } from '../formats/benchRecords';
 import { id, name, time, version } from '../formats/fields';
+import { frozenSchema } from '../formats/frozen';
 import {
   courseRecord,
   robotRecord,
@@ -93,7 +94,12 @@ export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
     savedAt: time,
   }),
   series: z
-    .object({ ...seriesRecord.shape, startedAt: time, ...counted })
+    .object({
+      ...seriesRecord.shape,
+      startedAt: time,
+      frozen: frozenSchema.nullable().default(null),
+      ...counted,
+    })
     .transform(entered('startedAt')),
   run: z.object({ ...runRecord.shape, number }),
   // In backups of an earlier Corvat it is the team's, and says which robot it stands in for.

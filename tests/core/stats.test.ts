@@ -8,7 +8,7 @@ import { describe, expect, it } from 'vitest';
 import { testBias } from '../../src/core/runs/biasTest';
 import { isHeadingOff } from '../../src/core/runs/headingTest';
 import { meanRegion, singleRunRegion } from '../../src/core/runs/regions';
-import { seriesSentence } from '../../src/core/runs/bestSeries';
+import { seasonSentence } from '../../src/core/runs/bestSeries';
 import { consistency } from '../../src/core/runs/consistency';
 import { offsetInWords, reAimInWords } from '../../src/core/runs/verdict';
 import { discProbability, discRadius } from '../../src/core/stats/bivariateT';
@@ -197,8 +197,11 @@ describe('numbers and sentences for people', () => {
       trying,
       end: consistency(origin, recordedRuns(trying)),
     }));
-    expect(seriesSentence(series)).toMatch(/^60 runs in 2 series\. Closest so far: “runs-after”/);
-    expect(seriesSentence([])).toBe('No series yet.');
+    const season = (count: number) => seasonSentence({ series: count, runs: 30 * count }, series);
+    expect(season(2)).toMatch(/^60 runs in 2 series\. Closest so far: “runs-after”/);
+    // Of a page of a season nothing is said about the rest.
+    expect(season(9)).toMatch(/^270 runs in 9 series\. Closest of those shown: “runs-after”/);
+    expect(seasonSentence({ series: 0, runs: 0 }, [])).toBe('No series yet.');
   });
 
   it('take headings round the circle', () => {

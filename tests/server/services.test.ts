@@ -7,43 +7,27 @@ import { runRecord, type RunRecord } from '../../src/formats/records';
 import { seriesFindings } from '../../src/core/runs/findings';
 import { toLoggedRun } from '../../src/formats/loggedRun';
 import { suggestions } from '../../src/server/services/today';
-import type { SeriesContext } from '../../src/server/services/seriesContext';
 import { describeIssue } from '../../src/formats/issues';
 import { TABLE_NAMES } from '../../src/server/models';
 
 describe('what to do next', () => {
-  const version = (routeId: string, number: number) => ({
-    id: ulid(),
-    routeId,
-    note: '',
-    route: ROUTE_VERSIONS[0]?.route as never,
-    number,
-    savedAt: '2026-11-01T00:00:00.000Z',
+  const newest = (plannedRuns: number, used: number) => ({
+    series: { id: ulid(), trying: 'a try', plannedRuns },
+    used,
   });
-  const context = (
-    versionOf: ReturnType<typeof version>,
-    planned: number,
-    runs: (string | null)[],
-  ) =>
-    ({
-      series: { id: ulid(), trying: 'a try', plannedRuns: planned },
-      version: versionOf,
-      runs: runs.map((setAsideReason) => ({ setAsideReason })),
-    }) as unknown as SeriesContext;
-  const round = version('r1', 1);
-  const names = new Map([['r1', 'Round']]);
 
   it('goes on with the newest series while runs are planned, counting only those that count', () => {
-    const found = suggestions([context(round, 3, [null, 'bumped'])], [round], names);
-    expect(found.map(({ text }) => text)).toEqual(['Log run 2 of 3']);
-    expect(suggestions([context(round, 1, [null])], [round], names)).toEqual([]);
+    expect(suggestions(newest(3, 1), []).map(({ text }) => text)).toEqual(['Log run 2 of 3']);
+    expect(suggestions(newest(1, 1), [])).toEqual([]);
   });
 
-  it('offers the newest version of a route that was never run, not those before it', () => {
-    const next = version('r1', 2);
-    const found = suggestions([context(round, 1, [null])], [round, next], names);
-    expect(found).toEqual([
-      expect.objectContaining({ text: 'Try Round, version 2', href: `/runs?version=${next.id}` }),
+  it('offers what was saved and never run', () => {
+    const untried = [{ id: ulid(), number: 2, routeName: 'Round' }];
+    expect(suggestions(null, untried)).toEqual([
+      expect.objectContaining({
+        text: 'Try Round, version 2',
+        href: `/runs?version=${untried[0]?.id}`,
+      }),
     ]);
   });
 });

@@ -10,7 +10,7 @@ import { consistency, type Consistency, type MeasuredRun } from '../../core/runs
 import { isSelected, partText, type Selection } from '../../formats/selection';
 import type { SavedRun } from '../../formats/records';
 import type { Database } from '../database';
-import { seriesWithContext, targetOf, type SeriesContext } from './seriesContext';
+import { seriesWithContext, type SeriesContext } from './seriesContext';
 
 /** Along the planned travel, across it to the left. */
 const ORIGIN: Pose = { xM: 0, yM: 0, headingRad: 0 };
@@ -37,7 +37,7 @@ export interface Compared {
 
 async function sideOf(db: Database, selection: Selection): Promise<ComparedSide> {
   const context = await seriesWithContext(db, selection.series);
-  const { headingRad } = targetOf(context);
+  const { headingRad } = context.target;
   const runs = context.runs.filter(
     (run) => run.setAsideReason === null && isSelected(selection)(run),
   );

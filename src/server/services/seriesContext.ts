@@ -1,6 +1,4 @@
-import { plannedEnd, planRoute } from '../../core/course/plan';
-import { seriesFindings, type SeriesFindings } from '../../core/runs/findings';
-import { toLoggedRun } from '../../formats/loggedRun';
+import type { Pose } from '../../core/geometry/pose';
 import type {
   CourseRecord,
   RobotRecord,
@@ -14,17 +12,19 @@ import { notFound, Problem } from '../problem';
 import { findCourse } from '../stores/courses';
 import { findRobot } from '../stores/robots';
 import { findRoute, findVersion } from '../stores/routes';
+import { frozenOf } from '../stores/frozen';
 import { listRuns } from '../stores/runs';
 import { findSeries } from '../stores/series';
-import { remembered } from './remembered';
 
-/** A series with everything that it points to. */
+/** A series with everything that it points to: table and robot as they were when it began. */
 export interface SeriesContext {
   series: SavedSeries;
   version: SavedRouteVersion;
   route: RouteRecord;
   course: CourseRecord;
   robot: RobotRecord;
+  /** Where its route was planned to end. */
+  target: Pose;
   runs: SavedRun[];
 }
 
@@ -35,9 +35,10 @@ const required = <T>(value: T | null, what: string): T => {
 
 export async function seriesWithContext(db: Database, seriesId: string): Promise<SeriesContext> {
   const series = required(await findSeries(db, seriesId), 'series');
-  const [version, runs] = await Promise.all([
+  const [version, runs, frozen] = await Promise.all([
     findVersion(db, series.routeVersionId),
     listRuns(db, seriesId),
+    frozenOf(db, series),
   ]);
   const { routeId } = required(version, 'version');
   const route = required(await findRoute(db, routeId), 'route');
@@ -45,31 +46,17 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
     findCourse(db, route.courseId),
     findRobot(db, route.robotId),
   ]);
+  const kept = required(frozen, 'route');
   return {
     series,
     version: required(version, 'version'),
     route,
-    course: required(course, 'course'),
-    robot: required(robot, 'robot'),
+    course: { ...required(course, 'course'), table: kept.table },
+    robot: { ...required(robot, 'robot'), robot: kept.robot },
+    target: kept.target,
     runs,
   };
 }
-
-/** The pose at which the route of a series is planned to end. */
-export const targetOf = ({ version, robot, course }: SeriesContext) =>
-  plannedEnd(version.route, planRoute(version.route, robot.robot, course.table));
-
-const computeFindings = remembered(
-  ([headingRad, runs, plannedRuns]: Parameters<typeof seriesFindings>): SeriesFindings =>
-    seriesFindings(headingRad, runs, plannedRuns),
-);
-
-export const findingsOf = (context: SeriesContext): SeriesFindings =>
-  computeFindings([
-    targetOf(context).headingRad,
-    context.runs.map(toLoggedRun),
-    context.series.plannedRuns,
-  ]);
 
 /** A series for a page, or null where the address points to none. */
 export async function openSeries(

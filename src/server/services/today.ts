@@ -2,8 +2,7 @@ import type { Freshness } from '../../core/freshness';
 import { daysBetween } from '../../core/text/dates';
 import { counted } from '../../core/text/quantities';
 import { teamZone } from '../../core/text/manner';
-import type { SavedRouteVersion } from '../../formats/records';
-import type { SeriesContext } from './seriesContext';
+import type { SavedSeries } from '../../formats/records';
 
 /** Something worth doing now, and where. */
 export interface Suggestion {
@@ -12,12 +11,13 @@ export interface Suggestion {
   href: string;
 }
 
-const usedRuns = ({ runs }: SeriesContext) =>
-  runs.filter((run) => run.setAsideReason === null).length;
+/** A series, and how many of its runs count. */
+export interface SeriesSoFar {
+  series: Pick<SavedSeries, 'id' | 'trying' | 'plannedRuns'>;
+  used: number;
+}
 
-function unfinished(context: SeriesContext): Suggestion[] {
-  const { series } = context;
-  const used = usedRuns(context);
+function unfinished({ series, used }: SeriesSoFar): Suggestion[] {
   if (used >= series.plannedRuns) return [];
   return [
     {
@@ -32,33 +32,20 @@ function unfinished(context: SeriesContext): Suggestion[] {
  * What to do next, the most useful first: go on with what was begun, then try what was saved and never
  * run. Old unfinished series are left alone: a battery and a table ago, they are another experiment.
  *
- * @param series all, the newest first
- * @param versions of all routes
+ * @param newest the newest series, if there is any
+ * @param untried the newest version of each route that was never run
  */
-export function suggestions(
-  series: readonly SeriesContext[],
-  versions: readonly SavedRouteVersion[],
-  routeNames: ReadonlyMap<string, string>,
-): Suggestion[] {
-  const newest = series[0];
-  const newestVersions = [...routeNames.keys()].flatMap(
-    (routeId) =>
-      versions
-        .filter((version) => version.routeId === routeId)
-        .toSorted((a, b) => b.number - a.number)[0] ?? [],
-  );
-  const neverRun = newestVersions.filter(
-    ({ id }) => !series.some(({ version }) => version.id === id),
-  );
-  return [
-    ...(newest === undefined ? [] : unfinished(newest)),
-    ...neverRun.map(({ id, routeId, number }) => ({
-      text: `Try ${routeNames.get(routeId) ?? 'the route'}, version ${number}`,
-      why: 'It is saved and was never run: ten runs tell how far apart it ends',
-      href: `/runs?version=${id}`,
-    })),
-  ];
-}
+export const suggestions = (
+  newest: SeriesSoFar | null,
+  untried: readonly { id: string; number: number; routeName: string }[],
+): Suggestion[] => [
+  ...(newest === null ? [] : unfinished(newest)),
+  ...untried.map(({ id, routeName, number }) => ({
+    text: `Try ${routeName}, version ${number}`,
+    why: 'It is saved and was never run: ten runs tell how far apart it ends',
+    href: `/runs?version=${id}`,
+  })),
+];
 
 /**
  * What the Bench would have a coach do: turns that are not known (any more), and a heading sensor that

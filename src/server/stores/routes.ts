@@ -1,3 +1,5 @@
+import { QueryTypes } from 'sequelize';
+import type { z } from 'zod';
 import {
   routeRecord,
   savedRouteVersion,
@@ -42,6 +44,35 @@ export const listVersions = async (db: Database, routeId?: string): Promise<Save
       order: [['number', 'DESC']],
     })
   ).map(toVersion);
+
+/** A version without its route: for choices of versions. */
+const versionHead = savedRouteVersion.pick({ id: true, routeId: true, number: true, note: true });
+
+export type VersionHead = z.output<typeof versionHead>;
+
+/** The versions of all routes, or of one, the newest first, without what they hold. */
+export const versionHeads = async (db: Database): Promise<VersionHead[]> =>
+  (
+    await db.models.routeVersion.findAll({
+      attributes: ['id', 'routeId', 'number', 'note'],
+      order: [['number', 'DESC']],
+    })
+  ).map(fromRow(versionHead));
+
+/** The newest version of each route in use that was never run. */
+export const neverRun = (
+  db: Database,
+): Promise<{ id: string; number: number; routeName: string }[]> =>
+  db.sequelize.query(
+    `SELECT v.id, v.number, r.name routeName
+      FROM route r
+      JOIN route_version v ON v.route_id = r.id
+      WHERE r.archived_at IS NULL
+        AND v.number = (SELECT MAX(w.number) FROM route_version w WHERE w.route_id = r.id)
+        AND NOT EXISTS (SELECT 1 FROM series s WHERE s.route_version_id = v.id)
+      ORDER BY r.id`,
+    { type: QueryTypes.SELECT },
+  );
 
 export async function findVersion(db: Database, id: string): Promise<SavedRouteVersion | null> {
   const row = await db.models.routeVersion.findByPk(id);

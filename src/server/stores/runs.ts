@@ -10,6 +10,15 @@ import { saveVersioned, type Kept } from './versioned';
 
 const toSaved = fromRow(savedRun);
 
+/** The number that the next run of a series gets. */
+async function nextNumber(db: Database, seriesId: string, transaction: Transaction) {
+  const last = await db.models.run.max<number | null, Row>('number', {
+    where: { seriesId },
+    transaction,
+  });
+  return (last ?? 0) + 1;
+}
+
 const runKept = (db: Database): Kept<RunRecord> => ({
   what: 'run',
   model: db.models.run,
@@ -19,13 +28,9 @@ const runKept = (db: Database): Kept<RunRecord> => ({
     // The database keeps milliseconds; a repeated save must compare equal.
     happenedAt: new Date(record.happenedAt),
   }),
-  async atCreation({ seriesId }, transaction) {
-    const last = await db.models.run.max<number | null, Row>('number', {
-      where: { seriesId },
-      transaction,
-    });
-    return { number: (last ?? 0) + 1 };
-  },
+  atCreation: async ({ seriesId }, transaction) => ({
+    number: await nextNumber(db, seriesId, transaction),
+  }),
 });
 
 /**
@@ -70,6 +75,30 @@ async function refuseUnknownMissions(
   }
 }
 
+/** New runs go in at once; one of them that is there already has each looked at by itself. */
+async function saveAll(
+  db: Database,
+  seriesId: string,
+  runs: readonly RunRecord[],
+  transaction: Transaction,
+): Promise<void> {
+  const kept = runKept(db);
+  const ids = new Set(runs.map(({ id }) => id));
+  const areNew =
+    ids.size === runs.length &&
+    runs.every(({ version }) => version === 0) &&
+    (await db.models.run.count({ where: { id: [...ids] }, transaction })) === 0;
+  if (!areNew) {
+    for (const run of runs) await saveVersioned(kept, run, transaction);
+    return;
+  }
+  const first = await nextNumber(db, seriesId, transaction);
+  await db.models.run.bulkCreate(
+    runs.map((run, i) => ({ ...kept.columns(run), id: run.id, version: 1, number: first + i })),
+    { transaction },
+  );
+}
+
 async function saveInSeries(
   db: Database,
   seriesId: string,
@@ -80,7 +109,7 @@ async function saveInSeries(
   const series = await db.models.series.findByPk(seriesId, { transaction, lock: true });
   if (series === null) throw notFound('series');
   await refuseUnknownMissions(db, series, runs, transaction);
-  for (const run of runs) await saveVersioned(runKept(db), run, transaction);
+  await saveAll(db, seriesId, runs, transaction);
   const rows = await db.models.run.findAll({
     where: { id: runs.map((run) => run.id) },
     order: ['number'],

@@ -3,27 +3,15 @@ import { dayOf } from '../../ui/dates';
 import type { SeriesFindings } from '../../core/runs/findings';
 import { progressFigure } from '../../core/runs/progress';
 import { percent, errorNumber } from '../../core/text/quantities';
-import type {
-  CourseRecord,
-  RobotRecord,
-  RouteRecord,
-  SavedRouteVersion,
-  SavedSeries,
-} from '../../formats/records';
+import type { SavedSeries } from '../../formats/records';
 import styles from './SeriesList.module.css';
 
 interface Entry {
-  context: {
-    series: SavedSeries;
-    version: SavedRouteVersion;
-    route: RouteRecord;
-    course: CourseRecord;
-    robot: RobotRecord;
-  };
+  series: SavedSeries & { versionNumber: number; routeName: string; robotName: string };
   findings: SeriesFindings;
 }
 
-function SeriesRow({ context: { series, version, route, robot }, findings }: Entry) {
+function SeriesRow({ series, findings }: Entry) {
   const { end } = findings;
   const open = end.n < series.plannedRuns;
   const [runs, ofPlanned] = progressFigure(end.n, series.plannedRuns);
@@ -34,7 +22,8 @@ function SeriesRow({ context: { series, version, route, robot }, findings }: Ent
           <a href={`/runs/${series.id}`}>{series.trying}</a>
         </h2>
         <small className="faint">
-          {dayOf(series.startedAt)} · {robot.name} · {route.name}, version {version.number}
+          {dayOf(series.startedAt)} · {series.robotName} · {series.routeName}, version{' '}
+          {series.versionNumber}
           {series.tableLabel !== null && ` · ${series.tableLabel}`}
         </small>
         <p>{findings.verdict.found}</p>
@@ -66,20 +55,28 @@ function SeriesRow({ context: { series, version, route, robot }, findings }: Ent
   );
 }
 
-/** All series, the newest first: what was tried, how far it is, what it says. */
-export function SeriesList({ series }: { series: readonly Entry[] }) {
+/** Series, the newest first: what was tried, how far each is, what it says. */
+export function SeriesList({
+  series,
+  isPart = false,
+}: {
+  series: readonly Entry[];
+  /** There may be others that are not asked for. */
+  isPart?: boolean;
+}) {
   if (series.length === 0) {
     return (
       <p className="faint">
-        No series yet. Start one: say what is being tried and how many runs it shall be, then log
-        run after run.
+        {isPart
+          ? 'No such series.'
+          : 'No series yet. Start one: say what is being tried and how many runs it shall be, then log run after run.'}
       </p>
     );
   }
   return (
     <ul className={styles.list}>
       {series.map((entry) => (
-        <SeriesRow key={entry.context.series.id} {...entry} />
+        <SeriesRow key={entry.series.id} {...entry} />
       ))}
     </ul>
   );
