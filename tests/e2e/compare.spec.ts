@@ -86,3 +86,29 @@ test('a comparison goes out as Markdown with its picture, and as CSV; a part too
   );
   expect(answer.status()).toBe(404);
 });
+
+test('all runs of a route stand in one chart, anew with each series, and lead to their comparisons', async ({
+  corvat: page,
+}) => {
+  await open(page, `/findings/${S}3`);
+  await page.getByRole('link', { name: 'All runs of the route' }).click();
+  await expect(page.getByTestId('route-sentence')).toContainText(
+    /from the target on average; up to \d+ mm is ordinary scatter/,
+  );
+  await page.getByRole('img', { name: /^End error by run/ }).waitFor();
+  const series = page.getByRole('region', { name: 'Series of this route' });
+  await expect(series.getByRole('listitem').first()).toContainText(/as always, marks 1 to \d+/);
+  await page.goBack();
+  const expected = page.getByTestId('expected');
+  await expected.scrollIntoViewIfNeeded();
+  await expect(expected).toContainText(
+    /Expected to work: \d+ of 100 runs; .* It did in 0 of 6, .*(chance|does not know of)/,
+  );
+  await page.goForward();
+  await series
+    .getByRole('listitem')
+    .filter({ hasText: 'Start jig' })
+    .getByRole('link', { name: 'did it help?' })
+    .click();
+  await expect(page.getByTestId('compare-verdict')).toContainText(/^It helped/);
+});

@@ -16,6 +16,20 @@ export interface ControlChart {
   signals: OrderChart['signals'];
 }
 
+/** The parts between breaks (indexes at which a new one begins), each with a chart of its own. */
+export function chartsBetween(
+  values: readonly number[],
+  breaks: readonly number[],
+): { from: number; to: number; chart: OrderChart | null }[] {
+  const starts = [...new Set([0, ...breaks])].sort((a, b) => a - b);
+  return starts
+    .filter((start) => start < values.length)
+    .map((from, i) => {
+      const to = (starts[i + 1] ?? values.length) - 1;
+      return { from, to, chart: orderChart(values.slice(from, to + 1)) };
+    });
+}
+
 /**
  * An individuals and moving-range chart that begins anew at each break: mean ± 2.66 and 3.267 times the mean
  * moving range, with the rules of `orderChart`.
@@ -26,15 +40,7 @@ export function controlChart(
   values: readonly number[],
   breaks: readonly number[] = [],
 ): ControlChart {
-  const starts = [...new Set([0, ...breaks])].sort((a, b) => a - b);
-  const parts = starts
-    .filter((start) => start < values.length)
-    .map((from, i) => ({ from, to: (starts[i + 1] ?? values.length) - 1 }));
-  const charted = parts.map(({ from, to }) => ({
-    from,
-    to,
-    chart: orderChart(values.slice(from, to + 1)),
-  }));
+  const charted = chartsBetween(values, breaks);
   return {
     stretches: charted.map(({ from, to, chart }) => ({
       from,

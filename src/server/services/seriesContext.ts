@@ -25,6 +25,8 @@ export interface SeriesContext {
   robot: RobotRecord;
   /** Where its route was planned to end. */
   target: Pose;
+  /** Those that held when it began. */
+  calibrationIds: readonly string[];
   runs: SavedRun[];
 }
 
@@ -54,6 +56,7 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
     course: { ...required(course, 'course'), table: kept.table },
     robot: { ...required(robot, 'robot'), robot: kept.robot },
     target: kept.target,
+    calibrationIds: kept.calibrationIds,
     runs,
   };
 }

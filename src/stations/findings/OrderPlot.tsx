@@ -6,6 +6,10 @@ import { Frame } from '../../ui/Frame';
 
 interface Props {
   errors: SeriesFindings['errors'];
+  title?: string;
+  legend?: string;
+  /** Above the chart, where what it says is said elsewhere. */
+  sentence?: string;
 }
 
 /** The mean and the limits of a stretch without a change, from its first run to its last. */
@@ -28,8 +32,13 @@ function levels({ numbers, stretches }: Props['errors']): Curve[] {
 }
 
 /** End error of each run in the order in which they were made, with the limits of ordinary scatter. */
-export function OrderPlot({ errors }: Props) {
-  const { numbers, valuesM, stretches, sentence } = errors;
+export function OrderPlot({
+  errors,
+  title = 'In the order of the runs',
+  legend = '◆ a run (▲ where something changed)   - - limits of ordinary scatter',
+  sentence = errors.sentence,
+}: Props) {
+  const { numbers, valuesM, stretches } = errors;
   const points = valuesM.map((value, index) => ({ x: numbers[index] ?? 0, y: errorFigure(value) }));
   const signals = new Set(
     stretches.flatMap(({ from, chart }) => chart?.signals.map(({ index }) => from + index) ?? []),
@@ -53,13 +62,9 @@ export function OrderPlot({ errors }: Props) {
     ...levels(errors),
   ];
   return (
-    <Frame
-      title="In the order of the runs"
-      sentence={sentence}
-      legend="◆ a run (▲ where something changed)   - - limits of ordinary scatter"
-    >
+    <Frame {...{ title, sentence, legend }}>
       <Plot
-        label={`End error by run. ${sentence}`}
+        label={`End error by run. ${errors.sentence}`}
         xTitle="run"
         yTitle={`${errorScale().label} from the target`}
         curves={curves}

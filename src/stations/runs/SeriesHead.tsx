@@ -34,6 +34,7 @@ export function SeriesHead({ series, version, route, course, robot, at }: Props)
           <a href={`/runs/${series.id}`}>Log runs</a>
         )}
         <a href={`/findings/compare?b.series=${series.id}`}>Did it help?</a>
+        <a href={`/findings/route?route=${route.id}`}>All runs of the route</a>
         <a href={`/api/series/${series.id}/runs.csv`}>CSV</a>
         <a href={`/runs/${series.id}/sheet`}>Log sheet</a>
       </nav>
