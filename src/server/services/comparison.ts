@@ -10,6 +10,7 @@ import { consistency, type Consistency, type MeasuredRun } from '../../core/runs
 import { isSelected, partText, type Selection } from '../../formats/selection';
 import type { SavedRun } from '../../formats/records';
 import type { Database } from '../database';
+import { remembered } from './remembered';
 import { seriesWithContext, type SeriesContext } from './seriesContext';
 
 /** Along the planned travel, across it to the left. */
@@ -63,13 +64,18 @@ const triedBy = (a: Selection, b: Selection): Condition[] => [
   ...(a.battery !== b.battery ? (['battery'] as const) : []),
 ];
 
+/** All ways of dealing the runs anew are looked at once. */
+const comparisonOf = remembered(([a, b]: [MeasuredRun[], MeasuredRun[]]) =>
+  compareSeries(a, b, ORIGIN),
+);
+
 /** Two selections of runs, compared. */
 export async function compared(db: Database, a: Selection, b: Selection): Promise<Compared> {
   const [sideA, sideB] = await Promise.all([sideOf(db, a), sideOf(db, b)]);
   return {
     a: sideA,
     b: sideB,
-    comparison: compareSeries(sideA.ends, sideB.ends, ORIGIN),
+    comparison: comparisonOf([sideA.ends, sideB.ends]),
     unfair: unfairSentence(otherDifferences(noted(sideA), noted(sideB), triedBy(a, b))),
   };
 }
