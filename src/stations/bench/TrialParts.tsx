@@ -1,33 +1,44 @@
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { counted } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
-import styles from './Bench.module.css';
+import { Table, type Column } from '../../ui/Table';
 
 /** A longer list is folded away when a screen opens. */
 const SHOWN_OPEN = 8;
 
-/** A table of trials under a line that says how many there are; it can be folded away. */
-export function FoldedTable({
-  label,
-  count,
-  what,
-  children,
-}: {
+/** A trial with its place in the list. */
+interface Numbered<Trial> {
+  trial: Trial;
+  no: number;
+}
+
+interface Props<Trial> {
   label: string;
-  count: number;
+  /** One of them, as in "3 laps". */
   what: string;
-  children: ReactNode;
-}) {
+  trials: readonly Trial[];
+  columns: readonly Column<Numbered<Trial>>[];
+}
+
+/** A table of trials under a line that says how many there are; it can be folded away. */
+export function FoldedTable<Trial extends { id: string; setAsideReason: string | null }>({
+  label,
+  what,
+  trials,
+  columns,
+}: Props<Trial>) {
   // As it was found: a list that grows must not fold itself away.
-  const [isOpen] = useState(count <= SHOWN_OPEN);
+  const [isOpen] = useState(trials.length <= SHOWN_OPEN);
   return (
     <details open={isOpen}>
-      <summary>{counted(count, what)}, the newest first</summary>
-      <div className={styles.scroll}>
-        <table className={styles.table} aria-label={label}>
-          {children}
-        </table>
-      </div>
+      <summary>{counted(trials.length, what)}, the newest first</summary>
+      <Table
+        label={label}
+        rows={trials.map((trial, i) => ({ trial, no: i + 1 })).toReversed()}
+        keyOf={({ trial }) => trial.id}
+        isAside={({ trial }) => trial.setAsideReason !== null}
+        columns={[{ title: 'No.', number: true, cell: ({ no }) => no }, ...columns]}
+      />
     </details>
   );
 }

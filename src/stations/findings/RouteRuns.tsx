@@ -2,6 +2,7 @@ import { RULE_WORDS, type StandingOut } from '../../core/compare/routeHistory';
 import { errorLength } from '../../core/text/quantities';
 import type { SavedSeries } from '../../formats/records';
 import { dayOf } from '../../ui/dates';
+import { Table } from '../../ui/Table';
 import styles from './Findings.module.css';
 
 interface Props {
@@ -41,28 +42,23 @@ export function RouteRuns({ series, standOut }: Props) {
       {standOut.length > 0 && (
         <section aria-label="Runs that stand out" className={styles.order}>
           <h2>Runs that stand out</h2>
-          <table className={styles.table}>
-            <thead>
-              <tr>
-                <th scope="col">Run</th>
-                <th scope="col">Off by</th>
-                <th scope="col">Why it stands out</th>
-                <th scope="col">What was noted</th>
-              </tr>
-            </thead>
-            <tbody>
-              {standOut.map(({ run, rule }) => (
-                <tr key={`${run.seriesId} ${run.number} ${rule}`}>
-                  <th scope="row">
-                    {run.number} of “{nameOf(run.seriesId)}”
-                  </th>
-                  <td>{errorLength(run.errorM)}</td>
-                  <td>{RULE_WORDS[rule]}</td>
-                  <td>{[run.cause, run.note].filter(Boolean).join('; ') || '–'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <Table
+            rows={standOut}
+            keyOf={({ run, rule }) => `${run.seriesId} ${run.number} ${rule}`}
+            columns={[
+              {
+                title: 'Run',
+                head: true,
+                cell: ({ run }) => `${run.number} of “${nameOf(run.seriesId)}”`,
+              },
+              { title: 'Off by', number: true, cell: ({ run }) => errorLength(run.errorM) },
+              { title: 'Why it stands out', cell: ({ rule }) => RULE_WORDS[rule] },
+              {
+                title: 'What was noted',
+                cell: ({ run }) => [run.cause, run.note].filter(Boolean).join('; ') || '–',
+              },
+            ]}
+          />
         </section>
       )}
     </>

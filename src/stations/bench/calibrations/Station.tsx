@@ -14,6 +14,7 @@ import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
+import { Table } from '../../../ui/Table';
 import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
 import { RouteChanges } from '../apply/RouteChanges';
@@ -115,36 +116,27 @@ export default function Station(props: Props) {
         </section>
       )}
       {journal.length > 0 && (
-        <div className={styles.scroll}>
-          <table className={styles.table} aria-label="Journal">
-            <thead>
-              <tr>
-                <th>When</th>
-                <th>What</th>
-                <th>From then on</th>
-                <th>Why</th>
-                <th>Who</th>
-              </tr>
-            </thead>
-            <tbody>
-              {journal.map((line) => {
-                const value = calibrations.find(({ id }) => id === line.calibrationId)?.value;
-                return (
-                  <tr key={line.id}>
-                    <td>{dayAndClockOf(line.changedAt)}</td>
-                    <td>
-                      {kindOfCalibration(line.kind).name}
-                      {unitLabel(line.unitId)}
-                    </td>
-                    <td>{value === undefined ? 'none' : describeCalibration(value)}</td>
-                    <td>{line.reason}</td>
-                    <td>{line.who ?? '–'}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
-        </div>
+        <Table
+          label="Journal"
+          rows={journal}
+          keyOf={({ id }) => id}
+          columns={[
+            { title: 'When', cell: ({ changedAt }) => dayAndClockOf(changedAt) },
+            {
+              title: 'What',
+              cell: ({ kind, unitId }) => `${kindOfCalibration(kind).name}${unitLabel(unitId)}`,
+            },
+            {
+              title: 'From then on',
+              cell: ({ calibrationId }) => {
+                const value = calibrations.find(({ id }) => id === calibrationId)?.value;
+                return value === undefined ? 'none' : describeCalibration(value);
+              },
+            },
+            { title: 'Why', cell: ({ reason }) => reason },
+            { title: 'Who', cell: ({ who }) => who ?? '–' },
+          ]}
+        />
       )}
       <Toast text={toast} />
     </>

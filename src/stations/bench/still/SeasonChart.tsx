@@ -7,6 +7,7 @@ import { Button } from '../../../ui/Button';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
+import { Table } from '../../../ui/Table';
 import styles from '../Bench.module.css';
 
 interface Props {
@@ -48,42 +49,35 @@ export function SeasonChart({ checks, onSetAside }: Props) {
           xRange={{ min: 0.5, max: used.length + 0.5 }}
         />
       </Frame>
-      <div className={styles.scroll}>
-        <table className={styles.table}>
-          <thead>
-            <tr>
-              <th>When</th>
-              <th>Switched on</th>
-              <th>After</th>
-              <th className={styles.number}>Drift</th>
-              <th>Verdict</th>
-              <th>
-                <span className="visually-hidden">Set aside</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {checks.slice(0, SHOWN).map((check) => (
-              <tr key={check.id} className={check.setAsideReason === null ? '' : styles.aside}>
-                <td>{dayAndClockOf(check.takenAt)}</td>
-                <td>{check.powerUp}</td>
-                <td>{check.school ?? '–'}</td>
-                <td className={styles.number}>
-                  {driftText(check.result.driftRadPerS)} ± {driftPlusMinus(check.result)}
-                </td>
-                <td>{check.setAsideReason ?? VERDICT_NAMES[check.result.verdict]}</td>
-                <td>
-                  {check.setAsideReason === null && (
-                    <Button look="bare" onClick={() => onSetAside(check)}>
-                      Set aside
-                    </Button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <Table
+        rows={checks.slice(0, SHOWN)}
+        keyOf={({ id }) => id}
+        isAside={({ setAsideReason }) => setAsideReason !== null}
+        columns={[
+          { title: 'When', cell: ({ takenAt }) => dayAndClockOf(takenAt) },
+          { title: 'Switched on', cell: ({ powerUp }) => powerUp },
+          { title: 'After', cell: ({ school }) => school ?? '–' },
+          {
+            title: 'Drift',
+            number: true,
+            cell: ({ result }) => `${driftText(result.driftRadPerS)} ± ${driftPlusMinus(result)}`,
+          },
+          {
+            title: 'Verdict',
+            cell: ({ setAsideReason, result }) => setAsideReason ?? VERDICT_NAMES[result.verdict],
+          },
+          {
+            title: 'Set aside',
+            hidden: true,
+            cell: (check) =>
+              check.setAsideReason === null && (
+                <Button look="bare" onClick={() => onSetAside(check)}>
+                  Set aside
+                </Button>
+              ),
+          },
+        ]}
+      />
     </section>
   );
 }

@@ -1,7 +1,7 @@
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { degrees, number } from '../../../core/text/quantities';
 import type { TurnCommand } from '../../../core/turns/turnModel';
-import styles from '../Bench.module.css';
+import { Table } from '../../../ui/Table';
 
 const size = (angle: number) => number(Math.abs(degreesFromRadians(angle)), 1);
 
@@ -13,47 +13,37 @@ function flags({ extrapolated, short, reason }: TurnCommand): string {
   ].join('; ');
 }
 
-/** What to tell the program for each angle, and what one such turn will truly make. */
-export function CommandTable({ commands }: { commands: readonly TurnCommand[] }) {
-  return (
-    <div className={styles.scroll}>
-      <table className={styles.table} aria-label="Commands">
-        <thead>
-          <tr>
-            <th>Wanted</th>
-            <th className={styles.number}>At</th>
-            <th className={styles.number}>Stop the motors at</th>
-            <th className={styles.number}>One turn then makes (95 %)</th>
-            <th>Careful</th>
-          </tr>
-        </thead>
-        <tbody>
-          {commands.map((command) => (
-            <tr key={`${command.wantedRad}/${command.rateRadPerS}/${command.kind}`}>
-              <td>
-                {degrees(Math.abs(command.wantedRad), 0)} to the {command.direction}
-                {command.kind === 'pivot' && ', one wheel stands'}
-              </td>
-              <td className={styles.number}>{degrees(command.rateRadPerS, 0)}/s</td>
-              <td className={styles.number}>
-                {command.commandRad === null ? (
-                  'none'
-                ) : (
-                  <strong>{size(command.commandRad)}°</strong>
-                )}
-              </td>
-              <td className={styles.number}>
-                {command.low95Rad === null || command.high95Rad === null
-                  ? command.commandRad === null
-                    ? '–'
-                    : 'not known yet'
-                  : `${size(command.wantedRad >= 0 ? command.low95Rad : command.high95Rad)}° to ${size(command.wantedRad >= 0 ? command.high95Rad : command.low95Rad)}°`}
-              </td>
-              <td className="faint">{flags(command)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
+/** Between what one turn then ends, the nearer end first. */
+function range({ wantedRad, commandRad, low95Rad, high95Rad }: TurnCommand): string {
+  if (low95Rad === null || high95Rad === null) return commandRad === null ? '–' : 'not known yet';
+  const [near, far] = wantedRad >= 0 ? [low95Rad, high95Rad] : [high95Rad, low95Rad];
+  return `${size(near)}° to ${size(far)}°`;
 }
+
+/** What to tell the program for each angle, and what one such turn will truly make. */
+export const CommandTable = ({ commands }: { commands: readonly TurnCommand[] }) => (
+  <Table
+    label="Commands"
+    rows={commands}
+    keyOf={({ wantedRad, rateRadPerS, kind }) => `${wantedRad}/${rateRadPerS}/${kind}`}
+    columns={[
+      {
+        title: 'Wanted',
+        cell: ({ wantedRad, direction, kind }) =>
+          `${degrees(Math.abs(wantedRad), 0)} to the ${direction}${kind === 'pivot' ? ', one wheel stands' : ''}`,
+      },
+      { title: 'At', number: true, cell: ({ rateRadPerS }) => `${degrees(rateRadPerS, 0)}/s` },
+      {
+        title: 'Stop the motors at',
+        number: true,
+        cell: ({ commandRad }) =>
+          commandRad === null ? 'none' : <strong>{size(commandRad)}°</strong>,
+      },
+      { title: 'One turn then makes (95 %)', number: true, cell: range },
+      {
+        title: 'Careful',
+        cell: (command) => <span className="faint">{flags(command)}</span>,
+      },
+    ]}
+  />
+);
