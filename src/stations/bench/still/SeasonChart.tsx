@@ -47,6 +47,7 @@ export function SeasonChart({ checks, onSetAside }: Props) {
           yTitle="°/s"
           curves={curves}
           xRange={{ min: 0.5, max: used.length + 0.5 }}
+          wholeX
         />
       </Frame>
       <Table
