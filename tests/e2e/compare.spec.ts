@@ -112,3 +112,23 @@ test('all runs of a route stand in one chart, anew with each series, and lead to
     .click();
   await expect(page.getByTestId('compare-verdict')).toContainText(/^It helped/);
 });
+
+test('series are found by what was tried and by their route, and a search without a match says so', async ({
+  corvat: page,
+}) => {
+  await open(page, '/runs?q=jig');
+  const list = page.getByRole('main').getByRole('heading', { level: 2 });
+  await expect(list).toHaveText(['Start jig instead of the hand']);
+  // Its findings are those of the whole series, read from where they are kept.
+  await expect(page.getByRole('main')).toContainText('29 of 30');
+  await page.getByLabel('What was tried').fill('no such thing');
+  await page.getByRole('button', { name: 'Find' }).press('Enter');
+  await expect(page.getByText('No such series.')).toBeVisible();
+  await page.getByLabel('What was tried').fill('');
+  await page.getByLabel('Route').selectOption('Pond and back');
+  await page.getByRole('button', { name: 'Find' }).press('Enter');
+  await expect(page.getByText('No such series.')).toBeVisible();
+  await page.getByLabel('Route').selectOption('Round by the barrel');
+  await page.getByRole('button', { name: 'Find' }).press('Enter');
+  await expect(list.filter({ hasText: 'Start jig' })).toHaveCount(1);
+});

@@ -10,6 +10,7 @@ const FARTHEST = 8.5;
  */
 export function normalCdf(x: number, mean: number, sd: number): number {
   const z = (x - mean) / sd;
+  if (Number.isNaN(z)) return Number.NaN;
   if (z < -FARTHEST) return 0;
   if (z > FARTHEST) return 1;
   let term = z;

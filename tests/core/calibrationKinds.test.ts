@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import type { CalibrationValue } from '../../src/core/calibration/calibration';
+import { calibrationValueSchema } from '../../src/core/calibration/calibration';
+import { calibrationOf } from '../../src/core/calibration/find';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import {
+  CALIBRATION_KINDS,
+  describeCalibration,
+  ofEveryKind,
+} from '../../src/core/calibration/registry';
+import { doubtsOf } from '../../src/core/sources/sources';
+import { pipit } from '../../src/server/demo/scenario';
+import { PROCEDURES } from '../../src/stations/bench/procedures';
+import { deg } from './support';
+
+/** One of each kind, as a procedure leaves it. */
+const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
+  'gyro-drift': { kind: 'gyro-drift', driftRadPerS: deg(0.3), low95: deg(0.29), high95: deg(0.31) },
+  drive: { kind: 'drive', trackRatio: 1.02, leftWheelFactor: 0.998, rightWheelFactor: 1.002 },
+  turns: {
+    kind: 'turns',
+    groups: [
+      {
+        direction: 'both',
+        rateRadPerS: deg(90),
+        rates: [deg(90)],
+        kind: 'spin',
+        constantRad: deg(6),
+        scaleError: 0,
+        residualSdRad: deg(0.5),
+        n: 12,
+      },
+    ],
+    lagS: 0.06,
+    brakingRadPerS2: null,
+  },
+};
+
+describe.each(CALIBRATION_KINDS.map((one) => [one.name, one] as const))('%s', (_, kind) => {
+  const value = SOME[kind.kind];
+
+  it('is said in a line with its figures, and read back as it was kept', () => {
+    expect(calibrationValueSchema.parse(JSON.parse(JSON.stringify(value)))).toEqual(value);
+    expect(describeCalibration(value)).toMatch(/\d/);
+    expect(describeCalibration(value)).not.toMatch(/NaN|undefined/);
+  });
+
+  it('changes the robot that is simulated, and makes it better known', () => {
+    expect(fittedRobot(pipit, [value]).robot).not.toEqual(pipit);
+    const measured = (values: CalibrationValue[]) =>
+      doubtsOf(values).filter((doubt) => doubt.measured).length;
+    expect(measured([value])).toBeGreaterThan(measured([]));
+  });
+
+  it('comes from a procedure of the Bench that says so', () => {
+    const procedure = PROCEDURES.find(({ id }) => id === kind.measuredBy.procedure);
+    expect(procedure?.gives).toBe(kind.kind);
+  });
+});
+
+describe('all kinds together', () => {
+  it('are each found among those that hold, and fitted whatever their order', () => {
+    const all = Object.values(SOME);
+    expect(ofEveryKind((kind) => calibrationOf(all, kind))).toEqual(SOME);
+    expect(fittedRobot(pipit, all)).toEqual(fittedRobot(pipit, all.toReversed()));
+    expect(calibrationOf([], 'drive')).toBeNull();
+  });
+});
