@@ -2,9 +2,9 @@ import type { Mission, Table } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
 import type { Consistency } from '../../core/runs/consistency';
-import { smallPlaceText } from '../../core/text/quantities';
+import { counted, smallPlaceText } from '../../core/text/quantities';
 import type { SavedRun } from '../../formats/records';
-import { EllipseMark, EndMark } from '../../ui/plan/marks';
+import { EllipseMark, EndCloud, EndMark } from '../../ui/plan/marks';
 import { boxPath, flip, mm, pathOf, Plan } from '../../ui/plan/Plan';
 import styles from './Findings.module.css';
 
@@ -25,6 +25,44 @@ function reachOf({ end, runs, mission }: Props): number {
       : end.ellipse95.semiMajorM + Math.max(Math.abs(end.biasXM ?? 0), Math.abs(end.biasYM ?? 0));
   const window = mission === null ? 0 : Math.hypot(mission.window.alongM, mission.window.acrossM);
   return Math.max(0.03, ...ends, region, window) * 1.12;
+}
+
+/** Up to here each end is told by its run. */
+const MOST_SINGLE = 200;
+
+/** Where the runs ended: each for itself, or where there are many all that worked and all that failed. */
+function Ends({
+  table,
+  target,
+  runs,
+  size,
+}: Pick<Props, 'table' | 'target' | 'runs'> & { size: number }) {
+  const ends = runs.flatMap(({ id, number, endXM, endYM, worked, setAsideReason }) =>
+    endXM === null || endYM === null || setAsideReason !== null
+      ? []
+      : [
+          {
+            id,
+            worked,
+            at: { xM: target.xM + endXM, yM: target.yM + endYM },
+            label: `Run ${number}: ${smallPlaceText(endXM, endYM)}${worked === false ? ', failed' : ''}`,
+          },
+        ],
+  );
+  if (ends.length <= MOST_SINGLE) {
+    return ends.map((end) => <EndMark key={end.id} {...{ table, size }} {...end} />);
+  }
+  return [false, true].map((failed) => {
+    const some = ends.filter(({ worked }) => (worked === false) === failed);
+    return (
+      <EndCloud
+        key={String(failed)}
+        {...{ table, size, failed }}
+        ends={some.map(({ at }) => at)}
+        label={`${counted(some.length, 'end')} of runs that ${failed ? 'failed' : 'did not fail'}`}
+      />
+    );
+  });
 }
 
 /** The planned end and, to scale, where the runs ended, with the regions for the next one and for the mean. */
@@ -76,18 +114,7 @@ export function EndPlan(props: Props) {
         d={`M${at.x - cross} ${at.y}H${at.x + cross}M${at.x} ${at.y - cross}V${at.y + cross}`}
       />
       <path className={styles.travel} d={pathOf(table, [target, ...arrow])} />
-      {props.runs.map((run) =>
-        run.endXM === null || run.endYM === null || run.setAsideReason !== null ? null : (
-          <EndMark
-            key={run.id}
-            table={table}
-            at={{ xM: target.xM + run.endXM, yM: target.yM + run.endYM }}
-            size={reach / 55}
-            worked={run.worked}
-            label={`Run ${run.number}: ${smallPlaceText(run.endXM, run.endYM)}${run.worked === false ? ', failed' : ''}`}
-          />
-        ),
-      )}
+      <Ends {...{ table, target }} runs={props.runs} size={reach / 55} />
       {end.meanEllipse95 && (
         <g className={styles.mean}>
           <EllipseMark

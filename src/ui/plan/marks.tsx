@@ -36,6 +36,36 @@ export function EllipseMark({
   );
 }
 
+const diamond = (x: number, y: number, size: number): string =>
+  `M${x} ${y - size}l${size} ${size}l${-size} ${size}l${-size} ${-size}Z`;
+
+/** Many measured ends as one mark: so many are no longer told apart by name. */
+export function EndCloud({
+  table,
+  ends,
+  size,
+  failed,
+  label,
+}: {
+  table: Table;
+  ends: readonly { xM: number; yM: number }[];
+  size: number;
+  failed: boolean;
+  label: string;
+}) {
+  const rounded = (value: number) => Math.round(value * 10) / 10;
+  return (
+    <path
+      role="img"
+      aria-label={label}
+      className={failed ? styles.failed : styles.measured}
+      d={ends
+        .map(({ xM, yM }) => diamond(rounded(mm(xM)), rounded(flip(table, yM)), rounded(size)))
+        .join('')}
+    />
+  );
+}
+
 /** A diamond for a measured end; open when the run failed. */
 export function EndMark({
   table,
@@ -57,7 +87,7 @@ export function EndMark({
       role="img"
       aria-label={label}
       className={worked === false ? styles.failed : styles.measured}
-      d={`M${x} ${y - size}L${x + size} ${y}L${x} ${y + size}L${x - size} ${y}Z`}
+      d={diamond(x, y, size)}
     >
       <title>{label}</title>
     </path>
