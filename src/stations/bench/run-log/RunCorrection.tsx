@@ -78,19 +78,22 @@ export function RunCorrection({ robot, known, ...run }: Props) {
   const trials = useTrials(run.record);
   const { record, change, add, keep, keeping, problem } = trials;
   const kept = useLogKept(run, keep);
-  const [study, setStudy] = useState<RunLogStudy | null>(null);
+  const [studied, setStudied] = useState<{ study: RunLogStudy; of: unknown } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   // The heading is studied where it was read; the other channels are shown as they are.
   const log = useMemo(() => whereRead(run.log, ['headingRad']), [run.log]);
   const anchors = record.trials;
   const doubled = standTooClose(anchors);
+  const study = studied?.study ?? null;
+  // What is on the screen until the next one is done is of other anchors: no file is made of that.
+  const isCurrent = studied?.of === anchors;
   useEffect(() => {
     if (doubled) return undefined;
     const at = anchors.map(({ tS, headingRad }) => ({ tS, headingRad }));
     const job = studyRun(log, at, robot.robot, known);
     job.result.then(
       (result) => {
-        setStudy(result);
+        setStudied({ study: result, of: anchors });
         setFault(null);
       },
       (error: unknown) => setFault(sentenceOf(error)),
@@ -130,6 +133,7 @@ export function RunCorrection({ robot, known, ...run }: Props) {
           <div className={styles.actions}>
             {study.correction !== null && headingRad !== undefined && (
               <Button
+                disabled={!isCurrent}
                 onClick={() =>
                   study.correction &&
                   save(
