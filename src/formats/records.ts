@@ -63,6 +63,7 @@ export const seriesRecord = z.object({
   battery: shortText.nullable(),
   tableLabel: shortText.nullable(),
   archivedAt,
+  planId: id.nullable().default(null).describe('the plan of runs that it belongs to'),
 });
 
 export const savedSeries = seriesRecord.extend({ startedAt: time });

@@ -1,6 +1,6 @@
 import { parseDecimal } from '../core/text/decimal';
 import { errorScale } from '../core/text/lengths';
-import type { Wish } from '../core/compare/wish';
+import type { Wish } from '../core/compare/plan/wish';
 
 /** What is typed of a wish: in the team's unit of run errors, or in runs of ten. */
 export interface TypedWish {

@@ -11,6 +11,7 @@ import * as teamSettings from './migrations/0008-team-settings';
 import * as stock from './migrations/0011-stock';
 import * as calibrationsOfUnits from './migrations/0012-calibrations-of-units';
 import * as season from './migrations/0013-season';
+import * as runsFound from './migrations/0014-runs-found';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
 
@@ -29,6 +30,7 @@ export const MIGRATIONS = [
   { name: '0011-stock', up: stock.up },
   { name: '0012-calibrations-of-units', up: calibrationsOfUnits.up },
   { name: '0013-season', up: season.up },
+  { name: '0014-runs-found', up: runsFound.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

@@ -7,6 +7,7 @@ import {
 } from 'sequelize';
 
 const ulid = { type: DataTypes.CHAR(26), allowNull: false };
+const ulidOrNull = { ...ulid, allowNull: true };
 const id = { ...ulid, primaryKey: true };
 const version = { type: DataTypes.INTEGER.UNSIGNED, allowNull: false };
 const text = (length: number) => ({ type: DataTypes.STRING(length), allowNull: false });
@@ -66,6 +67,7 @@ const TABLES = {
     route: json,
     savedAt: time,
   },
+  runPlan: { id, plan: json, madeAt: time },
   series: {
     id,
     version,
@@ -78,6 +80,7 @@ const TABLES = {
     startedAt: time,
     entry,
     frozen: jsonOrNull,
+    planId: ulidOrNull,
   },
   run: {
     id,
@@ -96,6 +99,8 @@ const TABLES = {
     cause: textOrNull(40),
     note: textOrNull(500),
     setAsideReason: textOrNull(200),
+    routeId: ulidOrNull,
+    robotId: ulidOrNull,
   },
   standIn: { id, state: json },
   robotChange: {
@@ -130,7 +135,7 @@ const TABLES = {
     takenAt: time,
     powerUp: text(40),
     school: textOrNull(40),
-    beforeId: { ...ulid, allowNull: true },
+    beforeId: ulidOrNull,
     runDurationS: double,
     toleranceRad: double,
     displayStepRad: doubleOrNull,
@@ -166,7 +171,7 @@ const TABLES = {
     robotId: ulid,
     unitId: textOrNull(40),
     kind: text(20),
-    calibrationId: { ...ulid, allowNull: true },
+    calibrationId: ulidOrNull,
     reason: text(500),
     who: textOrNull(40),
     changedAt: time,

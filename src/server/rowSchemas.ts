@@ -13,6 +13,7 @@ import {
 } from '../formats/benchRecords';
 import { id, name, time, version } from '../formats/fields';
 import { frozenSchema } from '../formats/frozen';
+import { runPlanRecord } from '../formats/runPlan';
 import {
   courseRecord,
   robotRecord,
@@ -101,7 +102,14 @@ export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
       ...counted,
     })
     .transform(entered('startedAt')),
-  run: z.object({ ...runRecord.shape, number }),
+  runPlan: z.object({ id, plan: runPlanRecord, madeAt: time }),
+  // Of an earlier Corvat they name no route and no robot; those of their series are filled in at the end.
+  run: z.object({
+    ...runRecord.shape,
+    number,
+    routeId: id.nullable().default(null),
+    robotId: id.nullable().default(null),
+  }),
   // In backups of an earlier Corvat it is the team's, and says which robot it stands in for.
   standIn: z
     .object({ id, state: standInSchema })

@@ -35,6 +35,8 @@ export interface Comparison {
   /** Null where a series has no spread at all. */
   spread: SpreadRatio | null;
   success: { difference: number; low95: number; high95: number; pValue: number } | null;
+  /** What each question looks like, whether or not it is shown. */
+  looked: Record<Question, Answer>;
   /** What each question says by itself, at a level at which all of them cry wolf in 5 of 100 comparisons. */
   answers: Record<Question, Answer>;
   verdict: Answer;
@@ -193,7 +195,7 @@ export function compareSeries(
     success: shown('success', pSuccess),
   };
   const byMiss = smallerIsBetter(squaredMiss(pointsA, target), squaredMiss(pointsB, target));
-  const found = { a: sideA, b: sideB, bias, spread, success, answers };
+  const found = { a: sideA, b: sideB, bias, spread, success, looked, answers };
   return {
     ...found,
     verdict: verdictOf(answers, byMiss),

@@ -9,6 +9,9 @@ const QUESTIONS = 3;
 /** The level of each single question, so that all together cry wolf no more often than `alpha` (Bonferroni). */
 export const levelOf = (alpha: number): number => alpha / QUESTIONS;
 
+/** The alpha over all questions at which each of them alone is judged at `level`: for a plan that asks one only. */
+export const alphaOfOne = (level: number): number => level * QUESTIONS;
+
 /** The chance that F(d1, d2) with such a noncentrality is beyond its limit. */
 const beyond = (alpha: number, d1: number, d2: number, noncentrality: number): number =>
   1 - noncentralFCdf(fQuantile(1 - levelOf(alpha), d1, d2), d1, d2, noncentrality);

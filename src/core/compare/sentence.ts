@@ -4,13 +4,17 @@ import type { Answer, Comparison, Question } from './compareSeries';
 export const TOO_FEW =
   'Three measured ends in each are needed to compare: measure the ends of more runs.';
 
-const OPENING: Record<Answer, string> = {
+export const OPENING: Record<Answer, string> = {
   helped: 'It helped',
   hurt: 'It hurt',
   'no-difference-shown': 'No difference is shown',
 };
 
-const SUBJECT: Record<Question, string> = { bias: 'aim', spread: 'spread', success: 'success' };
+export const SUBJECT: Record<Question, string> = {
+  bias: 'aim',
+  spread: 'spread',
+  success: 'success',
+};
 
 const size = ({ xM, yM }: { xM: number; yM: number }): number => Math.hypot(xM, yM);
 
@@ -45,6 +49,10 @@ const WORDS: Record<Question, (comparison: Comparison) => string | null> = {
   success: successWords,
   bias: biasWords,
 };
+
+/** What one question found, in figures with their interval; null where nothing was noted of it. */
+export const questionWords = (comparison: Comparison, question: Question): string | null =>
+  WORDS[question](comparison);
 
 const QUESTIONS: readonly Question[] = ['spread', 'success', 'bias'];
 

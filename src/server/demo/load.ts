@@ -55,6 +55,7 @@ async function loadSeries(db: Database): Promise<void> {
       battery: series.batteryFor(0).label,
       tableLabel: i === 2 ? 'table by the door' : 'table at the window',
       archivedAt: null,
+      planId: null,
     });
     await db.models.series.update({ startedAt: series.day }, { where: { id } });
     await importRuns(db, id, demoRuns(series, version.route, i + 1));

@@ -70,6 +70,7 @@ function StartForm({
       battery: textOrNull(battery),
       tableLabel: textOrNull(table),
       archivedAt: null,
+      planId: null,
     };
     try {
       await putRecord<SeriesRecord>('series', record);

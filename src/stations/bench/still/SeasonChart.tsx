@@ -55,12 +55,17 @@ export function SeasonChart({ checks, onSetAside }: Props) {
         keyOf={({ id }) => id}
         isAside={({ setAsideReason }) => setAsideReason !== null}
         columns={[
-          { title: 'When', cell: ({ takenAt }) => dayAndClockOf(takenAt) },
+          {
+            title: 'When',
+            sortBy: ({ takenAt }) => takenAt,
+            cell: ({ takenAt }) => dayAndClockOf(takenAt),
+          },
           { title: 'Switched on', cell: ({ powerUp }) => powerUp },
           { title: 'After', cell: ({ school }) => school ?? '–' },
           {
             title: 'Drift',
             number: true,
+            sortBy: ({ result }) => result.driftRadPerS,
             cell: ({ result }) => `${driftText(result.driftRadPerS)} ± ${driftPlusMinus(result)}`,
           },
           {

@@ -30,11 +30,22 @@ export const TrialTable = ({ trials, onRepeat, onSetAside, onTakeBack }: Props) 
     columns={[
       {
         title: 'Told',
+        sortBy: ({ trial }) => trial.targetRad,
         cell: ({ trial: { targetRad, kind } }) =>
           `${degrees(Math.abs(targetRad), 0)} ${targetRad < 0 ? 'right' : 'left'}${kind === 'pivot' ? ', one wheel' : ''}`,
       },
-      { title: 'At', number: true, cell: ({ trial }) => `${degrees(trial.rateRadPerS, 0)}/s` },
-      { title: 'Truly', number: true, cell: ({ trial }) => truly(trial) },
+      {
+        title: 'At',
+        number: true,
+        sortBy: ({ trial }) => trial.rateRadPerS,
+        cell: ({ trial }) => `${degrees(trial.rateRadPerS, 0)}/s`,
+      },
+      {
+        title: 'Truly',
+        number: true,
+        sortBy: ({ trial }) => trial.actualRad,
+        cell: ({ trial }) => truly(trial),
+      },
       { title: 'By', cell: ({ trial }) => trial.setAsideReason ?? trial.measuredBy },
       {
         title: 'What to do with it',

@@ -1,4 +1,4 @@
-import type { RunPlan, Wish } from '../../../core/compare/wish';
+import type { RunPlan, Wish } from '../../../core/compare/plan/wish';
 import { errorScale } from '../../../core/text/lengths';
 import button from '../../../ui/Button.module.css';
 import fields from '../../../ui/TextField.module.css';
