@@ -27,11 +27,17 @@ export const runPlanRecord = z
     path: ['seriesIds'],
   });
 
-/** A plan and the series that it begins. */
-export const planStart = z.object({
-  plan: runPlanRecord,
-  series: z.array(seriesRecord).min(2).max(4),
-});
+/** A plan and the series that it begins, one for each way. */
+export const planStart = z
+  .object({ plan: runPlanRecord, series: z.array(seriesRecord).min(2).max(4) })
+  .refine(
+    ({ plan, series }) =>
+      series.length === plan.seriesIds.length &&
+      series.every(
+        ({ id: seriesId, planId }, i) => seriesId === plan.seriesIds[i] && planId === plan.id,
+      ),
+    { message: 'expected the series of the plan, in its order', path: ['series'] },
+  );
 
 export type RunPlanRecord = z.output<typeof runPlanRecord>;
 export type PlanStart = z.output<typeof planStart>;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
 import { inTransaction, type Database } from './database';
+import { placeRuns } from './stores/runsFound';
 import { TABLE_NAMES, type Row, type TableName } from './models';
 import { packColumn } from './packedColumn';
 import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
@@ -237,6 +238,7 @@ async function insertAll(db: Database, rows: AsyncIterable<BundleRow>, transacti
   for (const { id, beforeId } of links) {
     await db.models.stillCheck.update({ beforeId }, { where: { id }, transaction });
   }
+  await placeRuns(db, transaction);
 }
 
 /** Entries that come are counted on from those that were taken back. */

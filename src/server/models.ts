@@ -181,6 +181,11 @@ const TABLES = {
 
 /** What follows from other tables: no part of a backup, and made anew when it is missing. */
 const DERIVED = {
+  seriesComparison: {
+    seriesId: { ...ulid, primaryKey: true },
+    state: text(200),
+    comparison: json,
+  },
   seriesFinding: { seriesId: { ...ulid, primaryKey: true }, state: text(120), findings: json },
 } as const;
 

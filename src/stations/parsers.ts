@@ -5,6 +5,7 @@ const entries = () => import('./bench/entrySchemas');
 export const robotForm = async () => (await records()).robotRecord;
 export const courseForm = async () => (await records()).courseRecord;
 export const runForm = async () => (await import('./runs/entrySchema')).entrySchema;
+export const planForm = async () => (await import('../formats/planEntry')).planEntry;
 export const turnForm = async () => (await entries()).turnEntrySchema;
 export const lapForm = async () => (await entries()).lapEntrySchema;
 export const turnConditionsForm = async () =>

@@ -138,6 +138,7 @@ interface TextProps<R extends FieldValues> {
   label: string;
   maxLength: number;
   suggestions?: readonly string[];
+  hint?: string;
 }
 
 function FormText<R extends FieldValues>({ name, ...rest }: TextProps<R>) {

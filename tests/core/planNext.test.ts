@@ -4,7 +4,7 @@ import { compareSeries } from '../../src/core/compare/compareSeries';
 import { otherDifferences, unfairSentence } from '../../src/core/compare/conditions';
 import { mixedOrder } from '../../src/core/compare/plan/mixedOrder';
 import { planRuns } from '../../src/core/compare/plan/wish';
-import { isSelected, partText, selectionFrom } from '../../src/formats/selection';
+import { isSelected, partText, selectionFrom, selectionParams } from '../../src/formats/selection';
 import { wishFrom } from '../../src/formats/wishFrom';
 import { origin, recordedRuns } from './support';
 
@@ -56,6 +56,7 @@ describe('a wish', () => {
 describe('what else differs', () => {
   const side = (table: string, battery: string[]) => ({
     robot: ['Pipit'],
+    'route version': ['Round 1'],
     table: [table],
     battery,
     'placed by': ['Moss'],
@@ -85,9 +86,23 @@ describe('a part of a series', () => {
     const selection = selectionFrom('a', params);
     if (selection === null) throw new Error('nothing selected');
     expect(partText(selection)).toBe('runs 5 to the last, placed by Moss');
-    const run = (number: number, placedBy: string | null) => ({ number, placedBy, battery: null });
+    const run = (number: number, placedBy: string | null) => ({
+      number,
+      placedBy,
+      battery: null,
+      happenedAt: `2026-11-07T14:0${number}:00.000Z`,
+    });
     const chosen = [run(4, 'Moss'), run(5, 'Moss'), run(6, 'Juniper'), run(7, null)];
     expect(chosen.filter(isSelected(selection)).map(({ number }) => number)).toEqual([5]);
+    // A minute on the team's clocks parts what was before a change from what was after it.
+    const at = selectionFrom(
+      'a',
+      new URLSearchParams({ 'a.of': `route:${series}`, 'a.since': '2026-11-07T14:06' }),
+    );
+    if (at === null) throw new Error('nothing selected');
+    expect(chosen.filter(isSelected(at)).map(({ number }) => number)).toEqual([6, 7]);
+    expect(partText(at)).toBe('from 2026-11-07 14:06');
+    expect(selectionFrom('a', new URLSearchParams(selectionParams('a', at)))).toEqual(at);
     expect(selectionFrom('b', params)).toBeNull();
     expect(selectionFrom('a', new URLSearchParams({ 'a.series': 'x' }))).toBeNull();
   });

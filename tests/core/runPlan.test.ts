@@ -179,8 +179,12 @@ describe('two changes at once', () => {
     if (found === null) throw new Error('nothing found');
     const said = twoByTwoSentences('spread', ['slow turns', 'the start jig'], found);
     expect(said).toHaveLength(4);
-    expect(said[0]).toMatch(/^What slow turns does to the spread is not shown: from \d+ mm less to \d+ mm more/);
-    expect(said[1]).toMatch(/^the start jig helped: spread \d+ mm less \(\d+ mm to \d+ mm less\)\./);
+    expect(said[0]).toMatch(
+      /^“Slow turns” is not shown to change the spread: from \d+ mm less to \d+ mm more/,
+    );
+    expect(said[1]).toMatch(
+      /^“The start jig” helped: spread \d+ mm less \(\d+ mm to \d+ mm less\)\./,
+    );
     expect(said[3]).toMatch(/^Keep the start jig: spread \d+ mm, with neither \d+ mm\.$/);
     expect(twoByTwo('spread', [a ?? [], b ?? [], c ?? [], []], origin)).toBeNull();
     const worked = (rate: number) => Array.from({ length: 10 }, (_, i) => ({ success: i < rate }));

@@ -1,5 +1,5 @@
 /** What runs were made with and by whom, besides what was tried. */
-export const CONDITIONS = ['robot', 'table', 'battery', 'placed by'] as const;
+export const CONDITIONS = ['robot', 'route version', 'table', 'battery', 'placed by'] as const;
 
 export type Condition = (typeof CONDITIONS)[number];
 
@@ -38,6 +38,10 @@ const inWords = ({ condition, a, b }: OtherDifference): string =>
 
 /** Nothing is common to both: what differs cannot be told from what was tried. */
 const isApart = ({ a, b }: OtherDifference): boolean => !a.some((value) => b.includes(value));
+
+/** Whether a difference could as well come from something else than what was tried. */
+export const isUnfair = (differences: readonly OtherDifference[]): boolean =>
+  differences.some(isApart);
 
 /**
  * In what else two sides differ, in a sentence: where nothing is common to both the comparison is not fair, where

@@ -1,14 +1,25 @@
 import { teamSettings } from '../../formats/teamSettings';
+import type { SeriesRecord } from '../../formats/records';
 import type { Database } from '../database';
 import { saveRobot } from '../stores/robots';
 import { importRuns } from '../stores/runs';
+import { startPlan } from '../stores/runPlans';
 import { saveSeries } from '../stores/series';
 import { setUpTeam } from '../stores/teams';
 import { saveRoute, saveVersion } from '../stores/routes';
 import { loadBench } from './bench';
+import { EARLIER, PLANS } from './earlier';
 import { demoRuns } from './runs';
 import { demoId } from './ids';
-import { pipit, POND_ROUTE, ROUTE_VERSIONS, SERIES, winterGarden, wren } from './scenario';
+import {
+  pipit,
+  POND_ROUTE,
+  ROUTE_VERSIONS,
+  SERIES,
+  winterGarden,
+  wren,
+  type DemoSeries,
+} from './scenario';
 
 const teamId = demoId('T', 1);
 const courseId = demoId('C', 1);
@@ -18,7 +29,7 @@ const pondRouteId = demoId('W', 2);
 
 async function loadRoutes(db: Database): Promise<void> {
   const savedAt = [
-    '2026-10-31T10:00:00.000Z',
+    '2026-09-12T09:00:00.000Z',
     '2026-11-07T13:40:00.000Z',
     '2026-11-14T13:50:00.000Z',
   ];
@@ -41,24 +52,41 @@ async function loadRoutes(db: Database): Promise<void> {
   await db.models.routeVersion.update({ savedAt: pondAt }, { where: { id: pond.id } });
 }
 
+/** A series and its runs, as they were made. */
+async function loadOne(db: Database, series: DemoSeries, number: number): Promise<void> {
+  const version = ROUTE_VERSIONS[series.version - 1];
+  if (version === undefined) return;
+  const id = demoId('S', number);
+  await db.models.series.update({ startedAt: series.day }, { where: { id } });
+  await importRuns(db, id, demoRuns(series, version.route, number));
+}
+
+const seriesRecordOf = (series: DemoSeries, number: number): SeriesRecord => ({
+  id: demoId('S', number),
+  version: 0,
+  routeVersionId: demoId('V', series.version),
+  trying: series.trying,
+  plannedRuns: series.planned,
+  battery: series.batteryFor(0).label,
+  tableLabel: series.table ?? 'table at the window',
+  archivedAt: null,
+  planId: series.planId ?? null,
+});
+
 async function loadSeries(db: Database): Promise<void> {
+  for (const series of EARLIER) {
+    const plan = PLANS.find(({ plan: { id } }) => id === series.planId)?.plan;
+    const record = seriesRecordOf(series, series.number);
+    if (plan === undefined) await saveSeries(db, record);
+    else if (plan.seriesIds[0] === record.id) {
+      const ways = EARLIER.filter(({ planId }) => planId === plan.id);
+      await startPlan(db, { plan, series: ways.map((way) => seriesRecordOf(way, way.number)) });
+    }
+    await loadOne(db, series, series.number);
+  }
   for (const [i, series] of SERIES.entries()) {
-    const version = ROUTE_VERSIONS[series.version - 1];
-    if (version === undefined) continue;
-    const id = demoId('S', i + 1);
-    await saveSeries(db, {
-      id,
-      version: 0,
-      routeVersionId: demoId('V', series.version),
-      trying: series.trying,
-      plannedRuns: series.planned,
-      battery: series.batteryFor(0).label,
-      tableLabel: i === 2 ? 'table by the door' : 'table at the window',
-      archivedAt: null,
-      planId: null,
-    });
-    await db.models.series.update({ startedAt: series.day }, { where: { id } });
-    await importRuns(db, id, demoRuns(series, version.route, i + 1));
+    await saveSeries(db, seriesRecordOf(series, i + 1));
+    await loadOne(db, series, i + 1);
   }
 }
 

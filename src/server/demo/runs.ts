@@ -9,6 +9,8 @@ import { demoId } from './ids';
 import { pipit, winterGarden, type DemoSeries } from './scenario';
 
 const PLACERS = ['Moss', 'Juniper', 'Tam'];
+/** One letter for each series: with two, runs of different series could be named alike. */
+const DIGITS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';
 const MINUTES_PER_RUN = 3;
 /** Every eleventh run nobody measured the end; the last but one of the second series was bumped. */
 const isUnmeasured = (i: number) => i % 11 === 7;
@@ -24,11 +26,24 @@ function causeOf(run: SimulatedRun, offset: Pose, worked: boolean): string | nul
   return Math.abs(degreesFromRadians(offset.headingRad)) > 2.5 ? 'turned wrong' : 'wrong distance';
 }
 
+/** What is jotted down beside some of the runs that failed. */
+const NOTES = [
+  'turned too far at the seed drawer already',
+  'scraped along the wall',
+  'started a finger too far right',
+];
+
+const noteOf = (run: SimulatedRun, worked: boolean, i: number): string | null => {
+  if (run.end.failedStep !== null) return 'waited for the wall until the time-out';
+  return worked || i % 4 !== 1 ? null : (NOTES[i % NOTES.length] ?? null);
+};
+
 /** The runs of a demo series: the simulator drives, and a person with a ruler writes down. */
 export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number): RunRecord[] {
   const plan = planRoute(route, pipit, winterGarden);
   const target = plannedEnd(route, plan);
   const startMs = Date.parse(series.day);
+  const { placers = PLACERS, minuteOf = (i: number) => i * MINUTES_PER_RUN } = series;
   return Array.from({ length: series.runs }, (_, i): RunRecord => {
     const simulation = {
       robot: series.robotFor(i),
@@ -50,11 +65,11 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
     const { label, volts } = series.batteryFor(i);
     const aside = SET_ASIDE.series === seriesNumber && SET_ASIDE.run === i + 1;
     return {
-      id: demoId(`R${seriesNumber}`, i + 1),
+      id: demoId(`R${DIGITS[seriesNumber] ?? ''}`, i + 1),
       version: 0,
       seriesId: demoId('S', seriesNumber),
-      happenedAt: new Date(startMs + i * MINUTES_PER_RUN * 60_000).toISOString(),
-      placedBy: PLACERS[i % PLACERS.length] ?? null,
+      happenedAt: new Date(startMs + minuteOf(i) * 60_000).toISOString(),
+      placedBy: placers[i % placers.length] ?? null,
       battery: label,
       batteryV: volts,
       endXM: measured ? toMillimetre(offset.xM) : null,
@@ -63,7 +78,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       worked,
       missions,
       cause: causeOf(run, offset, worked),
-      note: null,
+      note: noteOf(run, worked, i),
       setAsideReason: aside ? SET_ASIDE.reason : null,
     };
   });

@@ -200,9 +200,16 @@ export interface DemoSeries {
   placement: typeof BY_HAND;
   robotFor: (runIndex: number) => Robot;
   batteryFor: (runIndex: number) => { label: string; volts: number };
+  /** Where it was run, if not at the window. */
+  table?: string;
+  /** Who placed the robot in turn, if not all three. */
+  placers?: string[];
+  /** The plan that it is part of, and when its runs came, in minutes from the start. */
+  planId?: string;
+  minuteOf?: (runIndex: number) => number;
 }
 
-const sag = (label: string, full: number, perRun: number) => (i: number) => ({
+export const sag = (label: string, full: number, perRun: number) => (i: number) => ({
   label,
   volts: Number((full - perRun * i).toFixed(2)),
 });
@@ -239,6 +246,7 @@ export const SERIES: DemoSeries[] = [
     runs: 6,
     seed: 4121,
     placement: IN_THE_JIG,
+    table: 'table by the door',
     robotFor: () => drifting(hiddenPipit),
     batteryFor: sag('B2', 8.15, 0.012),
   },

@@ -2,6 +2,7 @@ import { ulid } from 'ulid';
 import { randomStream } from '../../core/simulate/random';
 import type { Database } from '../database';
 import { freeze } from '../stores/frozen';
+import { placeRuns } from '../stores/runsFound';
 
 const PER_SERIES = 50;
 /** One of them is a long one. */
@@ -9,6 +10,7 @@ const LONG_SERIES = 1000;
 const AT_ONCE = 2000;
 const HOUR_MS = 3_600_000;
 const PLACERS = ['Juniper', 'Moss', 'Alder', 'Fern'];
+const NOTES = ['the wheel squeaked', 'bumped at the start', 'a cable hung low'];
 const BATTERIES = ['B1', 'B2', 'B3'];
 
 /** Sizes of series that make up so many runs, a long one first. */
@@ -39,7 +41,7 @@ function run(seriesId: string, number: number, index: number, startMs: number) {
     worked,
     missions: {},
     cause: worked ? null : 'wheel slipped',
-    note: null,
+    note: number % 7 === 3 ? NOTES[index % NOTES.length] : null,
     setAsideReason: null,
   };
 }
@@ -90,5 +92,6 @@ export async function loadSeason(
     if (batch.length >= AT_ONCE) await flush();
   }
   if (batch.length > 0) await flush();
+  await placeRuns(db);
   return all[0]?.id ?? '';
 }

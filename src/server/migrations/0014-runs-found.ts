@@ -18,6 +18,12 @@ export const up = running([
   'ALTER TABLE run ADD KEY IF NOT EXISTS by_cause (cause, happened_at)',
   'ALTER TABLE run ADD FULLTEXT KEY IF NOT EXISTS by_note (note)',
   table(
+    'series_comparison',
+    `series_id CHAR(26) PRIMARY KEY,
+    state VARCHAR(200) NOT NULL,
+    comparison JSON NOT NULL`,
+  ),
+  table(
     'run_plan',
     `id CHAR(26) PRIMARY KEY,
     plan JSON NOT NULL,

@@ -1,5 +1,6 @@
 import { compareSeries, type Comparison } from '../../core/compare/compareSeries';
 import {
+  isUnfair,
   otherDifferences,
   unfairSentence,
   type Condition,
@@ -7,23 +8,19 @@ import {
 } from '../../core/compare/conditions';
 import { alongAcross, type Pose } from '../../core/geometry/pose';
 import { consistency, type Consistency, type MeasuredRun } from '../../core/runs/consistency';
-import { isSelected, partText, type Selection } from '../../formats/selection';
-import type { SavedRun } from '../../formats/records';
+import { partText, type Selection } from '../../formats/selection';
 import type { Database } from '../database';
+import { selectedRuns, type Selected, type SelectedRun } from '../stores/selectedRuns';
 import { remembered } from './remembered';
-import { seriesWithContext, type SeriesContext } from './seriesContext';
 
 /** Along the planned travel, across it to the left. */
-const ORIGIN: Pose = { xM: 0, yM: 0, headingRad: 0 };
+export const ORIGIN: Pose = { xM: 0, yM: 0, headingRad: 0 };
 
 /** One side of a comparison, its ends in the planned direction of travel. */
-export interface ComparedSide {
-  context: SeriesContext;
+export interface ComparedSide extends Selected {
   selection: Selection;
-  /** What part of the series it is; empty for all of it. */
+  /** What part of it is meant; empty for all of it. */
   part: string;
-  /** Without those set aside. */
-  runs: SavedRun[];
   ends: (MeasuredRun & { number: number })[];
   figures: Consistency;
 }
@@ -32,34 +29,43 @@ export interface Compared {
   a: ComparedSide;
   b: ComparedSide;
   comparison: Comparison | null;
-  /** Why it is not fair, in a sentence. */
+  /** In what else the sides differ, in a sentence; null where in nothing. */
   unfair: string | null;
+  /** Whether nothing else than what was tried can have done it, as far as it was noted. */
+  isFair: boolean;
+}
+
+/** Where a run ended in the direction in which it was planned to drive, and whether it worked. */
+export function endOf({ run, headingRad }: SelectedRun): MeasuredRun & { number: number } {
+  const { number, endXM, endYM, worked } = run;
+  if (endXM === null || endYM === null) return { number, success: worked };
+  const { alongM, acrossM } = alongAcross({ xM: endXM, yM: endYM }, headingRad);
+  return { number, xM: alongM, yM: acrossM, success: worked };
 }
 
 async function sideOf(db: Database, selection: Selection): Promise<ComparedSide> {
-  const context = await seriesWithContext(db, selection.series);
-  const { headingRad } = context.target;
-  const runs = context.runs.filter(
-    (run) => run.setAsideReason === null && isSelected(selection)(run),
-  );
-  const ends = runs.map(({ number, endXM, endYM, worked }) => {
-    if (endXM === null || endYM === null) return { number, success: worked };
-    const { alongM, acrossM } = alongAcross({ xM: endXM, yM: endYM }, headingRad);
-    return { number, xM: alongM, yM: acrossM, success: worked };
-  });
-  const part = partText(selection);
-  return { context, selection, part, runs, ends, figures: consistency(ORIGIN, ends) };
+  const selected = await selectedRuns(db, selection);
+  const ends = selected.runs.map(endOf);
+  return {
+    ...selected,
+    selection,
+    part: partText(selection),
+    ends,
+    figures: consistency(ORIGIN, ends),
+  };
 }
 
-const noted = ({ context, runs }: ComparedSide): NotedConditions => ({
-  robot: [context.robot.name],
-  table: [context.series.tableLabel ?? context.course.name],
-  battery: runs.flatMap(({ battery }) => battery ?? []),
-  'placed by': runs.flatMap(({ placedBy }) => placedBy ?? []),
+const noted = ({ runs }: ComparedSide): NotedConditions => ({
+  robot: runs.map(({ series }) => series.robotName),
+  'route version': runs.map(({ series }) => `${series.routeName} ${series.versionNumber}`),
+  table: runs.map(({ series }) => series.tableLabel ?? series.courseName),
+  battery: runs.flatMap(({ run }) => run.battery ?? []),
+  'placed by': runs.flatMap(({ run }) => run.placedBy ?? []),
 });
 
-/** What was chosen to differ is what was tried. */
+/** What was chosen to differ is what was tried: between two series or versions, the version. */
 const triedBy = (a: Selection, b: Selection): Condition[] => [
+  ...(a.of === 'route' && b.of === 'route' ? [] : (['route version'] as const)),
   ...(a.person !== b.person ? (['placed by'] as const) : []),
   ...(a.battery !== b.battery ? (['battery'] as const) : []),
 ];
@@ -72,10 +78,12 @@ const comparisonOf = remembered(([a, b]: [MeasuredRun[], MeasuredRun[]]) =>
 /** Two selections of runs, compared. */
 export async function compared(db: Database, a: Selection, b: Selection): Promise<Compared> {
   const [sideA, sideB] = await Promise.all([sideOf(db, a), sideOf(db, b)]);
+  const differences = otherDifferences(noted(sideA), noted(sideB), triedBy(a, b));
   return {
     a: sideA,
     b: sideB,
     comparison: comparisonOf([sideA.ends, sideB.ends]),
-    unfair: unfairSentence(otherDifferences(noted(sideA), noted(sideB), triedBy(a, b))),
+    unfair: unfairSentence(differences),
+    isFair: !isUnfair(differences),
   };
 }

@@ -4,8 +4,8 @@ import { errorFigure, errorScale, fineDecimals } from '../../core/text/lengths';
 import type { Compared, ComparedSide } from './comparison';
 
 /** What a side is called. */
-export const sideName = ({ context, part }: ComparedSide): string =>
-  part === '' ? context.series.trying : `${context.series.trying} (${part})`;
+export const sideName = ({ name, part }: ComparedSide): string =>
+  part === '' ? name : `${name} (${part})`;
 
 /** A side as pictures show it. */
 export const cloudOf = (side: ComparedSide) => ({
@@ -36,9 +36,9 @@ export function comparisonCsv({ a, b }: Compared): string {
   const figure = (metres: number | null | undefined) =>
     typeof metres === 'number' ? errorFigure(metres).toFixed(1 + fineDecimals()) : '';
   const rows = [a, b].flatMap((side, i) =>
-    side.runs.map((run, k) => [
+    side.runs.map(({ run, series }, k) => [
       i === 0 ? 'before' : 'after',
-      side.context.series.trying,
+      series.trying,
       run.number,
       figure(side.ends[k]?.xM),
       figure(side.ends[k]?.yM),

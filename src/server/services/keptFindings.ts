@@ -1,40 +1,11 @@
-import { createHash } from 'node:crypto';
-import { QueryTypes } from 'sequelize';
 import { seriesFindings, type SeriesFindings } from '../../core/runs/findings';
-import { teamManner } from '../../core/text/manner';
 import { toLoggedRun } from '../../formats/loggedRun';
 import type { SavedSeries } from '../../formats/records';
 import type { Database } from '../database';
 import { log } from '../log';
 import { frozenOf } from '../stores/frozen';
 import { listRuns } from '../stores/runs';
-
-/** Of the findings that are kept: another one, and they are made anew. */
-const FORMAT = 1;
-
-interface RunState {
-  seriesId: string;
-  runs: number;
-  versions: number;
-}
-
-/** How many runs each series has, and how often they were changed: any change makes it another. */
-async function runStates(db: Database, ids: readonly string[]): Promise<Map<string, RunState>> {
-  if (ids.length === 0) return new Map();
-  const rows = await db.sequelize.query<RunState>(
-    `SELECT series_id seriesId, COUNT(*) runs, CAST(SUM(version) AS UNSIGNED) versions
-      FROM run WHERE series_id IN (:ids) GROUP BY series_id`,
-    { type: QueryTypes.SELECT, replacements: { ids } },
-  );
-  return new Map(rows.map((row) => [row.seriesId, row]));
-}
-
-/** From what findings follow, besides what never changes: their sentences are said in the team's manner. */
-function stateOf({ id, version }: SavedSeries, states: ReadonlyMap<string, RunState>): string {
-  const { runs = 0, versions = 0 } = states.get(id) ?? {};
-  const manner = createHash('sha256').update(JSON.stringify(teamManner())).digest('hex');
-  return [FORMAT, version, runs, versions, manner.slice(0, 16)].join('.');
-}
+import { runStates, stateOf } from './seriesState';
 
 async function computed(db: Database, series: SavedSeries): Promise<SeriesFindings> {
   const [frozen, runs] = await Promise.all([frozenOf(db, series), listRuns(db, series.id)]);

@@ -1,4 +1,4 @@
-import { col, fn, Op, type Transaction } from 'sequelize';
+import { col, fn, Op, QueryTypes, type Transaction } from 'sequelize';
 import { runRecord, savedRun, type RunRecord, type SavedRun } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -19,7 +19,29 @@ async function nextNumber(db: Database, seriesId: string, transaction: Transacti
   return (last ?? 0) + 1;
 }
 
-const runKept = (db: Database): Kept<RunRecord> => ({
+/** Where the runs of a series belong: by these they are found over all series. */
+interface Place {
+  routeId: string;
+  robotId: string;
+  courseId: string;
+  route: unknown;
+}
+
+async function placeOf(db: Database, series: Row, transaction: Transaction): Promise<Place> {
+  const [place] = await db.sequelize.query<Place>(
+    `SELECT w.id routeId, w.robot_id robotId, w.course_id courseId, v.route
+      FROM route_version v JOIN route w ON w.id = v.route_id WHERE v.id = :id`,
+    {
+      type: QueryTypes.SELECT,
+      replacements: { id: series.get('routeVersionId') },
+      transaction,
+    },
+  );
+  if (place === undefined) throw notFound('route');
+  return place;
+}
+
+const runKept = (db: Database, { routeId, robotId }: Place): Kept<RunRecord> => ({
   what: 'run',
   model: db.models.run,
   read: (row) => Promise.resolve(fromRow(runRecord)(row)),
@@ -30,6 +52,8 @@ const runKept = (db: Database): Kept<RunRecord> => ({
   }),
   atCreation: async ({ seriesId }, transaction) => ({
     number: await nextNumber(db, seriesId, transaction),
+    routeId,
+    robotId,
   }),
 });
 
@@ -39,19 +63,15 @@ const runKept = (db: Database): Kept<RunRecord> => ({
  */
 async function refuseUnknownMissions(
   db: Database,
-  series: Row,
+  place: Place,
   runs: readonly RunRecord[],
   transaction: Transaction,
 ): Promise<void> {
   if (runs.every(({ missions }) => Object.keys(missions).length === 0)) return;
-  const version = await db.models.routeVersion.findByPk(series.get('routeVersionId') as string, {
-    transaction,
-  });
-  const route = await db.models.route.findByPk(version?.get('routeId') as string, { transaction });
   const [onTable, before] = await Promise.all([
     db.models.mission.findAll({
       attributes: ['id'],
-      where: { courseId: route?.get('courseId') as string },
+      where: { courseId: place.courseId },
       transaction,
     }),
     db.models.run.findAll({
@@ -62,7 +82,7 @@ async function refuseUnknownMissions(
   ]);
   const known = new Set([
     ...onTable.map((mission) => mission.get('id') as string),
-    ...routeSchema.parse(version?.get('route')).steps.map(missionOfStep),
+    ...routeSchema.parse(place.route).steps.map(missionOfStep),
     ...before.flatMap((run) => Object.keys(run.get('missions') as object)),
   ]);
   for (const { missions } of runs) {
@@ -79,10 +99,11 @@ async function refuseUnknownMissions(
 async function saveAll(
   db: Database,
   seriesId: string,
+  place: Place,
   runs: readonly RunRecord[],
   transaction: Transaction,
 ): Promise<void> {
-  const kept = runKept(db);
+  const kept = runKept(db, place);
   const ids = new Set(runs.map(({ id }) => id));
   const areNew =
     ids.size === runs.length &&
@@ -94,7 +115,14 @@ async function saveAll(
   }
   const first = await nextNumber(db, seriesId, transaction);
   await db.models.run.bulkCreate(
-    runs.map((run, i) => ({ ...kept.columns(run), id: run.id, version: 1, number: first + i })),
+    runs.map((run, i) => ({
+      ...kept.columns(run),
+      id: run.id,
+      version: 1,
+      number: first + i,
+      routeId: place.routeId,
+      robotId: place.robotId,
+    })),
     { transaction },
   );
 }
@@ -108,8 +136,9 @@ async function saveInSeries(
   // The lock on the series gives its runs their numbers one after the other.
   const series = await db.models.series.findByPk(seriesId, { transaction, lock: true });
   if (series === null) throw notFound('series');
-  await refuseUnknownMissions(db, series, runs, transaction);
-  await saveAll(db, seriesId, runs, transaction);
+  const place = await placeOf(db, series, transaction);
+  await refuseUnknownMissions(db, place, runs, transaction);
+  await saveAll(db, seriesId, place, runs, transaction);
   const rows = await db.models.run.findAll({
     where: { id: runs.map((run) => run.id) },
     order: ['number'],

@@ -1,5 +1,5 @@
 import button from '../../ui/Button.module.css';
-import fields from '../../ui/TextField.module.css';
+import { PlainInput, PlainSelect } from '../../ui/PlainFields';
 import styles from './SeriesList.module.css';
 
 interface Props {
@@ -12,21 +12,14 @@ interface Props {
 export function FindSeries({ search, routeId, routes }: Props) {
   return (
     <form method="get" action="/runs" className={styles.find} role="search">
-      <span className={fields.field}>
-        <label htmlFor="find-q">What was tried</label>
-        <input id="find-q" name="q" type="search" maxLength={100} defaultValue={search} />
-      </span>
-      <span className={fields.field}>
-        <label htmlFor="find-route">Route</label>
-        <select id="find-route" name="route" defaultValue={routeId}>
-          <option value="">all routes</option>
-          {routes.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </span>
+      <PlainInput name="q" label="What was tried" type="search" maxLength={100} value={search} />
+      <PlainSelect
+        name="route"
+        label="Route"
+        value={routeId}
+        all="all routes"
+        options={routes.map(({ id, name }) => ({ value: id, label: name }))}
+      />
       <button type="submit" className={button.button}>
         Find
       </button>

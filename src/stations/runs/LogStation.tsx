@@ -2,6 +2,7 @@ import { teamNames } from '../../core/text/manner';
 import { useEffect, useRef, useState } from 'react';
 import type { Mission } from '../../core/course/table';
 import { nextRunText, progressText } from '../../core/runs/progress';
+import type { PlanSoFar } from '../../formats/planSoFar';
 import type { SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
@@ -11,6 +12,7 @@ import { EntryForm, type EntryRefs } from './EntryForm';
 import { LogDialogs, type OpenDialog } from './LogDialogs';
 import { LogNotices } from './LogNotices';
 import styles from './LogStation.module.css';
+import { PlanStrip } from './PlanStrip';
 import { RunList } from './RunList';
 import { useLogging, type Logged, type Logging } from './useLogging';
 import { useLogKeys } from './useLogKeys';
@@ -20,6 +22,8 @@ interface Props extends Logged {
   /** Everybody who placed a robot before, and every battery, the last first. */
   placers: string[];
   batteries: string[];
+  /** The plan that the series is part of. */
+  plan: PlanSoFar | null;
 }
 
 /** A pad that holds the ends so far with some room. */
@@ -110,7 +114,8 @@ function LogEditor(props: Props) {
     ...props.placers,
     ...teamNames(),
   );
-  useLogKeys(logging, missions, placers, refs, () => setDialog('keys'));
+  const goOn = () => document.querySelector<HTMLElement>('[data-testid=plan-go]')?.click();
+  useLogKeys(logging, missions, placers, refs, { help: () => setDialog('keys'), goOn });
   return (
     <div data-ready={useIsListening()}>
       <p className={styles.headline} data-testid="log-sentence">
@@ -121,6 +126,14 @@ function LogEditor(props: Props) {
         </span>
       </p>
       <MendFirst />
+      {props.plan !== null && (
+        <PlanStrip
+          plan={props.plan}
+          seriesId={series.id}
+          used={used}
+          isWaiting={logging.outbox.waiting.length > 0}
+        />
+      )}
       <LogNotices logging={logging} />
       <div className={styles.columns}>
         <EntryForm

@@ -1,10 +1,10 @@
 import { clockOf } from '../../ui/dates';
 import { useState } from 'react';
-import { headingInList, smallPlaceText } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
 import styles from './LogStation.module.css';
+import { endText, WorkedMark } from './runWords';
 
 interface Props {
   runs: readonly SavedRun[];
@@ -16,18 +16,11 @@ interface Props {
 
 const SHOWN = 40;
 
-const offset = (run: RunRecord) =>
-  run.endXM === null || run.endYM === null
-    ? 'no end measured'
-    : `${smallPlaceText(run.endXM, run.endYM)}${
-        run.endHeadingRad === null ? '' : `, ${headingInList(run.endHeadingRad)}`
-      }`;
-
 function RunLine({ run }: { run: RunRecord }) {
   return (
     <span className={styles.runLine}>
       <span>
-        {offset(run)}
+        {endText(run)}
         {run.cause !== null && <em> {run.cause}</em>}
       </span>
       <small className="faint">
@@ -39,21 +32,6 @@ function RunLine({ run }: { run: RunRecord }) {
   );
 }
 
-const mark = (worked: boolean | null) =>
-  worked === null ? (
-    <span>
-      ·<span className="visually-hidden">not judged</span>
-    </span>
-  ) : worked ? (
-    <span className={styles.good}>
-      ✓<span className="visually-hidden">worked</span>
-    </span>
-  ) : (
-    <span className={styles.bad}>
-      ✕<span className="visually-hidden">failed</span>
-    </span>
-  );
-
 /** The runs of the series, the last on top, with what waits to be saved above them. */
 export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Props) {
   const [all, setAll] = useState(false);
@@ -64,7 +42,7 @@ export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Pr
       {waiting.toReversed().map((run) => (
         <li key={run.id} className={styles.waiting} data-testid="waiting-run">
           <strong>…</strong>
-          {mark(run.worked)}
+          <WorkedMark worked={run.worked} />
           <RunLine run={run} />
           <small>not yet saved</small>
         </li>
@@ -76,7 +54,7 @@ export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Pr
           data-testid="saved-run"
         >
           <strong>{run.number}</strong>
-          {mark(run.worked)}
+          <WorkedMark worked={run.worked} />
           <RunLine run={run} />
           <span className={styles.runActions}>
             {run.setAsideReason === null ? (

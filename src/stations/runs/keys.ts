@@ -16,5 +16,6 @@ export const logKeys = (missions: number): KeyMeaning[] => [
   { keys: ['p'], does: 'next person who placed the robot' },
   { keys: ['Enter'], does: 'log the run' },
   { keys: ['u'], does: 'take the last entry back into the form' },
+  { keys: ['t'], does: 'in a plan: on to the way whose turn it is' },
   { keys: ['?'], does: 'this list' },
 ];

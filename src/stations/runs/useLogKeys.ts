@@ -14,7 +14,7 @@ export function useLogKeys(
   missions: readonly Mission[],
   placers: readonly string[],
   refs: EntryRefs,
-  onHelp: () => void,
+  ways: { help(): void; goOn(): void },
 ): void {
   useKeys((key) => {
     const mission = missions[MISSION_KEYS.indexOf(key)];
@@ -36,8 +36,9 @@ export function useLogKeys(
     else if (key === 'z') focusPad();
     else if (key === 'p') setEntry({ ...entry, placedBy: nextName(placers, entry.placedBy) });
     else if (key === 'u') void undo();
+    else if (key === 't') ways.goOn();
     else if (key === 'Enter') void log();
-    else if (key === '?') onHelp();
+    else if (key === '?') ways.help();
     else return false;
     return true;
   });

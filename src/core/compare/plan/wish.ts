@@ -12,6 +12,18 @@ export type Wish =
   | { about: 'spread'; lessM: number }
   | { about: 'success'; moreOfTen: number };
 
+/** How much a wish is: metres of aim or spread, runs of ten of success. */
+export function amountOf(wish: Wish): number {
+  if (wish.about === 'aim') return wish.differenceM;
+  return wish.about === 'spread' ? wish.lessM : wish.moreOfTen;
+}
+
+/** The wish of so much about something: the way back. */
+export function wishOf(about: Wish['about'], amount: number): Wish {
+  if (about === 'aim') return { about, differenceM: amount };
+  return about === 'spread' ? { about, lessM: amount } : { about, moreOfTen: amount };
+}
+
 /** How many runs of each way a wish takes, in which order, and why; a sentence alone where it cannot be. */
 export interface RunPlan {
   sentence: string;
@@ -54,7 +66,8 @@ const WISHES = {
   success: (wish: Wish & { about: 'success' }) => `${number(wish.moreOfTen)} more runs of ten`,
 };
 
-function wished(wish: Wish): string {
+/** "10 mm less spread" */
+export function wished(wish: Wish): string {
   if (wish.about === 'aim') return WISHES.aim(wish);
   return wish.about === 'spread' ? WISHES.spread(wish) : WISHES.success(wish);
 }

@@ -135,6 +135,10 @@ export default function Station(props: Props) {
             },
             { title: 'Why', cell: ({ reason }) => reason },
             { title: 'Who', cell: ({ who }) => who ?? '–' },
+            {
+              title: 'What it did',
+              cell: ({ id }) => <a href={`/findings/compare?change=${id}`}>did it help?</a>,
+            },
           ]}
         />
       )}

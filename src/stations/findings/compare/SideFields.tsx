@@ -1,98 +1,103 @@
 import { dayOf } from '../../../ui/dates';
-import type { SavedRun, SavedSeries } from '../../../formats/records';
-import type { Selection } from '../../../formats/selection';
-import fields from '../../../ui/TextField.module.css';
+import type { SavedSeries } from '../../../formats/records';
+import { sourceText, type Selection } from '../../../formats/selection';
+import { asOptions, PlainInput, PlainSelect } from '../../../ui/PlainFields';
 import styles from './Compare.module.css';
+
+/** What a side can be of. */
+export interface Choosable {
+  series: readonly SavedSeries[];
+  versions: readonly { id: string; label: string }[];
+  routes: readonly { id: string; name: string }[];
+}
 
 interface Props {
   side: 'a' | 'b';
   title: string;
-  selection: Selection | null;
-  series: readonly SavedSeries[];
-  /** The runs of the chosen series: who placed the robot, and which batteries there are. */
-  runs: readonly SavedRun[];
+  selection: Selection;
+  choosable: Choosable;
+  /** Who placed the robot, and which batteries there are. */
+  people: readonly string[];
+  batteries: readonly string[];
 }
 
-const distinct = (values: readonly (string | null)[]) =>
-  [...new Set(values)].filter((value) => value !== null && value !== '') as string[];
+const Sources = ({ series, versions, routes }: Choosable) => (
+  <>
+    <optgroup label="Series">
+      {series.map(({ id, trying, startedAt }) => (
+        <option key={id} value={sourceText({ of: 'series', id })}>
+          {dayOf(startedAt)} {trying}
+        </option>
+      ))}
+    </optgroup>
+    <optgroup label="All series of a version">
+      {versions.map(({ id, label }) => (
+        <option key={id} value={sourceText({ of: 'version', id })}>
+          {label}
+        </option>
+      ))}
+    </optgroup>
+    <optgroup label="All runs of a route">
+      {routes.map(({ id, name }) => (
+        <option key={id} value={sourceText({ of: 'route', id })}>
+          {name}
+        </option>
+      ))}
+    </optgroup>
+  </>
+);
 
-function Choice({
-  name,
-  label,
-  value,
-  all,
-  values,
-}: {
-  name: string;
-  label: string;
-  value: string | undefined;
-  all: string;
-  values: readonly string[];
-}) {
-  if (values.length === 0) return null;
-  return (
-    <span className={fields.field}>
-      <label htmlFor={name}>{label}</label>
-      <select id={name} name={name} defaultValue={value ?? ''}>
-        <option value="">{all}</option>
-        {values.map((one) => (
-          <option key={one} value={one}>
-            {one}
-          </option>
-        ))}
-      </select>
-    </span>
-  );
-}
-
-/** One side of a comparison: a series, and the part of it that is meant. */
-export function SideFields({ side, title, selection, series, runs }: Props) {
+/** One side of a comparison: a series, a version or a route, and the part of it that is meant. */
+export function SideFields({ side, title, selection, choosable, people, batteries }: Props) {
+  const { of, id, ...part } = selection;
+  const isPart = Object.values(part).some((value) => value !== undefined);
   return (
     <fieldset className={styles.side}>
       <legend>{title}</legend>
-      <span className={fields.field}>
-        <label htmlFor={`${side}.series`}>Series</label>
-        <select
-          id={`${side}.series`}
-          name={`${side}.series`}
-          defaultValue={selection?.series ?? series[0]?.id}
-        >
-          {series.map(({ id, trying, startedAt }) => (
-            <option key={id} value={id}>
-              {dayOf(startedAt)} {trying}
-            </option>
-          ))}
-        </select>
-      </span>
-      <details open={selection !== null && Object.values(selection).filter(Boolean).length > 1}>
+      <PlainSelect name={`${side}.of`} label="Runs of" value={sourceText({ of, id })}>
+        <Sources {...choosable} />
+      </PlainSelect>
+      <details open={isPart}>
         <summary>Only a part of it</summary>
         <div className={styles.part}>
-          <Choice
-            name={`${side}.person`}
-            label="Placed by"
-            value={selection?.person}
-            all="everybody"
-            values={distinct(runs.map(({ placedBy }) => placedBy))}
+          {people.length > 0 && (
+            <PlainSelect
+              name={`${side}.person`}
+              label="Placed by"
+              value={part.person}
+              all="everybody"
+              options={asOptions(people)}
+            />
+          )}
+          {batteries.length > 0 && (
+            <PlainSelect
+              name={`${side}.battery`}
+              label="Battery"
+              value={part.battery}
+              all="every battery"
+              options={asOptions(batteries)}
+            />
+          )}
+          <PlainInput
+            name={`${side}.from`}
+            label="From run"
+            type="number"
+            min={1}
+            value={part.from}
           />
-          <Choice
-            name={`${side}.battery`}
-            label="Battery"
-            value={selection?.battery}
-            all="every battery"
-            values={distinct(runs.map(({ battery }) => battery))}
+          <PlainInput name={`${side}.to`} label="to run" type="number" min={1} value={part.to} />
+          <PlainInput
+            name={`${side}.since`}
+            label="From"
+            type="datetime-local"
+            value={part.since}
           />
-          {(['from', 'to'] as const).map((end) => (
-            <span key={end} className={fields.field}>
-              <label htmlFor={`${side}.${end}`}>{end === 'from' ? 'From run' : 'to run'}</label>
-              <input
-                id={`${side}.${end}`}
-                name={`${side}.${end}`}
-                type="number"
-                min={1}
-                defaultValue={selection?.[end] ?? ''}
-              />
-            </span>
-          ))}
+          <PlainInput
+            name={`${side}.until`}
+            label="Before"
+            type="datetime-local"
+            value={part.until}
+          />
         </div>
       </details>
     </fieldset>
