@@ -6,10 +6,10 @@ export const WAYS: readonly Way[] = ['A', 'B', 'C', 'D'];
 /** In how many ways a plan is driven: without and with one change, or with neither, each and both of two. */
 export const wayCounts = (changes: number): 2 | 4 => (changes === 2 ? 4 : 2);
 
-/** What each way is, in words: "without start jig", "start jig"; of two changes "neither", each, and both. */
+/** What each way is, in words: "without start jig", "start jig"; of two changes "neither … nor …", each, and both. */
 export function wayLabels(changes: readonly string[]): string[] {
   const [first = '', second] = changes;
   return second === undefined
     ? [`without ${first}`, first]
-    : ['neither', first, second, `${first} and ${second}`];
+    : [`neither ${first} nor ${second}`, first, second, `${first} and ${second}`];
 }
