@@ -8,6 +8,9 @@ import { home } from './lib/paths';
 import { findRunning, noteRunning } from './lib/running';
 import { main, say, Sentence } from './lib/sentence';
 
+/** So many rows from one word of progress to the next. */
+const ROWS_BETWEEN = 20_000;
+
 /** Data from a backup, in place of what is there; that is kept beside as a backup of its own. */
 main(async () => {
   const [file = '', ...options] = process.argv.slice(2);
@@ -28,7 +31,12 @@ main(async () => {
       say(`What was there is kept in ${kept}.`);
     }
     try {
-      await importBundle(db, await openBundle(linesOf(file)));
+      let said = 0;
+      await importBundle(db, await openBundle(linesOf(file)), (rows) => {
+        if (rows - said < ROWS_BETWEEN) return;
+        said = rows;
+        say(`… ${rows} of ${total(counts)} rows`);
+      });
     } catch (error) {
       if (!isDatabaseError(error)) throw error;
       throw new Sentence(

@@ -68,7 +68,7 @@ const STAGES: Check[][][] = [
     [vitest('api'), browser('bench', ['bench'])],
     [
       browser('screens', ['screens', 'keyboard', 'compare']),
-      browser('work', ['course', 'logging', 'settings', 'story', 'workKept']),
+      browser('work', ['course', 'logging', 'settings', 'story', 'workKept', 'planWalk']),
     ],
   ],
 ];

@@ -37,6 +37,8 @@ export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   const refused = refusal(request);
   const response = refused ?? (await answer(request, next));
   for (const [name, value] of Object.entries(securityHeaders)) response.headers.set(name, value);
+  // Whoever goes back to a page sees what stands there now, not what stood there when it was left.
+  if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');
   const policy = response.headers.get('content-security-policy');
   if (policy !== null) {
     response.headers.set('content-security-policy', withStyleAttributes(policy));

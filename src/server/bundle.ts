@@ -3,7 +3,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
 import { inTransaction, type Database } from './database';
 import { placeRuns } from './stores/runsFound';
-import { TABLE_NAMES, type Row, type TableName } from './models';
+import { DERIVED_NAMES, TABLE_NAMES, type Row, type TableName } from './models';
 import { packColumn } from './packedColumn';
 import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
 
@@ -213,7 +213,13 @@ export async function checkBundle({
 const CHARACTERS_AT_ONCE = 300_000;
 
 /** Insert rows in batches; rows that point to others of their own table are linked at the end. */
-async function insertAll(db: Database, rows: AsyncIterable<BundleRow>, transaction: Transaction) {
+async function insertAll(
+  db: Database,
+  rows: AsyncIterable<BundleRow>,
+  transaction: Transaction,
+  onProgress: (rows: number) => void,
+) {
+  let done = 0;
   const links: { id: unknown; beforeId: unknown }[] = [];
   let batch: PlainRow[] = [];
   let size = 0;
@@ -221,6 +227,8 @@ async function insertAll(db: Database, rows: AsyncIterable<BundleRow>, transacti
   const flush = async () => {
     if (current === null || batch.length === 0) return;
     await db.models[current].bulkCreate(batch, { transaction });
+    done += batch.length;
+    onProgress(done);
     batch = [];
     size = 0;
   };
@@ -258,13 +266,16 @@ async function countOn(db: Database, transaction: Transaction): Promise<void> {
 }
 
 /** Put the rows of a backup in place of everything that is there, all or nothing. */
-export const importBundle = (db: Database, { rows }: OpenBundle): Promise<void> =>
+export const importBundle = (
+  db: Database,
+  { rows }: OpenBundle,
+  onProgress: (rows: number) => void = () => undefined,
+): Promise<void> =>
   db.sequelize.transaction(async (transaction) => {
-    await db.models.seriesFinding.destroy({ where: {}, transaction });
-    for (const name of TABLE_NAMES.toReversed()) {
+    for (const name of [...DERIVED_NAMES, ...TABLE_NAMES.toReversed()]) {
       await db.models[name].destroy({ where: {}, transaction });
     }
-    await insertAll(db, rows, transaction);
+    await insertAll(db, rows, transaction, onProgress);
     await countOn(db, transaction);
   });
 

@@ -189,6 +189,8 @@ const DERIVED = {
   seriesFinding: { seriesId: { ...ulid, primaryKey: true }, state: text(120), findings: json },
 } as const;
 
+export const DERIVED_NAMES = Object.keys(DERIVED) as (keyof typeof DERIVED)[];
+
 export type TableName = keyof typeof TABLES;
 /** In an order in which rows can be inserted: what is pointed to comes first. */
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];

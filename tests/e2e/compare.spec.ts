@@ -31,14 +31,14 @@ test('by keyboard at a tablet’s width: from a series to a part of it compared,
   const before = page.getByRole('group', { name: 'Before' });
   const after = page.getByRole('group', { name: 'After' });
   // What was before it stands there already.
-  await expect(before.getByLabel('Series')).toHaveValue(`${S}1`);
-  await before.getByLabel('Series').selectOption(`${S}2`);
-  await page.getByRole('button', { name: 'Compare' }).press('Enter');
+  await expect(before.getByLabel('Runs of')).toHaveValue(`series:${S}1`);
+  await before.getByLabel('Runs of').selectOption(`series:${S}2`);
+  await page.getByRole('button', { name: 'Compare', exact: true }).press('Enter');
   await before.getByText('Only a part of it').press('Enter');
   await before.getByLabel('Placed by').selectOption('Moss');
   await after.getByText('Only a part of it').press('Enter');
   await after.getByLabel('Placed by').selectOption('Juniper');
-  await page.getByRole('button', { name: 'Compare' }).press('Enter');
+  await page.getByRole('button', { name: 'Compare', exact: true }).press('Enter');
   await expect(page.getByTestId('compare-verdict')).toContainText('No difference is shown');
   // Chosen to differ: that is no fault of the comparison.
   await expect(page.getByTestId('compare-verdict')).not.toContainText('placed by (');
@@ -97,7 +97,12 @@ test('all runs of a route stand in one chart, anew with each series, and lead to
   );
   await page.getByRole('img', { name: /^End error by run/ }).waitFor();
   const series = page.getByRole('region', { name: 'Series of this route' });
-  await expect(series.getByRole('listitem').first()).toContainText(/as always, marks 1 to \d+/);
+  await expect(series.getByRole('listitem').first()).toContainText(
+    /First runs of the route, marks 1 to \d+/,
+  );
+  await expect(series.getByRole('listitem').filter({ hasText: 'as always' })).toContainText(
+    /marks \d+ to \d+/,
+  );
   await page.goBack();
   const expected = page.getByTestId('expected');
   await expected.scrollIntoViewIfNeeded();

@@ -54,6 +54,7 @@ test('from a changed route to findings that agree with figures computed elsewher
   await page.getByRole('button', { name: 'Start a series…' }).click();
   await page.getByLabel('What is being tried?').fill('One centimetre further');
   await page
+    .getByRole('dialog')
     .getByLabel('Route')
     .selectOption({ label: `Round by the barrel, ${version}: 1 cm further at first` });
   await page.getByRole('button', { name: 'Start the series' }).click();

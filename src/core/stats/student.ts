@@ -50,7 +50,7 @@ export const fUpperTail = (f: number, d1: number, d2: number): number =>
   f <= 0 ? 1 : incompleteBeta(d2 / (d2 + d1 * f), d2 / 2, d1 / 2);
 
 /** Student's quantile above which half of `tails` lies, by halving. */
-function studentQuantile(tails: number, degreesOfFreedom: number): number {
+export function studentQuantile(tails: number, degreesOfFreedom: number): number {
   // Beyond t in both tails together: I_x(ν/2, ½) with x = ν/(ν + t²).
   const beyond = (t: number) =>
     incompleteBeta(degreesOfFreedom / (degreesOfFreedom + t * t), degreesOfFreedom / 2, 0.5);

@@ -1,7 +1,17 @@
 import Papa from 'papaparse';
 import { compareSentence, couldHide } from '../../core/compare/sentence';
+import { FIGURE } from '../../core/compare/plan/figures';
+import { wished, wishOf } from '../../core/compare/plan/wish';
+import { dayIn } from '../../core/text/dates';
+import { teamZone } from '../../core/text/manner';
+import { counted } from '../../core/text/quantities';
+import type { PlanSoFar } from '../../formats/planSoFar';
+import type { RunPlanRecord } from '../../formats/runPlan';
+import type { SelectedRun } from '../stores/selectedRuns';
+import type { PlanFindings } from './runPlan';
+import type { ChangeDone } from './seasonOfChanges';
 import { errorFigure, errorScale, fineDecimals } from '../../core/text/lengths';
-import type { Compared, ComparedSide } from './comparison';
+import { endOf, type Compared, type ComparedSide } from './comparison';
 
 /** What a side is called. */
 export const sideName = ({ name, part }: ComparedSide): string =>
@@ -18,34 +28,37 @@ export const cloudOf = (side: ComparedSide) => ({
 export function comparisonMarkdown(found: Compared, picture: string): string {
   const { a, b, comparison, unfair } = found;
   const hidden = comparison === null ? [] : couldHide(comparison);
-  const data = Buffer.from(picture).toString('base64');
   return [
     '# Did it help?',
     `- Before: ${sideName(a)}, ${a.runs.length} runs\n- After: ${sideName(b)}, ${b.runs.length} runs`,
     `**${compareSentence(comparison)}**`,
     ...(unfair === null ? [] : [`> ${unfair}`]),
     ...(hidden.length === 0 ? [] : [`What could still hide:\n\n- ${hidden.join('\n- ')}`]),
-    `![Where the runs of both ended](data:image/svg+xml;base64,${data})`,
+    pictureLine('Where the runs of both ended', picture),
     '',
   ].join('\n\n');
 }
 
-/** Each run of both sides, its end in the planned direction of travel. */
-export function comparisonCsv({ a, b }: Compared): string {
+/** Each run of some sides, its end in the planned direction of travel. */
+export function sidesCsv(sides: readonly { name: string; runs: readonly SelectedRun[] }[]): string {
   const { label } = errorScale();
   const figure = (metres: number | null | undefined) =>
     typeof metres === 'number' ? errorFigure(metres).toFixed(1 + fineDecimals()) : '';
-  const rows = [a, b].flatMap((side, i) =>
-    side.runs.map(({ run, series }, k) => [
-      i === 0 ? 'before' : 'after',
-      series.trying,
-      run.number,
-      figure(side.ends[k]?.xM),
-      figure(side.ends[k]?.yM),
-      run.worked === null ? '' : Number(run.worked),
-      run.placedBy ?? '',
-      run.battery ?? '',
-    ]),
+  const rows = sides.flatMap(({ name, runs }) =>
+    runs.map((selected) => {
+      const { run, series } = selected;
+      const { xM, yM } = endOf(selected);
+      return [
+        name,
+        series.trying,
+        run.number,
+        figure(xM),
+        figure(yM),
+        run.worked === null ? '' : Number(run.worked),
+        run.placedBy ?? '',
+        run.battery ?? '',
+      ];
+    }),
   );
   const fields = ['side', 'series', 'run', `along_${label}`, `across_left_${label}`];
   return `${Papa.unparse(
@@ -53,3 +66,50 @@ export function comparisonCsv({ a, b }: Compared): string {
     { escapeFormulae: true, newline: '\n' },
   )}\n`;
 }
+
+/** Each run of both sides of a comparison. */
+export const comparisonCsv = ({ a, b }: Compared): string =>
+  sidesCsv([
+    { name: 'before', runs: a.runs },
+    { name: 'after', runs: b.runs },
+  ]);
+
+/** A picture within Markdown. */
+const pictureLine = (what: string, svg: string): string =>
+  `![${what}](data:image/svg+xml;base64,${Buffer.from(svg).toString('base64')})`;
+
+/** A plan of runs in Markdown, with its picture where there is one. */
+export function planMarkdown(
+  { plan, soFar }: { plan: RunPlanRecord; soFar: PlanSoFar },
+  { sentences, figures }: Pick<PlanFindings, 'sentences' | 'figures'>,
+  picture: string | null,
+): string {
+  const [first, ...others] = sentences;
+  return [
+    `# Plan: ${plan.changes.join(' and ')}`,
+    `Asked beforehand: ${wished(wishOf(plan.about, plan.amount))}; ${counted(plan.perSeries, 'run')} of each way.`,
+    `**${first ?? ''}**`,
+    ...(others.length === 0 ? [] : [others.map((line) => `- ${line}`).join('\n')]),
+    [
+      `| Way | Runs |${figures === null ? '' : ` ${FIGURE[plan.about]} |`}`,
+      `| --- | --- |${figures === null ? '' : ' --- |'}`,
+      ...soFar.ways.map(
+        ({ way, label, runs }, i) =>
+          `| ${way} ${label} | ${runs} of ${plan.perSeries} |${figures === null ? '' : ` ${figures[i] ?? '–'} |`}`,
+      ),
+    ].join('\n'),
+    ...(picture === null ? [] : [pictureLine('Where the runs of both ways ended', picture)]),
+    '',
+  ].join('\n\n');
+}
+
+/** What each change did, in Markdown. */
+export const changesMarkdown = (changes: readonly ChangeDone[]): string =>
+  [
+    '# What each change did',
+    ...changes.map(
+      ({ trying, startedAt, before, sentence, unfair }) =>
+        `- ${dayIn(startedAt, teamZone())} **${trying}**${before === null ? '' : `, against “${before}”`}: ${sentence}${unfair === null ? '' : ` ${unfair}`}`,
+    ),
+    '',
+  ].join('\n\n');

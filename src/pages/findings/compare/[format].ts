@@ -9,7 +9,10 @@ import {
   comparisonCsv,
   comparisonMarkdown,
 } from '../../../server/services/comparisonText';
+import { textFile } from '../../../server/textFile';
 import { CloudPicture, PAPER_COLOURS } from '../../../stations/findings/compare/CloudPicture';
+
+const NAME = 'did-it-help';
 
 /** A comparison as a file: Markdown with its picture, or CSV of all its runs. */
 export const GET = endpoint(async (db, { params, url }) => {
@@ -18,14 +21,7 @@ export const GET = endpoint(async (db, { params, url }) => {
     throw new Problem(422, 'invalid', 'a.series, b.series: expected the series of both sides');
   }
   const found = await compared(db, a, b);
-  const file = (text: string, type: string, ending: string) =>
-    new Response(text, {
-      headers: {
-        'content-type': `${type}; charset=utf-8`,
-        'content-disposition': `attachment; filename="did-it-help.${ending}"`,
-      },
-    });
-  if (params.format === 'csv') return file(comparisonCsv(found), 'text/csv', 'csv');
+  if (params.format === 'csv') return textFile(NAME, 'csv', comparisonCsv(found));
   if (params.format !== 'markdown') throw notFound('format');
   const picture = renderToStaticMarkup(
     createElement(CloudPicture, {
@@ -35,5 +31,5 @@ export const GET = endpoint(async (db, { params, url }) => {
       colours: PAPER_COLOURS,
     }),
   );
-  return file(comparisonMarkdown(found, picture), 'text/markdown', 'md');
+  return textFile(NAME, 'md', comparisonMarkdown(found, picture));
 });

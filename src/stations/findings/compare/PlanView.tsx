@@ -107,6 +107,10 @@ export function PlanView({ plan, soFar, sentences, isOver, figures, clouds }: Pr
         label={`Order of the runs: ${soFar.ways.map(({ way, label }) => `${way} ${label}`).join(', ')}`}
         order={order}
       />
+      <p className="no-print">
+        <a href={`/findings/plan/markdown?plan=${plan.id}`}>Markdown with the picture</a> ·{' '}
+        <a href={`/findings/plan/csv?plan=${plan.id}`}>CSV of all runs</a>
+      </p>
       {isOver && clouds !== null && (
         <p className="no-print">
           <a

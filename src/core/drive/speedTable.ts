@@ -1,0 +1,98 @@
+import { leverage, linearFit } from '../stats/linearFit';
+import { student975 } from '../stats/student';
+
+/** A timed drive: the command as a share of full power. */
+export interface TimedDrive {
+  command: number;
+  batteryV: number;
+  distanceM: number;
+  timeS: number;
+}
+
+export interface SpeedAt {
+  command: number;
+  batteryV: number;
+  speedMPerS: number;
+  low95: number;
+  high95: number;
+  /** Outside the commands that were tried. */
+  isExtrapolated: boolean;
+}
+
+export interface SpeedTable {
+  n: number;
+  /** Speed per share of power and volt, beyond the dead band. */
+  gainMPerSPerV: number;
+  /** The share of power below which the robot stands. */
+  deadBand: number;
+  deadBandLow95: number;
+  deadBandHigh95: number;
+  /** Relative scatter of single drives. */
+  residualShare: number;
+  at(command: number, batteryV: number): SpeedAt;
+}
+
+/** Commands nearer to each other than this tell no dead band. */
+const LEAST_APART = 0.05;
+
+/**
+ * How fast a share of power drives: speed = gain · volts · (command − dead band), the speed of a motor without load
+ * being proportional to its voltage, and friction taking a fixed share of it. Fitted by least squares of speed per
+ * volt on the command.
+ *
+ * Source: the steady state of a permanent-magnet motor, e.g. Siegwart and Nourbakhsh, Autonomous Mobile Robots
+ * (2004), section 2.3; intervals by Student's t, that of the dead band after Fieller (1954).
+ * @param drives forward, at speeds that were reached (without the start)
+ * @returns null with fewer than three that moved, or where their commands are all alike
+ */
+export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
+  const moved = drives.filter(({ distanceM }) => distanceM > 0);
+  const commands = moved.map(({ command }) => command);
+  if (moved.length < 3 || Math.max(...commands) - Math.min(...commands) < LEAST_APART) return null;
+  const fit = linearFit(
+    moved.map(({ command }) => [1, command]),
+    moved.map(({ distanceM, timeS, batteryV }) => distanceM / timeS / batteryV),
+  );
+  if (fit === null) return null;
+  const [offset = 0, gain = 0] = fit.coefficients;
+  if (!(gain > 0)) return null;
+  const t = student975(fit.degreesOfFreedom);
+  const [low, high] = deadBandInterval(fit.unscaledCovariance, offset, gain, t * fit.residualSd);
+  const [least, most] = [Math.min(...commands), Math.max(...commands)];
+  const meanPerVolt = offset + (gain * commands.reduce((sum, one) => sum + one, 0)) / moved.length;
+  return {
+    n: moved.length,
+    gainMPerSPerV: gain,
+    deadBand: Math.max(0, -offset / gain),
+    deadBandLow95: Math.max(0, low),
+    deadBandHigh95: Math.max(0, high),
+    residualShare: fit.residualSd / meanPerVolt,
+    at(command, batteryV) {
+      const speed = (offset + gain * command) * batteryV;
+      const half = t * fit.residualSd * Math.sqrt(leverage(fit, [1, command])) * batteryV;
+      return {
+        command,
+        batteryV,
+        speedMPerS: Math.max(0, speed),
+        low95: Math.max(0, speed - half),
+        high95: Math.max(0, speed + half),
+        isExtrapolated: command < least || command > most,
+      };
+    },
+  };
+}
+
+/** Fieller's interval of −offset/gain: where the line's own interval holds 0. */
+function deadBandInterval(
+  covariance: readonly (readonly number[])[],
+  offset: number,
+  gain: number,
+  scale: number,
+): [number, number] {
+  const v = (i: number, j: number) => (covariance[i]?.[j] ?? 0) * scale * scale;
+  const a = gain * gain - v(1, 1);
+  const b = offset * gain - v(0, 1);
+  const c = offset * offset - v(0, 0);
+  const root = Math.sqrt(b * b - a * c);
+  return a > 0 ? [(-b - root) / a, (-b + root) / a] : [-Infinity, Infinity];
+}

@@ -1,0 +1,254 @@
+import { distinct, noiseOf, pooledSd, scattersOf, type Heard, type Noise } from './rangeNoise';
+import { linearFit, type LinearFit } from '../stats/linearFit';
+import { median } from '../stats/median';
+import { mean } from '../stats/moments';
+import { student975, studentQuantile } from '../stats/student';
+import { wilson } from '../stats/wilson';
+
+/** One reading of a distance sensor against a tape; null: the echo was lost. */
+export interface RangeReading {
+  unit: string;
+  trueM: number;
+  readingM: number | null;
+}
+
+/** What is known of one distance. */
+export interface AtDistance {
+  trueM: number;
+  readings: number;
+  lost: number;
+  /** Mean reading minus true; null where all were lost. */
+  meanErrorM: number | null;
+  /** Scatter of single readings; null with fewer than two. */
+  sdM: number | null;
+  /** Whether it lies on the sensor's line; outside it is its dead zone or beyond its range. */
+  isOnLine: boolean;
+}
+
+export interface UnitRange {
+  unit: string;
+  readings: number;
+  /** reading = offset + scale · true. */
+  offsetM: number;
+  offsetLow95M: number;
+  offsetHigh95M: number;
+  /** Null where one distance alone was tried: an offset and a scale cannot be told apart then. */
+  scaleFactor: number | null;
+  scaleLow95: number | null;
+  scaleHigh95: number | null;
+  /** Scatter of single readings, over all distances; by how much it grows per metre. */
+  noiseM: number;
+  noisePerM: number;
+  lostRate: number;
+  lostHigh95: number;
+  /** Where it reads as it should: from the first to the last distance on its line. */
+  validFromM: number;
+  validToM: number;
+  /** The largest mean error of a distance within that range; with one distance, against the others. */
+  worstErrorM: number;
+  withinTolerance: boolean;
+  distances: AtDistance[];
+}
+
+/** What the offset is measured against. */
+export type Against = 'tape' | 'other units';
+
+export interface RangeCalibration {
+  against: Against;
+  units: UnitRange[];
+}
+
+const LEAST_READINGS = 2;
+/** Offset and scale are used together: both intervals hold in 95 of 100 (Bonferroni). */
+const TAILS_OF_BOTH = 0.025;
+/** So many robust standard deviations off its line a distance is no part of it any more. */
+const OFF_LINE = 6;
+/** A line is told from what is off it with so many distances at least. */
+const LEAST_FOR_OFF_LINE = 4;
+
+const heardOf = (readings: readonly RangeReading[]): Heard[] =>
+  readings.flatMap(({ trueM, readingM }) => (readingM === null ? [] : [{ trueM, readingM }]));
+
+/** A line through readings, each weighted by how sure it is. */
+const lineOf = (heard: readonly Heard[], noise: Noise = () => 1): LinearFit | null =>
+  linearFit(
+    heard.map(({ trueM }) => [1 / noise(trueM), trueM / noise(trueM)]),
+    heard.map(({ trueM, readingM }) => readingM / noise(trueM)),
+  );
+
+/**
+ * The distances that lie on one line: from both ends, those are left out whose mean is far off the line through the
+ * others, as in a dead zone or beyond the range.
+ */
+function onLine(heard: readonly Heard[]): Set<number> {
+  let kept = distinct(heard.map(({ trueM }) => trueM));
+  const sd = pooledSd(heard);
+  while (kept.length >= LEAST_FOR_OFF_LINE) {
+    const off = [kept[0] ?? 0, kept.at(-1) ?? 0].map((end) => {
+      const others = heard.filter(({ trueM }) => trueM !== end && kept.includes(trueM));
+      const line = lineOf(others);
+      const [a = 0, b = 1] = line?.coefficients ?? [];
+      const own = heard.filter(({ trueM }) => trueM === end).map(({ readingM }) => readingM);
+      const scatter = Math.max(sd, line?.residualSd ?? 0, 1e-4);
+      return { end, far: Math.abs(mean(own) - a - b * end) / scatter };
+    });
+    const worst = off.toSorted((a, b) => b.far - a.far)[0];
+    if (worst === undefined || worst.far < OFF_LINE) break;
+    kept = kept.filter((distance) => distance !== worst.end);
+  }
+  return new Set(kept);
+}
+
+function atDistances(readings: readonly RangeReading[], valid: ReadonlySet<number>): AtDistance[] {
+  return distinct(readings.map(({ trueM }) => trueM)).map((trueM) => {
+    const all = readings.filter((one) => one.trueM === trueM);
+    const heard = heardOf(all).map(({ readingM }) => readingM);
+    const centre = heard.length === 0 ? null : mean(heard);
+    const squares = heard.reduce((sum, value) => sum + (value - (centre ?? 0)) ** 2, 0);
+    return {
+      trueM,
+      readings: all.length,
+      lost: all.length - heard.length,
+      meanErrorM: centre === null ? null : centre - trueM,
+      sdM: heard.length < 2 ? null : Math.sqrt(squares / (heard.length - 1)),
+      isOnLine: valid.has(trueM),
+    };
+  });
+}
+
+/** What both ways of judging a unit share. */
+function common(unit: string, readings: readonly RangeReading[], valid: ReadonlySet<number>) {
+  const heard = heardOf(readings);
+  const lost = readings.length - heard.length;
+  const distances = atDistances(readings, valid);
+  return {
+    unit,
+    readings: readings.length,
+    lostRate: lost / readings.length,
+    lostHigh95: wilson(lost, readings.length)?.high95 ?? 1,
+    validFromM: Math.min(...valid),
+    validToM: Math.max(...valid),
+    distances,
+  };
+}
+
+/** A unit's readings, those of them that lie on its line, and where that is. */
+interface OnLine {
+  unit: string;
+  readings: RangeReading[];
+  used: Heard[];
+  valid: Set<number>;
+}
+
+function onLineOf(unit: string, readings: RangeReading[]): OnLine {
+  const heard = heardOf(readings);
+  const valid = onLine(heard);
+  return { unit, readings, valid, used: heard.filter(({ trueM }) => valid.has(trueM)) };
+}
+
+function byLine(
+  { unit, readings, used, valid }: OnLine,
+  noise: ReturnType<typeof noiseOf>,
+  toleranceM: number,
+): UnitRange | null {
+  const line = lineOf(used, noise.at);
+  if (line === null) return null;
+  const half = (i: number) =>
+    line.degreesOfFreedom < 1
+      ? Infinity
+      : studentQuantile(TAILS_OF_BOTH, line.degreesOfFreedom) *
+        line.residualSd *
+        Math.sqrt(line.unscaledCovariance[i]?.[i] ?? 0);
+  const [offsetM = 0, scaleFactor = 1] = line.coefficients;
+  const shared = common(unit, readings, valid);
+  const worstErrorM = Math.max(
+    ...shared.distances.flatMap(({ meanErrorM, isOnLine }) =>
+      isOnLine && meanErrorM !== null ? [Math.abs(meanErrorM)] : [],
+    ),
+  );
+  return {
+    ...shared,
+    offsetM,
+    offsetLow95M: offsetM - half(0),
+    offsetHigh95M: offsetM + half(0),
+    scaleFactor,
+    scaleLow95: scaleFactor - half(1),
+    scaleHigh95: scaleFactor + half(1),
+    noiseM: pooledSd(used),
+    noisePerM: noise.perM,
+    worstErrorM,
+    withinTolerance: worstErrorM <= toleranceM,
+  };
+}
+
+/** All units at one distance: which differs from the others, and by how much. */
+function againstOthers(
+  units: readonly string[],
+  readings: readonly RangeReading[],
+  toleranceM: number,
+): UnitRange[] {
+  const of = (unit: string) => readings.filter((one) => one.unit === unit);
+  const means = units.map((unit) => mean(heardOf(of(unit)).map(({ readingM }) => readingM)));
+  return units.flatMap((unit, i) => {
+    const heard = heardOf(of(unit));
+    if (heard.length === 0) return [];
+    const others = means.filter((value, j) => j !== i && Number.isFinite(value));
+    const reference = others.length === 0 ? (heard[0]?.trueM ?? 0) : median(others);
+    const offsetM = (means[i] ?? 0) - reference;
+    const noiseM = pooledSd(heard);
+    const half =
+      heard.length < 2
+        ? Infinity
+        : (student975(heard.length - 1) * noiseM) / Math.sqrt(heard.length);
+    return [
+      {
+        ...common(unit, of(unit), new Set(heard.map(({ trueM }) => trueM))),
+        offsetM,
+        offsetLow95M: offsetM - half,
+        offsetHigh95M: offsetM + half,
+        scaleFactor: null,
+        scaleLow95: null,
+        scaleHigh95: null,
+        noiseM,
+        noisePerM: 0,
+        worstErrorM: Math.abs(offsetM),
+        withinTolerance: Math.abs(offsetM) <= toleranceM,
+      },
+    ];
+  });
+}
+
+/**
+ * What a table of readings against a tape says of each distance sensor: reading = offset + scale · true, its noise,
+ * its lost echoes, where it reads as it should, and whether it is within a tolerance. With one distance for all, the
+ * units are compared with each other (the median of the others), and the scale stays unknown.
+ *
+ * Source: calibration by a straight line (ISO 11095, 1996, simplified: least squares weighted by the noise at each
+ * distance, errors of the tape left to `gauge`); lost echoes after Wilson (1927).
+ * @returns null where no unit has two readings
+ */
+export function rangeCalibration(
+  readings: readonly RangeReading[],
+  toleranceM: number,
+): RangeCalibration | null {
+  const units = [...new Set(readings.map(({ unit }) => unit))].filter(
+    (unit) => heardOf(readings.filter((one) => one.unit === unit)).length >= LEAST_READINGS,
+  );
+  if (units.length === 0) return null;
+  const isOne = new Set(heardOf(readings).map(({ trueM }) => trueM)).size === 1;
+  if (isOne) {
+    return {
+      against: units.length > 1 ? 'other units' : 'tape',
+      units: againstOthers(units, readings, toleranceM),
+    };
+  }
+  const lines = units.map((unit) =>
+    onLineOf(
+      unit,
+      readings.filter((one) => one.unit === unit),
+    ),
+  );
+  const noise = noiseOf(lines.flatMap(({ used }) => scattersOf(used)));
+  const found = lines.flatMap((one) => byLine(one, noise, toleranceM) ?? []);
+  return found.length === 0 ? null : { against: 'tape', units: found };
+}
