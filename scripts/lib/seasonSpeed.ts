@@ -68,6 +68,11 @@ export async function seasonSpeed(url: string, home: string): Promise<SeasonFigu
       `/runs/${short}`,
       `/findings/${short}`,
       `/findings/${long}`,
+      '/runs?by=tried',
+      '/runs/all',
+      '/runs/all?q=squeaked&person=Fern',
+      '/findings/season',
+      '/findings/compare',
       '/course',
       '/bench',
     ];

@@ -2,7 +2,8 @@ import { compareSentence } from '../../core/compare/sentence';
 import type { Answer } from '../../core/compare/compareSeries';
 import type { Database } from '../database';
 import { log } from '../log';
-import { seriesPage, type SeriesEntry } from '../stores/series';
+import type { SavedSeries } from '../../formats/records';
+import { unplannedBefore, type SeriesEntry } from '../stores/series';
 import { compared } from './comparison';
 import { planFindings, planSoFar } from './runPlan';
 import { runStates, stateOf } from './seriesState';
@@ -27,12 +28,6 @@ export interface ChangeDone extends AgainstBefore {
   href: string;
 }
 
-/** The series of the same route before one, that is no part of a plan. */
-async function beforeIt(db: Database, { routeId, entry }: SeriesEntry) {
-  const [before] = await seriesPage(db, { routeId, before: entry, unplanned: true, limit: 1 });
-  return before ?? null;
-}
-
 async function computed(db: Database, before: string, series: string): Promise<AgainstBefore> {
   const { comparison, unfair, isFair } = await compared(
     db,
@@ -47,16 +42,45 @@ async function computed(db: Database, before: string, series: string): Promise<A
   };
 }
 
+/** What was kept of some series, by their id, and the state of the runs of all that is compared. */
+interface Kept {
+  rows: Map<string, { state: string; comparison: AgainstBefore }>;
+  states: Awaited<ReturnType<typeof runStates>>;
+}
+
+async function keptOf(
+  db: Database,
+  ids: readonly string[],
+  beforeIds: readonly string[],
+): Promise<Kept> {
+  const [rows, states] = await Promise.all([
+    db.models.seriesComparison.findAll({ where: { seriesId: [...ids] } }),
+    runStates(db, [...new Set([...ids, ...beforeIds])]),
+  ]);
+  return {
+    states,
+    rows: new Map(
+      rows.map((row) => [
+        row.get('seriesId') as string,
+        {
+          state: row.get('state') as string,
+          comparison: row.get('comparison') as AgainstBefore,
+        },
+      ]),
+    ),
+  };
+}
+
 /** Computed once, and kept by the state of the runs of both, where there is room. */
 async function againstBefore(
   db: Database,
-  before: SeriesEntry,
-  series: SeriesEntry,
+  before: SavedSeries,
+  series: SavedSeries,
+  { rows, states }: Kept,
 ): Promise<AgainstBefore> {
-  const states = await runStates(db, [before.id, series.id]);
   const state = `${before.id} ${stateOf(before, states)} ${stateOf(series, states)}`;
-  const row = await db.models.seriesComparison.findByPk(series.id);
-  if (row?.get('state') === state) return row.get('comparison') as AgainstBefore;
+  const kept = rows.get(series.id);
+  if (kept?.state === state) return kept.comparison;
   const comparison = await computed(db, before.id, series.id);
   try {
     await db.models.seriesComparison.upsert({ seriesId: series.id, state, comparison });
@@ -86,29 +110,32 @@ async function ofPlan(db: Database, series: SeriesEntry): Promise<ChangeDone[]> 
   ];
 }
 
-async function ofSeries(db: Database, series: SeriesEntry): Promise<ChangeDone[]> {
-  if (series.planId !== null) return ofPlan(db, series);
-  const before = await beforeIt(db, series);
-  if (before === null) return [];
-  const { id, trying, startedAt } = series;
-  return [
-    {
-      id,
-      trying,
-      startedAt,
-      before: before.trying,
-      href: `/findings/compare?a.series=${before.id}&b.series=${id}`,
-      ...(await againstBefore(db, before, series)),
-    },
-  ];
-}
-
 /** What each of some series says against what was before it, in their order. */
 export async function changesDone(
   db: Database,
   page: readonly SeriesEntry[],
 ): Promise<ChangeDone[]> {
+  const single = page.filter(({ planId }) => planId === null);
+  const before = await unplannedBefore(db, single);
+  const kept = await keptOf(
+    db,
+    [...before.keys()],
+    [...before.values()].map(({ id }) => id),
+  );
   const told: ChangeDone[] = [];
-  for (const series of page) told.push(...(await ofSeries(db, series)));
+  for (const series of page) {
+    const first = before.get(series.id);
+    if (series.planId !== null) told.push(...(await ofPlan(db, series)));
+    if (first === undefined) continue;
+    const { id, trying, startedAt } = series;
+    told.push({
+      id,
+      trying,
+      startedAt,
+      before: first.trying,
+      href: `/findings/compare?a.series=${first.id}&b.series=${id}`,
+      ...(await againstBefore(db, first, series, kept)),
+    });
+  }
   return told;
 }

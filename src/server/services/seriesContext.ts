@@ -4,7 +4,6 @@ import type {
   RobotRecord,
   RouteRecord,
   SavedRouteVersion,
-  SavedRun,
   SavedSeries,
 } from '../../formats/records';
 import type { Database } from '../database';
@@ -13,7 +12,6 @@ import { findCourse } from '../stores/courses';
 import { findRobot } from '../stores/robots';
 import { findRoute, findVersion } from '../stores/routes';
 import { frozenOf } from '../stores/frozen';
-import { listRuns } from '../stores/runs';
 import { findSeries } from '../stores/series';
 
 /** A series with everything that it points to: table and robot as they were when it began. */
@@ -27,7 +25,6 @@ export interface SeriesContext {
   target: Pose;
   /** Those that held when it began. */
   calibrationIds: readonly string[];
-  runs: SavedRun[];
 }
 
 const required = <T>(value: T | null, what: string): T => {
@@ -37,9 +34,8 @@ const required = <T>(value: T | null, what: string): T => {
 
 export async function seriesWithContext(db: Database, seriesId: string): Promise<SeriesContext> {
   const series = required(await findSeries(db, seriesId), 'series');
-  const [version, runs, frozen] = await Promise.all([
+  const [version, frozen] = await Promise.all([
     findVersion(db, series.routeVersionId),
-    listRuns(db, seriesId),
     frozenOf(db, series),
   ]);
   const { routeId } = required(version, 'version');
@@ -57,7 +53,6 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
     robot: { ...required(robot, 'robot'), robot: kept.robot },
     target: kept.target,
     calibrationIds: kept.calibrationIds,
-    runs,
   };
 }
 

@@ -63,12 +63,15 @@ export async function runsFound(
         r.battery, r.battery_v batteryV, r.end_x_m endXM, r.end_y_m endYM, r.end_heading_rad endHeadingRad,
         r.worked, r.missions, r.cause, r.note, r.set_aside_reason setAsideReason,
         s.trying, w.name routeName, b.name robotName
-      FROM run r
+      FROM (
+        SELECT r.id FROM run r
+        ${wanted.length === 0 ? '' : `WHERE ${wanted.map(([sql]) => sql).join(' AND ')}`}
+        ORDER BY r.happened_at DESC, r.id DESC LIMIT ?) found
+      JOIN run r ON r.id = found.id
       JOIN series s ON s.id = r.series_id
       JOIN route w ON w.id = r.route_id
       JOIN robot b ON b.id = r.robot_id
-      ${wanted.length === 0 ? '' : `WHERE ${wanted.map(([sql]) => sql).join(' AND ')}`}
-      ORDER BY r.happened_at DESC, r.id DESC LIMIT ?`,
+      ORDER BY r.happened_at DESC, r.id DESC`,
     { type: QueryTypes.SELECT, replacements: [...wanted.map(([, value]) => value), limit] },
   );
   return rows.map((row) =>

@@ -1,11 +1,11 @@
-import { Op, QueryTypes, type WhereOptions } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import { z } from 'zod';
-import { savedRun, type SavedRun } from '../../formats/records';
 import { boundsOf, isSelected, type Selection } from '../../formats/selection';
+import type { RunEnd } from '../../formats/runEnd';
 import type { Database } from '../database';
 import { notFound } from '../problem';
 import { frozenOf } from './frozen';
-import { fromRow } from './fromRow';
+import { runEnds } from './runEnds';
 
 /** More runs than this are not compared: those that were made last are. */
 export const MOST_SELECTED = 1000;
@@ -34,10 +34,10 @@ const HEADS = `SELECT s.id, s.route_version_id routeVersionId, s.trying, s.table
     v.number versionNumber, v.note versionNote, w.name routeName, b.name robotName, c.name courseName,
     JSON_VALUE(s.frozen, '$.target.headingRad') headingRad
   FROM series s
-  JOIN route_version v ON v.id = s.route_version_id
-  JOIN route w ON w.id = v.route_id
-  JOIN robot b ON b.id = w.robot_id
-  JOIN course c ON c.id = w.course_id`;
+  STRAIGHT_JOIN route_version v ON v.id = s.route_version_id
+  STRAIGHT_JOIN route w ON w.id = v.route_id
+  STRAIGHT_JOIN robot b ON b.id = w.robot_id
+  STRAIGHT_JOIN course c ON c.id = w.course_id`;
 
 /** Series by a condition, the newest first, as an index has them. */
 async function headsWhere(db: Database, condition: string, value: unknown) {
@@ -56,7 +56,7 @@ const CONDITION: Record<Selection['of'], string> = {
 };
 
 export interface SelectedRun {
-  run: SavedRun;
+  run: RunEnd;
   series: SelectedSeries;
   headingRad: number;
 }
@@ -89,22 +89,18 @@ export async function selectedRuns(db: Database, selection: Selection): Promise<
   const [first] = series;
   if (first === undefined) throw notFound(selection.of);
   const { fromMs, beforeMs } = boundsOf(selection);
-  const where: WhereOptions = {
-    seriesId: series.map(({ id }) => id),
-    happenedAt: {
-      [Op.gte]: new Date(Math.max(fromMs, EARLIEST_MS)),
-      [Op.lt]: new Date(Math.min(beforeMs, LATEST_MS)),
+  const rows = await runEnds(
+    db,
+    `WHERE series_id IN (:ids) AND happened_at >= :from AND happened_at < :before
+      ORDER BY happened_at DESC, number DESC LIMIT :limit`,
+    {
+      ids: series.map(({ id }) => id),
+      from: new Date(Math.max(fromMs, EARLIEST_MS)),
+      before: new Date(Math.min(beforeMs, LATEST_MS)),
+      limit: MOST_SELECTED,
     },
-  };
-  const rows = await db.models.run.findAll({
-    where,
-    order: [
-      ['happenedAt', 'DESC'],
-      ['number', 'DESC'],
-    ],
-    limit: MOST_SELECTED,
-  });
-  const all = rows.map(fromRow(savedRun)).toReversed();
+  );
+  const all = rows.toReversed();
   const byId = new Map(series.map((one) => [one.id, one]));
   const chosen = all.filter((run) => run.setAsideReason === null && isSelected(selection)(run));
   const headings = new Map<string, number>();

@@ -1,5 +1,6 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { z } from 'zod';
+import { MOST_COUNTED } from '../../core/runs/bestSeries';
 import {
   savedSeries,
   seriesRecord,
@@ -51,8 +52,6 @@ export interface SeriesWish {
   /** Only those before this entry: where the page before ended. */
   before?: number | undefined;
   routeId?: string | undefined;
-  /** Without those that belong to a plan of runs. */
-  unplanned?: boolean;
   /** Words in what was tried. */
   search?: string | undefined;
   limit: number;
@@ -61,23 +60,24 @@ export interface SeriesWish {
 /** In LIKE a word may hold no pattern. */
 const literal = (text: string) => text.replace(/[\\%_]/g, '\\$&');
 
-/** A page of series, the newest first, as an index has them. */
+/** A page of series, the newest first: picked by their index, and only then joined with what they belong to. */
 export async function seriesPage(db: Database, wish: SeriesWish): Promise<SeriesEntry[]> {
   const { archived = false, before, routeId, search, limit } = wish;
   const rows = await db.sequelize.query<Record<string, unknown>>(
-    `SELECT s.id, s.version, s.route_version_id routeVersionId, s.trying, s.planned_runs plannedRuns,
-        s.battery, s.table_label tableLabel, s.archived_at archivedAt, s.started_at startedAt, s.plan_id planId, s.entry,
-        v.number versionNumber, r.id routeId, r.name routeName, b.name robotName
-      FROM series s
-      JOIN route_version v ON v.id = s.route_version_id
+    `SELECT s.*, v.number versionNumber, r.id routeId, r.name routeName, b.name robotName
+      FROM (
+        SELECT id, version, route_version_id routeVersionId, trying, planned_runs plannedRuns, battery,
+          table_label tableLabel, archived_at archivedAt, started_at startedAt, plan_id planId, entry
+        FROM series FORCE INDEX (by_entry)
+        WHERE archived_at IS ${archived ? 'NOT NULL' : 'NULL'}
+          ${before === undefined ? '' : 'AND entry < :before'}
+          ${routeId === undefined ? '' : 'AND route_version_id IN (SELECT id FROM route_version WHERE route_id = :routeId)'}
+          ${search === undefined ? '' : 'AND trying LIKE :search'}
+        ORDER BY entry DESC LIMIT :limit) s
+      JOIN route_version v ON v.id = s.routeVersionId
       JOIN route r ON r.id = v.route_id
       JOIN robot b ON b.id = r.robot_id
-      WHERE s.archived_at IS ${archived ? 'NOT NULL' : 'NULL'}
-        ${before === undefined ? '' : 'AND s.entry < :before'}
-        ${wish.unplanned === true ? 'AND s.plan_id IS NULL' : ''}
-        ${routeId === undefined ? '' : 'AND r.id = :routeId'}
-        ${search === undefined ? '' : 'AND s.trying LIKE :search'}
-      ORDER BY s.entry DESC LIMIT :limit`,
+      ORDER BY s.entry DESC`,
     {
       type: QueryTypes.SELECT,
       replacements: {
@@ -98,13 +98,16 @@ export async function seriesPage(db: Database, wish: SeriesWish): Promise<Series
   );
 }
 
-/** How many series there are in use, and how many runs in all. */
+/** How many series there are in use, and how many runs in all; one more than are counted means more. */
 export async function countSeason(db: Database): Promise<{ series: number; runs: number }> {
-  const [series, runs] = await Promise.all([
+  const [series, counted] = await Promise.all([
     db.models.series.count({ where: { archivedAt: null } }),
-    db.models.run.count(),
+    db.sequelize.query<{ runs: number }>(
+      'SELECT COUNT(*) runs FROM (SELECT 1 FROM run LIMIT :most) some',
+      { type: QueryTypes.SELECT, replacements: { most: MOST_COUNTED + 1 } },
+    ),
   ]);
-  return { series, runs };
+  return { series, runs: counted[0]?.runs ?? 0 };
 }
 
 /** The series before one, in use: what a change is compared with. */
@@ -132,8 +135,11 @@ export interface SeriesGroup {
 }
 
 const GROUPED = {
-  route: 'SELECT r.name name, r.id routeId',
-  tried: 'SELECT s.trying name, NULL routeId',
+  route: `SELECT r.name, r.id routeId, COUNT(*) series, MAX(s.started_at) lastAt
+    FROM series s JOIN route_version v ON v.id = s.route_version_id JOIN route r ON r.id = v.route_id
+    WHERE s.archived_at IS NULL GROUP BY r.id, r.name`,
+  tried: `SELECT s.trying name, NULL routeId, COUNT(*) series, MAX(s.started_at) lastAt
+    FROM series s WHERE s.archived_at IS NULL GROUP BY s.trying`,
 } as const;
 
 export type GroupedBy = keyof typeof GROUPED;
@@ -145,14 +151,43 @@ export async function seriesGroups(
   limit: number,
 ): Promise<SeriesGroup[]> {
   const rows = await db.sequelize.query<Omit<SeriesGroup, 'lastAt'> & { lastAt: Date }>(
-    `${GROUPED[by]}, COUNT(*) series, MAX(s.started_at) lastAt
-      FROM series s
-      JOIN route_version v ON v.id = s.route_version_id
-      JOIN route r ON r.id = v.route_id
-      WHERE s.archived_at IS NULL
-      GROUP BY ${by === 'route' ? 'r.id, r.name' : 's.trying'}
-      ORDER BY lastAt DESC LIMIT :limit`,
+    `${GROUPED[by]} ORDER BY lastAt DESC LIMIT :limit`,
     { type: QueryTypes.SELECT, replacements: { limit } },
   );
   return rows.map((row) => ({ ...row, lastAt: row.lastAt.toISOString() }));
+}
+
+/**
+ * The series of the same route before each of some, that is no part of a plan; none where there is none. All are
+ * found in one look through what was entered until the newest of them.
+ */
+export async function unplannedBefore(
+  db: Database,
+  series: readonly SeriesEntry[],
+): Promise<Map<string, SavedSeries>> {
+  if (series.length === 0) return new Map();
+  const rows = await db.sequelize.query<{ id: string; beforeId: string }>(
+    `SELECT id, beforeId FROM (
+        SELECT s.id, s.entry, LAG(s.id) OVER (PARTITION BY v.route_id ORDER BY s.entry) beforeId
+        FROM series s JOIN route_version v ON v.id = s.route_version_id
+        WHERE s.archived_at IS NULL AND s.plan_id IS NULL AND s.entry <= :newest) ordered
+      WHERE id IN (:ids) AND beforeId IS NOT NULL`,
+    {
+      type: QueryTypes.SELECT,
+      replacements: {
+        newest: Math.max(...series.map(({ entry }) => entry)),
+        ids: series.map(({ id }) => id),
+      },
+    },
+  );
+  const found = await db.models.series.findAll({
+    where: { id: rows.map(({ beforeId }) => beforeId) },
+  });
+  const byId = new Map(found.map((row) => [row.get('id'), toSaved(row)]));
+  return new Map(
+    rows.flatMap(({ id, beforeId }) => {
+      const before = byId.get(beforeId);
+      return before === undefined ? [] : [[id, before] as const];
+    }),
+  );
 }

@@ -3,7 +3,7 @@ import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
 import type { Consistency } from '../../core/runs/consistency';
 import { counted, smallPlaceText } from '../../core/text/quantities';
-import type { SavedRun } from '../../formats/records';
+import type { RunEnd } from '../../formats/runEnd';
 import { EllipseMark, EndCloud, EndMark } from '../../ui/plan/marks';
 import { boxPath, flip, mm, pathOf, Plan } from '../../ui/plan/Plan';
 import styles from './Findings.module.css';
@@ -13,7 +13,7 @@ interface Props {
   target: Pose;
   mission: Mission | null;
   end: Consistency;
-  runs: readonly SavedRun[];
+  runs: readonly RunEnd[];
 }
 
 /** Half the width of the piece of the table that shows everything, in metres. */

@@ -2,7 +2,8 @@ import { benchLength } from '../../core/text/quantities';
 import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import type { SeriesFindings } from '../../core/runs/findings';
-import type { CourseRecord, SavedRun } from '../../formats/records';
+import type { CourseRecord } from '../../formats/records';
+import type { RunEnd } from '../../formats/runEnd';
 import { EndFigures } from './EndFigures';
 import { EndPlan } from './EndPlan';
 import styles from './Findings.module.css';
@@ -14,7 +15,7 @@ interface Props {
   missions: Mission[];
   endMission: Mission | null;
   target: Pose;
-  runs: SavedRun[];
+  runs: RunEnd[];
   findings: SeriesFindings;
 }
 

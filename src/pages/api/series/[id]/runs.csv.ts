@@ -1,10 +1,12 @@
 import { writeRunsCsv } from '../../../../formats/runsCsv';
 import { endpoint } from '../../../../server/endpoint';
+import { listRuns } from '../../../../server/stores/runs';
 import { seriesWithContext } from '../../../../server/services/seriesContext';
 
 /** The runs of a series as a CSV file. */
 export const GET = endpoint(async (db, { params }) => {
-  const { runs, course, series } = await seriesWithContext(db, params.id ?? '');
+  const { course, series } = await seriesWithContext(db, params.id ?? '');
+  const runs = await listRuns(db, series.id);
   return new Response(writeRunsCsv(runs, course.table.missions), {
     headers: {
       'content-type': 'text/csv; charset=utf-8',

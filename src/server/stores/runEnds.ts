@@ -1,0 +1,28 @@
+import { QueryTypes } from 'sequelize';
+import type { RunEnd } from '../../formats/runEnd';
+import type { Database } from '../database';
+
+type EndRow = Omit<RunEnd, 'happenedAt' | 'worked'> & { happenedAt: Date; worked: number | null };
+
+/** Of runs that were read by a statement of one's own: `WHERE …` with its order and limit. */
+export async function runEnds(
+  db: Database,
+  rest: string,
+  replacements: Record<string, unknown>,
+): Promise<RunEnd[]> {
+  const rows = await db.sequelize.query<EndRow>(
+    `SELECT id, series_id seriesId, number, happened_at happenedAt, placed_by placedBy, battery,
+        end_x_m endXM, end_y_m endYM, worked, set_aside_reason setAsideReason
+      FROM run ${rest}`,
+    { type: QueryTypes.SELECT, replacements },
+  );
+  return rows.map(({ happenedAt, worked, ...row }) => ({
+    ...row,
+    happenedAt: happenedAt.toISOString(),
+    worked: worked === null ? null : Boolean(worked),
+  }));
+}
+
+/** The ends of a series, in the order of its runs. */
+export const endsOfSeries = (db: Database, seriesId: string): Promise<RunEnd[]> =>
+  runEnds(db, 'WHERE series_id = :seriesId ORDER BY number', { seriesId });
