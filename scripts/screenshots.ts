@@ -72,14 +72,6 @@ const SHOTS: Shot[] = [
   { name: 'bench', path: '/bench', prepare: readPanel },
   { name: 'bench-calibrations', path: '/bench/calibrations', dark: true },
   { name: 'course', path: '/course', prepare: simulate },
-  {
-    name: 'course-versions',
-    path: '/course',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Versions…' }).click();
-      await page.getByRole('dialog').getByLabel('From').selectOption({ index: 3 });
-    },
-  },
   { name: 'table', path: '/course/table' },
   { name: 'step-card', path: `/course/card?version=${demoId('V', 3)}` },
   { name: 'runs', path: '/runs' },
@@ -90,6 +82,7 @@ const SHOTS: Shot[] = [
     name: 'findings-compare',
     path: `/findings/compare?a.series=${demoId('S', 1)}&b.series=${jig}`,
   },
+  { name: 'findings-season', path: '/findings/season' },
   { name: 'findings-tablet', path: `/findings/${jig}`, width: 768, dark: true },
 ];
 

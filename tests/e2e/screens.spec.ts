@@ -25,6 +25,10 @@ const SCREENS = {
   'Log sheet': `/runs/${S}3/sheet`,
   Settings: '/settings',
   Findings: `/findings/${S}2`,
+  'Single runs': '/runs/all?q=wall',
+  'Series by route': '/runs?by=route',
+  'What each change did': '/findings/season',
+  'A plan of runs': '/findings/plan?plan=01DEMP00000000000000000001',
   'Did it help': `/findings/compare?a.series=${S}1&b.series=${S}2&want=spread&by=3`,
   'Not there': '/nowhere',
 };

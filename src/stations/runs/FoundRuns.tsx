@@ -1,5 +1,6 @@
 import type { SavedRun } from '../../formats/records';
-import { dayAndClockOf } from '../../ui/dates';
+import { clockOf, dayOf } from '../../ui/dates';
+import styles from './SeriesList.module.css';
 import { Table } from '../../ui/Table';
 import { endText, WorkedMark } from './runWords';
 
@@ -17,7 +18,14 @@ export const FoundRuns = ({ runs }: { runs: readonly Found[] }) => (
     keyOf={({ id }) => id}
     isAside={({ setAsideReason }) => setAsideReason !== null}
     columns={[
-      { title: 'When', cell: ({ happenedAt }) => dayAndClockOf(happenedAt) },
+      {
+        title: 'When',
+        cell: ({ happenedAt }) => (
+          <>
+            <span className={styles.whole}>{dayOf(happenedAt)}</span> {clockOf(happenedAt)}
+          </>
+        ),
+      },
       {
         title: 'Run',
         head: true,

@@ -59,7 +59,7 @@ const Ways = ({ plan, soFar, figures }: Pick<Props, 'plan' | 'soFar' | 'figures'
         ? []
         : [
             {
-              title: FIGURE[plan.about],
+              title: `Mean ${FIGURE[plan.about]}`,
               number: true,
               cell: (_: unknown, i: number) => figures[i] ?? '–',
             },
