@@ -7,6 +7,7 @@ import { convert } from './drive/conversions';
 import { limits } from './limits';
 import { measuredRun } from './measuredRun';
 import { procedure, type Procedure } from './procedure';
+import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from './robot';
 import { consistency } from './runs/consistency';
 import { simulateRange, traceRun, type SimulatedRun } from './simulate/run';
@@ -75,4 +76,5 @@ export const catalog: readonly Procedure[] = [
   ),
   ...compareProcedures,
   ...benchProcedures,
+  ...rangingProcedures,
 ];

@@ -1,0 +1,263 @@
+import { z } from 'zod';
+import { speedTable } from './drive/speedTable';
+import { straightModel, type StraightModel } from './drive/straightModel';
+import { procedure, type Procedure } from './procedure';
+import { approachPlan } from './ranging/approach';
+import { gauge } from './ranging/gauge';
+import { rangeCalibration } from './ranging/rangeCalibration';
+import { stopModel } from './ranging/stopModel';
+import { gainTrace } from './tuning/gainTrace';
+import type { GainJudgement } from './tuning/judge';
+import { wallTrace } from './tuning/wallTrace';
+
+const MAX_TRIALS = 10_000;
+const MAX_SAMPLES = 1_000_000;
+const MILLIMETRES = 'are these millimetres? metres are expected';
+const MILLISECONDS = 'are these milliseconds? seconds are expected';
+
+const gapM = z.number().min(-0.5).max(30, `expected at most 30 m: ${MILLIMETRES}`);
+const distanceM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);
+const speedMPerS = z.number().positive().max(5, `expected at most 5 m/s: ${MILLIMETRES}`);
+const timeS = z.number().positive().max(600, `expected at most 600 s: ${MILLISECONDS}`);
+const command = z.number().min(0).max(1, 'are these percent? a share of full power is expected');
+const batteryV = z.number().positive().max(60);
+const name = z.string().max(80);
+const tS = z.number().min(-1e9).max(1e9);
+
+/** A sentence where there is nothing to compute from: never a number that looks like a result. */
+const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: string } =>
+  found ?? { sentence: why };
+
+const straightInput = z.object({
+  trials: z
+    .array(
+      z.object({
+        commandedM: distanceM.refine((value) => value !== 0, 'expected a drive, not 0'),
+        actualM: distanceM,
+        sidewaysM: distanceM.nullable().default(null),
+        speedMPerS,
+      }),
+    )
+    .max(MAX_TRIALS),
+});
+
+const NOT_APART = 'the distances are too alike to tell it from the other';
+
+function straightOutput({ scaleFactor, coastM, sideways, ...found }: StraightModel) {
+  const notes = [
+    ...(found.areApart ? [] : [`coastM is taken as 0: ${NOT_APART}`]),
+    ...(sideways === null ? ['no sideways offset was measured twice'] : []),
+    ...(sideways !== null && !sideways.areApart ? [`trimRadPerM is taken as 0: ${NOT_APART}`] : []),
+  ];
+  return {
+    n: found.n,
+    scaleFactor: scaleFactor.value,
+    scaleFactorLow95: scaleFactor.low95,
+    scaleFactorHigh95: scaleFactor.high95,
+    coastM: coastM.value,
+    coastLow95M: coastM.low95,
+    coastHigh95M: coastM.high95,
+    residualSdM: found.residualSdM,
+    startHeadingErrorRad: sideways?.startHeadingErrorRad.value ?? null,
+    startHeadingErrorLow95Rad: sideways?.startHeadingErrorRad.low95 ?? null,
+    startHeadingErrorHigh95Rad: sideways?.startHeadingErrorRad.high95 ?? null,
+    trimRadPerM: sideways?.trimRadPerM.value ?? null,
+    trimLow95RadPerM: sideways?.trimRadPerM.low95 ?? null,
+    trimHigh95RadPerM: sideways?.trimRadPerM.high95 ?? null,
+    notes,
+  };
+}
+
+const rangeInput = z.object({
+  readings: z
+    .array(
+      z.object({
+        unit: name,
+        trueM: gapM.min(0),
+        readingM: gapM.nullable().describe('null: the echo was lost'),
+      }),
+    )
+    .max(MAX_TRIALS),
+  toleranceM: z.number().positive().max(1, `expected at most 1 m: ${MILLIMETRES}`),
+});
+
+const approachInput = z.object({
+  wantedM: gapM.min(0),
+  speedMPerS,
+  samplePeriodS: z.number().positive().max(1, `expected at most 1 s: ${MILLISECONDS}`),
+  latencyS: z.number().min(0).max(2, `expected at most 2 s: ${MILLISECONDS}`),
+  brakingMPerS2: z.number().positive().max(100),
+  confirmations: z.number().int().min(1).max(20),
+  offsetM: z.number().min(-1).max(1, `expected at most ± 1 m: ${MILLIMETRES}`),
+  scaleFactor: z.number().min(0.2).max(5),
+  noiseM: z.number().min(0).max(0.5, `expected at most 0.5 m: ${MILLIMETRES}`),
+  startGapM: gapM.min(0),
+});
+
+const stopInput = z.object({
+  trials: z.array(z.object({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
+  wantedM: gapM,
+  at: z.array(speedMPerS).max(1000).default([]),
+});
+
+const speedInput = z.object({
+  trials: z
+    .array(z.object({ command, batteryV, distanceM: distanceM.min(0), timeS }))
+    .max(MAX_TRIALS),
+  at: z.array(z.object({ command, batteryV })).max(1000).default([]),
+});
+
+const gaugeInput = z.object({
+  readings: z
+    .array(
+      z.object({
+        part: z.union([name, z.number()]).transform(String),
+        person: z.union([name, z.number()]).transform(String),
+        valueM: distanceM,
+      }),
+    )
+    .max(MAX_TRIALS),
+});
+
+const correctionRadPerS = z.number().min(-1000).max(1000);
+
+const gainInput = z.object({
+  samples: z
+    .array(z.object({ tS, errorRad: z.number().min(-1e4).max(1e4), correctionRadPerS }))
+    .max(MAX_SAMPLES),
+});
+
+const wallInput = z.object({
+  samples: z.array(z.object({ tS, readingM: gapM.nullable(), correctionRadPerS })).max(MAX_SAMPLES),
+  targetM: gapM.min(0),
+  wallSide: z.enum(['left', 'right']),
+});
+
+const TOO_SHORT =
+  'This trace shows no disturbance and what came of it: push the robot (or start it off its target), and log five seconds from then on.';
+
+const judged = (found: GainJudgement | null) =>
+  orWhy(
+    found && {
+      verdict: found.verdict,
+      proposedGainFactor: found.proposedGainFactor,
+      returnS: found.swings.returnS,
+      decay: found.swings.decay,
+      saturatedShare: found.saturatedShare,
+      swings: found.swings.swings,
+    },
+    TOO_SHORT,
+  );
+
+const inOrder = <T extends { tS: number }>(samples: readonly T[]): T[] =>
+  samples.toSorted((a, b) => a.tS - b.tS);
+
+/** Procedures of straight drives, distance sensors, stops and gains. */
+export const rangingProcedures: readonly Procedure[] = [
+  procedure(
+    'straight-model',
+    'wheel size, coast, start heading and pull from straight drives',
+    straightInput,
+    ({ trials }) => {
+      const found = straightModel(trials);
+      return orWhy(found && straightOutput(found), 'Two straight drives at least are needed.');
+    },
+  ),
+  procedure(
+    'speed-table',
+    'speed at a share of full power and a battery voltage, and the dead band',
+    speedInput,
+    ({ trials, at }) => {
+      const found = speedTable(trials);
+      if (found === null) {
+        return {
+          sentence:
+            'Three timed drives that moved are needed, at commands that differ by a twentieth of full power at least.',
+        };
+      }
+      const { at: speedAt, ...figures } = found;
+      return { ...figures, speeds: at.map((one) => speedAt(one.command, one.batteryV)) };
+    },
+  ),
+  procedure(
+    'range-calibration',
+    'offset, scale, noise, lost echoes and tolerance of distance sensors against a tape',
+    rangeInput,
+    ({ readings, toleranceM }) =>
+      orWhy(
+        rangeCalibration(readings, toleranceM),
+        'Two readings of one unit that heard an echo are needed.',
+      ),
+  ),
+  procedure(
+    'approach',
+    'the threshold at which to stop for a wanted gap before a wall, and the scatter to expect',
+    approachInput,
+    (input) =>
+      orWhy(
+        approachPlan(input),
+        'The robot cannot stop in time: the wanted gap and its way to stop are longer than the start gap. Start further away, or drive slower.',
+      ),
+  ),
+  procedure(
+    'stop-model',
+    'lag and braking of stops, and the thresholds for a wanted gap',
+    stopInput,
+    ({ trials, wantedM, at }) => {
+      const found = stopModel(trials);
+      if (found === null) return { sentence: 'Two stops at least are needed.' };
+      const { overrunM, ...figures } = found;
+      const thresholds = at.map((speed) => ({
+        speedMPerS: speed,
+        thresholdM: wantedM + overrunM(speed),
+      }));
+      return { ...figures, thresholds };
+    },
+  ),
+  procedure(
+    'gauge',
+    'how much of the scatter of readings is the measuring: repeatability and reproducibility',
+    gaugeInput,
+    ({ readings }) =>
+      orWhy(
+        gauge(readings),
+        'Two parts, two persons and two readings of each are needed, and every person reads every part as often.',
+      ),
+  ),
+  procedure(
+    'gain-trace',
+    'whether the gain of a heading controller is good, and the next one',
+    gainInput,
+    ({ samples }) => {
+      const sorted = inOrder(samples);
+      return judged(
+        gainTrace({
+          tS: sorted.map((one) => one.tS),
+          error: sorted.map((one) => one.errorRad),
+          correction: sorted.map((one) => one.correctionRadPerS),
+        }),
+      );
+    },
+  ),
+  procedure(
+    'wall-trace',
+    'whether the gain of following a wall is good, and the next one',
+    wallInput,
+    ({ samples, targetM, wallSide }) => {
+      const heard = inOrder(samples).flatMap(({ readingM, ...one }) =>
+        readingM === null ? [] : [{ ...one, readingM }],
+      );
+      return judged(
+        wallTrace(
+          {
+            tS: heard.map((one) => one.tS),
+            readingM: heard.map((one) => one.readingM),
+            correctionRadPerS: heard.map((one) => one.correctionRadPerS),
+          },
+          targetM,
+          wallSide,
+        ),
+      );
+    },
+  ),
+];

@@ -1,0 +1,120 @@
+import { describe, expect, it } from 'vitest';
+import { catalog } from '../../src/core/catalog';
+
+/** A procedure as `corvat calc` runs it, by way of JSON. */
+function calc(name: string, input: unknown): Record<string, unknown> {
+  const procedure = catalog.find((one) => one.name === name);
+  if (procedure === undefined) throw new Error(name);
+  return JSON.parse(
+    JSON.stringify(procedure.run(procedure.input.parse(JSON.parse(JSON.stringify(input))))),
+  ) as Record<string, unknown>;
+}
+
+const approach = {
+  wantedM: 0.05,
+  speedMPerS: 0.3,
+  samplePeriodS: 0.02,
+  latencyS: 0.05,
+  brakingMPerS2: 1.5,
+  confirmations: 2,
+  offsetM: 0,
+  scaleFactor: 1,
+  noiseM: 0.003,
+  startGapM: 0.6,
+};
+const still = (n: number) => Array.from({ length: n }, (_, i) => i / 50);
+
+describe('what has nothing to compute from gets a sentence, and no figure', () => {
+  it.each<[string, unknown, RegExp]>([
+    ['straight-model', { trials: [] }, /Two straight drives/],
+    ['speed-table', { trials: [], at: [{ command: 0.5, batteryV: 8 }] }, /Three timed drives/],
+    [
+      'range-calibration',
+      { readings: [{ unit: 'D1', trueM: 0.1, readingM: null }], toleranceM: 0.01 },
+      /Two readings of one unit/,
+    ],
+    ['approach', { ...approach, startGapM: 0.06 }, /cannot stop in time/],
+    ['stop-model', { trials: [], wantedM: 0.05, at: [0.3] }, /Two stops/],
+    ['gauge', { readings: [{ part: 1, person: 'A', valueM: 0.1 }] }, /Two parts, two persons/],
+    [
+      'gain-trace',
+      { samples: still(200).map((tS) => ({ tS, errorRad: 0, correctionRadPerS: 0 })) },
+      /shows no disturbance/,
+    ],
+    [
+      'wall-trace',
+      {
+        samples: still(20).map((tS) => ({ tS, readingM: 0.13, correctionRadPerS: -0.1 })),
+        targetM: 0.1,
+        wallSide: 'right',
+      },
+      /log five seconds/,
+    ],
+  ])('%s', (name, input, sentence) => {
+    const found = calc(name, input);
+    expect(Object.keys(found)).toEqual(['sentence']);
+    expect(found.sentence).toMatch(sentence);
+  });
+});
+
+describe('contracts', () => {
+  it('name what they find as agreed', () => {
+    const trials = [0.3, 0.6, 1.2].map((commandedM) => ({
+      commandedM,
+      actualM: 0.98 * commandedM + 0.004,
+      sidewaysM: 0.01 * commandedM,
+      speedMPerS: 0.3,
+    }));
+    const straight = calc('straight-model', { trials });
+    expect(straight.scaleFactor).toBeCloseTo(0.98, 9);
+    expect(straight.coastM).toBeCloseTo(0.004, 9);
+    expect(straight.residualSdM).toBeCloseTo(0, 9);
+    const alike = trials.map((trial) => ({ ...trial, commandedM: 1, actualM: 0.98 }));
+    expect(calc('straight-model', { trials: alike })).toMatchObject({
+      coastM: 0,
+      notes: [expect.stringContaining('coastM is taken as 0'), expect.stringContaining('trim')],
+    });
+    const speeds = [0.2, 0.5, 0.8].map((command) => ({
+      command,
+      batteryV: 8,
+      distanceM: (command - 0.05) * 0.8,
+      timeS: 1,
+    }));
+    const table = calc('speed-table', { trials: speeds, at: [{ command: 0.45, batteryV: 4 }] });
+    expect(table.deadBand).toBeCloseTo(0.05, 9);
+    expect((table.speeds as { speedMPerS: number }[])[0]?.speedMPerS).toBeCloseTo(0.16, 9);
+    const stops = [0.1, 0.2, 0.4].map((speedMPerS) => ({
+      speedMPerS,
+      thresholdM: 0.2,
+      stopM: 0.2 - 0.08 * speedMPerS - speedMPerS ** 2 / 4,
+    }));
+    const stop = calc('stop-model', { trials: stops, wantedM: 0.05, at: [0.3] });
+    expect(stop.lagS).toBeCloseTo(0.08, 9);
+    expect(stop.brakingMPerS2).toBeCloseTo(2, 6);
+    expect((stop.thresholds as { thresholdM: number }[])[0]?.thresholdM).toBeCloseTo(0.0965, 9);
+    const answer = calc('approach', approach);
+    expect(answer.expectedGapM).toBeCloseTo(0.05, 6);
+    expect(answer.timeOutS).toBeGreaterThan(0.55 / 0.3);
+    const one = [0, 1, 2].flatMap((i) =>
+      ['D1', 'D2', 'D3'].map((unit, k) => ({
+        unit,
+        trueM: 0.3,
+        readingM: 0.3 + 0.01 * k + 0.001 * i,
+      })),
+    );
+    const units = calc('range-calibration', { readings: one, toleranceM: 0.008 }).units;
+    expect(units).toMatchObject([{ scaleFactor: null }, { withinTolerance: true }, {}]);
+  });
+
+  it('ask whether another unit was meant where a number is too large', () => {
+    const bad = (name: string, input: unknown) => {
+      const procedure = catalog.find((each) => each.name === name);
+      return procedure?.input.safeParse(input).error?.issues[0]?.message ?? '';
+    };
+    expect(bad('approach', { ...approach, wantedM: 50 })).toMatch(/are these millimetres/);
+    expect(bad('approach', { ...approach, samplePeriodS: 20 })).toMatch(/are these milliseconds/);
+    expect(
+      bad('speed-table', { trials: [{ command: 40, batteryV: 8, distanceM: 1, timeS: 1 }] }),
+    ).toMatch(/percent/);
+  });
+});
