@@ -31,6 +31,9 @@ export const ANGLE_SOURCES = [
   'file',
 ] as const;
 
+/** By what a straight drive is kept straight. */
+export const STRAIGHT_SCHOOLS = ['heading', 'encoders', 'nothing'] as const;
+
 export const MAX_TRIALS = 500;
 
 export type RezeroSchool = (typeof REZERO_SCHOOLS)[number];

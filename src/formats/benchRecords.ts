@@ -15,6 +15,7 @@ import {
   MAX_TRIALS,
   POWER_UPS,
   REZERO_SCHOOLS,
+  STRAIGHT_SCHOOLS,
 } from './benchConstants';
 import { id, note, shortText, time, version } from './fields';
 
@@ -118,6 +119,17 @@ export const lapRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
+const alongM = z.number().min(-10).max(10);
+
+export const straightTrialRecord = z.object({
+  id,
+  commandedM: alongM.refine((told) => told !== 0, 'expected a drive, not 0'),
+  actualM: alongM,
+  sidewaysM: z.number().min(-5).max(5).nullable().describe('to the left positive'),
+  speedMPerS: z.number().min(0.01).max(5),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
 /** A moment of a recorded run at which the true heading is known. */
 const anchorRecord = z.object({
   id,
@@ -165,6 +177,15 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
       driven: z.enum(['encoders', 'gyro']),
     }),
     trials: z.array(lapRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('straight'),
+    conditions: z.object({ ...conditions, keep: z.enum(STRAIGHT_SCHOOLS) }),
+    trials: z.array(straightTrialRecord).max(MAX_TRIALS),
     archivedAt,
   }),
   z.object({
@@ -239,6 +260,8 @@ export interface TrialListEntry {
 
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
+export type StraightTrials = Extract<BenchTrialsRecord, { procedure: 'straight' }>;
+export type StraightTrialRecord = z.output<typeof straightTrialRecord>;
 export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;
 export type LapRecord = SquareTrials['trials'][number];
 /** A recorded run and the moments at which its true heading is known. */

@@ -52,6 +52,7 @@ function definitions<Row>(
     accessorFn: ({ row }: Placed<Row>) => sortBy?.(row) ?? undefined,
     enableSorting: sortBy !== undefined,
     sortUndefined: 'last' as const,
+    sortDescFirst: false,
     sortFn: (a, b, id) => order(a.getValue<number | string>(id), b.getValue<number | string>(id)),
   }));
 }

@@ -16,6 +16,13 @@ import { deg } from './support';
 /** One of each kind, as a procedure leaves it. */
 const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
   'gyro-drift': { kind: 'gyro-drift', driftRadPerS: deg(0.3), low95: deg(0.29), high95: deg(0.31) },
+  straight: {
+    kind: 'straight',
+    scaleFactor: 0.98,
+    scaleFactorSe: 0.001,
+    coastM: 0.004,
+    residualSdM: 0.003,
+  },
   drive: { kind: 'drive', trackRatio: 1.02, leftWheelFactor: 0.998, rightWheelFactor: 1.002 },
   turns: {
     kind: 'turns',

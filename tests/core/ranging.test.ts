@@ -2,6 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { speedTable } from '../../src/core/drive/speedTable';
 import { straightModel } from '../../src/core/drive/straightModel';
+import { commandFor, straightStudy } from '../../src/core/drive/straightStudy';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { pipit } from '../../src/server/demo/scenario';
 import { approachPlan, type ApproachPlan } from '../../src/core/ranging/approach';
 import { gauge } from '../../src/core/ranging/gauge';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
@@ -322,5 +325,66 @@ describe('an approach', () => {
   it('that cannot stop in time has no threshold', () => {
     expect(approachPlan(plan({ startGapM: 0.08 }))).toBeNull();
     expect(approachPlan(plan({ brakingMPerS2: 0.05 }))).toBeNull();
+  });
+});
+
+describe('what straight drives say', () => {
+  const drive = (commandedM: number, off: number) => ({
+    commandedM,
+    actualM: 0.98 * commandedM + 0.004 + off,
+    sidewaysM: -0.02 * (0.98 * commandedM + 0.004 + off),
+    speedMPerS: 0.3,
+  });
+  const drives = [0.5, 0.5, 0.5, 1.5, 1.5, 1.5].map((told, i) =>
+    drive(told, [0, 5e-4, -5e-4][i % 3] ?? 0),
+  );
+
+  it('is how far, where to the side, and what to do; what is told for a distance is then driven', () => {
+    const study = straightStudy(drives);
+    expect(study?.sentences.found).toMatch(
+      /^It drives 2\.\d\d % less than told \(1\.\d\d to 2\.\d\d %\), and 4 mm on at the end\.$/,
+    );
+    expect(study?.sentences.means).toMatch(/sets off 1\.1° to the right/);
+    if (study?.value == null) throw new Error('nothing to apply');
+    for (const wantedM of [0.2, -0.4, 1]) {
+      const told = commandFor(wantedM, study.value);
+      const driven = study.value.scaleFactor * told + Math.sign(told) * study.value.coastM;
+      expect(driven).toBeCloseTo(wantedM, 9);
+    }
+  });
+
+  it('asks for another distance before anything is applied from one alone', () => {
+    const study = straightStudy([drive(1, 0), drive(1, 1e-3), drive(1, -1e-3)]);
+    expect(study?.value).toBeNull();
+    expect(study?.sentences.next).toMatch(/^Drive another distance/);
+    expect(straightStudy([drive(1, 0), drive(0.4, 0)])?.sentences.next).toMatch(
+      /^Drive 1 more time/,
+    );
+  });
+
+  it('applied, the fitted robot’s programs drive what they are told, on a track that goes with the wheels', () => {
+    const value = {
+      kind: 'straight',
+      scaleFactor: 0.98,
+      scaleFactorSe: 0.001,
+      coastM: 0,
+      residualSdM: 0.002,
+    } as const;
+    const drive = {
+      kind: 'drive',
+      trackRatio: 1.01,
+      leftWheelFactor: 1,
+      rightWheelFactor: 1,
+    } as const;
+    const { robot } = fittedRobot(pipit, [value]);
+    expect(robot.wheelDiameterM).toBeCloseTo(0.98 * pipit.wheelDiameterM, 12);
+    expect(robot.trackM).toBe(pipit.trackM);
+    // A square sees track against wheels: both known, a turn by the encoders is told as before.
+    const both = fittedRobot(pipit, [drive, value]).robot;
+    const square = fittedRobot(pipit, [drive]).robot;
+    expect(both.trackM / both.wheelDiameterM).toBeCloseTo(
+      square.trackM / square.wheelDiameterM,
+      12,
+    );
   });
 });

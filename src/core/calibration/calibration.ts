@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
+import { straightValue } from './kinds/straight/schema';
 import { turnsValue } from './kinds/turns/schema';
 
 /**
@@ -10,6 +11,7 @@ import { turnsValue } from './kinds/turns/schema';
 export const calibrationValueSchema = z.discriminatedUnion('kind', [
   gyroDriftValue,
   turnsValue,
+  straightValue,
   driveValue,
 ]);
 

@@ -19,7 +19,7 @@ export interface FittedRobot {
 export function fittedRobot(record: Robot, values: readonly CalibrationValue[]): FittedRobot {
   const robot = CALIBRATION_KINDS.reduce((fitted, { kind, fit }) => {
     const value = calibrationOf(values, kind);
-    return value === null ? fitted : fit(fitted, value);
+    return value === null ? fitted : fit(fitted, value, values);
   }, record);
   return { robot, turns: calibrationOf(values, 'turns') };
 }

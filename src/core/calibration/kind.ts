@@ -1,4 +1,5 @@
 import type { Robot } from '../robot';
+import type { CalibrationValue } from './calibration';
 import type { UnitKindName } from '../units/registry';
 import type { RobotPart } from './parts';
 
@@ -14,6 +15,6 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   restsOn: readonly RobotPart[];
   /** In a line: what is computed with. */
   describe(value: V): string;
-  /** The robot as it was measured: in place of what a ruler or nobody said. */
-  fit(robot: Robot, value: V): Robot;
+  /** The robot as it was measured, by this and all that holds: in place of what a ruler or nobody said. */
+  fit(robot: Robot, value: V, all: readonly CalibrationValue[]): Robot;
 }

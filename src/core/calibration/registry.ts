@@ -2,10 +2,12 @@ import type { CalibrationKind, CalibrationValue } from './calibration';
 import type { CalibrationKindOf } from './kind';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
+import { straight } from './kinds/straight';
 import { turns } from './kinds/turns';
 
 const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'gyro-drift': gyroDrift,
+  straight,
   drive,
   turns,
 };

@@ -30,8 +30,11 @@ const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedR
 export const SOURCES: readonly Source[] = [
   {
     name: 'wheel size',
-    measuredBy: 'record',
-    doubt: () => guess(0.01),
+    measuredBy: 'straight',
+    doubt: (values) => {
+      const straight = calibrationOf(values, 'straight');
+      return straight === null ? guess(0.01) : { sdRobot: straight.scaleFactorSe, measured: true };
+    },
     imagine: (one, share) =>
       withErrors(one, { wheelScaleError: one.robot.errors.wheelScaleError + share }),
   },

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lapRecord, turnTrialRecord } from '../../formats/benchRecords';
+import { lapRecord, straightTrialRecord, turnTrialRecord } from '../../formats/benchRecords';
 
 const lengthM = z.number().min(-5).max(5);
 
@@ -23,5 +23,12 @@ export const lapEntrySchema = z.object({
   headingRad: lapRecord.shape.headingRad.nullable(),
 });
 
+/** A straight drive while it is entered. */
+export const straightEntrySchema = z.object({
+  ...straightTrialRecord.pick({ commandedM: true, sidewaysM: true, speedMPerS: true }).shape,
+  actualM: straightTrialRecord.shape.actualM.nullable(),
+});
+
+export type StraightEntryValues = z.output<typeof straightEntrySchema>;
 export type TurnEntryValues = z.output<typeof turnEntrySchema>;
 export type LapEntryValues = z.output<typeof lapEntrySchema>;

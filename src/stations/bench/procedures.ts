@@ -4,6 +4,7 @@ import { runLog } from './run-log';
 import { schools } from './schools';
 import { square } from './square';
 import { still } from './still';
+import { straight } from './straight';
 import { turns } from './turns';
 import { calibrations } from './calibrations';
 import { overview } from './overview';
@@ -17,6 +18,7 @@ export const PROCEDURES: readonly Procedure[] = [
   turns,
   schools,
   runLog,
+  straight,
   square,
 ];
 

@@ -9,7 +9,7 @@ const MEASURED_AT = {
   square: { href: '/bench/square', label: 'Drive a square path' },
   turns: { href: '/bench/turns', label: 'Measure turns' },
   still: { href: '/bench/still', label: 'Make a still check' },
-  record: { href: '/robot', label: 'Measure it over a metre, and put it into the record' },
+  straight: { href: '/bench/straight', label: 'Measure straight drives' },
 };
 
 const share = (value: number) => number(value * 100);

@@ -32,10 +32,7 @@ function Next({ robot, lines, next, route }: Props) {
       {hangs !== null && (
         <p>
           {inRecord && `Look at the ${hangs.source} first. `}
-          {hangs.sentence}{' '}
-          {inRecord && hangs.measuredBy === 'record' && (
-            <a href={`/robot?robot=${robot.id}`}>Measure it by hand, for the record</a>
-          )}
+          {hangs.sentence}
         </p>
       )}
     </section>

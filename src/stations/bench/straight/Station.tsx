@@ -1,0 +1,120 @@
+import { useMemo } from 'react';
+import { straightStudy } from '../../../core/drive/straightStudy';
+import { counted, errorLength } from '../../../core/text/quantities';
+import type { StraightTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Choice } from '../../../ui/Choice';
+import type { BenchProps } from '../procedure';
+import styles from '../Bench.module.css';
+import { TrialsFile } from '../TrialsFile';
+import { TrialsShell } from '../TrialsShell';
+import { useTrials } from '../useTrials';
+import { StraightChart } from './StraightChart';
+import { StraightEntry } from './StraightEntry';
+import { StraightFigures } from './StraightFigures';
+import { StraightTable } from './StraightTable';
+
+interface Props extends BenchProps {
+  trials: StraightTrials;
+  /** All lists of drives of this robot. */
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Lay a tape along the floor, and place the robot at its zero, along the tape.',
+  'Let it drive a distance, stop, and read where it stands: along the tape, and how far beside it.',
+  'Three drives of half a metre, three of a metre and more: two distances tell the wheels from the coasting.',
+];
+
+const REASONS = ['It ran into something', 'Not placed along the tape', 'Typed by mistake'];
+
+const KEEPS: { value: StraightTrials['conditions']['keep']; label: string }[] = [
+  { value: 'heading', label: 'the heading sensor' },
+  { value: 'encoders', label: 'both encoders' },
+  { value: 'nothing', label: 'nothing' },
+];
+
+/** Straight drives: how far the robot truly goes, and where to the side. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, setConditions, add, replace } = kept;
+  const used = useMemo(
+    () => record.trials.filter(({ setAsideReason }) => setAsideReason === null),
+    [record],
+  );
+  const study = useMemo(() => straightStudy(used), [used]);
+  const { wheelDiameterM } = robot.robot;
+  const value = study?.value ?? null;
+  return (
+    <TrialsShell<StraightTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="drive"
+      reasons={REASONS}
+      caution="A drive that ended far off by itself is no reason."
+      opening={
+        <>
+          Let the robot drive straight along a tape: how far it truly goes tells how large its
+          wheels are, and where it ends to the side whether it sets off askew or pulls.{' '}
+          {counted(used.length, 'drive')} so far.
+        </>
+      }
+      see={
+        used.length > 0 && (
+          <div className={styles.two}>
+            <StraightChart
+              trials={used}
+              model={study?.model ?? null}
+              sentence={study?.sentences.found ?? 'Two drives at least are needed.'}
+            />
+            {study !== null && <StraightFigures model={study.model} />}
+          </div>
+        )
+      }
+      steps={STEPS}
+      doing={
+        <>
+          <div className={styles.fields}>
+            <Choice
+              label="Kept straight by"
+              value={record.conditions.keep}
+              options={KEEPS}
+              onChange={(keep) => setConditions({ keep })}
+            />
+          </div>
+          <StraightEntry keep={record.conditions.keep} onTrial={add} />
+          <TrialsFile
+            label="Straight drives (CSV)"
+            what="drive"
+            columns="commanded_mm, actual_mm, sideways_mm (left positive, may be left out), speed_mm_per_s"
+            read={async (file, newId) =>
+              (await import('../../../formats/trialsCsv')).readStraights(file, newId)
+            }
+            onTake={(drives) => add(...drives)}
+          />
+        </>
+      }
+      table={(ask) => (
+        <StraightTable
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(drive) => replace({ ...drive, setAsideReason: null })}
+        />
+      )}
+      apply={{
+        value,
+        evidence: used,
+        label: 'Apply this wheel size…',
+        applied: 'This wheel size holds from now on.',
+        consequences: () =>
+          value !== null && (
+            <p>
+              The Course computes from now on with wheels of{' '}
+              {errorLength(wheelDiameterM * value.scaleFactor, 2)} instead of{' '}
+              {errorLength(wheelDiameterM, 2)}: the motors are told so much more or less for the
+              same distance.
+            </p>
+          ),
+      }}
+    />
+  );
+}

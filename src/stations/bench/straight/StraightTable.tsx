@@ -1,0 +1,52 @@
+import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
+import type { StraightTrialRecord } from '../../../formats/benchRecords';
+import { AsideButton, FoldedTable } from '../TrialParts';
+
+interface Props {
+  trials: readonly StraightTrialRecord[];
+  onSetAside(trial: StraightTrialRecord): void;
+  onTakeBack(trial: StraightTrialRecord): void;
+}
+
+/** The drives as they were made, the newest first. */
+export const StraightTable = ({ trials, onSetAside, onTakeBack }: Props) => (
+  <FoldedTable
+    label="Drives"
+    what="drive"
+    trials={trials}
+    columns={[
+      {
+        title: 'Told',
+        number: true,
+        sortBy: ({ trial }) => trial.commandedM,
+        cell: ({ trial }) => benchLength(trial.commandedM),
+      },
+      { title: 'At', number: true, cell: ({ trial }) => benchSpeed(trial.speedMPerS) },
+      {
+        title: 'Truly',
+        number: true,
+        sortBy: ({ trial }) => trial.actualM,
+        cell: ({ trial }) => errorLength(trial.actualM),
+      },
+      {
+        title: 'To the left',
+        number: true,
+        cell: ({ trial }) => (trial.sidewaysM === null ? '–' : errorLength(trial.sidewaysM)),
+      },
+      {
+        title: 'Set aside',
+        cell: ({ trial, no }) => (
+          <>
+            {trial.setAsideReason}{' '}
+            <AsideButton
+              what={`drive ${no}`}
+              isAside={trial.setAsideReason !== null}
+              onSetAside={() => onSetAside(trial)}
+              onTakeBack={() => onTakeBack(trial)}
+            />
+          </>
+        ),
+      },
+    ]}
+  />
+);

@@ -1,0 +1,91 @@
+import { expect, open, test } from './corvat';
+import { act } from './standIn';
+
+test.describe.configure({ mode: 'default' });
+
+const CSV = 'tests/data/straight-trials.csv';
+
+test('straight drives from a file say wheel size and coasting; applied, the Course computes with them, and it can be undone', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/straight?new');
+  await page.getByText('From a file').click();
+  await page.getByLabel('Straight drives (CSV)').setInputFiles(CSV);
+  await page.getByRole('button', { name: 'Take 10 drives' }).click();
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText(/It drives 2\.\d+ % less than told \(1\.\d+ to 2\.\d+ %\)/);
+  await expect(verdict).toContainText(/mm on at the end/);
+  const figures = page.getByRole('table', { name: 'What the drives say' });
+  // The truth of the file, 0.9754, lies in the interval that is shown.
+  const text = (await figures.getByRole('row', { name: /wheels/ }).textContent()) ?? '';
+  const [, low = 'NaN', high = 'NaN'] = /\(× (0\.\d+) to × (0\.\d+)\)/.exec(text) ?? [];
+  expect(Number(low)).toBeLessThan(0.9754);
+  expect(Number(high)).toBeGreaterThan(0.9754);
+  await expect(
+    page.getByRole('table', { name: 'What to tell' }).getByRole('row', { name: /100/ }),
+  ).toContainText(/1.?02\d\.\d mm/);
+  // In the order of what was told, by its title.
+  const drives = page.getByRole('table', { name: 'Drives', exact: true });
+  await page.getByText('10 drives, the newest first').click();
+  await page.getByRole('button', { name: 'Told' }).click();
+  await expect(drives.getByRole('columnheader', { name: 'Told' })).toHaveAttribute(
+    'aria-sort',
+    'ascending',
+  );
+  await expect(drives.locator('tbody tr').first()).toContainText('30');
+
+  await page.getByRole('button', { name: 'Apply this wheel size…' }).click();
+  await expect(page.getByRole('dialog')).toContainText(/wheels of 54\.\d+ mm instead of 56/);
+  await page.getByRole('button', { name: 'Apply from now on' }).click();
+  await expect(page.getByText('This wheel size holds from now on.')).toBeVisible();
+  await open(page, '/course');
+  await expect(page.getByTestId('calibration-line')).toContainText(/wheels × 0\.9[78]/);
+  await open(page, '/bench');
+  await expect(page.getByRole('row', { name: /Straight drives/ })).toContainText('wheels × 0.97');
+  await open(page, '/bench/calibrations');
+  const holds = page.getByTestId('holds-straight');
+  await expect(holds).toContainText('wheels × 0.97');
+  await page
+    .getByRole('region', { name: 'straight drives' })
+    .getByRole('button', { name: 'Go back to the one before' })
+    .click();
+  await expect(holds).toHaveText('none holds');
+});
+
+test('the stand-in’s hidden wheels are found by its drives, typed and driven', async ({
+  corvat: page,
+}) => {
+  await act(
+    page,
+    { do: 'set-clock', rate: 0 },
+    { do: 'power-off' },
+    { do: 'power-on', inHand: false },
+    { do: 'advance', durationS: 60 },
+  );
+  await open(page, '/bench/straight?new');
+  const rows = page.getByRole('table', { name: 'Drives', exact: true }).locator('tbody tr');
+  for (const told of ['30', '30', '90', '90']) {
+    const before = await rows.count();
+    await page.getByLabel('Told to drive').fill(told);
+    await page.getByRole('button', { name: 'Let the stand-in drive it' }).click();
+    await expect(page.getByTestId('panel-state')).toHaveText('moving');
+    await act(page, { do: 'advance', durationS: 15 });
+    await expect(rows).toHaveCount(before + 1);
+    await act(page, { do: 'put-back' }, { do: 'advance', durationS: 5 });
+  }
+  const { truth } = await act(page, { do: 'reveal' });
+  if (truth === null) throw new Error('nothing revealed');
+  const text =
+    (await page
+      .getByRole('table', { name: 'What the drives say' })
+      .getByRole('row', { name: /wheels/ })
+      .textContent()) ?? '';
+  const found = Number(/× (\d\.\d{4})/.exec(text)?.[1]);
+  expect(Math.abs(found - 1 - truth.robot.errors.wheelScaleError)).toBeLessThan(0.01);
+  // One more, typed from the tape; then the next can be typed at once.
+  await page.getByLabel('Truly driven').fill('885');
+  await page.getByLabel('To the left by').fill('-3');
+  await page.keyboard.press('Enter');
+  await expect(rows).toHaveCount(5);
+  await expect(page.getByLabel('Truly driven')).toBeFocused();
+});
