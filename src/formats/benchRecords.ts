@@ -130,6 +130,16 @@ export const straightTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
+const gapM = z.number().min(0).max(10);
+
+export const rangeTrialRecord = z.object({
+  id,
+  unit: shortText.min(1, 'expected which unit').describe('its label'),
+  trueM: gapM.describe('by the tape'),
+  readingM: z.number().min(-1).max(30).nullable().describe('null: the echo was lost'),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
 /** A moment of a recorded run at which the true heading is known. */
 const anchorRecord = z.object({
   id,
@@ -186,6 +196,15 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     procedure: z.literal('straight'),
     conditions: z.object({ ...conditions, keep: z.enum(STRAIGHT_SCHOOLS) }),
     trials: z.array(straightTrialRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('range'),
+    conditions: z.object({ ...conditions, toleranceM: z.number().min(0.0005).max(1) }),
+    trials: z.array(rangeTrialRecord).max(MAX_TRIALS),
     archivedAt,
   }),
   z.object({
@@ -260,6 +279,8 @@ export interface TrialListEntry {
 
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
+export type RangeTrials = Extract<BenchTrialsRecord, { procedure: 'range' }>;
+export type RangeTrialRecord = z.output<typeof rangeTrialRecord>;
 export type StraightTrials = Extract<BenchTrialsRecord, { procedure: 'straight' }>;
 export type StraightTrialRecord = z.output<typeof straightTrialRecord>;
 export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;

@@ -1,7 +1,12 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
 import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
 import type { Robot } from '../core/robot';
-import type { LapRecord, StraightTrialRecord, TurnTrialRecord } from './benchRecords';
+import type {
+  LapRecord,
+  RangeTrialRecord,
+  StraightTrialRecord,
+  TurnTrialRecord,
+} from './benchRecords';
 import { readSmallCsv, type WantedColumn } from './smallCsv';
 import type { BadLine } from './readings';
 
@@ -70,6 +75,18 @@ const STRAIGHT_COLUMNS: WantedColumn[] = [
     heading: /^speed_mm_per_s$/i,
     name: 'speed_mm_per_s',
     number: { min: 10, max: 5000 },
+  },
+];
+
+const RANGE_COLUMNS: WantedColumn[] = [
+  { key: 'unit', heading: /^unit$/i, name: 'unit' },
+  { key: 'tape', heading: /^tape_cm$/i, name: 'tape_cm', number: { min: 0, max: 1000 } },
+  {
+    key: 'reading',
+    heading: /^reading_cm$/i,
+    name: 'reading_cm',
+    optional: true,
+    number: { min: -100, max: 3000 },
   },
 ];
 
@@ -191,6 +208,24 @@ export async function readStraights(
     });
   }
   return { records, bad };
+}
+
+/** Readings of distance sensors from a CSV file with unit, tape_cm and reading_cm (empty: the echo was lost). */
+export async function readRanges(
+  file: File,
+  newId: () => string,
+): Promise<ReadRecords<RangeTrialRecord>> {
+  const { rows, bad } = await readSmallCsv(file, RANGE_COLUMNS);
+  return {
+    records: rows.map(({ values }) => ({
+      id: newId(),
+      unit: String(values.unit).slice(0, 40),
+      trueM: Number(values.tape) / 100,
+      readingM: values.reading === undefined ? null : Number(values.reading) / 100,
+      setAsideReason: null,
+    })),
+    bad,
+  };
 }
 
 /** A moment at which the true heading is known. */

@@ -23,6 +23,17 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     coastM: 0.004,
     residualSdM: 0.003,
   },
+  range: {
+    kind: 'range',
+    offsetM: 0.016,
+    offsetSeM: 0.0004,
+    scaleFactor: 1.01,
+    scaleFactorSe: 0.001,
+    noiseM: 0.004,
+    lostRate: 0.02,
+    validFromM: 0.05,
+    validToM: 1.6,
+  },
   drive: { kind: 'drive', trackRatio: 1.02, leftWheelFactor: 0.998, rightWheelFactor: 1.002 },
   turns: {
     kind: 'turns',

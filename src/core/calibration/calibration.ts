@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
+import { rangeValue } from './kinds/range/schema';
 import { straightValue } from './kinds/straight/schema';
 import { turnsValue } from './kinds/turns/schema';
 
@@ -13,6 +14,7 @@ export const calibrationValueSchema = z.discriminatedUnion('kind', [
   turnsValue,
   straightValue,
   driveValue,
+  rangeValue,
 ]);
 
 export type CalibrationValue = z.output<typeof calibrationValueSchema>;

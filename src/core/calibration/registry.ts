@@ -2,6 +2,7 @@ import type { CalibrationKind, CalibrationValue } from './calibration';
 import type { CalibrationKindOf } from './kind';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
+import { range } from './kinds/range';
 import { straight } from './kinds/straight';
 import { turns } from './kinds/turns';
 
@@ -10,6 +11,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   straight,
   drive,
   turns,
+  range,
 };
 
 /** Every kind, in working order: each is fitted on what those before it found. */

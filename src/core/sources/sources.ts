@@ -103,8 +103,11 @@ export const SOURCES: readonly Source[] = [
   },
   {
     name: 'offset of the distance sensor',
-    measuredBy: null,
-    doubt: () => guess(0.005),
+    measuredBy: 'range',
+    doubt: (values) => {
+      const range = calibrationOf(values, 'range');
+      return range === null ? guess(0.005) : { sdRobot: range.offsetSeM, measured: true };
+    },
     imagine: (one, offsetM) =>
       onRobot(one, (robot) =>
         withDistance(robot, {
@@ -114,8 +117,11 @@ export const SOURCES: readonly Source[] = [
   },
   {
     name: 'scale of the distance sensor',
-    measuredBy: null,
-    doubt: () => guess(0.01),
+    measuredBy: 'range',
+    doubt: (values) => {
+      const range = calibrationOf(values, 'range');
+      return range === null ? guess(0.01) : { sdRobot: range.scaleFactorSe, measured: true };
+    },
     imagine: (one, share) =>
       onRobot(one, (robot) =>
         withDistance(robot, { scale: (lookingAhead(robot)?.behaviour.scale ?? 1) * (1 + share) }),

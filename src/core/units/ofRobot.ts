@@ -37,11 +37,18 @@ const withBehaviour = <R extends WithUnits, Kind extends Unit['kind']>(
         ),
       };
 
+/** The same robot with something else about the first unit of a kind; one without stays as it is. */
+export const withFirst = <R extends WithUnits, Kind extends Unit['kind']>(
+  robot: R,
+  kind: Kind,
+  change: Partial<UnitOf<Kind>['behaviour']>,
+): R => withBehaviour(robot, unitsOf(robot, kind)[0], change);
+
 /** The same robot with something else about its heading sensor; one without stays as it is. */
 export const withHeading = <R extends WithUnits>(
   robot: R,
   change: Partial<UnitOf<'heading sensor'>['behaviour']>,
-): R => withBehaviour(robot, unitsOf(robot, 'heading sensor')[0], change);
+): R => withFirst(robot, 'heading sensor', change);
 
 /** The same robot with something else about the distance sensor that looks ahead. */
 export const withDistance = <R extends WithUnits>(

@@ -1,5 +1,6 @@
 import { directions } from './directions';
 import { reZero } from './re-zero';
+import { range } from './range';
 import { runLog } from './run-log';
 import { schools } from './schools';
 import { square } from './square';
@@ -20,6 +21,7 @@ export const PROCEDURES: readonly Procedure[] = [
   runLog,
   straight,
   square,
+  range,
 ];
 
 /** All pages of the Bench. */

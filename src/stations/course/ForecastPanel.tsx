@@ -9,6 +9,7 @@ const MEASURED_AT = {
   square: { href: '/bench/square', label: 'Drive a square path' },
   turns: { href: '/bench/turns', label: 'Measure turns' },
   still: { href: '/bench/still', label: 'Make a still check' },
+  range: { href: '/bench/range', label: 'Measure the distance sensor against a tape' },
   straight: { href: '/bench/straight', label: 'Measure straight drives' },
 };
 

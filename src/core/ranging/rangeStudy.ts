@@ -1,0 +1,124 @@
+import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
+import type { ThreeSentences } from '../gyro/stillSentence';
+import { benchLength, counted, errorLength, number, percent } from '../text/quantities';
+import {
+  rangeCalibration,
+  type RangeCalibration,
+  type RangeReading,
+  type UnitRange,
+} from './rangeCalibration';
+
+/** Both intervals hold in 95 of 100 together: their half width in standard errors (normal, two-sided 97.5 %). */
+const Z_OF_BOTH = 2.241;
+/** Fewer distances prove no line: a dead zone would pass for an offset. */
+const LEAST_DISTANCES = 3;
+
+const longOrShort = (errorM: number): string =>
+  `${errorLength(Math.abs(errorM), 1)} too ${errorM < 0 ? 'short' : 'long'}`;
+
+/** "D3 reads 16.5 mm too long at 5 cm and 13 mm too long at 160 cm." */
+function unitSentence({ unit, offsetM, scaleFactor, validFromM, validToM }: UnitRange): string {
+  if (scaleFactor === null) return `${unit} reads ${longOrShort(offsetM)}`;
+  const errorAt = (trueM: number) => offsetM + (scaleFactor - 1) * trueM;
+  return `${unit} reads ${longOrShort(errorAt(validFromM))} at ${benchLength(validFromM)} and ${longOrShort(errorAt(validToM))} at ${benchLength(validToM)}`;
+}
+
+function lostSentence({ readings, lostRate, lostHigh95 }: UnitRange): string {
+  const lost = Math.round(lostRate * readings);
+  return lost === 0
+    ? `No echo of ${readings} was lost (at most ${percent(lostHigh95)}).`
+    : `${lost} of ${counted(readings, 'echo', 'echoes')} were lost (up to ${percent(lostHigh95)}).`;
+}
+
+function meansSentence(units: readonly UnitRange[], toleranceM: number): string {
+  const out = units.filter(({ withinTolerance }) => !withinTolerance);
+  const best = units.toSorted((a, b) => a.worstErrorM - b.worstErrorM)[0];
+  const within = `within ${errorLength(toleranceM)}`;
+  if (units.length === 1) {
+    return out.length === 0
+      ? `It reads ${within} everywhere that was tried.`
+      : `It is not ${within}.`;
+  }
+  if (out.length === 0) return `All of ${units.length} read ${within}.`;
+  return `Not ${within}: ${out.map(({ unit }) => unit).join(', ')}. ${best === undefined ? '' : `${best.unit} is the nearest to the tape: put it where it matters most.`}`;
+}
+
+function nextSentence({ against }: RangeCalibration, own: UnitRange): string {
+  if (against === 'other units') {
+    return 'One distance tells how they differ, not which is right: measure two more against the tape.';
+  }
+  const onLine = own.distances.filter((at) => at.isOnLine).length;
+  if (own.scaleFactor === null || onLine < LEAST_DISTANCES) {
+    return 'Measure at two more distances, near and far: then offset and scale are told apart.';
+  }
+  return 'Apply it: then the Course knows what it reads, and how far to trust it.';
+}
+
+/** What a bench of distance sensors says, the unit that is asked about first. */
+export function rangeSentences(
+  found: RangeCalibration,
+  unit: string,
+  toleranceM: number,
+): ThreeSentences | null {
+  const own = found.units.find((one) => one.unit === unit) ?? found.units[0];
+  if (own === undefined) return null;
+  const against = found.against === 'other units' ? ', against the others' : '';
+  const off = own.distances.filter(({ isOnLine, lost, readings }) => !isOnLine && lost < readings);
+  const outside =
+    off.length === 0
+      ? ''
+      : ` At ${off.map(({ trueM }) => benchLength(trueM)).join(', ')} it reads something else: its dead zone, or beyond its range.`;
+  return {
+    found: `${unitSentence(own)}${against}; single readings scatter by ${errorLength(own.noiseM, 1)}.`,
+    means: `${meansSentence(found.units, toleranceM)} ${lostSentence(own)}${outside}`,
+    next: nextSentence(found, own),
+  };
+}
+
+/** What a unit leaves to be computed with; null where its line is not known. */
+export function rangeValueOf(unit: UnitRange | undefined): RangeValue | null {
+  if (unit === undefined || unit.scaleFactor === null) return null;
+  const { scaleLow95, scaleHigh95, distances } = unit;
+  const onLine = distances.filter(({ isOnLine }) => isOnLine);
+  if (onLine.length < LEAST_DISTANCES || scaleLow95 === null || scaleHigh95 === null) return null;
+  const lost = onLine.reduce((sum, at) => sum + at.lost, 0);
+  const all = onLine.reduce((sum, at) => sum + at.readings, 0);
+  return {
+    kind: 'range',
+    offsetM: unit.offsetM,
+    offsetSeM: (unit.offsetHigh95M - unit.offsetLow95M) / (2 * Z_OF_BOTH),
+    scaleFactor: unit.scaleFactor,
+    scaleFactorSe: (scaleHigh95 - scaleLow95) / (2 * Z_OF_BOTH),
+    noiseM: unit.noiseM,
+    lostRate: lost / all,
+    validFromM: unit.validFromM,
+    validToM: unit.validToM,
+  };
+}
+
+/** Figures of a unit's distance, for a table: mean error and scatter in words. */
+export const factorText = (scaleFactor: number | null): string =>
+  scaleFactor === null ? 'not known from one distance' : `× ${number(scaleFactor, 4)}`;
+
+export interface RangeStudy {
+  found: RangeCalibration;
+  sentences: ThreeSentences | null;
+  /** Of the unit that is asked about. */
+  value: RangeValue | null;
+}
+
+/** Calibration, sentences and value of a bench; null where nothing can be said yet. */
+export function rangeStudy(
+  readings: readonly RangeReading[],
+  unit: string,
+  toleranceM: number,
+): RangeStudy | null {
+  const found = rangeCalibration(readings, toleranceM);
+  return (
+    found && {
+      found,
+      sentences: rangeSentences(found, unit, toleranceM),
+      value: rangeValueOf(found.units.find((one) => one.unit === unit)),
+    }
+  );
+}

@@ -1,0 +1,138 @@
+import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { ulid } from 'ulid';
+import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/benchPlan';
+import { benchScale } from '../../../core/text/lengths';
+import { benchLength } from '../../../core/text/quantities';
+import { unitsOf } from '../../../core/units/ofRobot';
+import type { RangeTrialRecord } from '../../../formats/benchRecords';
+import type { RobotRecord } from '../../../formats/records';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import { TextField } from '../../../ui/TextField';
+import fields from '../../../ui/TextField.module.css';
+import { BENCH_LENGTH } from '../../../ui/units';
+import styles from '../Bench.module.css';
+import { useSource } from '../useSource';
+import { typedReadings } from './typedReadings';
+import { useLiveReading } from './useLiveReading';
+
+interface Props {
+  robot: RobotRecord;
+  unit: string;
+  trials: readonly RangeTrialRecord[];
+  onUnit(label: string): void;
+  onReadings(readings: RangeTrialRecord[]): void;
+}
+
+/** Reading after reading by keys alone: Enter adds, arrows change the distance, a column can be pasted, l reads live. */
+export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
+  const [trueM, setTrueM] = useState(0.05);
+  const [text, setText] = useState('');
+  const [bad, setBad] = useState<string | null>(null);
+  const [source] = useSource('stand-in');
+  const live = useLiveReading(robot.robot, unit);
+  const input = useRef<HTMLInputElement>(null);
+  const here = trials.filter((one) => one.unit === unit);
+  const labels = unitsOf(robot.robot, 'distance sensor').map(({ label }) => label);
+
+  const take = (readingsM: readonly (number | null)[]) => {
+    const records = readingsM.map((readingM): RangeTrialRecord => ({
+      id: ulid(),
+      unit,
+      trueM,
+      readingM,
+      setAsideReason: null,
+    }));
+    onReadings(records);
+    setText('');
+    setBad(null);
+    setTrueM(nextDistance(trueM, [...here, ...records]));
+    input.current?.focus();
+  };
+  const takeTyped = (typed: string) => {
+    if (typed.trim() === '') return;
+    const { readingsM, bad: odd } = typedReadings(typed);
+    if (odd === null) take(readingsM);
+    else setBad(odd);
+  };
+  const takeLive = () =>
+    void live.take(source === 'serial' ? 'serial' : 'stand-in', (readingM) => take([readingM]));
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'ArrowDown') setTrueM(neighbour(trueM, 1));
+    else if (event.key === 'ArrowUp') setTrueM(neighbour(trueM, -1));
+    else if (event.key === 'l' && text === '') takeLive();
+    else return;
+    event.preventDefault();
+  };
+  const onPaste = (event: ClipboardEvent) => {
+    const pasted = event.clipboardData.getData('text');
+    if (!/[\n\r\t;]/.test(pasted)) return;
+    event.preventDefault();
+    takeTyped(pasted);
+  };
+  const done = here.filter((one) => Math.abs(one.trueM - trueM) < 5e-4).length;
+  return (
+    <form
+      className={styles.work}
+      aria-label="A reading"
+      onSubmit={(event) => {
+        event.preventDefault();
+        takeTyped(text);
+      }}
+    >
+      <div className={styles.fields}>
+        <TextField
+          label="Unit"
+          maxLength={40}
+          value={unit}
+          suggestions={labels}
+          onChange={onUnit}
+        />
+        <NumberField
+          label="By the tape"
+          unit={BENCH_LENGTH}
+          min={0}
+          max={1000}
+          value={trueM}
+          onChange={setTrueM}
+        />
+        <span className={fields.field}>
+          <label htmlFor="range-reading">It reads ({benchScale().label})</label>
+          <input
+            id="range-reading"
+            ref={input}
+            inputMode="decimal"
+            autoComplete="off"
+            value={text}
+            aria-describedby="range-keys"
+            onChange={(event) => setText(event.target.value)}
+            onKeyDown={onKeyDown}
+            onPaste={onPaste}
+          />
+        </span>
+        <Button look="strong" type="submit" disabled={text.trim() === '' || unit.trim() === ''}>
+          Add the reading <kbd>Enter</kbd>
+        </Button>
+        <Button disabled={live.isTaking || unit.trim() === ''} onClick={takeLive}>
+          {live.isTaking ? 'Reading …' : 'Take what it reads now'} <kbd>l</kbd>
+        </Button>
+      </div>
+      <p id="range-keys" className="faint" data-testid="range-place">
+        Reading {Math.min(done + 1, READINGS_EACH)} of {READINGS_EACH} at {benchLength(trueM, 1)}.{' '}
+        <kbd>x</kbd> is a lost echo, <kbd>↑</kbd> <kbd>↓</kbd> the distance before and after; a
+        pasted column is taken line by line.
+      </p>
+      {bad !== null && (
+        <p role="alert" className={styles.problem}>
+          “{bad.slice(0, 20)}” is no reading: type a number in {benchScale().label}, or x for a lost
+          echo.
+        </p>
+      )}
+      {live.problem !== null && (
+        <p role="alert" className={styles.problem}>
+          {live.problem}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,12 @@
+import type { RangeTrials } from '../../../formats/benchRecords';
+
+/** An empty bench of distance sensors, kept with its first reading. */
+export const newRangeTrials = (id: string, robotId: string): RangeTrials => ({
+  id,
+  version: 0,
+  robotId,
+  procedure: 'range',
+  conditions: { surface: '', battery: '', who: '', toleranceM: 0.01 },
+  trials: [],
+  archivedAt: null,
+});
