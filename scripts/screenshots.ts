@@ -50,6 +50,15 @@ async function recordRun(page: Page): Promise<void> {
   await page.getByText('Everything is kept.').waitFor();
 }
 
+/** Four distance sensors against a tape, from a file. */
+async function measureRange(page: Page): Promise<void> {
+  await page.getByText('From a file').click();
+  await page.getByLabel('Readings (CSV)').setInputFiles(`${root}/tests/data/distance-bench.csv`);
+  await page.getByRole('button', { name: 'Take 192 readings' }).click();
+  await page.getByText('Everything is kept.').waitFor();
+  await page.waitForTimeout(1500);
+}
+
 /** The stand-in turned by hand: the panel has something to draw. */
 async function readPanel(page: Page): Promise<void> {
   await page.waitForTimeout(1500);
@@ -70,7 +79,7 @@ const SHOTS: Shot[] = [
   { name: 'bench-square', path: '/bench/square' },
   { name: 'bench-run-log', path: '/bench/run-log', prepare: recordRun },
   { name: 'bench', path: '/bench', prepare: readPanel },
-  { name: 'bench-calibrations', path: '/bench/calibrations', dark: true },
+  { name: 'bench-range', path: '/bench/range', prepare: measureRange },
   { name: 'course', path: '/course', prepare: simulate },
   { name: 'table', path: '/course/table' },
   { name: 'step-card', path: `/course/card?version=${demoId('V', 3)}` },

@@ -110,6 +110,8 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
             onPaste={onPaste}
           />
         </span>
+      </div>
+      <div className={styles.actions}>
         <Button look="strong" type="submit" disabled={text.trim() === '' || unit.trim() === ''}>
           Add the reading <kbd>Enter</kbd>
         </Button>
@@ -118,7 +120,9 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
         </Button>
       </div>
       <p id="range-keys" className="faint" data-testid="range-place">
-        Reading {Math.min(done + 1, READINGS_EACH)} of {READINGS_EACH} at {benchLength(trueM, 1)}.{' '}
+        {done < READINGS_EACH
+          ? `Reading ${done + 1} of ${READINGS_EACH} at ${benchLength(trueM, 1)}.`
+          : `${done} readings at ${benchLength(trueM, 1)} are there.`}{' '}
         <kbd>x</kbd> is a lost echo, <kbd>↑</kbd> <kbd>↓</kbd> the distance before and after; a
         pasted column is taken line by line.
       </p>
