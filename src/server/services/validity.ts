@@ -4,7 +4,7 @@ import { calibrationValidity } from '../../core/calibration/validity';
 import type { Freshness } from '../../core/freshness';
 import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
-import { calibrationsOf, currentOf } from '../stores/calibrations';
+import { calibrationHeadsOf, currentOf } from '../stores/calibrations';
 import { listRobotChanges } from '../stores/robotChanges';
 
 /** How far each kind of calibration of a robot can be relied on. */
@@ -13,7 +13,7 @@ export async function validityOf(
   record: RobotRecord,
 ): Promise<Record<CalibrationKind, Freshness>> {
   const [all, changes] = await Promise.all([
-    calibrationsOf(db, record),
+    calibrationHeadsOf(db, record),
     listRobotChanges(db, record.id),
   ]);
   const current = currentOf(all, record);

@@ -1,4 +1,5 @@
 import { Op, type Order, type Transaction } from 'sequelize';
+import type { z } from 'zod';
 import type { CalibrationKind } from '../../core/calibration/calibration';
 import { belongsTo, movableUnits } from '../../core/calibration/holding';
 import { CALIBRATION_KINDS } from '../../core/calibration/registry';
@@ -78,17 +79,22 @@ export const changeCalibration = (
 ): Promise<SavedCalibrationChange> =>
   inTransaction(db, (transaction) => noteChange(db, change, transaction));
 
+const order: Order = [['entry', 'DESC']];
+
+/** What was measured of a robot, or of the units on it wherever that was. */
+function ofRobotAndUnits(record: RobotRecord) {
+  const units = movableUnits(record.robot);
+  return units.length === 0
+    ? { robotId: record.id }
+    : { [Op.or]: [{ robotId: record.id }, { unitId: units }] };
+}
+
 /**
  * Every calibration of a robot and of the units on it, wherever they were measured, and the journal of which held
  * when, both the newest first.
  */
 export async function calibrationsOf(db: Database, record: RobotRecord) {
-  const units = movableUnits(record.robot);
-  const where =
-    units.length === 0
-      ? { robotId: record.id }
-      : { [Op.or]: [{ robotId: record.id }, { unitId: units }] };
-  const order: Order = [['entry', 'DESC']];
+  const where = ofRobotAndUnits(record);
   const [calibrations, journal] = await Promise.all([
     db.models.calibration.findAll({ where, order }),
     db.models.calibrationChange.findAll({ where, order }),
@@ -96,15 +102,37 @@ export async function calibrationsOf(db: Database, record: RobotRecord) {
   return { calibrations: calibrations.map(toSaved), journal: journal.map(toSavedChange) };
 }
 
+/** What tells which calibration holds, without what it is and what it rests on. */
+const head = savedCalibration.pick({ id: true, unitId: true, madeAt: true });
+const line = savedCalibrationChange.pick({
+  robotId: true,
+  unitId: true,
+  kind: true,
+  calibrationId: true,
+});
+
+/** The same as `calibrationsOf`, but when each was made alone: every page says how fresh the Bench is. */
+export async function calibrationHeadsOf(db: Database, record: RobotRecord) {
+  const where = ofRobotAndUnits(record);
+  const [calibrations, journal] = await Promise.all([
+    db.models.calibration.findAll({ where, order, attributes: Object.keys(head.shape) }),
+    db.models.calibrationChange.findAll({ where, order, attributes: Object.keys(line.shape) }),
+  ]);
+  return { calibrations: calibrations.map(fromRow(head)), journal: journal.map(fromRow(line)) };
+}
+
 /** Which calibration of each kind holds now. */
-export type CurrentCalibrations = Partial<Record<CalibrationKind, SavedCalibration>>;
+export type CurrentCalibrations<C = SavedCalibration> = Partial<Record<CalibrationKind, C>>;
 
 /** Those that hold for a robot with the units that are in use on it. */
-export function currentOf(
-  { calibrations, journal }: Awaited<ReturnType<typeof calibrationsOf>>,
+export function currentOf<C extends { id: string }>(
+  {
+    calibrations,
+    journal,
+  }: { calibrations: readonly C[]; journal: readonly z.output<typeof line>[] },
   record: RobotRecord,
-): CurrentCalibrations {
-  const current: CurrentCalibrations = {};
+): CurrentCalibrations<C> {
+  const current: CurrentCalibrations<C> = {};
   for (const { kind } of CALIBRATION_KINDS) {
     const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, record));
     const holds = calibrations.find(({ id }) => id === line?.calibrationId);
