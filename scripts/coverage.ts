@@ -1,8 +1,9 @@
 import { LOG_KINDS, stillCoverage, type LogKind } from './lib/coverage';
 import { TURN_KINDS, turnCoverage } from './lib/turnCoverage';
+import { BENCH_KINDS, benchCoverage } from './lib/benchCoverage';
 import { main, say } from './lib/sentence';
 
-/** How often 95 % intervals hold the truth: of the still check for each kind of log, and of turns. */
+/** How often 95 % intervals hold the truth: of the still check for each kind of log, of turns, and of benches. */
 const LOGS = 2000;
 const SEED = 2026;
 
@@ -22,6 +23,11 @@ main(() => {
   for (const kind of TURN_KINDS) {
     const { name, share, least } = turnCoverage(kind, logs, SEED);
     console.log(`${share >= least ? 'ok  ' : 'FAIL'}  turns: ${name}  held ${share.toFixed(3)}`);
+  }
+  for (const kind of BENCH_KINDS) {
+    const share = benchCoverage(kind, logs, SEED);
+    const holds = share >= 0.93 && share <= 0.98;
+    console.log(`${holds ? 'ok  ' : 'FAIL'}  ${kind.name}  held ${share.toFixed(3)}`);
   }
   return Promise.resolve();
 });
