@@ -140,6 +140,14 @@ export const rangeTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
+export const stopTrialRecord = z.object({
+  id,
+  speedMPerS: z.number().min(0.01).max(5),
+  thresholdM: gapM.describe('from the bumper to the wall, as it was told'),
+  stopM: z.number().min(-0.5).max(10).describe('from the bumper to the wall, where it stood'),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
 /** A moment of a recorded run at which the true heading is known. */
 const anchorRecord = z.object({
   id,
@@ -205,6 +213,22 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     procedure: z.literal('range'),
     conditions: z.object({ ...conditions, toleranceM: z.number().min(0.0005).max(1) }),
     trials: z.array(rangeTrialRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('stop'),
+    conditions: z.object({
+      ...conditions,
+      wantedM: gapM,
+      speedMPerS: z.number().min(0.01).max(5),
+      confirmations: z.number().int().min(1).max(10),
+      startGapM: gapM,
+      samplePeriodS: z.number().min(0.001).max(1),
+    }),
+    trials: z.array(stopTrialRecord).max(MAX_TRIALS),
     archivedAt,
   }),
   z.object({
@@ -279,6 +303,8 @@ export interface TrialListEntry {
 
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
+export type StopTrials = Extract<BenchTrialsRecord, { procedure: 'stop' }>;
+export type StopTrialRecord = z.output<typeof stopTrialRecord>;
 export type RangeTrials = Extract<BenchTrialsRecord, { procedure: 'range' }>;
 export type RangeTrialRecord = z.output<typeof rangeTrialRecord>;
 export type StraightTrials = Extract<BenchTrialsRecord, { procedure: 'straight' }>;

@@ -4,6 +4,7 @@ import type { Robot } from '../core/robot';
 import type {
   LapRecord,
   RangeTrialRecord,
+  StopTrialRecord,
   StraightTrialRecord,
   TurnTrialRecord,
 } from './benchRecords';
@@ -88,6 +89,24 @@ const RANGE_COLUMNS: WantedColumn[] = [
     optional: true,
     number: { min: -100, max: 3000 },
   },
+];
+
+const gapColumn = (name: string): WantedColumn => ({
+  key: name,
+  heading: new RegExp(`^${name}$`, 'i'),
+  name,
+  number: { min: -50, max: 1000 },
+});
+
+const STOP_COLUMNS: WantedColumn[] = [
+  {
+    key: 'speed',
+    heading: /^speed_mm_per_s$/i,
+    name: 'speed_mm_per_s',
+    number: { min: 10, max: 5000 },
+  },
+  gapColumn('threshold_cm'),
+  gapColumn('true_gap_cm'),
 ];
 
 const ANCHOR_COLUMNS: WantedColumn[] = [
@@ -222,6 +241,24 @@ export async function readRanges(
       unit: String(values.unit).slice(0, 40),
       trueM: Number(values.tape) / 100,
       readingM: values.reading === undefined ? null : Number(values.reading) / 100,
+      setAsideReason: null,
+    })),
+    bad,
+  };
+}
+
+/** Stops from a CSV file with speed_mm_per_s, threshold_cm and true_gap_cm (bumper to wall). */
+export async function readStops(
+  file: File,
+  newId: () => string,
+): Promise<ReadRecords<StopTrialRecord>> {
+  const { rows, bad } = await readSmallCsv(file, STOP_COLUMNS);
+  return {
+    records: rows.map(({ values }) => ({
+      id: newId(),
+      speedMPerS: Number(values.speed) / 1000,
+      thresholdM: Number(values.threshold_cm) / 100,
+      stopM: Number(values.true_gap_cm) / 100,
       setAsideReason: null,
     })),
     bad,

@@ -9,6 +9,7 @@ export const planForm = async () => (await import('../formats/planEntry')).planE
 export const turnForm = async () => (await entries()).turnEntrySchema;
 export const lapForm = async () => (await entries()).lapEntrySchema;
 export const straightForm = async () => (await entries()).straightEntrySchema;
+export const stopForm = async () => (await entries()).stopEntrySchema;
 export const turnConditionsForm = async () =>
   (await import('../formats/benchRecords')).turnConditions;
 

@@ -106,6 +106,7 @@ export const DRIFT = directed(DRIFT_SIZE);
 export const DEG_PER_SQRT_S = angle('°/√s', 'degrees in the first second', 4, 0.01);
 export const PERCENT = scaled('%', 'percent', 100, 2, 0.1);
 export const PLAIN = scaled('', '', 1, 3, 0.1);
+export const TIMES = scaled('×', 'times', 1, 0, 1);
 export const RUNS = scaled('runs', 'runs', 1, 0, 5);
 export const POINTS = scaled('points', 'points', 1, 0, 5);
 export const VOLTS = scaled('V', 'volts', 1, 2, 0.1);

@@ -2,6 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { approachPlan, type ApproachPlan } from '../../src/core/ranging/approach';
 import { gauge } from '../../src/core/ranging/gauge';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
+import { neighbour, nextDistance } from '../../src/core/ranging/benchPlan';
+import { rangeStudy } from '../../src/core/ranging/rangeStudy';
+import {
+  approachFrom,
+  approachSentence,
+  readsOf,
+  stopStudy,
+} from '../../src/core/ranging/stopStudy';
+import { pipit } from '../../src/server/demo/scenario';
 import { stopModel } from '../../src/core/ranging/stopModel';
 import { randomStream } from '../../src/core/simulate/random';
 import { mean } from '../../src/core/stats/moments';
@@ -211,5 +220,77 @@ describe('an approach', () => {
   it('that cannot stop in time has no threshold', () => {
     expect(approachPlan(plan({ startGapM: 0.08 }))).toBeNull();
     expect(approachPlan(plan({ brakingMPerS2: 0.05 }))).toBeNull();
+  });
+});
+
+describe('what stops and sensors say', () => {
+  const trials = [0.1, 0.1, 0.3, 0.3].map((speedMPerS, i) => ({
+    speedMPerS,
+    thresholdM: 0.2,
+    stopM: 0.2 - 0.08 * speedMPerS - speedMPerS ** 2 / 4 + (i % 2 === 0 ? 4e-4 : -4e-4),
+  }));
+  const wanted = {
+    wantedM: 0.05,
+    speedMPerS: 0.3,
+    confirmations: 1,
+    startGapM: 0.6,
+    samplePeriodS: 0.02,
+  };
+
+  it('is the lag, the way at each speed, and the threshold in what the sensor reads', () => {
+    const study = stopStudy(trials);
+    if (study === null) throw new Error('nothing found');
+    expect(study.sentences.found).toMatch(/^It drives on for 80 ms \(\d+ ms to \d+ ms\)/);
+    expect(study.sentences.means).toMatch(/11 mm at 10 cm\/s and 46 mm at 30 cm\/s/);
+    const reads = { offsetM: 0.016, scaleFactor: 1, noiseM: 0 };
+    const answer = approachFrom(study.model, reads, wanted);
+    // Wanted gap and the way that is measured, in a sensor that reads 16 mm long.
+    expect(answer?.thresholdReadingM).toBeCloseTo(0.05 + study.model.overrunM(0.3) + 0.016, 3);
+    expect(approachSentence(answer, wanted)).toMatch(/when it reads 11\d mm or less/);
+    expect(
+      approachSentence(approachFrom(study.model, reads, { ...wanted, startGapM: 0.07 }), wanted),
+    ).toMatch(/cannot stop 5 cm before the wall/);
+    expect(stopStudy(trials.slice(0, 2))?.sentences.next).toMatch(/^Stop from another speed/);
+  });
+
+  it('reads as it was measured, and else as its record says', () => {
+    const record = { offsetM: 0, scaleFactor: 1, noiseM: 0.003 };
+    expect(readsOf(pipit, null)).toEqual(record);
+    const measured = rangeStudy(
+      [0.1, 0.3, 0.6].flatMap((trueM) =>
+        [-0.001, 0, 0.001].map((off) => ({
+          unit: 'D3',
+          trueM,
+          readingM: 1.01 * trueM + 0.01 + off,
+        })),
+      ),
+      'D3',
+      0.012,
+    );
+    expect(measured?.sentences?.found).toMatch(
+      /^D3 reads 11\.0 mm too long at 10 cm and 16\.0 mm too long at 60 cm/,
+    );
+    expect(measured?.sentences?.means).toMatch(/^It is not within 12 mm\. No echo of 9 was lost/);
+    expect(readsOf(pipit, measured?.value ?? null)).toMatchObject({
+      scaleFactor: expect.closeTo(1.01, 9) as number,
+    });
+    const one = rangeStudy(
+      [
+        { unit: 'D3', trueM: 0.1, readingM: 0.1 },
+        { unit: 'D3', trueM: 0.1, readingM: 0.11 },
+      ],
+      'D3',
+      0.01,
+    );
+    expect(one?.value).toBeNull();
+  });
+
+  it('of a bench the next distance comes when the one before has its readings', () => {
+    const six = Array.from({ length: 6 }, () => ({ trueM: 0.05 }));
+    expect(nextDistance(0.05, six.slice(1))).toBe(0.05);
+    expect(nextDistance(0.05, six)).toBe(0.1);
+    expect(neighbour(0.05, -1)).toBe(0.05);
+    expect(neighbour(1.6, 1)).toBe(1.6);
+    expect(neighbour(0.25, 1)).toBe(0.3);
   });
 });

@@ -17,6 +17,7 @@ const SCREENS = {
   'Straight drives': '/bench/straight',
   'Square path': '/bench/square',
   'Distance sensors': '/bench/range',
+  Stopping: '/bench/stop',
   'Correct a run': '/bench/run-log',
   Calibrations: '/bench/calibrations',
   Course: '/course',

@@ -43,7 +43,8 @@ interface Props<T extends BenchTrialsRecord> {
   /** What is known in full. */
   know?: ReactNode;
   table(ask: Ask<T>): ReactNode;
-  apply: {
+  /** What is found becomes a calibration; not of every procedure. */
+  apply?: {
     /** Null while there is nothing to apply. */
     value: CalibrationValue | null;
     evidence: readonly unknown[];
@@ -92,7 +93,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
       </section>
       {props.know}
       <div className={styles.actions}>
-        {apply.value !== null && (
+        {apply !== undefined && apply.value !== null && (
           <Button look="strong" onClick={() => setApplying(true)}>
             {apply.label}
           </Button>
@@ -106,7 +107,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
       </div>
       {props.confirm?.(tell)}
       {hasTrials && props.table(setAside)}
-      {applying && apply.value !== null && (
+      {applying && apply !== undefined && apply.value !== null && (
         <ApplyDialog
           robot={robot}
           value={apply.value}

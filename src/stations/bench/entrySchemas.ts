@@ -1,5 +1,10 @@
 import { z } from 'zod';
-import { lapRecord, straightTrialRecord, turnTrialRecord } from '../../formats/benchRecords';
+import {
+  lapRecord,
+  stopTrialRecord,
+  straightTrialRecord,
+  turnTrialRecord,
+} from '../../formats/benchRecords';
 
 const lengthM = z.number().min(-5).max(5);
 
@@ -22,6 +27,14 @@ export const lapEntrySchema = z.object({
   yM: lengthM.nullable(),
   headingRad: lapRecord.shape.headingRad.nullable(),
 });
+
+/** A stop while it is entered. */
+export const stopEntrySchema = z.object({
+  ...stopTrialRecord.pick({ speedMPerS: true, thresholdM: true }).shape,
+  stopM: stopTrialRecord.shape.stopM.nullable(),
+});
+
+export type StopEntryValues = z.output<typeof stopEntrySchema>;
 
 /** A straight drive while it is entered. */
 export const straightEntrySchema = z.object({

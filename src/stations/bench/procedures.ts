@@ -5,6 +5,7 @@ import { runLog } from './run-log';
 import { schools } from './schools';
 import { square } from './square';
 import { still } from './still';
+import { stop } from './stop';
 import { straight } from './straight';
 import { turns } from './turns';
 import { calibrations } from './calibrations';
@@ -22,6 +23,7 @@ export const PROCEDURES: readonly Procedure[] = [
   straight,
   square,
   range,
+  stop,
 ];
 
 /** All pages of the Bench. */

@@ -1,0 +1,48 @@
+import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
+import type { StopTrialRecord } from '../../../formats/benchRecords';
+import { AsideButton, FoldedTable } from '../TrialParts';
+
+interface Props {
+  trials: readonly StopTrialRecord[];
+  onSetAside(trial: StopTrialRecord): void;
+  onTakeBack(trial: StopTrialRecord): void;
+}
+
+/** The stops as they were made, the newest first. */
+export const StopTable = ({ trials, onSetAside, onTakeBack }: Props) => (
+  <FoldedTable
+    label="Stops"
+    what="stop"
+    trials={trials}
+    columns={[
+      {
+        title: 'At',
+        number: true,
+        sortBy: ({ trial }) => trial.speedMPerS,
+        cell: ({ trial }) => benchSpeed(trial.speedMPerS),
+      },
+      { title: 'Told', number: true, cell: ({ trial }) => benchLength(trial.thresholdM, 1) },
+      { title: 'Stood at', number: true, cell: ({ trial }) => benchLength(trial.stopM, 1) },
+      {
+        title: 'Drove on',
+        number: true,
+        sortBy: ({ trial }) => trial.thresholdM - trial.stopM,
+        cell: ({ trial }) => errorLength(trial.thresholdM - trial.stopM),
+      },
+      {
+        title: 'Set aside',
+        cell: ({ trial, no }) => (
+          <>
+            {trial.setAsideReason}{' '}
+            <AsideButton
+              what={`stop ${no}`}
+              isAside={trial.setAsideReason !== null}
+              onSetAside={() => onSetAside(trial)}
+              onTakeBack={() => onTakeBack(trial)}
+            />
+          </>
+        ),
+      },
+    ]}
+  />
+);

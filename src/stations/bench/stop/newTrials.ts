@@ -1,0 +1,21 @@
+import type { StopTrials } from '../../../formats/benchRecords';
+
+/** An empty list of stops, kept with its first. */
+export const newStopTrials = (id: string, robotId: string): StopTrials => ({
+  id,
+  version: 0,
+  robotId,
+  procedure: 'stop',
+  conditions: {
+    surface: '',
+    battery: '',
+    who: '',
+    wantedM: 0.05,
+    speedMPerS: 0.2,
+    confirmations: 2,
+    startGapM: 0.6,
+    samplePeriodS: 0.02,
+  },
+  trials: [],
+  archivedAt: null,
+});

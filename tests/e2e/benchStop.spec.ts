@@ -1,0 +1,52 @@
+import { expect, open, test } from './corvat';
+
+test('stops from a file say lag and braking, and a wanted gap gets its threshold; too fast for the start gap is told', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/stop?new');
+  await page.getByText('From a file').click();
+  await page.getByLabel('Stops (CSV)').setInputFiles('tests/data/stop-trials.csv');
+  await page.getByRole('button', { name: 'Take 12 stops' }).click();
+  const verdict = page.getByTestId('verdict');
+  // The truth of the file is 80.7 ms.
+  const text = (await verdict.textContent()) ?? '';
+  const [, low = 'NaN', high = 'NaN'] = /\((\d+) ms to (\d+) ms\)/.exec(text) ?? [];
+  expect(Number(low)).toBeLessThan(80.7);
+  expect(Number(high)).toBeGreaterThan(80.7);
+  const approach = page.getByTestId('approach');
+  await expect(approach).toContainText(
+    /Tell it to stop when it reads \d+ mm or less\. Then it stands 50 mm/,
+  );
+  const told = async () =>
+    Number(/reads (\d+) mm/.exec((await approach.textContent()) ?? '')?.[1] ?? NaN);
+  const slow = await told();
+  await page.getByRole('region', { name: 'Approach' }).getByLabel('Speed').fill('40');
+  await expect.poll(told).toBeGreaterThan(slow + 15);
+  const fast = await told();
+  await page.getByLabel('Readings in a row').fill('3');
+  await expect.poll(told).toBeGreaterThan(fast);
+  await page.getByLabel('Starts at a gap of').fill('8');
+  await expect(approach).toContainText('It cannot stop 5 cm before the wall');
+  await expect(page.getByText('nobody has measured it')).toBeVisible();
+  // Kept with the list: it is there again.
+  await expect(page.getByText('Everything is kept.')).toBeVisible();
+  await open(page, '/bench/stop');
+  await expect(page.getByLabel('Starts at a gap of')).toHaveValue('8');
+  await open(page, '/bench');
+  await expect(page.getByRole('row', { name: /Stopping/ })).toContainText(
+    /It drives on for \d+ ms/,
+  );
+});
+
+test('one stop after the other is typed; two of one speed ask for another', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/stop?new');
+  for (const gap of ['13.2', '13.4']) {
+    await page.getByLabel('Truly stood at').fill(gap);
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Truly stood at')).toBeFocused();
+  }
+  await expect(page.getByTestId('verdict')).toContainText('Stop from another speed as well');
+  await expect(page.getByTestId('verdict')).toContainText('17 mm at 20 cm/s');
+});
