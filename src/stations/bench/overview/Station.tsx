@@ -44,11 +44,13 @@ function Line({ line, robotId }: { line: OverviewLine; robotId: string }) {
   return (
     <tr>
       <th scope="row">
-        <a href={`/bench/${id}?robot=${robotId}`}>{title}</a>
+        <a href={`/bench/${id}?robot=${robotId}`} title={goodFor}>
+          {title}
+        </a>
         <small>{goodFor}</small>
       </th>
       <td className={sentence === null ? styles.nothing : undefined}>
-        {sentence ?? 'Nothing measured yet.'}
+        <span className={styles.sentence}>{sentence ?? 'Nothing measured yet.'}</span>
       </td>
       <td className={styles[freshness?.state ?? (sentence === null ? 'missing' : 'fresh')]}>
         {freshness?.text ?? (sentence === null ? 'missing' : '')}
