@@ -4,7 +4,7 @@ import {
   stopTrialRecord,
   straightTrialRecord,
   turnTrialRecord,
-} from '../../formats/benchRecords';
+} from '../../formats/trialRecords';
 
 const lengthM = z.number().min(-5).max(5);
 
