@@ -7,6 +7,7 @@ import { planRoute, plannedDurationS } from '../src/core/course/plan';
 import { demoId } from '../src/server/demo/ids';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../src/server/demo/scenario';
 import { launchBrowser, withServedDemo } from './lib/browser';
+import { bundleSpeed } from './lib/bundleSpeed';
 import { kernelSpeed } from './lib/kernelSpeed';
 import { halfHourLog } from './lib/longLog';
 import { seasonSpeed } from './lib/seasonSpeed';
@@ -241,6 +242,14 @@ async function measureSeason(url: string, home: string): Promise<void> {
   }
   within('saving a run, 95th percentile', saveP95Ms, 20);
   within('importing 1,000 runs', importMs, 2000);
+  for (const [what, { seconds, megabytes }] of Object.entries(await bundleSpeed(home))) {
+    line(
+      `${what} of ${runs} runs`,
+      `${seconds.toFixed(1)} s, ${megabytes.toFixed(0)} MB`,
+      'under 60 s and 300 MB',
+      seconds < 60 && megabytes < 300,
+    );
+  }
 }
 
 main(async () => {

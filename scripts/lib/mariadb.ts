@@ -206,7 +206,7 @@ export async function startMariadb(home: string): Promise<PrivateDatabase> {
       '--skip-name-resolve',
       '--skip-log-bin',
       '--innodb-flush-log-at-trx-commit=1',
-      '--innodb-buffer-pool-size=64M',
+      '--innodb-buffer-pool-size=256M',
       '--character-set-server=utf8mb4',
       ...(user === undefined ? [] : [`--user=${user}`]),
     ],

@@ -14,3 +14,11 @@ export type RunEnd = Pick<
   | 'worked'
   | 'setAsideReason'
 >;
+
+/** Where a run ended that counts: what the picture of one series needs. */
+export interface PlacedEnd {
+  number: number;
+  endXM: number;
+  endYM: number;
+  worked: boolean | null;
+}

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { QueryTypes, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
 import { inTransaction, type Database } from './database';
 import { placeRuns } from './stores/runsFound';
@@ -42,6 +42,30 @@ const asText = (row: PlainRow): PlainRow =>
     ]),
   );
 
+/** The rows of a table in the order of its key; a page begins behind the key that the one before it ended with. */
+async function* pagesOf(
+  db: Database,
+  name: TableName,
+  transaction: Transaction,
+): AsyncGenerator<Row[]> {
+  const limit = ROWS_AT_ONCE[name] ?? USUAL_ROWS_AT_ONCE;
+  const model = db.models[name];
+  const [key = 'id', ...more] = model.primaryKeyAttributes;
+  let last: unknown = null;
+  for (let offset = 0; ; offset += limit) {
+    const rows = await model.findAll({
+      order: [key, ...more],
+      limit,
+      // Keys of several columns have no simple “behind”, and their tables are small.
+      ...(more.length > 0 ? { offset } : last !== null && { where: { [key]: { [Op.gt]: last } } }),
+      transaction,
+    });
+    yield rows;
+    if (rows.length < limit) return;
+    last = rows.at(-1)?.get(key);
+  }
+}
+
 /** Lines of a backup: what it is, then a row each, then the end, by which a cut-off file is told. */
 export async function* exportLines(
   db: Database,
@@ -52,16 +76,11 @@ export async function* exportLines(
   const madeAt = new Date().toISOString();
   yield JSON.stringify({ format: FORMAT, formatVersion: FORMAT_VERSION, data, madeAt });
   for (const name of TABLE_NAMES) {
-    const limit = ROWS_AT_ONCE[name] ?? USUAL_ROWS_AT_ONCE;
-    const model = db.models[name];
-    const order = model.primaryKeyAttributes;
-    for (let offset = 0; ; offset += limit) {
-      const rows = await model.findAll({ order: [...order], limit, offset, transaction });
+    for await (const rows of pagesOf(db, name, transaction)) {
       for (const row of rows) {
         yield JSON.stringify({ table: name, row: asText(row.get({ plain: true })) });
       }
       counts[name] += rows.length;
-      if (rows.length < limit) break;
     }
   }
   yield JSON.stringify({ end: true, rows: total(counts) });

@@ -12,6 +12,7 @@ import * as stock from './migrations/0011-stock';
 import * as calibrationsOfUnits from './migrations/0012-calibrations-of-units';
 import * as season from './migrations/0013-season';
 import * as runsFound from './migrations/0014-runs-found';
+import * as seriesGrouped from './migrations/0015-series-grouped';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
 
@@ -31,6 +32,7 @@ export const MIGRATIONS = [
   { name: '0012-calibrations-of-units', up: calibrationsOfUnits.up },
   { name: '0013-season', up: season.up },
   { name: '0014-runs-found', up: runsFound.up },
+  { name: '0015-series-grouped', up: seriesGrouped.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

@@ -20,6 +20,19 @@ describe('days and clock times in a zone', () => {
     expect(clockIn('2026-07-01T12:00:00.000Z', 'Europe/Berlin')).toBe('14:00');
   });
 
+  it('are what the engine’s own clock of that zone shows, at any second of these years', () => {
+    const second = fc.integer({ min: Date.UTC(2012, 0) / 1000, max: Date.UTC(2037, 0) / 1000 });
+    fc.assert(
+      fc.property(second, fc.constantFrom(...ZONES, 'Australia/Lord_Howe'), (at, timeZone) => {
+        const instant = new Date(at * 1000);
+        const shown = instant.toLocaleString('sv-SE', { timeZone });
+        expect(`${dayIn(instant, timeZone)} ${clockIn(instant, timeZone)}`).toBe(
+          shown.slice(0, 16),
+        );
+      }),
+    );
+  });
+
   it('lead back to the instant, but for the hours in which clocks are changed', () => {
     const minute = fc.integer({ min: Date.UTC(2020, 0) / 60_000, max: Date.UTC(2035, 0) / 60_000 });
     fc.assert(

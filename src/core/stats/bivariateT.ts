@@ -13,6 +13,12 @@ export interface BivariateT {
 
 const DIRECTIONS = 240;
 
+/** Cosine and sine of each direction, in the middle of its share of the circle. */
+const COS_SIN = Array.from({ length: DIRECTIONS }, (_, i) => {
+  const theta = ((i + 0.5) * 2 * Math.PI) / DIRECTIONS;
+  return [Math.cos(theta), Math.sin(theta)] as const;
+});
+
 /**
  * Probability that a bivariate t variable lies within `radiusM` of `about`.
  *
@@ -37,10 +43,9 @@ export function discProbability(
   const dy = centre.yM - about.yM;
   const gap = dx * dx + dy * dy - radiusM * radiusM;
   let sum = 0;
-  for (let i = 0; i < DIRECTIONS; i += 1) {
-    const theta = ((i + 0.5) * 2 * Math.PI) / DIRECTIONS;
-    const ux = a * Math.cos(theta);
-    const uy = b * Math.cos(theta) + c * Math.sin(theta);
+  for (const [cos, sin] of COS_SIN) {
+    const ux = a * cos;
+    const uy = b * cos + c * sin;
     const uu = ux * ux + uy * uy;
     const half = ux * dx + uy * dy;
     const discriminant = half * half - uu * gap;

@@ -23,29 +23,45 @@ function formatOf(zone: string): Intl.DateTimeFormat {
   return format;
 }
 
-function partsIn(instant: string | Date, zone: string): Record<string, string> {
-  const parts = formatOf(zone).formatToParts(new Date(instant));
-  return Object.fromEntries(parts.map(({ type, value }) => [type, value]));
+/** What clocks in a zone show at a whole second, as an instant in UTC, ms. */
+function shownMs(instantMs: number, zone: string): number {
+  const parts = formatOf(zone).formatToParts(new Date(instantMs));
+  const { year, month, day, hour, minute, second } = Object.fromEntries(
+    parts.map(({ type, value }) => [type, value]),
+  );
+  return Date.parse(`${year}-${month}-${day}T${hour}:${minute}:${second}Z`);
+}
+
+/** Since 2011, clocks everywhere are put forward and back at full quarters of an hour. */
+const QUARTER_MS = 900_000;
+const MOST_QUARTERS = 20_000;
+const aheadAtQuarters = new Map<string, number>();
+
+/** So far a zone's clocks are ahead of UTC at an instant, ms; asked of a zone once for a quarter of an hour. */
+function aheadMs(instantMs: number, zone: string): number {
+  const quarter = Math.floor(instantMs / QUARTER_MS);
+  const key = `${zone} ${quarter}`;
+  const known = aheadAtQuarters.get(key);
+  if (known !== undefined) return known;
+  const ahead = shownMs(quarter * QUARTER_MS, zone) - quarter * QUARTER_MS;
+  if (aheadAtQuarters.size >= MOST_QUARTERS) aheadAtQuarters.clear();
+  aheadAtQuarters.set(key, ahead);
+  return ahead;
+}
+
+/** Day and time of an instant as clocks in a zone show them, as ISO 8601 writes them. */
+function shownIn(instant: string | Date, zone: string): string {
+  const atMs = new Date(instant).getTime();
+  return new Date(atMs + aheadMs(atMs, zone)).toISOString();
 }
 
 /** The calendar day of an instant in a zone: "2026-11-12". */
-export function dayIn(instant: string | Date, zone: string): string {
-  const { year = '', month = '', day = '' } = partsIn(instant, zone);
-  return `${year}-${month}-${day}`;
-}
+export const dayIn = (instant: string | Date, zone: string): string =>
+  shownIn(instant, zone).slice(0, 10);
 
 /** The clock time of an instant in a zone: "16:21". */
-export function clockIn(instant: string | Date, zone: string): string {
-  const { hour = '', minute = '' } = partsIn(instant, zone);
-  return `${hour}:${minute}`;
-}
-
-/** So far a zone's clocks are ahead of UTC at an instant, ms. */
-function aheadMs(instantMs: number, zone: string): number {
-  const { year, month, day, hour, minute, second } = partsIn(new Date(instantMs), zone);
-  const shown = Date.parse(`${year}-${month}-${day}T${hour}:${minute}:${second}Z`);
-  return shown - Math.floor(instantMs / 1000) * 1000;
-}
+export const clockIn = (instant: string | Date, zone: string): string =>
+  shownIn(instant, zone).slice(11, 16);
 
 /**
  * The instant at which clocks in a zone show a day and a time. In the hour that clocks skip it is the one

@@ -43,6 +43,8 @@ export function endOf({ run, headingRad }: SelectedRun): MeasuredRun & { number:
   return { number, xM: alongM, yM: acrossM, success: worked };
 }
 
+const figuresOf = remembered((ends: MeasuredRun[]) => consistency(ORIGIN, ends));
+
 async function sideOf(db: Database, selection: Selection): Promise<ComparedSide> {
   const selected = await selectedRuns(db, selection);
   const ends = selected.runs.map(endOf);
@@ -51,7 +53,7 @@ async function sideOf(db: Database, selection: Selection): Promise<ComparedSide>
     selection,
     part: partText(selection),
     ends,
-    figures: consistency(ORIGIN, ends),
+    figures: figuresOf(ends),
   };
 }
 

@@ -24,18 +24,17 @@ interface Place {
   routeId: string;
   robotId: string;
   courseId: string;
-  route: unknown;
 }
 
-async function placeOf(db: Database, series: Row, transaction: Transaction): Promise<Place> {
+async function placeOf(
+  db: Database,
+  routeVersionId: string,
+  transaction: Transaction,
+): Promise<Place> {
   const [place] = await db.sequelize.query<Place>(
-    `SELECT w.id routeId, w.robot_id robotId, w.course_id courseId, v.route
-      FROM route_version v JOIN route w ON w.id = v.route_id WHERE v.id = :id`,
-    {
-      type: QueryTypes.SELECT,
-      replacements: { id: series.get('routeVersionId') },
-      transaction,
-    },
+    `SELECT w.id routeId, w.robot_id robotId, w.course_id courseId
+      FROM route_version v JOIN route w ON w.id = v.route_id WHERE v.id = :routeVersionId`,
+    { type: QueryTypes.SELECT, replacements: { routeVersionId }, transaction },
   );
   if (place === undefined) throw notFound('route');
   return place;
@@ -63,15 +62,16 @@ const runKept = (db: Database, { routeId, robotId }: Place): Kept<RunRecord> => 
  */
 async function refuseUnknownMissions(
   db: Database,
-  place: Place,
+  { courseId }: Place,
+  routeVersionId: string,
   runs: readonly RunRecord[],
   transaction: Transaction,
 ): Promise<void> {
   if (runs.every(({ missions }) => Object.keys(missions).length === 0)) return;
-  const [onTable, before] = await Promise.all([
+  const [onTable, before, version] = await Promise.all([
     db.models.mission.findAll({
       attributes: ['id'],
-      where: { courseId: place.courseId },
+      where: { courseId },
       transaction,
     }),
     db.models.run.findAll({
@@ -79,10 +79,11 @@ async function refuseUnknownMissions(
       where: { id: runs.filter((run) => run.version > 0).map(({ id }) => id) },
       transaction,
     }),
+    db.models.routeVersion.findByPk(routeVersionId, { attributes: ['route'], transaction }),
   ]);
   const known = new Set([
     ...onTable.map((mission) => mission.get('id') as string),
-    ...routeSchema.parse(place.route).steps.map(missionOfStep),
+    ...routeSchema.parse(version?.get('route')).steps.map(missionOfStep),
     ...before.flatMap((run) => Object.keys(run.get('missions') as object)),
   ]);
   for (const { missions } of runs) {
@@ -95,14 +96,18 @@ async function refuseUnknownMissions(
   }
 }
 
-/** New runs go in at once; one of them that is there already has each looked at by itself. */
+/**
+ * New runs go in at once; one of them that is there already has each looked at by itself.
+ *
+ * @returns the rows as they stand now, in the order of their numbers
+ */
 async function saveAll(
   db: Database,
   seriesId: string,
   place: Place,
   runs: readonly RunRecord[],
   transaction: Transaction,
-): Promise<void> {
+): Promise<Row[]> {
   const kept = runKept(db, place);
   const ids = new Set(runs.map(({ id }) => id));
   const areNew =
@@ -111,10 +116,10 @@ async function saveAll(
     (await db.models.run.count({ where: { id: [...ids] }, transaction })) === 0;
   if (!areNew) {
     for (const run of runs) await saveVersioned(kept, run, transaction);
-    return;
+    return db.models.run.findAll({ where: { id: [...ids] }, order: ['number'], transaction });
   }
   const first = await nextNumber(db, seriesId, transaction);
-  await db.models.run.bulkCreate(
+  return db.models.run.bulkCreate(
     runs.map((run, i) => ({
       ...kept.columns(run),
       id: run.id,
@@ -134,17 +139,16 @@ async function saveInSeries(
   transaction: Transaction,
 ): Promise<SavedRun[]> {
   // The lock on the series gives its runs their numbers one after the other.
-  const series = await db.models.series.findByPk(seriesId, { transaction, lock: true });
-  if (series === null) throw notFound('series');
-  const place = await placeOf(db, series, transaction);
-  await refuseUnknownMissions(db, place, runs, transaction);
-  await saveAll(db, seriesId, place, runs, transaction);
-  const rows = await db.models.run.findAll({
-    where: { id: runs.map((run) => run.id) },
-    order: ['number'],
+  const series = await db.models.series.findByPk(seriesId, {
+    attributes: ['routeVersionId'],
     transaction,
+    lock: true,
   });
-  return rows.map(toSaved);
+  if (series === null) throw notFound('series');
+  const routeVersionId = series.get('routeVersionId') as string;
+  const place = await placeOf(db, routeVersionId, transaction);
+  await refuseUnknownMissions(db, place, routeVersionId, runs, transaction);
+  return (await saveAll(db, seriesId, place, runs, transaction)).map(toSaved);
 }
 
 /** Save one run; answers with its number in the series. */
@@ -171,6 +175,9 @@ export const listRuns = async (db: Database, seriesId?: string): Promise<SavedRu
       order: ['seriesId', 'number'],
     })
   ).map(toSaved);
+
+export const countRuns = (db: Database, seriesId: string): Promise<number> =>
+  db.models.run.count({ where: { seriesId } });
 
 /** Every value noted so far in a column of names, the one used last first. */
 export async function namesUsed(db: Database, column: 'placedBy' | 'battery'): Promise<string[]> {

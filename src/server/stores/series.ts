@@ -158,8 +158,8 @@ export async function seriesGroups(
 }
 
 /**
- * The series of the same route before each of some, that is no part of a plan; none where there is none. All are
- * found in one look through what was entered until the newest of them.
+ * The series of the same route before each of some, that is no part of a plan; none where there is none. Each is
+ * found by going back from it, as a rule a few series far.
  */
 export async function unplannedBefore(
   db: Database,
@@ -167,18 +167,16 @@ export async function unplannedBefore(
 ): Promise<Map<string, SavedSeries>> {
   if (series.length === 0) return new Map();
   const rows = await db.sequelize.query<{ id: string; beforeId: string }>(
-    `SELECT id, beforeId FROM (
-        SELECT s.id, s.entry, LAG(s.id) OVER (PARTITION BY v.route_id ORDER BY s.entry) beforeId
-        FROM series s JOIN route_version v ON v.id = s.route_version_id
-        WHERE s.archived_at IS NULL AND s.plan_id IS NULL AND s.entry <= :newest) ordered
-      WHERE id IN (:ids) AND beforeId IS NOT NULL`,
-    {
-      type: QueryTypes.SELECT,
-      replacements: {
-        newest: Math.max(...series.map(({ entry }) => entry)),
-        ids: series.map(({ id }) => id),
-      },
-    },
+    `SELECT s.id, (
+          SELECT p.id FROM series p FORCE INDEX (by_entry)
+            STRAIGHT_JOIN route_version w ON w.id = p.route_version_id
+          WHERE p.archived_at IS NULL AND p.entry < s.entry AND p.plan_id IS NULL
+            AND w.route_id = v.route_id
+          ORDER BY p.entry DESC LIMIT 1) beforeId
+      FROM series s JOIN route_version v ON v.id = s.route_version_id
+      WHERE s.id IN (:ids) AND s.archived_at IS NULL AND s.plan_id IS NULL
+      HAVING beforeId IS NOT NULL`,
+    { type: QueryTypes.SELECT, replacements: { ids: series.map(({ id }) => id) } },
   );
   const found = await db.models.series.findAll({
     where: { id: rows.map(({ beforeId }) => beforeId) },

@@ -3,7 +3,7 @@ import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
 import type { Consistency } from '../../core/runs/consistency';
 import { counted, smallPlaceText } from '../../core/text/quantities';
-import type { RunEnd } from '../../formats/runEnd';
+import type { PlacedEnd } from '../../formats/runEnd';
 import { EllipseMark, EndCloud, EndMark } from '../../ui/plan/marks';
 import { boxPath, flip, mm, pathOf, Plan } from '../../ui/plan/Plan';
 import styles from './Findings.module.css';
@@ -13,12 +13,12 @@ interface Props {
   target: Pose;
   mission: Mission | null;
   end: Consistency;
-  runs: readonly RunEnd[];
+  runs: readonly PlacedEnd[];
 }
 
 /** Half the width of the piece of the table that shows everything, in metres. */
 function reachOf({ end, runs, mission }: Props): number {
-  const ends = runs.flatMap(({ endXM, endYM }) => [Math.abs(endXM ?? 0), Math.abs(endYM ?? 0)]);
+  const ends = runs.flatMap(({ endXM, endYM }) => [Math.abs(endXM), Math.abs(endYM)]);
   const region =
     end.ellipse95 === null
       ? 0
@@ -37,28 +37,25 @@ function Ends({
   runs,
   size,
 }: Pick<Props, 'table' | 'target' | 'runs'> & { size: number }) {
-  const ends = runs.flatMap(({ id, number, endXM, endYM, worked, setAsideReason }) =>
-    endXM === null || endYM === null || setAsideReason !== null
-      ? []
-      : [
-          {
-            id,
-            worked,
-            at: { xM: target.xM + endXM, yM: target.yM + endYM },
-            label: `Run ${number}: ${smallPlaceText(endXM, endYM)}${worked === false ? ', failed' : ''}`,
-          },
-        ],
-  );
-  if (ends.length <= MOST_SINGLE) {
-    return ends.map((end) => <EndMark key={end.id} {...{ table, size }} {...end} />);
+  const at = ({ endXM, endYM }: PlacedEnd) => ({ xM: target.xM + endXM, yM: target.yM + endYM });
+  if (runs.length <= MOST_SINGLE) {
+    return runs.map((run) => (
+      <EndMark
+        key={run.number}
+        {...{ table, size }}
+        at={at(run)}
+        worked={run.worked}
+        label={`Run ${run.number}: ${smallPlaceText(run.endXM, run.endYM)}${run.worked === false ? ', failed' : ''}`}
+      />
+    ));
   }
   return [false, true].map((failed) => {
-    const some = ends.filter(({ worked }) => (worked === false) === failed);
+    const some = runs.filter(({ worked }) => (worked === false) === failed);
     return (
       <EndCloud
         key={String(failed)}
         {...{ table, size, failed }}
-        ends={some.map(({ at }) => at)}
+        ends={some.map(at)}
         label={`${counted(some.length, 'end')} of runs that ${failed ? 'failed' : 'did not fail'}`}
       />
     );

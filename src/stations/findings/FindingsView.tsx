@@ -3,7 +3,7 @@ import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import type { SeriesFindings } from '../../core/runs/findings';
 import type { CourseRecord } from '../../formats/records';
-import type { RunEnd } from '../../formats/runEnd';
+import type { PlacedEnd } from '../../formats/runEnd';
 import { EndFigures } from './EndFigures';
 import { EndPlan } from './EndPlan';
 import styles from './Findings.module.css';
@@ -15,7 +15,7 @@ interface Props {
   missions: Mission[];
   endMission: Mission | null;
   target: Pose;
-  runs: RunEnd[];
+  runs: PlacedEnd[];
   findings: SeriesFindings;
 }
 

@@ -39,6 +39,8 @@ export function EllipseMark({
 const diamond = (x: number, y: number, size: number): string =>
   `M${x} ${y - size}l${size} ${size}l${-size} ${size}l${-size} ${-size}Z`;
 
+const rounded = (value: number): number => Math.round(value * 10) / 10;
+
 /** Many measured ends as one mark: so many are no longer told apart by name. */
 export function EndCloud({
   table,
@@ -53,7 +55,6 @@ export function EndCloud({
   failed: boolean;
   label: string;
 }) {
-  const rounded = (value: number) => Math.round(value * 10) / 10;
   return (
     <path
       role="img"
