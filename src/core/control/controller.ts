@@ -8,6 +8,8 @@ export interface Readings {
   rightM: number;
   /** Asked for only where it is used; null when the echo was lost or nothing is in range. */
   distanceM(): number | null;
+  /** Of one of its other units, asked for only where it is used; null for nothing, as a lost echo. */
+  unit(id: string): number | null;
 }
 
 /** Speeds of the wheels on the ground, forward positive. */

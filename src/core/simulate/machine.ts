@@ -96,6 +96,7 @@ class SimulatedMachine implements Machine {
       leftM: 0,
       rightM: 0,
       distanceM: () => (ahead === null ? null : this.readUnit(ahead.id)),
+      unit: (id) => this.readUnit(id),
     };
   }
 

@@ -19,22 +19,31 @@ function changeOf({ tS, error }: Trace): number[] {
   });
 }
 
+/** Beyond half a turn a program that takes the shorter way turns back whatever its sign: what comes then tells nothing. */
+const QUARTER_RAD = Math.PI / 2;
+
 /**
  * Whether a heading's correction works against its error, whichever way both are counted: what the correction does
  * to the error, times what the error does to the correction, is negative.
  */
 function worksAgainst(trace: Trace): boolean {
   const change = changeOf(trace);
-  const known = change.flatMap((value, i) => (Number.isNaN(value) ? [] : [i]));
+  const from = trace.error.findIndex((error) => Math.abs(error) <= QUARTER_RAD);
+  const goneAt = trace.error.findIndex((error, i) => i > from && Math.abs(error) > QUARTER_RAD);
+  const known = change.flatMap((value, i) =>
+    Number.isNaN(value) || i < from || (goneAt >= 0 && i >= goneAt) ? [] : [i],
+  );
   const of = (values: readonly number[]) => known.map((i) => values[i] ?? 0);
-  return slope(of(trace.correction), of(change)) * slope(trace.error, trace.correction) < 0;
+  const correction = of(trace.correction);
+  return slope(correction, of(change)) * slope(of(trace.error), correction) < 0;
 }
 
 /**
  * Judges the gain of a controller of the heading (hold, turn, encoder balance) by a trace of a disturbance.
  *
  * @param trace error in radians, correction in radians a second, each counted as it may be
+ * @param bandRad what counts as back on the target; a share of the largest error where it is left out
  * @returns null for a trace too short to tell
  */
-export const gainTrace = (trace: Trace): GainJudgement | null =>
-  judgeGain(trace, worksAgainst(trace), 1);
+export const gainTrace = (trace: Trace, bandRad?: number): GainJudgement | null =>
+  judgeGain(trace, worksAgainst(trace), { order: 1, band: bandRad });

@@ -1,3 +1,4 @@
+import { median } from '../stats/median';
 import { swingsOf, type Swings } from './swings';
 
 export type GainVerdict = 'good' | 'too-weak' | 'too-strong' | 'wrong-sign';
@@ -27,11 +28,19 @@ const RETURN_GOAL_S = 0.7;
 const DECAY_LIMIT = 0.68;
 /** So many swings show a decay. */
 const LEAST_SWINGS = 3;
+/** A swing that is no more than so many bands is one that noise may have made. */
+const CLEAR_OF_BAND = 1.5;
 /** An error that grows to so many times its first size runs away. */
 const RUN_AWAY = 2.5;
 const AT_LIMIT = 0.98;
+/** A correction that stands at its limits for so much of the time after a return chatters. */
+const CHATTER_SHARE = 0.25;
+/** The error of the last part of a trace is to be small. */
+const LAST_SHARE = 0.15;
 /** One proposal changes a gain by so much at most: another trace tells more than a guess. */
 const MOST_CHANGE = 6;
+/** A gain that is too weak to damp is made so much stronger. */
+const WEAVING_FACTOR = 3;
 /** An exponential falls into the band in about so many time constants. */
 const CONSTANTS_TO_BAND = 2.1;
 
@@ -65,6 +74,11 @@ function timeConstantS(
   return top === 0 || bottom === 0 ? null : Math.abs(bottom / top);
 }
 
+const evidenceOf = ({ tS, error, correction }: Trace, band?: number) => ({
+  swings: swingsOf(tS, error, band),
+  saturatedShare: saturatedShare(correction),
+});
+
 /** How much stronger a return has to be that takes so long; `order` is how its time goes with the gain. */
 const strongerBy = (returnS: number, order: 1 | 2): number =>
   clamp((returnS / RETURN_GOAL_S) ** order, 1.5, MOST_CHANGE);
@@ -75,33 +89,84 @@ function weakerBy({ decay }: Swings): number {
   return decay > 0.85 ? 0.4 : 0.6;
 }
 
+/** Of a correction that drives the error on. */
+export function wrongSign(trace: Trace): GainJudgement {
+  const { tS, error } = trace;
+  const constant = timeConstantS(tS, error, tS[0] ?? 0) ?? RETURN_GOAL_S;
+  const factor = clamp((CONSTANTS_TO_BAND * constant) / RETURN_GOAL_S, 1 / 3, MOST_CHANGE);
+  return { verdict: 'wrong-sign', proposedGainFactor: -factor, ...evidenceOf(trace) };
+}
+
+/** Of a robot that turned so far towards a wall that it ran into it: nothing else of its trace is to be judged. */
+export const ranIntoWall = (trace: Trace): GainJudgement => ({
+  verdict: 'too-strong',
+  proposedGainFactor: 1 / 3,
+  ...evidenceOf(trace),
+});
+
+/** What is known of a controller, besides its trace. */
+export interface JudgedBy {
+  /** How the time of a return goes: 1 for a heading (with 1/gain), 2 for a distance to a wall or line (1/√gain). */
+  order: 1 | 2;
+  /** What counts as back on the target; a share of the largest error where it is left out. */
+  band?: number | undefined;
+  /** Half a swing that takes longer is one that a stronger gain damps; where it is left out, none is. */
+  weavesFromS?: number | undefined;
+}
+
+/** Whether a correction stands at its largest to both sides by turns, though the error stays small by it. */
+function chatters({ tS, correction }: Trace, fromS: number): boolean {
+  const most = AT_LIMIT * correction.reduce((top, value) => Math.max(top, Math.abs(value)), 0);
+  const after = correction.filter((_, i) => (tS[i] ?? 0) > fromS);
+  const [left, right] = [1, -1].map((side) => after.filter((value) => side * value >= most).length);
+  return Math.min(left ?? 0, right ?? 0) > (CHATTER_SHARE / 2) * after.length && most > 0;
+}
+
+/** Whether the error is back for good: its middle over the last while. */
+function staysNear({ tS, error }: Trace, { band, afterS }: Swings): boolean {
+  const fromS = (tS.at(-1) ?? 0) - LAST_SHARE * afterS;
+  return median(error.filter((_, i) => (tS[i] ?? 0) >= fromS).map(Math.abs)) <= band;
+}
+
+/** Median time from one farthest point to the next, s; null with fewer than two. */
+function halfPeriodS({ swings }: Swings): number | null {
+  const times = swings.slice(1).map(({ tS }, i) => tS - (swings[i]?.tS ?? tS));
+  return times.length === 0 ? null : median(times);
+}
+
 /**
  * Judges a gain by how the error goes: whether it comes back at all, in time, and without swinging on.
  *
  * @param isFedBack whether the correction works against the error, as far as that can be told
- * @param order 1 for a heading (the return time goes with 1/gain), 2 for a distance to a wall or line (1/√gain)
  * @returns null for a trace that is too short to tell: no disturbance, or it ends before a return could be seen
  */
-export function judgeGain(trace: Trace, isFedBack: boolean, order: 1 | 2): GainJudgement | null {
-  const { tS, error, correction } = trace;
-  const swings = swingsOf(tS, error);
+export function judgeGain(
+  trace: Trace,
+  isFedBack: boolean,
+  { order, band, weavesFromS = Infinity }: JudgedBy,
+): GainJudgement | null {
+  const { tS, error } = trace;
+  const evidence = evidenceOf(trace, band);
+  const { swings } = evidence;
   const [first] = swings.swings;
   if (first === undefined) return null;
-  const evidence = { swings, saturatedShare: saturatedShare(correction) };
   const largest = swings.swings.reduce((most, swing) => Math.max(most, Math.abs(swing.error)), 0);
   const began = Math.abs(error.find((value) => Math.abs(value) > swings.band) ?? first.error);
   if (!isFedBack && (swings.swings.length < LEAST_SWINGS || largest > RUN_AWAY * began)) {
-    const constant = timeConstantS(tS, error, tS[0] ?? 0) ?? RETURN_GOAL_S;
-    const factor = clamp((CONSTANTS_TO_BAND * constant) / RETURN_GOAL_S, 1 / 3, MOST_CHANGE);
-    return { verdict: 'wrong-sign', proposedGainFactor: -factor, ...evidence };
+    return wrongSign(trace);
   }
   const { returnS, decay, afterS } = swings;
-  const isSlow = returnS === null || returnS > RETURN_LIMIT_S;
   if (returnS === null && afterS < RETURN_LIMIT_S) return null;
-  if (!isSlow && swings.swings.length >= LEAST_SWINGS && (decay ?? 0) > DECAY_LIMIT) {
+  const late = Math.max(0, ...swings.swings.slice(LEAST_SWINGS - 1).map((s) => Math.abs(s.error)));
+  const swingsOn = late > CLEAR_OF_BAND * swings.band && (decay ?? 0) > DECAY_LIMIT;
+  if (swingsOn && (halfPeriodS(swings) ?? 0) > weavesFromS) {
+    return { verdict: 'too-weak', proposedGainFactor: WEAVING_FACTOR, ...evidence };
+  }
+  const isSlow = returnS === null || returnS > RETURN_LIMIT_S;
+  if (!isSlow && (swingsOn || chatters(trace, first.tS + returnS))) {
     return { verdict: 'too-strong', proposedGainFactor: weakerBy(swings), ...evidence };
   }
-  if (isSlow) {
+  if (isSlow || !staysNear(trace, swings)) {
     const constant = timeConstantS(tS, error, first.tS);
     const expectedS = returnS ?? Math.max(afterS, CONSTANTS_TO_BAND * (constant ?? afterS));
     return { verdict: 'too-weak', proposedGainFactor: strongerBy(expectedS, order), ...evidence };

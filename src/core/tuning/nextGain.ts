@@ -9,10 +9,14 @@ export interface TriedGain {
 
 /** The share of a way between two gains that one proposal leaves on either side, so that it gets nearer each time. */
 const INSIDE = 1.1;
+/** Two gains that are no farther apart than this have met; and then the next is so much stronger. */
+const MET = 1.3;
+const BEYOND = 3;
 
 /**
  * The gain to try next: what the last trace proposes, but between the strongest that was too weak and the weakest
- * that was too strong, once there are both (their geometric mean).
+ * that was too strong, once there are both (their geometric mean). Where these have met and neither is good, beyond
+ * them: what follows a line or a wall swings at a weak gain, too.
  *
  * @param tried in the order in which they were tried, at least one
  */
@@ -29,7 +33,9 @@ export function nextGain(tried: readonly TriedGain[]): number {
   const weak = Math.max(0, ...sizes('too-weak'));
   const strong = Math.min(Infinity, ...sizes('too-strong'));
   const size = Math.abs(proposed);
-  if (weak > 0 && strong < Infinity && weak < strong) {
+  // Between the two there is nothing left to try: the swings were those of too weak a gain after all.
+  if (strong < weak * MET) return sign * Math.max(...sizes('too-strong')) * BEYOND;
+  if (weak > 0 && strong < Infinity) {
     const isBetween = size > weak * INSIDE && size < strong / INSIDE;
     return sign * (isBetween ? size : Math.sqrt(weak * strong));
   }

@@ -25,11 +25,13 @@ const NOISE_SDS = 4;
 /** The ratio of a normal distribution's standard deviation to its median absolute deviation. */
 const SD_PER_MAD = 1.4826;
 
-/** Noise of single readings, from second differences, which a smooth course leaves almost nothing in. */
+/**
+ * Noise of single readings, from second differences, which a smooth course leaves almost nothing in. A program that
+ * is faster than its sensor reads the same reading several times: each counts once.
+ */
 function noiseOf(errors: readonly number[]): number {
-  const seconds = errors
-    .slice(2)
-    .map((value, i) => value - 2 * (errors[i + 1] ?? 0) + (errors[i] ?? 0));
+  const read = errors.filter((value, i) => i === 0 || value !== errors[i - 1]);
+  const seconds = read.slice(2).map((value, i) => value - 2 * (read[i + 1] ?? 0) + (read[i] ?? 0));
   return seconds.length === 0 ? 0 : (SD_PER_MAD * median(seconds.map(Math.abs))) / Math.sqrt(6);
 }
 
@@ -40,10 +42,15 @@ function noiseOf(errors: readonly number[]): number {
  * Source: logarithmic decrement of successive half swings, e.g. Åström and Murray, Feedback Systems (2008),
  * section 6.3.
  * @param tS in order
+ * @param wantedBand what counts as back on the target, if it is not to be a share of the largest error
  */
-export function swingsOf(tS: readonly number[], errors: readonly number[]): Swings {
+export function swingsOf(
+  tS: readonly number[],
+  errors: readonly number[],
+  wantedBand?: number,
+): Swings {
   const largest = errors.reduce((most, error) => Math.max(most, Math.abs(error)), 0);
-  const band = Math.max(BAND_SHARE * largest, NOISE_SDS * noiseOf(errors));
+  const band = Math.max(wantedBand ?? BAND_SHARE * largest, NOISE_SDS * noiseOf(errors));
   const swings: Swing[] = [];
   let returnS: number | null = null;
   for (const [i, error] of errors.entries()) {

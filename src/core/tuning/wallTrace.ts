@@ -1,4 +1,5 @@
-import { judgeGain, type GainJudgement } from './judge';
+import { judgeFollowing } from './following';
+import type { GainJudgement } from './judge';
 
 export type WallSide = 'left' | 'right';
 
@@ -14,15 +15,17 @@ export interface WallSamples {
  * Judges the gain of following a wall. Too far from a wall on the left has to turn left, on the right right; what
  * turns the other way has the wrong sign.
  *
+ * @param leadS how far ahead of the axle the sensor sits, over the speed, where it is known
  * @returns null for a trace too short to tell
  */
-export function wallTrace(
+export const wallTrace = (
   { tS, readingM, correctionRadPerS }: WallSamples,
   targetM: number,
   side: WallSide,
-): GainJudgement | null {
-  const error = readingM.map((reading) => reading - targetM);
-  const toWall = side === 'left' ? 1 : -1;
-  const together = error.reduce((sum, value, i) => sum + value * (correctionRadPerS[i] ?? 0), 0);
-  return judgeGain({ tS, error, correction: correctionRadPerS }, toWall * together > 0, 2);
-}
+  leadS?: number,
+): GainJudgement | null =>
+  judgeFollowing(
+    { tS, error: readingM.map((reading) => reading - targetM), correction: correctionRadPerS },
+    side === 'left' ? 1 : -1,
+    leadS,
+  );

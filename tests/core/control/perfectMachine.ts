@@ -26,6 +26,7 @@ export function perfectMachine(options: Options) {
     headingRad: pose.headingRad,
     leftM: 0,
     rightM: options.rightM ?? 0,
+    unit: () => null,
     distanceM() {
       reads += 1;
       const gap = (wallXM - pose.xM) / Math.cos(pose.headingRad);

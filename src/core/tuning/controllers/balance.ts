@@ -1,0 +1,34 @@
+import { straight } from '../../control/straight';
+import { gainTrace } from '../gainTrace';
+import { HELD_S, WATCHED_S } from '../simulatedTrace';
+import { lacksNothing, type TunedController } from './controller';
+import { FAR_M, SPEED_M_PER_S } from './drives';
+
+/** A straight drive that the encoders' difference keeps straight. */
+export const balance: TunedController = {
+  id: 'balance',
+  title: 'Straight by the encoders',
+  gainOf: 'm/s between the wheels for a metre of difference',
+  push: 'Let it drive, and hold its left wheel for a moment.',
+  lack: lacksNothing,
+  experiment(robot, gainPerS) {
+    let from: number | null = null;
+    return {
+      motion: straight(
+        {
+          distanceM: FAR_M,
+          speedMPerS: SPEED_M_PER_S,
+          keep: { strategy: 'encoder-balance', gainPerS, carried: false },
+          timeoutS: WATCHED_S,
+        },
+        robot,
+      ),
+      errorOf({ leftM, rightM }) {
+        from ??= rightM - leftM;
+        return (rightM - leftM - from) / robot.trackM;
+      },
+      heldS: HELD_S,
+    };
+  },
+  judge: (_robot, trace) => gainTrace(trace),
+};

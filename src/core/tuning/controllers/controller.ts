@@ -1,0 +1,23 @@
+import type { Robot } from '../../robot';
+import type { GainJudgement } from '../judge';
+import type { Experiment, WatchedTrace } from '../simulatedTrace';
+
+/** A controller whose gain is tuned. */
+export interface TunedController {
+  id: string;
+  /** As a coach says it: “heading hold”. */
+  title: string;
+  /** What a gain of one turns into what. */
+  gainOf: string;
+  /** How it is disturbed at the table, for whoever looks. */
+  push: string;
+  /** What a robot lacks for it, in a sentence; null where nothing is missing. */
+  lack(robot: Robot): string | null;
+  /** A disturbance, and the controller that is to bring the robot back. */
+  experiment(robot: Robot, gain: number): Experiment;
+  /** @returns null for a trace too short to tell */
+  judge(robot: Robot, trace: WatchedTrace): GainJudgement | null;
+}
+
+/** Every robot has what this needs. */
+export const lacksNothing = (): string | null => null;

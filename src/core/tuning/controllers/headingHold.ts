@@ -1,0 +1,32 @@
+import { straight } from '../../control/straight';
+import { gainTrace } from '../gainTrace';
+import { HELD_S, WATCHED_S } from '../simulatedTrace';
+import { lacksNothing, type TunedController } from './controller';
+import { FAR_M, SPEED_M_PER_S } from './drives';
+
+/** A straight drive that the heading sensor keeps straight. */
+export const headingHold: TunedController = {
+  id: 'heading-hold',
+  title: 'Straight by the heading sensor',
+  gainOf: 'm/s between the wheels for a radian off',
+  push: 'Let it drive, and hold its left wheel for a moment.',
+  lack: lacksNothing,
+  experiment(robot, gainMPerSPerRad) {
+    let from: number | null = null;
+    return {
+      motion: straight(
+        {
+          distanceM: FAR_M,
+          speedMPerS: SPEED_M_PER_S,
+          keep: { strategy: 'heading-hold', gainMPerSPerRad, headingRad: null },
+          timeoutS: WATCHED_S,
+        },
+        robot,
+      ),
+      // Not wrapped: a robot that turns round and round is seen to.
+      errorOf: ({ headingRad }) => headingRad - (from ??= headingRad),
+      heldS: HELD_S,
+    };
+  },
+  judge: (_robot, trace) => gainTrace(trace),
+};

@@ -1,0 +1,35 @@
+import { turn as turnMotion } from '../../control/turn';
+import { turnSchoolSchema } from '../../control/turn/schema';
+import { radiansFromDegrees } from '../../geometry/angle';
+import { gainTrace } from '../gainTrace';
+import { WATCHED_S } from '../simulatedTrace';
+import { lacksNothing, type TunedController } from './controller';
+
+const ANGLE_RAD = radiansFromDegrees(45);
+const RATE_RAD_PER_S = 2;
+/** A turn that swings by more than this about its target is no good one, however far it had to turn. */
+const BAND_RAD = radiansFromDegrees(2);
+
+/** A turn on the spot by a rate in proportion to the angle left. */
+export const turn: TunedController = {
+  id: 'turn',
+  title: 'Turn on the spot',
+  gainOf: 'rad/s of turning for a radian left',
+  push: 'Let it turn by 45°.',
+  lack: lacksNothing,
+  experiment({ trackM }, gain) {
+    const how = { ...turnSchoolSchema.parse(SCHOOL), kpPerS: gain } as const;
+    const motion = turnMotion(
+      { angleRad: ANGLE_RAD, how, fromReadingRad: null, timeoutS: WATCHED_S },
+      trackM,
+    );
+    let from: number | null = null;
+    return {
+      motion,
+      errorOf: ({ headingRad }) => headingRad - (from ??= headingRad) - ANGLE_RAD,
+    };
+  },
+  judge: (_robot, trace) => gainTrace(trace, BAND_RAD),
+};
+
+const SCHOOL = { school: 'proportional', rateRadPerS: RATE_RAD_PER_S, kpPerS: 0 } as const;

@@ -1,0 +1,80 @@
+import { follow } from '../../control/follow';
+import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../simulate/floor';
+import type { Robot } from '../../robot';
+import { unitsOf } from '../../units/ofRobot';
+import { ranIntoWall } from '../judge';
+import { wallTrace, type WallSide } from '../wallTrace';
+import { WATCHED_S } from '../simulatedTrace';
+import type { TunedController } from './controller';
+import { FOLLOWING_M_PER_S } from './drives';
+
+/** The side of the robot is to keep so far from the wall, and begins so much too far away. */
+const KEPT_M = 0.1;
+const TOO_FAR_M = 0.04;
+/** A robot that reads so much too far has turned away from the wall, or along its sensor's beam. */
+const LOST_M = 0.2;
+/** A sensor looks to the side when it looks so far from straight ahead, and from straight back. */
+const SIDEWAYS_RAD = Math.PI / 4;
+
+/** The distance sensor that looks to a side, which side, and at what reading the robot keeps its distance. */
+function besideOf(robot: Robot) {
+  const unit = unitsOf(robot, 'distance sensor').find(
+    ({ facingRad }) => Math.abs(Math.abs(facingRad) - Math.PI / 2) < SIDEWAYS_RAD,
+  );
+  if (unit === undefined) return null;
+  const side: WallSide = unit.facingRad > 0 ? 'left' : 'right';
+  const sign = side === 'left' ? 1 : -1;
+  const { offsetM, scale } = unit.behaviour;
+  const gapM = KEPT_M + Math.max(0, robot.body.halfWidthM - sign * unit.place.leftM);
+  return { unit, side, sign, gapM, targetM: offsetM + scale * gapM };
+}
+
+const needed = (robot: Robot) => {
+  const beside = besideOf(robot);
+  if (beside === null) throw new RangeError('no distance sensor looks to a side');
+  return beside;
+};
+
+/** Following a wall by a distance sensor that looks to it. */
+export const wall: TunedController = {
+  id: 'wall',
+  title: 'Along a wall',
+  gainOf: 'rad/s of turning for a metre too far from the wall',
+  push: 'Let it drive along a wall, begun 4 cm too far away.',
+  lack: (robot) =>
+    besideOf(robot) === null
+      ? 'No distance sensor of this robot looks to a side: say on the Robot page which way it faces.'
+      : null,
+  experiment(robot, gain) {
+    const { unit, sign, gapM, targetM } = needed(robot);
+    const wallYM = FLOOR_MIDDLE.yM + unit.place.leftM + sign * (gapM + TOO_FAR_M);
+    const wallAlong = { x1M: 0, y1M: wallYM, x2M: OPEN_FLOOR.widthM, y2M: wallYM };
+    return {
+      motion: follow(
+        {
+          unitId: unit.id,
+          target: targetM,
+          gainRadPerS: sign * gain,
+          speedMPerS: FOLLOWING_M_PER_S,
+          durationS: WATCHED_S,
+        },
+        robot.trackM,
+      ),
+      errorOf(now) {
+        const reading = now.unit(unit.id);
+        return reading === null ? null : reading - targetM;
+      },
+      scene: { table: { ...OPEN_FLOOR, walls: [wallAlong] }, start: FLOOR_MIDDLE },
+    };
+  },
+  judge(robot, trace) {
+    const { tS, error, correction, hitWall } = trace;
+    const { unit, side, sign, targetM } = needed(robot);
+    // Turned towards the wall, the sensor looks back along it, and reads more and more.
+    const lostIt = hitWall || error.some((off) => off > LOST_M);
+    if (lostIt && sign * (correction[0] ?? 0) > 0) return ranIntoWall(trace);
+    const readingM = error.map((off) => off + targetM);
+    const leadS = unit.place.aheadM / FOLLOWING_M_PER_S;
+    return wallTrace({ tS, readingM, correctionRadPerS: correction }, targetM, side, leadS);
+  },
+};

@@ -1,0 +1,56 @@
+import type { Controller, Readings } from '../control/controller';
+import { drive } from '../control/drive';
+import type { Table } from '../course/table';
+import type { Pose } from '../geometry/pose';
+import type { Robot } from '../robot';
+import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
+import { createMachine } from '../simulate/machine';
+import type { Trace } from './judge';
+
+/** A controller at work, and where. */
+export interface Experiment {
+  motion: Controller;
+  /** What it is to bring to 0, by what can be read now; null where nothing was read. */
+  errorOf(now: Readings): number | null;
+  /** An open floor where it is left out. */
+  scene?: { table: Table; start: Pose };
+  /** While this lasts the left wheel is held: what a push does to a robot that keeps straight. */
+  heldS?: { from: number; to: number };
+}
+
+export interface WatchedTrace extends Trace {
+  /** It ended against a wall. */
+  hitWall: boolean;
+}
+
+/** For so long a controller is watched, s. */
+export const WATCHED_S = 6;
+
+/** Pushed so, while it drives straight. */
+export const HELD_S = { from: 1, to: 1.2 };
+
+/**
+ * A controller driven on the simulator: its error and what it tells the robot to turn, once a loop.
+ *
+ * @param seed chooses the noise
+ */
+export function simulatedTrace(robot: Robot, experiment: Experiment, seed: number): WatchedTrace {
+  const { motion, errorOf, heldS } = experiment;
+  const { table, start } = experiment.scene ?? { table: OPEN_FLOOR, start: FLOOR_MIDDLE };
+  const machine = createMachine(robot, table, start, seed, 1);
+  const trace = { tS: [] as number[], error: [] as number[], correction: [] as number[] };
+  const watched: Controller = (now, wheels) => {
+    const said = motion(now, wheels);
+    if (said !== 'go on') return said;
+    const error = errorOf(now);
+    if (error !== null) {
+      trace.tS.push(now.timeS);
+      trace.error.push(error);
+      trace.correction.push((wheels.rightMPerS - wheels.leftMPerS) / robot.trackM);
+    }
+    const isHeld = heldS !== undefined && now.timeS >= heldS.from && now.timeS < heldS.to;
+    if (isHeld) wheels.leftMPerS = 0;
+    return said;
+  };
+  return { ...trace, hitWall: drive(machine, watched, () => undefined) === 'wall' };
+}
