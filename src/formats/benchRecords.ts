@@ -16,9 +16,11 @@ import {
   REZERO_SCHOOLS,
   STRAIGHT_SCHOOLS,
 } from './benchConstants';
+import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { id, note, shortText, time, version } from './fields';
 import {
   angle,
+  gainTrialRecord,
   gapM,
   lapRecord,
   rangeTrialRecord,
@@ -190,6 +192,15 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     id,
     version,
     robotId: id,
+    procedure: z.literal('gains'),
+    conditions: z.object({ ...conditions, controller: z.enum(TUNED_IDS) }),
+    trials: z.array(gainTrialRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
     procedure: z.literal('run-log'),
     conditions: z.object({ ...conditions, logId: id, name: shortText }),
     trials: z.array(anchorRecord).max(MAX_TRIALS),
@@ -275,3 +286,5 @@ export type SavedCalibration = z.output<typeof savedCalibration>;
 export type CalibrationChangeRecord = z.output<typeof calibrationChangeRecord>;
 export type SavedCalibrationChange = z.output<typeof savedCalibrationChange>;
 export type ApplyRequest = z.output<typeof applyRequest>;
+export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;
+export type GainTrialRecord = z.output<typeof gainTrialRecord>;

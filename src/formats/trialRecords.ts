@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { SEEN } from '../core/tuning/byEye';
+import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { ANGLE_SOURCES } from './benchConstants';
 import { id, shortText } from './fields';
 
@@ -54,5 +56,23 @@ export const stopTrialRecord = z.object({
   speedMPerS: z.number().min(0.01).max(5),
   thresholdM: gapM.describe('from the bumper to the wall, as it was told'),
   stopM: z.number().min(-0.5).max(10).describe('from the bumper to the wall, where it stood'),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+export const gainTrialRecord = z.object({
+  id,
+  controller: z.enum(TUNED_IDS),
+  gain: z
+    .number()
+    .min(-1e5)
+    .max(1e5)
+    .refine((gain) => gain !== 0, 'expected a gain, not 0'),
+  seen: z.enum(SEEN),
+  proposedGainFactor: z
+    .number()
+    .min(-100)
+    .max(100)
+    .nullable()
+    .describe('null: it was only looked at'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

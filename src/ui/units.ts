@@ -2,6 +2,7 @@ import './manner';
 import { degreesFromRadians, radiansFromDegrees } from '../core/geometry/angle';
 import { benchScale, errorScale, fineDecimals, type LengthScale } from '../core/text/lengths';
 import { turnSign } from '../core/text/quantities';
+import { SHOWN, type TunedId } from '../core/tuning/controllers/shown';
 
 /** How a quantity kept in SI is shown and typed. */
 export interface Unit {
@@ -110,3 +111,9 @@ export const TIMES = scaled('×', 'times', 1, 0, 1);
 export const RUNS = scaled('runs', 'runs', 1, 0, 5);
 export const POINTS = scaled('points', 'points', 1, 0, 5);
 export const VOLTS = scaled('V', 'volts', 1, 2, 0.1);
+
+/** A gain, as a coach says it. */
+export function gainUnit(id: TunedId): Unit {
+  const { unit, spoken, perSi } = SHOWN[id];
+  return scaled(unit, spoken, perSi, 3, 1);
+}

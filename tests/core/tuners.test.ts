@@ -86,7 +86,7 @@ function lookedAt(controller: TunedController, robot: Robot, start: number, seed
   }
 }
 
-describe.each(TUNED)('the tuner of “$title”', (controller) => {
+describe.each(TUNED)('the tuner of “$id”', (controller) => {
   let good: GoodGains[] = [];
   beforeAll(() => {
     good = ROBOTS.map((robot) => {

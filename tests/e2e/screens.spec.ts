@@ -18,6 +18,7 @@ const SCREENS = {
   'Square path': '/bench/square',
   'Distance sensors': '/bench/range',
   Stopping: '/bench/stop',
+  Gains: '/bench/gains',
   'Correct a run': '/bench/run-log',
   Calibrations: '/bench/calibrations',
   Course: '/course',

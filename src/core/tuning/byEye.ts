@@ -21,8 +21,8 @@ export interface EyeAdvice {
 /** An eye is right in so many looks; else it says any of the others. */
 const RIGHT = 0.85;
 const WRONG = (1 - RIGHT) / (SEEN.length - 1);
-/** The middle of the good gains lies within this factor of the first that was tried. */
-const REACH = 60;
+/** The middle of the good gains lies within this factor of the first that was tried, and likelier near it. */
+const REACH = 200;
 const STEPS = 120;
 /** Good gains reach so far to either side of their middle, each held equally likely beforehand. */
 const HALF_WIDTHS = [1.6, 2.5, 4].map(Math.log);
@@ -52,12 +52,16 @@ function beforehand(first: number): Hypothesis[] {
   const reach = Math.log(REACH);
   return [1, -1].flatMap((same) =>
     HALF_WIDTHS.flatMap((halfWidth) =>
-      Array.from({ length: STEPS + 1 }, (_, i) => ({
-        sign: same * Math.sign(first),
-        middle: around + reach * ((2 * i) / STEPS - 1),
-        halfWidth,
-        weight: same === 1 ? SIGN_RIGHT : 1 - SIGN_RIGHT,
-      })),
+      Array.from({ length: STEPS + 1 }, (_, i) => {
+        const off = (2 * i) / STEPS - 1;
+        const near = 1 - Math.abs(off) / (1 + 1 / STEPS);
+        return {
+          sign: same * Math.sign(first),
+          middle: around + reach * off,
+          halfWidth,
+          weight: near * (same === 1 ? SIGN_RIGHT : 1 - SIGN_RIGHT),
+        };
+      }),
     ),
   );
 }

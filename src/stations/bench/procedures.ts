@@ -1,4 +1,5 @@
 import { directions } from './directions';
+import { gains } from './gains';
 import { reZero } from './re-zero';
 import { range } from './range';
 import { runLog } from './run-log';
@@ -24,6 +25,7 @@ export const PROCEDURES: readonly Procedure[] = [
   square,
   range,
   stop,
+  gains,
 ];
 
 /** All pages of the Bench. */

@@ -7,9 +7,6 @@ import { FAR_M, SPEED_M_PER_S } from './drives';
 /** A straight drive that the encoders' difference keeps straight. */
 export const balance: TunedController = {
   id: 'balance',
-  title: 'Straight by the encoders',
-  gainOf: 'm/s between the wheels for a metre of difference',
-  push: 'Let it drive, and hold its left wheel for a moment.',
   lack: lacksNothing,
   experiment(robot, gainPerS) {
     let from: number | null = null;

@@ -1,16 +1,11 @@
 import type { Robot } from '../../robot';
 import type { GainJudgement } from '../judge';
+import type { TunedId } from './shown';
 import type { Experiment, WatchedTrace } from '../simulatedTrace';
 
-/** A controller whose gain is tuned. */
+/** A controller whose gain is tuned; what is said of it stands in `shown.ts`, which pages that only show it read. */
 export interface TunedController {
-  id: string;
-  /** As a coach says it: “heading hold”. */
-  title: string;
-  /** What a gain of one turns into what. */
-  gainOf: string;
-  /** How it is disturbed at the table, for whoever looks. */
-  push: string;
+  id: TunedId;
   /** What a robot lacks for it, in a sentence; null where nothing is missing. */
   lack(robot: Robot): string | null;
   /** A disturbance, and the controller that is to bring the robot back. */

@@ -7,9 +7,6 @@ import { FAR_M, SPEED_M_PER_S } from './drives';
 /** A straight drive that the heading sensor keeps straight. */
 export const headingHold: TunedController = {
   id: 'heading-hold',
-  title: 'Straight by the heading sensor',
-  gainOf: 'm/s between the wheels for a radian off',
-  push: 'Let it drive, and hold its left wheel for a moment.',
   lack: lacksNothing,
   experiment(robot, gainMPerSPerRad) {
     let from: number | null = null;

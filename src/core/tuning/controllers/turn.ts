@@ -13,9 +13,6 @@ const BAND_RAD = radiansFromDegrees(2);
 /** A turn on the spot by a rate in proportion to the angle left. */
 export const turn: TunedController = {
   id: 'turn',
-  title: 'Turn on the spot',
-  gainOf: 'rad/s of turning for a radian left',
-  push: 'Let it turn by 45°.',
   lack: lacksNothing,
   experiment({ trackM }, gain) {
     const how = { ...turnSchoolSchema.parse(SCHOOL), kpPerS: gain } as const;

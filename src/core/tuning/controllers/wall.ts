@@ -1,12 +1,10 @@
-import { follow } from '../../control/follow';
-import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../simulate/floor';
 import type { Robot } from '../../robot';
 import { unitsOf } from '../../units/ofRobot';
 import { ranIntoWall } from '../judge';
 import { wallTrace, type WallSide } from '../wallTrace';
-import { WATCHED_S } from '../simulatedTrace';
 import type { TunedController } from './controller';
 import { FOLLOWING_M_PER_S } from './drives';
+import { followed } from './followed';
 
 /** The side of the robot is to keep so far from the wall, and begins so much too far away. */
 const KEPT_M = 0.1;
@@ -38,34 +36,15 @@ const needed = (robot: Robot) => {
 /** Following a wall by a distance sensor that looks to it. */
 export const wall: TunedController = {
   id: 'wall',
-  title: 'Along a wall',
-  gainOf: 'rad/s of turning for a metre too far from the wall',
-  push: 'Let it drive along a wall, begun 4 cm too far away.',
   lack: (robot) =>
     besideOf(robot) === null
       ? 'No distance sensor of this robot looks to a side: say on the Robot page which way it faces.'
       : null,
   experiment(robot, gain) {
     const { unit, sign, gapM, targetM } = needed(robot);
-    const wallYM = FLOOR_MIDDLE.yM + unit.place.leftM + sign * (gapM + TOO_FAR_M);
-    const wallAlong = { x1M: 0, y1M: wallYM, x2M: OPEN_FLOOR.widthM, y2M: wallYM };
-    return {
-      motion: follow(
-        {
-          unitId: unit.id,
-          target: targetM,
-          gainRadPerS: sign * gain,
-          speedMPerS: FOLLOWING_M_PER_S,
-          durationS: WATCHED_S,
-        },
-        robot.trackM,
-      ),
-      errorOf(now) {
-        const reading = now.unit(unit.id);
-        return reading === null ? null : reading - targetM;
-      },
-      scene: { table: { ...OPEN_FLOOR, walls: [wallAlong] }, start: FLOOR_MIDDLE },
-    };
+    const kept = { unitId: unit.id, target: targetM, gainRadPerS: sign * gain };
+    const wallM = unit.place.leftM + sign * (gapM + TOO_FAR_M);
+    return followed(robot, kept, wallM, (along) => ({ walls: [along] }));
   },
   judge(robot, trace) {
     const { tS, error, correction, hitWall } = trace;

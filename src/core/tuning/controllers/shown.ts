@@ -1,0 +1,90 @@
+import { degreesFromRadians, radiansFromDegrees } from '../../geometry/angle';
+import { shortNumber } from '../../text/quantities';
+
+/** The controllers whose gain is tuned, in the order in which a season needs them. */
+export const TUNED_IDS = ['turn', 'heading-hold', 'balance', 'wall', 'line'] as const;
+
+export type TunedId = (typeof TUNED_IDS)[number];
+
+/** A controller and its gain, as a coach says them. */
+export interface ShownGain {
+  title: string;
+  /** The unit of a gain: so much correction for so much error. */
+  unit: string;
+  spoken: string;
+  perSi: number;
+  /** In SI; to begin with where nothing better is known. */
+  usual: number;
+  /** How it is disturbed at the table. */
+  push: string;
+  /** The column of a trace: of an error, or of a reading that it keeps at a target. */
+  column: { name: string; toSi: number; keepsReading: boolean };
+}
+
+const PER_DEGREE = radiansFromDegrees(1);
+const DEGREE = degreesFromRadians(1);
+
+const ERROR = { name: 'error_deg', toSi: PER_DEGREE, keepsReading: false };
+
+export const SHOWN: Record<TunedId, ShownGain> = {
+  turn: {
+    title: 'Turn on the spot',
+    unit: '°/s per °',
+    spoken: 'degrees a second for each degree left',
+    perSi: 1,
+    usual: 4,
+    push: 'Let it turn by 45°.',
+    column: ERROR,
+  },
+  'heading-hold': {
+    title: 'Straight by the heading sensor',
+    unit: 'mm/s per °',
+    spoken: 'millimetres a second between the wheels for each degree off',
+    perSi: 1000 * PER_DEGREE,
+    usual: 0.6,
+    push: 'Let it drive, and hold its left wheel for a moment.',
+    column: ERROR,
+  },
+  balance: {
+    title: 'Straight by the encoders',
+    unit: 'mm/s per mm',
+    spoken: 'millimetres a second between the wheels for each millimetre of difference',
+    perSi: 1,
+    usual: 8,
+    push: 'Let it drive, and hold its left wheel for a moment.',
+    column: ERROR,
+  },
+  wall: {
+    title: 'Along a wall',
+    unit: '°/s per cm',
+    spoken: 'degrees a second for each centimetre too far from the wall',
+    perSi: DEGREE / 100,
+    usual: 10,
+    push: 'Let it drive along a wall, begun 4 cm too far away.',
+    column: { name: 'reading_cm', toSi: 0.01, keepsReading: true },
+  },
+  line: {
+    title: 'Along a line',
+    unit: '°/s per %',
+    spoken: 'degrees a second for each percent of light too much',
+    perSi: DEGREE / 100,
+    usual: 2,
+    push: 'Let it follow the left edge of a line, begun a little beside it.',
+    column: { name: 'reading_percent', toSi: 0.01, keepsReading: true },
+  },
+};
+
+const DIGITS = 3;
+const MOST_DECIMALS = 4;
+
+/** A gain in its unit, to three digits: so a coach types it. */
+const typedFigure = (id: TunedId, gain: number): number =>
+  Number((gain * SHOWN[id].perSi).toPrecision(DIGITS));
+
+/** The gain that a coach types for one that was computed. */
+export const asTyped = (id: TunedId, gain: number): number =>
+  typedFigure(id, gain) / SHOWN[id].perSi;
+
+/** A gain with its unit, which is not torn apart at the end of a line. */
+export const gainText = (id: TunedId, gain: number): string =>
+  `${shortNumber(typedFigure(id, gain), MOST_DECIMALS)}\u00a0${SHOWN[id].unit.replaceAll(' ', '\u00a0')}`;

@@ -1,0 +1,69 @@
+import { useState } from 'react';
+import { SEEN, type SeenGain } from '../../../core/tuning/byEye';
+import type { TunedId } from '../../../core/tuning/controllers/shown';
+import { Button } from '../../../ui/Button';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
+import { NumberField } from '../../../ui/NumberField';
+import { gainUnit } from '../../../ui/units';
+import styles from '../Bench.module.css';
+
+interface Props {
+  controller: TunedId;
+  /** The gain in the program now. */
+  gain: number;
+  onGain(gain: number): void;
+  onLook(seen: SeenGain): void;
+}
+
+const LOOKS: Record<SeenGain, string> = {
+  'too slow': 'Too slow',
+  good: 'Good',
+  'too jerky': 'Too jerky',
+  'wrong way': 'The wrong way',
+};
+
+/** The gain as it was typed into the program, and how the robot looked with it. */
+export const GainEntry = (props: Props) => (
+  <FieldsInErrorProvider>
+    <Entry {...props} />
+  </FieldsInErrorProvider>
+);
+
+function Entry({ controller, gain, onGain, onLook }: Props) {
+  const wrong = useFieldsInError();
+  const unit = gainUnit(controller);
+  return (
+    <>
+      <div className={styles.fields}>
+        <NumberField
+          label="Gain in the program"
+          unit={unit}
+          min={-1e5}
+          max={1e5}
+          value={gain}
+          onChange={onGain}
+          hint="with a minus where the correction is turned round"
+        />
+      </div>
+      <div className={styles.actions} role="group" aria-label="How it came back">
+        {SEEN.map((seen) => (
+          <Button
+            key={seen}
+            look="strong"
+            disabled={wrong > 0 || gain === 0}
+            onClick={() => onLook(seen)}
+          >
+            {LOOKS[seen]}
+          </Button>
+        ))}
+      </div>
+      <MendFirst />
+    </>
+  );
+}
+
+/** A gain that follows what is advised, until another is typed. */
+export function useGainField(advised: number | null) {
+  const [typed, setTyped] = useState<number | null>(null);
+  return { gain: typed ?? advised, type: setTyped, follow: () => setTyped(null) };
+}

@@ -1,0 +1,45 @@
+import { gainText, SHOWN } from '../../../core/tuning/controllers/shown';
+import type { GainTrialRecord } from '../../../formats/benchRecords';
+import { AsideButton, FoldedTable } from '../TrialParts';
+
+interface Props {
+  trials: readonly GainTrialRecord[];
+  onSetAside(trial: GainTrialRecord): void;
+  onTakeBack(trial: GainTrialRecord): void;
+}
+
+/** The gains that were tried, the newest first. */
+export const GainTable = ({ trials, onSetAside, onTakeBack }: Props) => (
+  <FoldedTable
+    label="Gains that were tried"
+    what="gain"
+    trials={trials}
+    columns={[
+      { title: 'Controller', cell: ({ trial }) => SHOWN[trial.controller].title },
+      {
+        title: 'Gain',
+        number: true,
+        cell: ({ trial }) => gainText(trial.controller, trial.gain),
+      },
+      { title: 'It was', cell: ({ trial }) => trial.seen },
+      {
+        title: 'Known by',
+        cell: ({ trial }) => (trial.proposedGainFactor === null ? 'a look' : 'a trace'),
+      },
+      {
+        title: 'Set aside',
+        cell: ({ trial, no }) => (
+          <>
+            {trial.setAsideReason}{' '}
+            <AsideButton
+              what={`gain ${no}`}
+              isAside={trial.setAsideReason !== null}
+              onSetAside={() => onSetAside(trial)}
+              onTakeBack={() => onTakeBack(trial)}
+            />
+          </>
+        ),
+      },
+    ]}
+  />
+);

@@ -1,0 +1,136 @@
+import { useMemo } from 'react';
+import { ulid } from 'ulid';
+import type { Robot } from '../../../core/robot';
+import type { SeenGain } from '../../../core/tuning/byEye';
+import { asTyped, gainText, SHOWN, TUNED_IDS } from '../../../core/tuning/controllers/shown';
+import { gainStudy, seenOf } from '../../../core/tuning/gainStudy';
+import type { GainTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Notice } from '../../../ui/Notice';
+import { Select } from '../../../ui/Select';
+import styles from '../Bench.module.css';
+import type { BenchProps } from '../procedure';
+import { TrialsShell } from '../TrialsShell';
+import { useTrials } from '../useTrials';
+import { GainEntry, useGainField } from './GainEntry';
+import { GainTable } from './GainTable';
+import { OnSimulator } from './OnSimulator';
+import { TraceChart } from './TraceChart';
+import { TraceFile } from './TraceFile';
+import { useGoodGains, usePush } from './useGains';
+
+interface Props extends BenchProps {
+  trials: GainTrials;
+  /** All lists of gains of this robot. */
+  lists: TrialListEntry[];
+  /** The robot as it was measured. */
+  fitted: Robot;
+}
+
+const REASONS = ['Another gain was in the program', 'The push was too small', 'Typed by mistake'];
+
+/** Gains: how a robot comes back from a push, by eye or by a trace, and which gain to try next. */
+export default function Station({ robot, trials: loaded, lists, fitted }: Props) {
+  const kept = useTrials(loaded);
+  const { record, setConditions, add, replace } = kept;
+  const { controller } = record.conditions;
+  const { title, push, usual } = SHOWN[controller];
+  const used = useMemo(
+    () =>
+      record.trials.filter((one) => one.setAsideReason === null && one.controller === controller),
+    [record, controller],
+  );
+  const study = useMemo(() => gainStudy(controller, used), [controller, used]);
+  const good = useGoodGains(fitted, controller);
+  const simulated = good.answer?.lack === null ? good.answer.good : null;
+  const advised = study?.gain ?? simulated?.middle ?? (good.answer && usual);
+  const field = useGainField(advised && asTyped(controller, advised));
+  const pushed = usePush(fitted, controller, good.answer?.lack === null ? field.gain : null);
+  const note = (seen: SeenGain, proposedGainFactor: number | null) => {
+    if (field.gain === null) return;
+    add({
+      id: ulid(),
+      controller,
+      gain: field.gain,
+      seen,
+      proposedGainFactor,
+      setAsideReason: null,
+    });
+    field.follow();
+  };
+  const problem = good.problem ?? pushed.problem;
+  return (
+    <TrialsShell<GainTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="gain"
+      reasons={REASONS}
+      caution="A gain that looked bad is no reason."
+      opening={
+        <>
+          {title}: push the robot, look how it comes back, and say it. From look to look the next
+          gain follows, as a rule within five.
+        </>
+      }
+      see={
+        <>
+          {problem !== null && <Notice tone="fault">{problem}</Notice>}
+          {pushed.answer !== null && field.gain !== null && (
+            <TraceChart
+              controller={controller}
+              title={`On the simulator, at ${gainText(controller, field.gain)}`}
+              {...pushed.answer}
+              tone="predicted"
+            />
+          )}
+        </>
+      }
+      steps={[
+        'Type the gain into the program.',
+        `${push} Look how it comes back, or record it.`,
+        'Say what you saw: the next gain stands here then.',
+      ]}
+      doing={
+        <>
+          <div className={styles.fields}>
+            <Select
+              label="Controller"
+              value={controller}
+              options={TUNED_IDS.map((id) => ({ value: id, label: SHOWN[id].title }))}
+              onChange={(chosen) => {
+                field.follow();
+                setConditions({ controller: TUNED_IDS.find((id) => id === chosen) ?? controller });
+              }}
+            />
+          </div>
+          <OnSimulator robot={robot} controller={controller} reply={good.answer} />
+          {field.gain !== null && (
+            <>
+              <GainEntry
+                key={controller}
+                controller={controller}
+                gain={field.gain}
+                onGain={field.type}
+                onLook={(seen) => note(seen, null)}
+              />
+              <TraceFile
+                key={`${controller} file`}
+                controller={controller}
+                gain={field.gain}
+                onJudged={({ verdict, proposedGainFactor }) =>
+                  note(seenOf(verdict), proposedGainFactor)
+                }
+              />
+            </>
+          )}
+        </>
+      }
+      table={(ask) => (
+        <GainTable
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(gain) => replace({ ...gain, setAsideReason: null })}
+        />
+      )}
+    />
+  );
+}

@@ -1,0 +1,15 @@
+import type { Robot } from '../../../core/robot';
+import type { TunedId } from '../../../core/tuning/controllers/shown';
+import type { GainsWorker, GoodReply, PushReply } from '../../../workers/gains.worker';
+import { inWorker, type WorkerJob } from '../../inWorker';
+
+const gainsWorker = () =>
+  new Worker(new URL('../../../workers/gains.worker.ts', import.meta.url), { type: 'module' });
+
+/** The gains that are good for a robot, sought on the simulator. */
+export const goodGains = (robot: Robot, controller: TunedId): WorkerJob<GoodReply> =>
+  inWorker<GainsWorker, GoodReply>(gainsWorker(), ({ good }) => good({ robot, controller }));
+
+/** One push at one gain, on the simulator. */
+export const pushAt = (robot: Robot, controller: TunedId, gain: number): WorkerJob<PushReply> =>
+  inWorker<GainsWorker, PushReply>(gainsWorker(), ({ push }) => push({ robot, controller }, gain));

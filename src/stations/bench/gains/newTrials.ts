@@ -1,0 +1,12 @@
+import type { GainTrials } from '../../../formats/benchRecords';
+
+/** An empty list of gains, kept with its first. */
+export const newGainTrials = (id: string, robotId: string): GainTrials => ({
+  id,
+  version: 0,
+  robotId,
+  procedure: 'gains',
+  conditions: { surface: '', battery: '', who: '', controller: 'heading-hold' },
+  trials: [],
+  archivedAt: null,
+});

@@ -1,0 +1,44 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Robot } from '../../../core/robot';
+import type { TunedId } from '../../../core/tuning/controllers/shown';
+import type { GoodReply, PushReply } from '../../../workers/gains.worker';
+import { sentenceOf } from '../../api';
+import type { WorkerJob } from '../../inWorker';
+import { goodGains, pushAt } from './gainJobs';
+
+interface Answered<T> {
+  /** What was asked. */
+  question: string;
+  answer: T | null;
+  problem: string | null;
+}
+
+/** The answer to what is asked now; null until it is there, or where nothing is asked. */
+function useAnswer<T>(question: string | null, ask: () => WorkerJob<T>) {
+  const [last, setLast] = useState<Answered<T> | null>(null);
+  const asks = useRef(ask);
+  useEffect(() => {
+    asks.current = ask;
+  });
+  useEffect(() => {
+    if (question === null) return;
+    const job = asks.current();
+    job.result.then(
+      (answer) => setLast({ question, answer, problem: null }),
+      (error: unknown) => setLast({ question, answer: null, problem: sentenceOf(error) }),
+    );
+    return () => job.cancel();
+  }, [question]);
+  const isOfNow = last !== null && last.question === question;
+  return { answer: isOfNow ? last.answer : null, problem: isOfNow ? last.problem : null };
+}
+
+/** Which gains are good for a robot on the simulator. */
+export const useGoodGains = (robot: Robot, controller: TunedId) =>
+  useAnswer<GoodReply>(controller, () => goodGains(robot, controller));
+
+/** How a push goes at a gain on the simulator; nothing while there is none, or the robot lacks something. */
+export const usePush = (robot: Robot, controller: TunedId, gain: number | null) =>
+  useAnswer<PushReply>(gain === null || gain === 0 ? null : `${controller} ${gain}`, () =>
+    pushAt(robot, controller, gain ?? 0),
+  );

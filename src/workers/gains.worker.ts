@@ -1,0 +1,44 @@
+import { expose } from 'comlink';
+import type { Robot } from '../core/robot';
+import { setTeamManner } from '../core/text/manner';
+import { tunedController } from '../core/tuning/controllers/registry';
+import type { TunedId } from '../core/tuning/controllers/shown';
+import { firstGain, type GoodGains } from '../core/tuning/firstGain';
+import type { GainJudgement } from '../core/tuning/judge';
+import { simulatedTrace, type WatchedTrace } from '../core/tuning/simulatedTrace';
+
+export interface GainRequest {
+  robot: Robot;
+  controller: TunedId;
+}
+
+export type GoodReply = { lack: string } | { lack: null; good: GoodGains | null };
+
+export interface PushReply {
+  trace: WatchedTrace;
+  judged: GainJudgement | null;
+}
+
+const SEED = 5;
+
+const gains = {
+  speakAs: setTeamManner,
+
+  /** The gains that are good for this robot, or what it lacks. */
+  good({ robot, controller }: GainRequest): GoodReply {
+    const tuned = tunedController(controller);
+    const lack = tuned.lack(robot);
+    return lack === null ? { lack, good: firstGain(tuned, robot) } : { lack };
+  },
+
+  /** One push at one gain, of a robot that lacks nothing. */
+  push({ robot, controller }: GainRequest, gain: number): PushReply {
+    const tuned = tunedController(controller);
+    const trace = simulatedTrace(robot, tuned.experiment(robot, gain), SEED);
+    return { trace, judged: tuned.judge(robot, trace) };
+  },
+};
+
+export type GainsWorker = typeof gains;
+
+expose(gains);

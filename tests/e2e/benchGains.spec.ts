@@ -1,0 +1,66 @@
+import { recordedText } from '../support/recorded';
+import { expect, open, test } from './corvat';
+
+const trace = (name: string) => ({
+  name,
+  mimeType: 'text/csv',
+  buffer: Buffer.from(recordedText(name)),
+});
+
+test('a gain is found by eye from look to look, beside what the simulator expects of it', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/gains?new');
+  await expect(page.getByTestId('on-simulator')).toContainText('are good');
+  await expect(page.getByRole('heading', { name: /On the simulator, at/ })).toBeVisible();
+  const gain = page.getByLabel('Gain in the program');
+  const now = async () => Number(await gain.inputValue());
+  await gain.fill('90');
+  await page.getByRole('button', { name: 'Too jerky' }).click();
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText('90 mm/s per ° is too strong');
+  await expect.poll(now).toBeLessThan(45);
+  const next = await now();
+  await page.getByRole('button', { name: 'Good' }).click();
+  await expect(verdict).toContainText('once more');
+  expect(await now()).toBe(next);
+  await page.getByRole('button', { name: 'Good' }).click();
+  await expect(verdict).toContainText(/is good\..*Keep it in the program/);
+  // Kept, and known on the overview.
+  await expect(page.getByText('Everything is kept.')).toBeVisible();
+  await open(page, '/bench');
+  await expect(page.getByRole('row', { name: /Gains/ })).toContainText(
+    'Straight by the heading sensor',
+  );
+  // A look that was a mistake is set aside: it counts no more.
+  await open(page, '/bench/gains');
+  await page.getByRole('button', { name: 'Set gain 3 aside' }).click();
+  await page.getByLabel('Why?').fill('Typed by mistake');
+  await page.keyboard.press('Enter');
+  await expect(verdict).toContainText('once more');
+});
+
+test('recorded traces of a wall and of pushes get their verdicts, and the next gain follows', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/gains?new');
+  await page.getByLabel('Controller').selectOption({ label: 'Along a wall' });
+  await expect(page.getByTestId('on-simulator')).toContainText('looks to a side');
+  await page.getByText('Judge a trace from a file').click();
+  await page.getByLabel('right').check();
+  const file = page.getByLabel('Trace (CSV)');
+  for (const [n, words] of ['Too weak:', 'Good:', 'Too strong:', 'Wrong sign:'].entries()) {
+    await file.setInputFiles(trace(`wall-follow-${n + 1}.csv`));
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await page.getByLabel('Gain in the program').fill('5');
+  await page.getByRole('button', { name: /Note it for 5/ }).click();
+  await expect(page.getByTestId('verdict')).toContainText('has the wrong sign');
+  await expect(page.getByTestId('verdict')).toContainText('Try −5 °/s per cm next.');
+  await page.getByLabel('Controller').selectOption({ label: 'Straight by the heading sensor' });
+  await page.getByText('Judge a trace from a file').click();
+  await file.setInputFiles(trace('push-recover-3.csv'));
+  await expect(page.getByText('Too strong:')).toBeVisible();
+  await file.setInputFiles({ name: 'empty.csv', mimeType: 'text/csv', buffer: Buffer.from('') });
+  await expect(page.getByText('empty.csv: The file is empty.')).toBeVisible();
+});
