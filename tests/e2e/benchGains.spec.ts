@@ -21,10 +21,10 @@ test('a gain is found by eye from look to look, beside what the simulator expect
   await expect(verdict).toContainText('90 mm/s per ° is too strong');
   await expect.poll(now).toBeLessThan(45);
   const next = await now();
-  await page.getByRole('button', { name: 'Good' }).click();
+  await page.getByRole('button', { name: 'Good', exact: true }).click();
   await expect(verdict).toContainText('once more');
   expect(await now()).toBe(next);
-  await page.getByRole('button', { name: 'Good' }).click();
+  await page.getByRole('button', { name: 'Good', exact: true }).click();
   await expect(verdict).toContainText(/is good\..*Keep it in the program/);
   // Kept, and known on the overview.
   await expect(page.getByText('Everything is kept.')).toBeVisible();
@@ -47,7 +47,7 @@ test('recorded traces of a wall and of pushes get their verdicts, and the next g
   await page.getByLabel('Controller').selectOption({ label: 'Along a wall' });
   await expect(page.getByTestId('on-simulator')).toContainText('looks to a side');
   await page.getByText('Judge a trace from a file').click();
-  await page.getByLabel('right').check();
+  await page.getByRole('radio', { name: 'right', exact: true }).check();
   const file = page.getByLabel('Trace (CSV)');
   for (const [n, words] of ['Too weak:', 'Good:', 'Too strong:', 'Wrong sign:'].entries()) {
     await file.setInputFiles(trace(`wall-follow-${n + 1}.csv`));
