@@ -41,7 +41,8 @@ export async function readGainTrace(
   id: TunedId,
   followed: Followed,
 ): Promise<ReadTrace> {
-  const { name, toSi, keepsReading } = SHOWN[id].column;
+  const { bandRad, column: wanted } = SHOWN[id];
+  const { name, toSi, keepsReading } = wanted;
   // A lost echo is an empty reading, and no line to mend.
   const reading = { ...column(name, MOST_READ), optional: keepsReading };
   const { rows, bad } = await readSmallCsv(file, [TIME, reading, CORRECTION]);
@@ -55,7 +56,7 @@ export async function readGainTrace(
   const correction = columnOf(CORRECTION.name).map(radiansFromDegrees);
   if (!keepsReading) {
     const trace = { tS, error: values, correction };
-    return { trace, judged: gainTrace(trace), bad };
+    return { trace, judged: gainTrace(trace, bandRad), bad };
   }
   const { target, side } = followed;
   const samples = { tS, readingM: values, correctionRadPerS: correction };

@@ -1,10 +1,11 @@
 import { z } from 'zod';
-import { Op, QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
 import { inTransaction, type Database } from './database';
 import { placeRuns } from './stores/runsFound';
 import { DERIVED_NAMES, TABLE_NAMES, type Row, type TableName } from './models';
 import { packColumn } from './packedColumn';
+import { pagesOf } from './pagesOf';
 import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
 
 const FORMAT = 'corvat-backup';
@@ -29,10 +30,6 @@ export type Counts = Record<TableName, number>;
 
 const noRows = (): Counts => Object.fromEntries(TABLE_NAMES.map((name) => [name, 0])) as Counts;
 
-/** Rows read at once: few of those that are large. */
-const ROWS_AT_ONCE: Partial<Record<TableName, number>> = { benchLogColumn: 50, benchTrials: 50 };
-const USUAL_ROWS_AT_ONCE = 500;
-
 /** Bytes in letters, as JSON can hold them. */
 const asText = (row: PlainRow): PlainRow =>
   Object.fromEntries(
@@ -41,30 +38,6 @@ const asText = (row: PlainRow): PlainRow =>
       Buffer.isBuffer(value) ? value.toString('base64') : value,
     ]),
   );
-
-/** The rows of a table in the order of its key; a page begins behind the key that the one before it ended with. */
-async function* pagesOf(
-  db: Database,
-  name: TableName,
-  transaction: Transaction,
-): AsyncGenerator<Row[]> {
-  const limit = ROWS_AT_ONCE[name] ?? USUAL_ROWS_AT_ONCE;
-  const model = db.models[name];
-  const [key = 'id', ...more] = model.primaryKeyAttributes;
-  let last: unknown = null;
-  for (let offset = 0; ; offset += limit) {
-    const rows = await model.findAll({
-      order: [key, ...more],
-      limit,
-      // Keys of several columns have no simple “behind”, and their tables are small.
-      ...(more.length > 0 ? { offset } : last !== null && { where: { [key]: { [Op.gt]: last } } }),
-      transaction,
-    });
-    yield rows;
-    if (rows.length < limit) return;
-    last = rows.at(-1)?.get(key);
-  }
-}
 
 /** Lines of a backup: what it is, then a row each, then the end, by which a cut-off file is told. */
 export async function* exportLines(

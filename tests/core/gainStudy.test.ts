@@ -59,6 +59,17 @@ describe('a trace from a file', () => {
     },
   );
 
+  it('of a turn is judged by what is left at its end, not by how far it had to turn', async () => {
+    // 90° to go, and then 8° to either side for ever.
+    const lines = Array.from({ length: 200 }, (_, i) => {
+      const left = i < 25 ? 90 - 3.6 * i : 8 * Math.sin((i - 25) / 3);
+      return `${i * 0.02},${-left},${4 * left}`;
+    });
+    const text = ['t_s,error_deg,correction_deg_per_s', ...lines].join('\n');
+    const { judged } = await readGainTrace(file(text), 'turn', BESIDE);
+    expect(judged?.verdict).toBe('too-strong');
+  });
+
   it('says what is missing, where time goes back, and that it is too short', async () => {
     await expect(readGainTrace(file('t_s,error_deg\n0,1'), 'turn', BESIDE)).rejects.toThrow(
       'There is no column correction_deg_per_s in the heading line',

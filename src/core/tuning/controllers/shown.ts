@@ -17,6 +17,8 @@ export interface ShownGain {
   usual: number;
   /** How it is disturbed at the table. */
   push: string;
+  /** What counts as back on the target, rad; a share of the largest error where it is left out. */
+  bandRad?: number;
   /** The column of a trace: of an error, or of a reading that it keeps at a target. */
   column: { name: string; toSi: number; keepsReading: boolean };
 }
@@ -34,6 +36,8 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     perSi: 1,
     usual: 4,
     push: 'Let it turn by 45°.',
+    // A turn that swings by more about its target is no good one, however far it had to turn.
+    bandRad: 2 * PER_DEGREE,
     column: ERROR,
   },
   'heading-hold': {

@@ -4,11 +4,10 @@ import { radiansFromDegrees } from '../../geometry/angle';
 import { gainTrace } from '../gainTrace';
 import { WATCHED_S } from '../simulatedTrace';
 import { lacksNothing, type TunedController } from './controller';
+import { SHOWN } from './shown';
 
 const ANGLE_RAD = radiansFromDegrees(45);
 const RATE_RAD_PER_S = 2;
-/** A turn that swings by more than this about its target is no good one, however far it had to turn. */
-const BAND_RAD = radiansFromDegrees(2);
 
 /** A turn on the spot by a rate in proportion to the angle left. */
 export const turn: TunedController = {
@@ -26,7 +25,7 @@ export const turn: TunedController = {
       errorOf: ({ headingRad }) => headingRad - (from ??= headingRad) - ANGLE_RAD,
     };
   },
-  judge: (_robot, trace) => gainTrace(trace, BAND_RAD),
+  judge: (_robot, trace) => gainTrace(trace, SHOWN.turn.bandRad),
 };
 
 const SCHOOL = { school: 'proportional', rateRadPerS: RATE_RAD_PER_S, kpPerS: 0 } as const;

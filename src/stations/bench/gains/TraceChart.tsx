@@ -7,6 +7,7 @@ import type { GainJudgement, Trace } from '../../../core/tuning/judge';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Tone } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
+import { PERCENT } from '../../../ui/units';
 
 interface Props {
   controller: TunedId;
@@ -24,7 +25,7 @@ const AXES: Record<TunedId, { label(): string; figure(error: number): number }> 
   'heading-hold': { label: () => 'heading off, °', figure: degreesFromRadians },
   balance: { label: () => 'wheels apart, °', figure: degreesFromRadians },
   wall: { label: () => `too far from the wall, ${errorScale().label}`, figure: errorFigure },
-  line: { label: () => 'light too much, %', figure: (share) => share * 100 },
+  line: { label: () => 'light too much, %', figure: PERCENT.show },
 };
 
 /** A trace with what it is judged by: the farthest points of its swings, and the band that counts as back. */
