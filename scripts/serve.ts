@@ -14,6 +14,8 @@ import { main, pause, say, Sentence } from './lib/sentence';
 import { answers, startWeb, webLog } from './lib/web';
 
 const FIRST_PORT = 7340;
+/** So often the web application is started before that is given up. */
+const START_ATTEMPTS = 5;
 /** More restarts than this within a minute mean that restarting does not help. */
 const RESTARTS_PER_MINUTE = 6;
 
@@ -34,12 +36,12 @@ const addressOf = (port: number) => `http://127.0.0.1:${port}`;
 
 /** Another Corvat that starts at the same moment may take the port just found free: then the next one. */
 async function startWebOnFreePort(start: (port: number) => ChildProcess) {
-  for (let attempt = 0; attempt < 5; attempt += 1) {
+  for (let attempt = 0; attempt < START_ATTEMPTS; attempt += 1) {
     const port = await choosePort();
     const child = start(port);
     if (await answers(addressOf(port), child)) return { port, child };
   }
-  throw new Sentence(`The web application ends while it starts; see ${webLog}.`);
+  throw new Sentence(`The web application does not start; see ${webLog}.`);
 }
 
 async function prepareData(url: string, data: Data): Promise<void> {

@@ -14,7 +14,7 @@ import mariadb from 'mariadb';
 import { serverProgram } from './paths';
 import { anyFreePort, isFree } from './ports';
 import { endProcess, isProcess } from './processes';
-import { pause, say, Sentence } from './sentence';
+import { comesTrue, say, Sentence } from './sentence';
 
 /** Demo data and a team's own data never mix: each has a database of its own. */
 export type Data = 'demo' | 'team';
@@ -82,6 +82,9 @@ function writeSecret(path: string, text: string): void {
   chmodSync(path, 0o600);
 }
 
+/** Making the tables of the server itself takes seconds; where it takes so long, it hangs. */
+const INSTALL_MS = 180_000;
+
 function prepareFolder(home: string, user: string | undefined): void {
   const files = databaseFiles(home);
   mkdirSync(files.temporary, { recursive: true, mode: 0o700 });
@@ -101,7 +104,7 @@ function prepareFolder(home: string, user: string | undefined): void {
       '--skip-test-db',
       ...(user === undefined ? [] : [`--user=${user}`]),
     ],
-    { env: PRIVATE_FILES },
+    { env: PRIVATE_FILES, timeout: INSTALL_MS },
   );
   if (made.status !== 0) {
     throw new Sentence(
@@ -153,25 +156,31 @@ async function choosePort(home: string): Promise<number> {
   return port;
 }
 
-async function waitUntilItAnswers(
+/** A server that has not answered by then never will, even after mending what a kill left behind. */
+const START_MS = 60_000;
+
+/** So often the server is started before that is given up. */
+const START_ATTEMPTS = 2;
+
+/** Wait until the server lets its user in; false when it says nothing. */
+async function answers(
   child: ChildProcess,
   port: number,
   password: string,
   logFile: string,
-) {
-  for (let waited = 0; waited < 60_000; waited += 100) {
+): Promise<boolean> {
+  const options = { host: '127.0.0.1', port, user: 'corvat', password, connectTimeout: 500 };
+  return comesTrue(async () => {
     if (child.exitCode !== null || child.signalCode !== null) {
       throw new Sentence(`The private database did not start.\n${lastLogLines(logFile)}`);
     }
     try {
-      const options = { host: '127.0.0.1', port, user: 'corvat', password, connectTimeout: 500 };
       await (await mariadb.createConnection(options)).end();
-      return;
+      return true;
     } catch {
-      await pause(100);
+      return false;
     }
-  }
-  throw new Sentence(`The private database does not answer after a minute; its log is ${logFile}.`);
+  }, START_MS);
 }
 
 /** A running private MariaDB. */
@@ -180,17 +189,9 @@ export interface PrivateDatabase {
   stop(): Promise<void>;
 }
 
-/** Start the private MariaDB of a data folder on loopback, making or mending what it needs. */
-export async function startMariadb(home: string): Promise<PrivateDatabase> {
+function spawnServer(home: string, port: number, user: string | undefined): ChildProcess {
   const files = databaseFiles(home);
-  mkdirSync(home, { recursive: true, mode: 0o700 });
-  closeToOthers(home);
-  const user = serverUser(home);
-  await takeOverOrphan(home);
-  prepareFolder(home, user);
-  const password = writeInitFile(home, user);
-  const port = await choosePort(home);
-  const child = spawn(
+  return spawn(
     serverProgram('mariadbd'),
     [
       '--no-defaults',
@@ -213,14 +214,32 @@ export async function startMariadb(home: string): Promise<PrivateDatabase> {
     // A group of its own, so that Ctrl-C reaches only Corvat, which then stops it in good order.
     { stdio: 'ignore', detached: true, env: PRIVATE_FILES },
   );
-  const failed = new Promise<never>((_, reject) => {
-    child.once('error', () => reject(new Sentence('mariadbd could not be run: is it installed?')));
-  });
-  await Promise.race([waitUntilItAnswers(child, port, password, files.log), failed]);
-  return {
-    child,
-    stop: async () => {
+}
+
+/** Start the private MariaDB of a data folder on loopback, making or mending what it needs. */
+export async function startMariadb(home: string): Promise<PrivateDatabase> {
+  const files = databaseFiles(home);
+  mkdirSync(home, { recursive: true, mode: 0o700 });
+  closeToOthers(home);
+  const user = serverUser(home);
+  await takeOverOrphan(home);
+  prepareFolder(home, user);
+  const password = writeInitFile(home, user);
+  for (let attempt = 0; attempt < START_ATTEMPTS; attempt += 1) {
+    const port = await choosePort(home);
+    const child = spawnServer(home, port, user);
+    const stop = async () => {
       if (child.pid !== undefined) await endProcess(child.pid);
-    },
-  };
+    };
+    const failed = new Promise<never>((_, reject) => {
+      child.once('error', () =>
+        reject(new Sentence('mariadbd could not be run: is it installed?')),
+      );
+    });
+    const answered = answers(child, port, password, files.log);
+    if (await Promise.race([answered, failed])) return { child, stop };
+    say(`… the private database does not answer; ending it (see ${files.log})`);
+    await stop();
+  }
+  throw new Sentence(`The private database does not answer; its log is ${files.log}.`);
 }

@@ -26,3 +26,13 @@ export function main(work: () => Promise<void>): void {
 
 export const pause = (ms: number): Promise<void> =>
   new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Ask again and again, a tenth of a second apart, until something is so; false when that takes too long by the clock. */
+export async function comesTrue(isSo: () => Promise<boolean>, withinMs: number): Promise<boolean> {
+  const until = Date.now() + withinMs;
+  while (Date.now() < until) {
+    if (await isSo()) return true;
+    await pause(100);
+  }
+  return false;
+}

@@ -3,7 +3,8 @@ import { randomUUID } from 'node:crypto';
 import { closeSync, existsSync, openSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { home, root } from './paths';
-import { pause, Sentence } from './sentence';
+import { endProcess } from './processes';
+import { comesTrue, say } from './sentence';
 
 /** Where the web application tells what it does, one JSON object a line. */
 export const webLog = join(home, 'web.log');
@@ -54,12 +55,18 @@ async function isOurs(url: string): Promise<boolean> {
   }
 }
 
-/** Wait until the application answers; false when it has ended instead, as it does on a taken port. */
+/** An application that has not answered by then never will. */
+const START_MS = 30_000;
+
+/**
+ * Wait until the application answers; false when it has ended instead, as it does on a taken port, or had to be
+ * ended because it says nothing.
+ */
 export async function answers(url: string, child: ChildProcess): Promise<boolean> {
-  for (let waited = 0; waited < 30_000; waited += 100) {
-    if (child.exitCode !== null || child.signalCode !== null) return false;
-    if (await isOurs(url)) return true;
-    await pause(100);
-  }
-  throw new Sentence(`The web application does not answer after half a minute; see ${webLog}.`);
+  const hasEnded = () => child.exitCode !== null || child.signalCode !== null;
+  const isSettled = async () => hasEnded() || (await isOurs(url));
+  if (await comesTrue(isSettled, START_MS)) return !hasEnded();
+  say(`… the web application does not answer; ending it (see ${webLog})`);
+  if (child.pid !== undefined) await endProcess(child.pid, 3000);
+  return false;
 }

@@ -9,7 +9,7 @@ import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
 import { pipit } from '../../src/server/demo/scenario';
 import { findRobot } from '../../src/server/stores/robots';
 import { listStillChecks } from '../../src/server/stores/stillChecks';
-import { openDatabase, type Database } from '../../src/server/database';
+import { openDatabase } from '../../src/server/database';
 import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import {
@@ -92,50 +92,47 @@ describe('what survives', () => {
 });
 
 describe('a start that is killed', () => {
-  /** Every statement of every migration, and the note that it was run. */
-  const statements = async (db: Database) => {
-    let count = 0;
-    db.sequelize.addHook('beforeQuery', () => {
-      count += 1;
+  /**
+   * Migrate until a second statement would come that no start before has reached: as a kill between the two.
+   * Every statement of every migration, and the note that it was run, is the last of one such start.
+   */
+  const killedAfterOneMore = async (url: string, reached: Set<string>) => {
+    let isKilled = false;
+    let fresh = '';
+    const logging = (said: string) => {
+      const statement = said.replace(/^Executing \(.*?\): /, '');
+      isKilled ||= fresh !== '' && !reached.has(statement) && fresh !== statement;
+      if (isKilled) throw new Error('killed');
+      if (!reached.has(statement)) fresh = statement;
+    };
+    const db = openDatabase(url, { pool: { max: 1, min: 1 }, logging });
+    await migrate(db).catch((error: unknown) => {
+      expect(String(error)).toContain('killed');
     });
-    await migrate(db);
-    return count;
+    if (fresh !== '') reached.add(fresh);
+    await db.sequelize.close();
+    return isKilled;
   };
 
   it('goes on from any statement of any migration', async () => {
     const url = privateUrl(inject('home'), 'demo');
-    const tablesOf = async (db: Database) => {
-      const rows = await db.sequelize.query(
+    const db = openDatabase(url);
+    const tables = () =>
+      db.sequelize.query(
         "SELECT CONCAT(table_name, '.', column_name, ' ', column_type) AS c FROM information_schema.columns WHERE table_schema = DATABASE() ORDER BY c",
         { type: QueryTypes.SELECT },
       );
-      return rows;
-    };
-    const open = () => openDatabase(url, { pool: { max: 1, min: 1 } });
-    const whole = open();
-    await wipe(whole);
-    const count = await statements(whole);
-    const expected = await tablesOf(whole);
-    await wipe(whole);
-    expect(count).toBeGreaterThan(30);
-    for (let killedAt = 1; killedAt <= count; killedAt += 1) {
-      const db = open();
-      let at = 0;
-      db.sequelize.addHook('beforeQuery', () => {
-        at += 1;
-        if (at > killedAt) throw new Error('killed');
-      });
-      await migrate(db).catch((error: unknown) => {
-        expect(String(error)).toContain('killed');
-      });
-      await db.sequelize.close();
-      const next = open();
-      await migrate(next);
-      expect(await tablesOf(next)).toEqual(expected);
-      await wipe(next);
-      await next.sequelize.close();
-    }
-    await whole.sequelize.close();
+    await wipe(db);
+    await migrate(db);
+    const expected = await tables();
+    await wipe(db);
+    const reached = new Set<string>();
+    let kills = 0;
+    while (await killedAfterOneMore(url, reached)) kills += 1;
+    expect(kills).toBeGreaterThan(60);
+    expect(await tables()).toEqual(expected);
+    expect(await migrate(db)).toEqual([]);
+    await db.sequelize.close();
   });
 });
 

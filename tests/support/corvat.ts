@@ -51,6 +51,9 @@ export interface Served {
   stop(): Promise<void>;
 }
 
+/** Corvat that is not ready by then hangs: what it has said tells where. */
+const READY_MS = 110_000;
+
 export async function serve(data: 'demo' | 'start', home: string): Promise<Served> {
   const child: ChildProcess = spawn('node', ['--import', 'tsx', 'scripts/serve.ts', data], {
     cwd: root,
@@ -67,6 +70,8 @@ export async function serve(data: 'demo' | 'start', home: string): Promise<Serve
     child.stdout?.on('data', listen);
     child.stderr?.on('data', listen);
     child.once('exit', () => failed(new Error(said)));
+    const hangs = () => failed(new Error(`not ready after ${READY_MS} ms:\n${said}`));
+    setTimeout(hangs, READY_MS).unref();
   });
   return {
     url,
