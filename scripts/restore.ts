@@ -1,6 +1,7 @@
 import { existsSync, mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { checkBundle, describeCounts, importBundle, openBundle, total } from '../src/server/bundle';
+import { checkBundle, describeCounts, openBundle, total } from '../src/server/bundle';
+import { importBundle } from '../src/server/bundleImport';
 import { isDatabaseError } from '../src/server/databaseError';
 import { linesOf, writeBundle } from './lib/bundleFile';
 import { withData } from './lib/openData';

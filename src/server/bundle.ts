@@ -1,9 +1,8 @@
 import { z } from 'zod';
-import { QueryTypes, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
 import { inTransaction, type Database } from './database';
-import { placeRuns } from './stores/runsFound';
-import { DERIVED_NAMES, TABLE_NAMES, type Row, type TableName } from './models';
+import { TABLE_NAMES, type TableName } from './models';
 import { packColumn } from './packedColumn';
 import { pagesOf } from './pagesOf';
 import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
@@ -31,7 +30,7 @@ export type Counts = Record<TableName, number>;
 const noRows = (): Counts => Object.fromEntries(TABLE_NAMES.map((name) => [name, 0])) as Counts;
 
 /** Bytes in letters, as JSON can hold them. */
-const asText = (row: PlainRow): PlainRow =>
+export const asText = (row: PlainRow): PlainRow =>
   Object.fromEntries(
     Object.entries(row).map(([key, value]) => [
       key,
@@ -51,7 +50,7 @@ export async function* exportLines(
   for (const name of TABLE_NAMES) {
     for await (const rows of pagesOf(db, name, transaction)) {
       for (const row of rows) {
-        yield JSON.stringify({ table: name, row: asText(row.get({ plain: true })) });
+        yield JSON.stringify({ table: name, row: asText(row) });
       }
       counts[name] += rows.length;
     }
@@ -200,76 +199,6 @@ export async function checkBundle({
   for await (const { table } of rows) counts[table] += 1;
   return { head, counts };
 }
-
-/** One statement takes so many characters at most: far below what the database allows. */
-const CHARACTERS_AT_ONCE = 300_000;
-
-/** Insert rows in batches; rows that point to others of their own table are linked at the end. */
-async function insertAll(
-  db: Database,
-  rows: AsyncIterable<BundleRow>,
-  transaction: Transaction,
-  onProgress: (rows: number) => void,
-) {
-  let done = 0;
-  const links: { id: unknown; beforeId: unknown }[] = [];
-  let batch: PlainRow[] = [];
-  let size = 0;
-  let current: TableName | null = null;
-  const flush = async () => {
-    if (current === null || batch.length === 0) return;
-    await db.models[current].bulkCreate(batch, { transaction });
-    done += batch.length;
-    onProgress(done);
-    batch = [];
-    size = 0;
-  };
-  for await (const { table, row } of rows) {
-    const characters = JSON.stringify(asText(row)).length;
-    if (table !== current || size + characters > CHARACTERS_AT_ONCE) await flush();
-    current = table;
-    size += characters;
-    if (table === 'stillCheck' && row.beforeId !== null) {
-      links.push({ id: row.id, beforeId: row.beforeId });
-      batch.push({ ...row, beforeId: null });
-    } else batch.push(row);
-  }
-  await flush();
-  for (const { id, beforeId } of links) {
-    await db.models.stillCheck.update({ beforeId }, { where: { id }, transaction });
-  }
-  await placeRuns(db, transaction);
-}
-
-/** Entries that come are counted on from those that were taken back. */
-async function countOn(db: Database, transaction: Transaction): Promise<void> {
-  const highest = await Promise.all(
-    (['series', 'benchTrials', 'calibration', 'calibrationChange'] as const).map((name) =>
-      db.models[name].max<number | null, Row>('entry', { transaction }),
-    ),
-  );
-  const last = Math.max(0, ...highest.map((entry) => Number(entry ?? 0)));
-  if (last > 0) {
-    await db.sequelize.query(`SELECT SETVAL(entry_number, ${Math.round(last)})`, {
-      type: QueryTypes.SELECT,
-      transaction,
-    });
-  }
-}
-
-/** Put the rows of a backup in place of everything that is there, all or nothing. */
-export const importBundle = (
-  db: Database,
-  { rows }: OpenBundle,
-  onProgress: (rows: number) => void = () => undefined,
-): Promise<void> =>
-  db.sequelize.transaction(async (transaction) => {
-    for (const name of [...DERIVED_NAMES, ...TABLE_NAMES.toReversed()]) {
-      await db.models[name].destroy({ where: {}, transaction });
-    }
-    await insertAll(db, rows, transaction, onProgress);
-    await countOn(db, transaction);
-  });
 
 /** How many rows of each kind there are, in words. */
 export const describeCounts = (counts: Counts): string =>

@@ -13,6 +13,7 @@ import * as calibrationsOfUnits from './migrations/0012-calibrations-of-units';
 import * as season from './migrations/0013-season';
 import * as runsFound from './migrations/0014-runs-found';
 import * as seriesGrouped from './migrations/0015-series-grouped';
+import * as endsKept from './migrations/0016-ends-kept';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
 
@@ -33,6 +34,7 @@ export const MIGRATIONS = [
   { name: '0013-season', up: season.up },
   { name: '0014-runs-found', up: runsFound.up },
   { name: '0015-series-grouped', up: seriesGrouped.up },
+  { name: '0016-ends-kept', up: endsKept.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

@@ -186,7 +186,12 @@ const DERIVED = {
     state: text(200),
     comparison: json,
   },
-  seriesFinding: { seriesId: { ...ulid, primaryKey: true }, state: text(120), findings: json },
+  seriesFinding: {
+    seriesId: { ...ulid, primaryKey: true },
+    state: text(120),
+    findings: json,
+    ends: json,
+  },
 } as const;
 
 export const DERIVED_NAMES = Object.keys(DERIVED) as (keyof typeof DERIVED)[];

@@ -1,6 +1,7 @@
 import { afterAll, beforeEach, describe, expect, inject, it } from 'vitest';
 import { privateUrl } from '../../scripts/lib/mariadb';
-import { exportLines, importBundle, openBundle } from '../../src/server/bundle';
+import { exportLines, openBundle } from '../../src/server/bundle';
+import { importBundle } from '../../src/server/bundleImport';
 import { openDatabase } from '../../src/server/database';
 import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { columnName } from '../../src/server/models';

@@ -1,10 +1,8 @@
 import { QueryTypes } from 'sequelize';
-import type { PlacedEnd, RunEnd } from '../../formats/runEnd';
+import type { RunEnd } from '../../formats/runEnd';
 import type { Database } from '../database';
 
 type EndRow = Omit<RunEnd, 'happenedAt' | 'worked'> & { happenedAt: Date; worked: number | null };
-
-const workedFrom = (value: number | null): boolean | null => (value === null ? null : value !== 0);
 
 /** Of runs that were read by a statement of one's own: `WHERE …` with its order and limit. */
 export async function runEnds(
@@ -21,17 +19,6 @@ export async function runEnds(
   return rows.map(({ happenedAt, worked, ...row }) => ({
     ...row,
     happenedAt: happenedAt.toISOString(),
-    worked: workedFrom(worked),
+    worked: worked === null ? null : worked !== 0,
   }));
-}
-
-/** Where the runs of a series ended that were measured and not set aside, in their order. */
-export async function endsOfSeries(db: Database, seriesId: string): Promise<PlacedEnd[]> {
-  const rows = await db.sequelize.query<Omit<PlacedEnd, 'worked'> & { worked: number | null }>(
-    `SELECT number, end_x_m endXM, end_y_m endYM, worked FROM run
-      WHERE series_id = :seriesId AND end_x_m IS NOT NULL AND set_aside_reason IS NULL
-      ORDER BY number`,
-    { type: QueryTypes.SELECT, replacements: { seriesId } },
-  );
-  return rows.map((row) => ({ ...row, worked: workedFrom(row.worked) }));
 }
