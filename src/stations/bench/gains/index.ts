@@ -1,7 +1,7 @@
-import { ulid } from 'ulid';
 import { knowledgeAge } from '../../../core/freshness';
 import { SHOWN } from '../../../core/tuning/controllers/shown';
 import { gainStudy } from '../../../core/tuning/gainStudy';
+import { openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newGainTrials } from './newTrials';
 
@@ -13,11 +13,9 @@ export const gains: Procedure = {
   minutes: 5,
   gives: null,
   known: async (facts) => {
-    const { open, lists } = await facts.trials('gains');
-    const used = open?.trials.filter(({ setAsideReason }) => setAsideReason === null) ?? [];
+    const { used, begunAt } = usedTrials(await facts.trials('gains'));
     const last = used.at(-1);
-    const begun = lists.find(({ id }) => id === open?.id)?.startedAt;
-    if (last === undefined || begun === undefined) return { sentence: null, freshness: null };
+    if (last === undefined) return { sentence: null, freshness: null };
     const { controller } = last;
     const study = gainStudy(
       controller,
@@ -25,14 +23,15 @@ export const gains: Procedure = {
     );
     return {
       sentence: study && `${SHOWN[controller].title}: ${study.sentences.found}`,
-      freshness: knowledgeAge(new Date(begun), facts.now, 'not measured'),
+      freshness: knowledgeAge(begunAt, facts.now, 'not measured'),
     };
   },
   props: async (facts) => {
-    const [{ lists, open }, holding] = await Promise.all([facts.trials('gains'), facts.holding()]);
+    const [list, holding] = await Promise.all([
+      openedList(facts, 'gains', newGainTrials),
+      facts.holding(),
+    ]);
     const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
-    const trials =
-      open === null || facts.wishes.has('new') ? newGainTrials(ulid(), facts.robot.id) : open;
-    return { lists, fitted, trials };
+    return { ...list, fitted };
   },
 };

@@ -5,6 +5,7 @@ import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { NumberField } from '../../../ui/NumberField';
 import { SMALL_LENGTH } from '../../../ui/units';
+import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
@@ -34,10 +35,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const { record, setConditions, add, replace } = kept;
   const inUse = unitsOf(robot.robot, 'distance sensor')[0]?.label ?? '';
   const [unit, setUnit] = useState(inUse);
-  const used = useMemo(
-    () => record.trials.filter(({ setAsideReason }) => setAsideReason === null),
-    [record],
-  );
+  const used = useMemo(() => notAside(record.trials), [record]);
   const { toleranceM } = record.conditions;
   const study = useMemo(() => rangeStudy(used, inUse, toleranceM), [used, inUse, toleranceM]);
   const value = study?.value ?? null;

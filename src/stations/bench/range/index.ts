@@ -1,5 +1,5 @@
-import { ulid } from 'ulid';
 import { describeCalibration } from '../../../core/calibration/registry';
+import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newRangeTrials } from './newTrials';
 
@@ -19,12 +19,5 @@ export const range: Procedure = {
       freshness: validity.range,
     };
   },
-  props: async (facts) => {
-    const { lists, open } = await facts.trials('range');
-    return {
-      lists,
-      trials:
-        open === null || facts.wishes.has('new') ? newRangeTrials(ulid(), facts.robot.id) : open,
-    };
-  },
+  props: (facts) => openedList(facts, 'range', newRangeTrials),
 };

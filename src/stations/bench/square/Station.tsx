@@ -3,6 +3,7 @@ import { driveFromSquare } from '../../../core/calibration/fromSquare';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
+import { notAside } from '../openedList';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
@@ -32,7 +33,7 @@ const STEPS = [
 const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];
 
 function study({ conditions, trials }: SquareTrials, trackM: number) {
-  const used = trials.filter(({ setAsideReason }) => setAsideReason === null);
+  const used = notAside(trials);
   const cw = used.filter(({ direction }) => direction === 'cw');
   const ccw = used.filter(({ direction }) => direction === 'ccw');
   if (cw.length === 0 || ccw.length === 0) return { cw, ccw, encoders: null, gyro: null };

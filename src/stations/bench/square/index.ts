@@ -1,5 +1,5 @@
-import { ulid } from 'ulid';
 import { describeCalibration } from '../../../core/calibration/registry';
+import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';
 
@@ -19,12 +19,5 @@ export const square: Procedure = {
           freshness: validity.drive,
         };
   },
-  props: async (facts) => {
-    const { lists, open } = await facts.trials('square');
-    const wantsNew = facts.wishes.has('new');
-    return {
-      lists,
-      trials: open === null || wantsNew ? newSquareTrials(ulid(), facts.robot.id) : open,
-    };
-  },
+  props: (facts) => openedList(facts, 'square', newSquareTrials),
 };

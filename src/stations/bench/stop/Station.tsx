@@ -6,6 +6,7 @@ import { counted } from '../../../core/text/quantities';
 import type { StopTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
+import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
@@ -34,10 +35,7 @@ const CURVE_POINTS = 24;
 export default function Station({ robot, trials: loaded, lists, measured }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const used = useMemo(
-    () => record.trials.filter(({ setAsideReason }) => setAsideReason === null),
-    [record],
-  );
+  const used = useMemo(() => notAside(record.trials), [record]);
   const study = useMemo(() => stopStudy(used), [used]);
   const reads = useMemo(() => readsOf(robot.robot, measured), [robot, measured]);
   const fastest = Math.max(0, ...used.map(({ speedMPerS }) => speedMPerS));

@@ -1,7 +1,7 @@
-import { ulid } from 'ulid';
 import { calibrationOf } from '../../../core/calibration/find';
 import { stopStudy } from '../../../core/ranging/stopStudy';
 import { knowledgeAge } from '../../../core/freshness';
+import { openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newStopTrials } from './newTrials';
 
@@ -13,29 +13,23 @@ export const stop: Procedure = {
   minutes: 6,
   gives: null,
   known: async (facts) => {
-    const { open, lists } = await facts.trials('stop');
-    const used = open?.trials.filter(({ setAsideReason }) => setAsideReason === null) ?? [];
+    const { used, begunAt } = usedTrials(await facts.trials('stop'));
     const study = stopStudy(used);
-    const begun = lists.find(({ id }) => id === open?.id)?.startedAt;
     return study === null
       ? { sentence: null, freshness: null }
       : {
           sentence: study.sentences.found,
-          freshness: knowledgeAge(
-            begun === undefined ? null : new Date(begun),
-            facts.now,
-            'not measured',
-          ),
+          freshness: knowledgeAge(begunAt, facts.now, 'not measured'),
         };
   },
   props: async (facts) => {
-    const [{ lists, open }, holding] = await Promise.all([facts.trials('stop'), facts.holding()]);
-    const { range } = holding;
+    const [list, { range }] = await Promise.all([
+      openedList(facts, 'stop', newStopTrials),
+      facts.holding(),
+    ]);
     return {
-      lists,
+      ...list,
       measured: range === undefined ? null : calibrationOf([range.value], 'range'),
-      trials:
-        open === null || facts.wishes.has('new') ? newStopTrials(ulid(), facts.robot.id) : open,
     };
   },
 };

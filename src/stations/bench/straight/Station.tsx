@@ -3,6 +3,7 @@ import { straightStudy } from '../../../core/drive/straightStudy';
 import { counted, errorLength } from '../../../core/text/quantities';
 import type { StraightTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/Choice';
+import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
@@ -37,10 +38,7 @@ const KEEPS: { value: StraightTrials['conditions']['keep']; label: string }[] = 
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const used = useMemo(
-    () => record.trials.filter(({ setAsideReason }) => setAsideReason === null),
-    [record],
-  );
+  const used = useMemo(() => notAside(record.trials), [record]);
   const study = useMemo(() => straightStudy(used), [used]);
   const { wheelDiameterM } = robot.robot;
   const value = study?.value ?? null;

@@ -1,5 +1,5 @@
-import { ulid } from 'ulid';
 import { describeCalibration } from '../../../core/calibration/registry';
+import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newStraightTrials } from './newTrials';
 
@@ -19,12 +19,5 @@ export const straight: Procedure = {
           freshness: validity.straight,
         };
   },
-  props: async (facts) => {
-    const { lists, open } = await facts.trials('straight');
-    return {
-      lists,
-      trials:
-        open === null || facts.wishes.has('new') ? newStraightTrials(ulid(), facts.robot.id) : open,
-    };
-  },
+  props: (facts) => openedList(facts, 'straight', newStraightTrials),
 };

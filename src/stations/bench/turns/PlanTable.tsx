@@ -1,6 +1,7 @@
 import { degrees } from '../../../core/text/quantities';
 import { trialPlan, type PlannedTurn } from '../../../core/turns/trialPlan';
 import { USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
+import { notAside } from '../openedList';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
@@ -20,7 +21,7 @@ export function PlanTable({
   onSetting(setting: TurnSetting): void;
 }) {
   const { wantedRad } = record.conditions;
-  const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
+  const used = notAside(record.trials);
   const plan = trialPlan(used, wantedRad.length > 0 ? wantedRad : USUAL_ANGLES_RAD, setting.kind);
   const rows = plan.turns.filter(({ rateRadPerS }) => rateRadPerS === plan.rates[0]);
   const at = (row: PlannedTurn, rate: number) =>

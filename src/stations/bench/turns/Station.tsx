@@ -3,6 +3,7 @@ import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
+import { notAside } from '../openedList';
 import type {
   SavedCalibration,
   TrialListEntry,
@@ -109,7 +110,7 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
   const [logWanted, setLogWanted] = useState(false);
-  const used = record.trials.filter(({ setAsideReason }) => setAsideReason === null);
+  const used = notAside(record.trials);
   const { study, asked } = useMemo(
     () => studied(record.trials, record.conditions),
     [record.trials, record.conditions],
