@@ -2,6 +2,7 @@ import { speedTable } from '../../src/core/drive/speedTable';
 import { straightModel } from '../../src/core/drive/straightModel';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
 import { stopModel } from '../../src/core/ranging/stopModel';
+import { squaring } from '../../src/core/walls/squaring';
 import { randomStream, type RandomStream } from '../../src/core/simulate/random';
 
 /** An interval, and the truth that it should hold. */
@@ -133,6 +134,21 @@ export const BENCH_KINDS: BenchKind[] = [
       }));
       const found = stopModel(trials);
       return [{ low: found?.lagLow95S ?? NaN, truth: lagS, high: found?.lagHigh95S ?? NaN }];
+    },
+  },
+  {
+    name: 'squaring: how fast',
+    measure(random) {
+      const perPower = between(random, 0.1, 0.25);
+      const trials = times(3, [0.2, 0.35, 0.5]).flatMap((power) =>
+        [0.4, 0.8].map((timeS) => {
+          const beforeRad = between(random, 0.03, 0.1) * (random.uniform() < 0.5 ? -1 : 1);
+          const left = Math.exp((-timeS * power) / perPower);
+          return { power, timeS, beforeRad, afterRad: beforeRad * left + 0.004 * random.normal() };
+        }),
+      );
+      const [found] = squaring(trials)?.powers ?? [];
+      return [held(found && { low95: found.low95, high95: found.high95 }, perPower / 0.2)];
     },
   },
 ];

@@ -6,9 +6,11 @@ import { approachPlan } from './ranging/approach';
 import { gauge } from './ranging/gauge';
 import { rangeCalibration } from './ranging/rangeCalibration';
 import { stopModel } from './ranging/stopModel';
+import { loopTiming } from './control/loopTiming';
 import { gainTrace } from './tuning/gainTrace';
 import type { GainJudgement } from './tuning/judge';
 import { wallTrace } from './tuning/wallTrace';
+import { squaring } from './walls/squaring';
 
 const MAX_TRIALS = 10_000;
 const MAX_SAMPLES = 1_000_000;
@@ -40,6 +42,14 @@ const straightInput = z.object({
     )
     .max(MAX_TRIALS),
 });
+
+const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
+const squaringInput = z.object({
+  trials: z
+    .array(z.object({ power: command, timeS, beforeRad: angleRad, afterRad: angleRad }))
+    .max(MAX_TRIALS),
+});
+const loopInput = z.object({ tS: z.array(z.number().min(-1e9).max(1e9)).max(MAX_SAMPLES) });
 
 const NOT_APART = 'the distances are too alike to tell it from the other';
 
@@ -222,6 +232,26 @@ export const rangingProcedures: readonly Procedure[] = [
       orWhy(
         gauge(readings),
         'Two parts, two persons and two readings of each are needed, and every person reads every part as often.',
+      ),
+  ),
+  procedure(
+    'squaring',
+    'how fast pressing against a wall straightens a robot, and what stays',
+    squaringInput,
+    ({ trials }) =>
+      orWhy(
+        squaring(trials),
+        'Three trials at least are needed, two of them with one power and a heading that was off before.',
+      ),
+  ),
+  procedure(
+    'loop-timing',
+    'the period of a loop by its time stamps: mean, usual and worst',
+    loopInput,
+    ({ tS }) =>
+      orWhy(
+        loopTiming(tS.toSorted((a, b) => a - b)),
+        'Two different time stamps at least are needed.',
       ),
   ),
   procedure(

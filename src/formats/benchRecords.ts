@@ -22,8 +22,11 @@ import {
   angle,
   gainTrialRecord,
   gapM,
+  gaugeTrialRecord,
   lapRecord,
   rangeTrialRecord,
+  speedTrialRecord,
+  squaringTrialRecord,
   stopTrialRecord,
   straightTrialRecord,
   turnTrialRecord,
@@ -192,6 +195,33 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     id,
     version,
     robotId: id,
+    procedure: z.literal('speed'),
+    conditions: z.object(conditions),
+    trials: z.array(speedTrialRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('squaring'),
+    conditions: z.object(conditions),
+    trials: z.array(squaringTrialRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal('gauge'),
+    conditions: z.object(conditions),
+    trials: z.array(gaugeTrialRecord).max(MAX_TRIALS),
+    archivedAt,
+  }),
+  z.object({
+    id,
+    version,
+    robotId: id,
     procedure: z.literal('gains'),
     conditions: z.object({ ...conditions, controller: z.enum(TUNED_IDS) }),
     trials: z.array(gainTrialRecord).max(MAX_TRIALS),
@@ -286,5 +316,11 @@ export type SavedCalibration = z.output<typeof savedCalibration>;
 export type CalibrationChangeRecord = z.output<typeof calibrationChangeRecord>;
 export type SavedCalibrationChange = z.output<typeof savedCalibrationChange>;
 export type ApplyRequest = z.output<typeof applyRequest>;
+export type SpeedTrials = Extract<BenchTrialsRecord, { procedure: 'speed' }>;
+export type SpeedTrialRecord = z.output<typeof speedTrialRecord>;
+export type SquaringTrials = Extract<BenchTrialsRecord, { procedure: 'squaring' }>;
+export type SquaringTrialRecord = z.output<typeof squaringTrialRecord>;
+export type GaugeTrials = Extract<BenchTrialsRecord, { procedure: 'gauge' }>;
+export type GaugeTrialRecord = z.output<typeof gaugeTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;
 export type GainTrialRecord = z.output<typeof gainTrialRecord>;

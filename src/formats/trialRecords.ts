@@ -59,6 +59,39 @@ export const stopTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
+const share = z.number().min(0).max(1);
+
+/** A drive at a share of full power, timed. */
+export const speedTrialRecord = z.object({
+  id,
+  command: share.gt(0, 'expected a power, not 0'),
+  batteryV: z.number().min(1).max(60),
+  distanceM: z.number().min(0).max(20).describe('0: it did not move'),
+  timeS: z.number().min(0.1).max(120),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+const offWallRad = z.number().min(-1.6).max(1.6);
+
+/** A robot that was pressed against a wall: how far its heading was off before, and after. */
+export const squaringTrialRecord = z.object({
+  id,
+  power: share.gt(0, 'expected a power, not 0'),
+  timeS: z.number().min(0.05).max(20),
+  beforeRad: offWallRad,
+  afterRad: offWallRad,
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+/** A length that somebody read off, to see how well it can be read. */
+export const gaugeTrialRecord = z.object({
+  id,
+  part: shortText.min(1, 'expected what was measured'),
+  person: shortText.min(1, 'expected who read it'),
+  valueM: z.number().min(-10).max(30),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
 export const gainTrialRecord = z.object({
   id,
   controller: z.enum(TUNED_IDS),

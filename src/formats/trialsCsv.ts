@@ -140,7 +140,7 @@ function rateOf(values: Row, kind: TurnKind, robot: Robot): number | string {
   const rate = rateFromCommand(robot, kind, 'percent', Number(values.power));
   return (
     rate ??
-    `power_percent: how fast it is at ${values.power} % was not timed; time a drive below and one above it on the robot’s page`
+    `power_percent: how fast it is at ${values.power} % was not timed; time a drive below and one above it (Bench: Speed at a power)`
   );
 }
 

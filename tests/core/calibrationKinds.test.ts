@@ -23,6 +23,15 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     coastM: 0.004,
     residualSdM: 0.003,
   },
+  speed: {
+    kind: 'speed',
+    gainMPerSPerV: 0.085,
+    deadBand: 0.05,
+    residualShare: 0.01,
+    batteryV: 8,
+    lowestCommand: 0.15,
+    highestCommand: 1,
+  },
   range: {
     kind: 'range',
     offsetM: 0.016,

@@ -6,7 +6,7 @@ test('the overview says what is known, how old it is, and what to do next', asyn
 }) => {
   await open(page, '/bench');
   const known = page.getByRole('table', { name: 'What is known of Pipit' });
-  await expect(known.getByRole('row', { name: /^Still check/ })).toContainText(
+  await expect(known.getByRole('row', { name: /Still check/ })).toContainText(
     /Creeps by −?0\.\d+ °\/s ± 0\.\d+ °\/s: .*1 min/,
   );
   await expect(known.getByRole('row', { name: /^Turns/ })).toContainText(
@@ -26,7 +26,7 @@ test('the overview says what is known, how old it is, and what to do next', asyn
   // All on one screen.
   await page.setViewportSize({ width: 1280, height: 800 });
   await open(page, '/bench');
-  const last = known.getByRole('row', { name: /^Ways to turn/ });
+  const last = known.getByRole('row').last();
   const box = await last.boundingBox();
   expect((box?.y ?? 800) + (box?.height ?? 0)).toBeLessThanOrEqual(800);
 });

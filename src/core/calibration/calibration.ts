@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
 import { rangeValue } from './kinds/range/schema';
+import { speedValue } from './kinds/speed/schema';
 import { straightValue } from './kinds/straight/schema';
 import { turnsValue } from './kinds/turns/schema';
 
@@ -15,6 +16,7 @@ export const calibrationValueSchema = z.discriminatedUnion('kind', [
   straightValue,
   driveValue,
   rangeValue,
+  speedValue,
 ]);
 
 export type CalibrationValue = z.output<typeof calibrationValueSchema>;

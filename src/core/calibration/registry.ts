@@ -3,11 +3,13 @@ import type { CalibrationKindOf } from './kind';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
 import { range } from './kinds/range';
+import { speed } from './kinds/speed';
 import { straight } from './kinds/straight';
 import { turns } from './kinds/turns';
 
 const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'gyro-drift': gyroDrift,
+  speed,
   straight,
   drive,
   turns,

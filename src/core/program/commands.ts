@@ -34,7 +34,7 @@ export const COMMAND_WAYS: Record<Command, CommandWay> = {
     most: 100,
     speed: ({ program }, percent) => speedAtPercent(program.speeds, percent),
     told: ({ program }, mPerS) => percentForSpeed(program.speeds, mPerS),
-    lacks: 'not timed yet at such a power (see the robot’s page)',
+    lacks: 'not timed yet at such a power (time drives on the Bench: Speed at a power)',
   },
   'degrees per second': byMotor('°/s of the motor', 0, 1),
   'rotations per second': byMotor('rotations/s', 2, 360),

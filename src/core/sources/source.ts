@@ -27,7 +27,7 @@ export interface Source {
   /** "has" or "have". */
   plural?: boolean;
   /** The procedure of the Bench, or the record, by which it is measured; null: by none yet. */
-  measuredBy: 'straight' | 'range' | 'square' | 'turns' | 'still' | null;
+  measuredBy: 'straight' | 'range' | 'square' | 'turns' | 'still' | 'speed' | null;
   doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;
   /** The robot with so much of it. */
   imagine(one: ImaginedRobot, deviation: number): ImaginedRobot;

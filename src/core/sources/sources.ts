@@ -1,5 +1,6 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import { calibrationOf } from '../calibration/find';
+import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
@@ -126,6 +127,21 @@ export const SOURCES: readonly Source[] = [
       onRobot(one, (robot) =>
         withDistance(robot, { scale: (lookingAhead(robot)?.behaviour.scale ?? 1) * (1 + share) }),
       ),
+  },
+  {
+    name: 'top speed',
+    measuredBy: 'speed',
+    doubt: (values) => {
+      const speed = calibrationOf(values, 'speed');
+      return speed !== null && tellsTopSpeed(speed)
+        ? { sdRobot: speed.residualShare, measured: true }
+        : guess(0.05);
+    },
+    imagine: (one, share) =>
+      onRobot(one, (robot) => ({
+        ...robot,
+        motors: { ...robot.motors, maxSpeedMPerS: robot.motors.maxSpeedMPerS * (1 + share) },
+      })),
   },
   {
     name: 'place of the start jig',

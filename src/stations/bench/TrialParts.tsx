@@ -18,6 +18,9 @@ interface Props<Trial> {
   what: string;
   trials: readonly Trial[];
   columns: readonly Column<Numbered<Trial>>[];
+  /** Where trials are set aside from the table itself. */
+  onSetAside?(trial: Trial): void;
+  onTakeBack?(trial: Trial): void;
 }
 
 /** A table of trials under a line that says how many there are; it can be folded away. */
@@ -26,6 +29,8 @@ export function FoldedTable<Trial extends { id: string; setAsideReason: string |
   what,
   trials,
   columns,
+  onSetAside,
+  onTakeBack,
 }: Props<Trial>) {
   // As it was found: a list that grows must not fold itself away.
   const [isOpen] = useState(trials.length <= SHOWN_OPEN);
@@ -37,7 +42,28 @@ export function FoldedTable<Trial extends { id: string; setAsideReason: string |
         rows={trials.map((trial, i) => ({ trial, no: i + 1 })).toReversed()}
         keyOf={({ trial }) => trial.id}
         isAside={({ trial }) => trial.setAsideReason !== null}
-        columns={[{ title: 'No.', number: true, cell: ({ no }) => no }, ...columns]}
+        columns={[
+          { title: 'No.', number: true, cell: ({ no }) => no },
+          ...columns,
+          ...(onSetAside === undefined
+            ? []
+            : [
+                {
+                  title: 'Set aside',
+                  cell: ({ trial, no }: Numbered<Trial>) => (
+                    <>
+                      {trial.setAsideReason}{' '}
+                      <AsideButton
+                        what={`${what} ${no}`}
+                        isAside={trial.setAsideReason !== null}
+                        onSetAside={() => onSetAside(trial)}
+                        onTakeBack={() => onTakeBack?.(trial)}
+                      />
+                    </>
+                  ),
+                },
+              ]),
+        ]}
       />
     </details>
   );

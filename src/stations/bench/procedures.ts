@@ -1,10 +1,14 @@
 import { directions } from './directions';
+import { gauge } from './gauge';
 import { gains } from './gains';
+import { loop } from './loop';
 import { reZero } from './re-zero';
 import { range } from './range';
 import { runLog } from './run-log';
 import { schools } from './schools';
+import { speed } from './speed';
 import { square } from './square';
+import { squaring } from './squaring';
 import { still } from './still';
 import { stop } from './stop';
 import { straight } from './straight';
@@ -16,16 +20,20 @@ import type { BenchPage, Procedure } from './procedure';
 /** The procedures of the Bench, in the order in which a season begins. */
 export const PROCEDURES: readonly Procedure[] = [
   directions,
+  gauge,
   still,
   reZero,
   turns,
   schools,
   runLog,
   straight,
+  speed,
   square,
   range,
   stop,
+  squaring,
   gains,
+  loop,
 ];
 
 /** All pages of the Bench. */

@@ -11,6 +11,7 @@ const MEASURED_AT = {
   still: { href: '/bench/still', label: 'Make a still check' },
   range: { href: '/bench/range', label: 'Measure the distance sensor against a tape' },
   straight: { href: '/bench/straight', label: 'Measure straight drives' },
+  speed: { href: '/bench/speed', label: 'Time drives at two powers' },
 };
 
 const share = (value: number) => number(value * 100);

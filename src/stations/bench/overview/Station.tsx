@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { GROUPS, type BenchProps } from '../procedure';
 import type { OverviewLine } from './line';
 import styles from './Overview.module.css';
@@ -39,10 +40,18 @@ function Next({ robot, lines, next, route }: Props) {
   );
 }
 
-function Line({ line, robotId }: { line: OverviewLine; robotId: string }) {
+interface LineProps {
+  line: OverviewLine;
+  robotId: string;
+  /** The group, before its first line. */
+  group?: ReactNode;
+}
+
+function Line({ line, robotId, group }: LineProps) {
   const { id, title, sentence, goodFor, freshness, minutes } = line;
   return (
     <tr>
+      {group}
       <th scope="row">
         <a href={`/bench/${id}?robot=${robotId}`} title={goodFor}>
           {title}
@@ -52,7 +61,9 @@ function Line({ line, robotId }: { line: OverviewLine; robotId: string }) {
       <td className={sentence === null ? styles.nothing : undefined}>
         <span className={styles.sentence}>{sentence ?? 'Nothing measured yet.'}</span>
       </td>
-      <td className={styles[freshness?.state ?? (sentence === null ? 'missing' : 'fresh')]}>
+      <td
+        className={`${styles.age ?? ''} ${styles[freshness?.state ?? (sentence === null ? 'missing' : 'fresh')] ?? ''}`}
+      >
         {freshness?.text ?? (sentence === null ? 'missing' : '')}
       </td>
       <td className={styles.minutes}>{minutes === null ? '' : `${minutes} min`}</td>
@@ -69,6 +80,7 @@ export default function Station(props: Props) {
       <table className={styles.lines} aria-label={`What is known of ${robot.name}`}>
         <thead className="visually-hidden">
           <tr>
+            <th scope="col">Group</th>
             <th scope="col">Procedure</th>
             <th scope="col">What is known</th>
             <th scope="col">How old</th>
@@ -79,13 +91,19 @@ export default function Station(props: Props) {
           const own = lines.filter((line) => line.group === group);
           return own.length === 0 ? null : (
             <tbody key={group}>
-              <tr className={styles.group}>
-                <th scope="rowgroup" colSpan={4}>
-                  {group}
-                </th>
-              </tr>
-              {own.map((line) => (
-                <Line key={line.id} line={line} robotId={robot.id} />
+              {own.map((line, i) => (
+                <Line
+                  key={line.id}
+                  line={line}
+                  robotId={robot.id}
+                  group={
+                    i === 0 && (
+                      <th scope="rowgroup" rowSpan={own.length} className={styles.group}>
+                        {group}
+                      </th>
+                    )
+                  }
+                />
               ))}
             </tbody>
           );

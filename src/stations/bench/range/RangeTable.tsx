@@ -1,6 +1,6 @@
 import { benchLength } from '../../../core/text/quantities';
 import type { RangeTrialRecord } from '../../../formats/benchRecords';
-import { AsideButton, FoldedTable } from '../TrialParts';
+import { FoldedTable } from '../TrialParts';
 
 interface Props {
   trials: readonly RangeTrialRecord[];
@@ -13,7 +13,7 @@ export const RangeTable = ({ trials, onSetAside, onTakeBack }: Props) => (
   <FoldedTable
     label="Readings"
     what="reading"
-    trials={trials}
+    {...{ trials, onSetAside, onTakeBack }}
     columns={[
       { title: 'Unit', sortBy: ({ trial }) => trial.unit, cell: ({ trial }) => trial.unit },
       {
@@ -26,20 +26,6 @@ export const RangeTable = ({ trials, onSetAside, onTakeBack }: Props) => (
         title: 'Read',
         number: true,
         cell: ({ trial }) => (trial.readingM === null ? 'no echo' : benchLength(trial.readingM, 1)),
-      },
-      {
-        title: 'Set aside',
-        cell: ({ trial, no }) => (
-          <>
-            {trial.setAsideReason}{' '}
-            <AsideButton
-              what={`reading ${no}`}
-              isAside={trial.setAsideReason !== null}
-              onSetAside={() => onSetAside(trial)}
-              onTakeBack={() => onTakeBack(trial)}
-            />
-          </>
-        ),
       },
     ]}
   />

@@ -1,6 +1,6 @@
 import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
-import { AsideButton, FoldedTable } from '../TrialParts';
+import { FoldedTable } from '../TrialParts';
 
 interface Props {
   trials: readonly StopTrialRecord[];
@@ -13,7 +13,7 @@ export const StopTable = ({ trials, onSetAside, onTakeBack }: Props) => (
   <FoldedTable
     label="Stops"
     what="stop"
-    trials={trials}
+    {...{ trials, onSetAside, onTakeBack }}
     columns={[
       {
         title: 'At',
@@ -28,20 +28,6 @@ export const StopTable = ({ trials, onSetAside, onTakeBack }: Props) => (
         number: true,
         sortBy: ({ trial }) => trial.thresholdM - trial.stopM,
         cell: ({ trial }) => errorLength(trial.thresholdM - trial.stopM),
-      },
-      {
-        title: 'Set aside',
-        cell: ({ trial, no }) => (
-          <>
-            {trial.setAsideReason}{' '}
-            <AsideButton
-              what={`stop ${no}`}
-              isAside={trial.setAsideReason !== null}
-              onSetAside={() => onSetAside(trial)}
-              onTakeBack={() => onTakeBack(trial)}
-            />
-          </>
-        ),
       },
     ]}
   />

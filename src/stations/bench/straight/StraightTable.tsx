@@ -1,6 +1,6 @@
 import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
 import type { StraightTrialRecord } from '../../../formats/benchRecords';
-import { AsideButton, FoldedTable } from '../TrialParts';
+import { FoldedTable } from '../TrialParts';
 
 interface Props {
   trials: readonly StraightTrialRecord[];
@@ -13,7 +13,7 @@ export const StraightTable = ({ trials, onSetAside, onTakeBack }: Props) => (
   <FoldedTable
     label="Drives"
     what="drive"
-    trials={trials}
+    {...{ trials, onSetAside, onTakeBack }}
     columns={[
       {
         title: 'Told',
@@ -32,20 +32,6 @@ export const StraightTable = ({ trials, onSetAside, onTakeBack }: Props) => (
         title: 'To the left',
         number: true,
         cell: ({ trial }) => (trial.sidewaysM === null ? '–' : errorLength(trial.sidewaysM)),
-      },
-      {
-        title: 'Set aside',
-        cell: ({ trial, no }) => (
-          <>
-            {trial.setAsideReason}{' '}
-            <AsideButton
-              what={`drive ${no}`}
-              isAside={trial.setAsideReason !== null}
-              onSetAside={() => onSetAside(trial)}
-              onTakeBack={() => onTakeBack(trial)}
-            />
-          </>
-        ),
       },
     ]}
   />

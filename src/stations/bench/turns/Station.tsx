@@ -1,5 +1,6 @@
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
+import type { ProgramProfile } from '../../../core/program/profile';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
@@ -35,6 +36,8 @@ const TurnsFromLog = lazy(async () => ({
 interface Props extends BenchProps {
   /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
   trials: TurnTrials;
+  /** How its programs count, and how fast it drives at which power, as that was measured. */
+  program: ProgramProfile;
   /** All lists of turn trials of this robot. */
   lists: TrialListEntry[];
   routes: RobotRoute[];
@@ -104,7 +107,8 @@ function Why({ study }: { study: TurnStudy }) {
 }
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
-export default function Station({ robot, trials: loaded, lists, routes }: Props) {
+export default function Station({ robot, trials: loaded, lists, routes, program }: Props) {
+  const told = useMemo(() => ({ ...robot.robot, program }), [robot, program]);
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
@@ -163,7 +167,7 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
             onSetting={setSetting}
           />
           <TurnEntry
-            robot={robot.robot}
+            robot={told}
             setting={setting}
             onSetting={setSetting}
             onTrial={add}
@@ -174,7 +178,7 @@ export default function Station({ robot, trials: loaded, lists, routes }: Props)
             what="trial"
             columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent"
             read={async (file, newId) =>
-              (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId, robot.robot)
+              (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId, told)
             }
             onTake={(trials) => add(...trials)}
           />

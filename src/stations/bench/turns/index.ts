@@ -36,6 +36,7 @@ export const turns: Procedure = {
     const wantsNew = facts.wishes.has('new');
     const trials =
       open === null || wantsNew ? newTurnTrials(ulid(), facts.robot, driftRadPerS) : open;
-    return { trials, lists, routes };
+    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    return { trials, lists, routes, program: fitted.program };
   },
 };

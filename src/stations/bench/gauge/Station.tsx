@@ -1,0 +1,104 @@
+import { useMemo } from 'react';
+import { gaugeLacks, gaugeStudy } from '../../../core/ranging/gaugeStudy';
+import { counted, fineLength } from '../../../core/text/quantities';
+import type { GaugeTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Table } from '../../../ui/Table';
+import { notAside } from '../openedList';
+import type { BenchProps } from '../procedure';
+import { FoldedTable } from '../TrialParts';
+import { TrialsFile } from '../TrialsFile';
+import { TrialsShell } from '../TrialsShell';
+import { useTrials } from '../useTrials';
+import { GaugeEntry } from './GaugeEntry';
+
+interface Props extends BenchProps {
+  trials: GaugeTrials;
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Put two or three things on the table, and say which length of each is read: box to wall, say.',
+  'One person reads all of them, then another, then the first again; nobody looks at what was read before.',
+  'Every person reads every length as often: two times each is enough, three are better.',
+];
+const REASONS = ['Something had moved', 'Another length was read', 'Typed by mistake'];
+
+/** The same lengths read by several persons: how much of all scatter is the measuring. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace } = kept;
+  const used = useMemo(() => notAside(record.trials), [record]);
+  const study = useMemo(() => gaugeStudy(used), [used]);
+  const persons = [...new Set(record.trials.map(({ person }) => person))];
+  const parts = [...new Set(record.trials.map(({ part }) => part))];
+  return (
+    <TrialsShell<GaugeTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="reading"
+      reasons={REASONS}
+      caution="A reading that differs by itself is no reason: that is what is looked for."
+      opening={
+        <>
+          Let two people read the same lengths twice: that tells how much of a robot’s scatter is
+          only the tape. {counted(used.length, 'reading')} so far.{' '}
+          {used.length > 0 && gaugeLacks(used)}
+        </>
+      }
+      see={
+        study !== null && (
+          <Table
+            label="Where the scatter comes from"
+            rows={[
+              ['The same person again', study.found.repeatabilitySdM],
+              ['Another person', study.found.reproducibilitySdM],
+              ['Both together', study.found.gaugeSdM],
+            ]}
+            keyOf={([name]) => String(name)}
+            columns={[
+              { title: 'Of what', head: true, cell: ([name]) => name },
+              {
+                title: 'Standard deviation',
+                number: true,
+                cell: ([, sd]) => `± ${fineLength(Number(sd))}`,
+              },
+            ]}
+          />
+        )
+      }
+      steps={STEPS}
+      doing={
+        <>
+          <GaugeEntry parts={parts} persons={persons} onTrial={add} />
+          <TrialsFile
+            label="Readings (CSV)"
+            what="reading"
+            columns="part, person and reading_cm"
+            read={async (file, newId) =>
+              (await import('../../../formats/plainTrialsCsv')).readGauge(file, newId)
+            }
+            onTake={(readings) => add(...readings)}
+          />
+        </>
+      }
+      table={(ask) => (
+        <FoldedTable
+          label="Readings"
+          what="reading"
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
+          columns={[
+            { title: 'Which', sortBy: ({ trial }) => trial.part, cell: ({ trial }) => trial.part },
+            {
+              title: 'Who',
+              sortBy: ({ trial }) => trial.person,
+              cell: ({ trial }) => trial.person,
+            },
+            { title: 'Read', number: true, cell: ({ trial }) => fineLength(trial.valueM) },
+          ]}
+        />
+      )}
+    />
+  );
+}

@@ -1,0 +1,109 @@
+import { useMemo, useState } from 'react';
+import { loopStudy } from '../../../core/control/loopStudy';
+import { radiansFromDegrees } from '../../../core/geometry/angle';
+import { counted, number } from '../../../core/text/quantities';
+import type { Log } from '../../../formats/toLog';
+import { Button } from '../../../ui/Button';
+import { Plot } from '../../../ui/chart/Plot';
+import { Frame } from '../../../ui/Frame';
+import { Notice } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
+import { DEG_PER_S } from '../../../ui/units';
+import styles from '../Bench.module.css';
+import { LogSource } from '../LogSource';
+import type { BenchProps } from '../procedure';
+import { useProgram } from '../standIn/useProgram';
+
+/** A usual turn. */
+const USUAL_RAD_PER_S = radiansFromDegrees(180);
+const QUARTER_RAD = Math.PI / 2;
+
+/** How long each round of a loop took, against when it began. */
+const periodPoints = (tS: Float64Array) =>
+  Array.from(tS.subarray(1), (t, i) => ({ x: tS[i] ?? 0, y: 1000 * (t - (tS[i] ?? t)) }));
+
+/** From any log with time stamps: how often the program looks, how late its heading sensor is, what that costs. */
+export default function Station({ robot }: BenchProps) {
+  const [taken, setTaken] = useState<{ log: Log; name: string } | null>(null);
+  const [rateRadPerS, setRate] = useState(USUAL_RAD_PER_S);
+  const program = useProgram();
+  const study = useMemo(
+    () => (taken === null ? null : loopStudy(taken.log, rateRadPerS)),
+    [taken, rateRadPerS],
+  );
+  const points = useMemo(() => (taken === null ? [] : periodPoints(taken.log.tS)), [taken]);
+  const turn = () =>
+    void program.run(
+      [QUARTER_RAD, -QUARTER_RAD].map((angleRad) => ({
+        kind: 'turn' as const,
+        angleRad,
+        how: { school: 'encoder' as const, rateRadPerS: QUARTER_RAD },
+      })),
+      () => undefined,
+    );
+  return (
+    <>
+      {study === null ? (
+        <p className={styles.headline}>
+          Take any log in which the robot turns: its time stamps tell how often the program looks,
+          and its encoders how late the heading sensor is.
+        </p>
+      ) : (
+        <div className={styles.verdict} data-testid="verdict">
+          <p className={styles.headline}>{study.sentences.found}</p>
+          <p>{study.sentences.means}</p>
+          <p className={styles.next}>{study.sentences.next}</p>
+        </div>
+      )}
+      {study !== null && taken !== null && (
+        <Frame
+          title={`Time from one round to the next, ${taken.name}`}
+          sentence={`${counted(study.timing.rounds, 'round')}.`}
+          legend="— each round"
+        >
+          <Plot
+            label={`Period of the loop over the log. ${study.sentences.found}`}
+            xTitle="time, s"
+            yTitle="a round took, ms"
+            yFromZero
+            curves={[{ label: 'rounds', points, tone: 'measured', look: 'line' }]}
+          />
+        </Frame>
+      )}
+      <section aria-label="Do" className={styles.do}>
+        <ol className={styles.steps}>
+          <li>
+            Let the program write its clock in every round; heading and motors too, if it can.
+          </li>
+          <li>Let the robot turn left and right a few times meanwhile.</li>
+        </ol>
+        <div className={styles.fields}>
+          <NumberField
+            label="It turns at"
+            unit={DEG_PER_S}
+            min={1}
+            max={1000}
+            value={rateRadPerS}
+            onChange={setRate}
+          />
+        </div>
+        <LogSource
+          robot={robot}
+          meanwhile="Let the robot turn left and right."
+          standInDoes={
+            <Button disabled={program.running || program.moving || !program.isOn} onClick={turn}>
+              {program.running ? 'The stand-in turns …' : 'Let the stand-in turn'}
+            </Button>
+          }
+          onLog={(log, name) => setTaken({ log, name })}
+        />
+        {program.problem !== null && <Notice tone="fault">{program.problem}</Notice>}
+      </section>
+      {study !== null && (
+        <p className="faint">
+          The record says a period of {number(1000 * robot.robot.loopPeriodS, 1)} ms.
+        </p>
+      )}
+    </>
+  );
+}

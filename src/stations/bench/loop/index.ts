@@ -1,0 +1,18 @@
+import { number } from '../../../core/text/quantities';
+import type { Procedure } from '../procedure';
+
+export const loop: Procedure = {
+  id: 'loop',
+  title: 'Loop and lag',
+  group: 'control',
+  goodFor: 'how often the program looks, and how late its sensor tells',
+  minutes: 2,
+  gives: null,
+  // A log says it each time; nothing of it is kept but what the record says.
+  known: ({ robot }) =>
+    Promise.resolve({
+      sentence: `The record says a round every ${number(1000 * robot.robot.loopPeriodS, 1)} ms; any log tells the real one.`,
+      freshness: null,
+    }),
+  props: () => Promise.resolve({}),
+};

@@ -1,0 +1,111 @@
+import { useMemo } from 'react';
+import { speedOf, tellsTopSpeed } from '../../../core/drive/speedOf';
+import { speedStudy } from '../../../core/drive/speedStudy';
+import { benchLength, benchSpeed, counted, number, percent } from '../../../core/text/quantities';
+import type { SpeedTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { notAside } from '../openedList';
+import type { BenchProps } from '../procedure';
+import { FoldedTable } from '../TrialParts';
+import { TrialsFile } from '../TrialsFile';
+import { TrialsShell } from '../TrialsShell';
+import { useTrials } from '../useTrials';
+import { SpeedEntry } from './SpeedEntry';
+import { SpeedChart, SpeedTableShown } from './SpeedFigures';
+
+interface Props extends BenchProps {
+  trials: SpeedTrials;
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Put two marks on the floor, a metre apart, and let the robot drive over both: it has its speed by then.',
+  'Time it from mark to mark, with the battery’s voltage as the robot shows it.',
+  'A weak power and a strong one tell most; a power at which it does not move is a trial, too.',
+];
+const REASONS = ['It did not drive straight', 'The watch was late', 'Typed by mistake'];
+
+/** Timed drives: how fast a share of power drives at which voltage, and below which the robot stands. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace } = kept;
+  const used = useMemo(() => notAside(record.trials), [record]);
+  const study = useMemo(() => speedStudy(used), [used]);
+  return (
+    <TrialsShell<SpeedTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="drive"
+      reasons={REASONS}
+      caution="A drive that was slow by itself is no reason."
+      opening={
+        <>
+          Time three drives, at a weak and at a strong power: how fast each percentage drives, at
+          which voltage, and below which it stands. {counted(used.length, 'drive')} so far.
+        </>
+      }
+      see={study !== null && <SpeedChart study={study} trials={used} />}
+      steps={STEPS}
+      doing={
+        <>
+          <SpeedEntry onTrial={add} />
+          <TrialsFile
+            label="Timed drives (CSV)"
+            what="drive"
+            columns="power_percent, battery_V, distance_mm (0: it stood) and time_s"
+            read={async (file, newId) =>
+              (await import('../../../formats/plainTrialsCsv')).readSpeeds(file, newId)
+            }
+            onTake={(drives) => add(...drives)}
+          />
+        </>
+      }
+      know={study !== null && <SpeedTableShown {...study} />}
+      table={(ask) => (
+        <FoldedTable
+          label="Timed drives"
+          what="drive"
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(drive) => replace({ ...drive, setAsideReason: null })}
+          columns={[
+            {
+              title: 'Told',
+              number: true,
+              sortBy: ({ trial }) => trial.command,
+              cell: ({ trial }) => percent(trial.command),
+            },
+            {
+              title: 'Battery',
+              number: true,
+              cell: ({ trial }) => `${number(trial.batteryV, 2)} V`,
+            },
+            { title: 'Drove', number: true, cell: ({ trial }) => benchLength(trial.distanceM, 1) },
+            { title: 'In', number: true, cell: ({ trial }) => `${number(trial.timeS, 2)} s` },
+            {
+              title: 'Speed',
+              number: true,
+              sortBy: ({ trial }) => trial.distanceM / trial.timeS,
+              cell: ({ trial }) => benchSpeed(trial.distanceM / trial.timeS),
+            },
+          ]}
+        />
+      )}
+      apply={{
+        value: study?.value ?? null,
+        evidence: used,
+        label: 'Apply this…',
+        applied: 'This holds from now on.',
+        consequences: () =>
+          study !== null && (
+            <p>
+              Steps whose program counts in percent are told the percentage for their speed at{' '}
+              {number(study.batteryV, 1)} V.{' '}
+              {tellsTopSpeed(study.value)
+                ? `The Course computes with a robot that drives ${benchSpeed(speedOf(study.value, 1, study.batteryV))} at most.`
+                : `How fast it drives at most was not timed (${percent(study.value.highestCommand)} was the strongest): that stays as the record says.`}
+            </p>
+          ),
+      }}
+    />
+  );
+}

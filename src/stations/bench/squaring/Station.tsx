@@ -1,0 +1,91 @@
+import { useMemo } from 'react';
+import { counted, headingText, number, percent } from '../../../core/text/quantities';
+import { squaringStudy } from '../../../core/walls/squaringStudy';
+import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { notAside } from '../openedList';
+import type { BenchProps } from '../procedure';
+import { FoldedTable } from '../TrialParts';
+import { TrialsFile } from '../TrialsFile';
+import { TrialsShell } from '../TrialsShell';
+import { useTrials } from '../useTrials';
+import { SquaringEntry } from './SquaringEntry';
+import { SquaringChart, SquaringTable } from './SquaringFigures';
+
+interface Props extends BenchProps {
+  trials: SquaringTrials;
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Set the robot before a straight wall, a few degrees off: read off how far, by its own heading or a protractor.',
+  'Let it press against the wall with a power, for a time, and read off how far it is off then.',
+  'Short times tell most: after a long one there is nothing left to see. Two powers, three presses each.',
+];
+const REASONS = ['It did not reach the wall', 'It slipped along the wall', 'Typed by mistake'];
+
+/** Pressing against a wall: which power and time to use, and how far off the robot stays. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace } = kept;
+  const used = useMemo(() => notAside(record.trials), [record]);
+  const study = useMemo(() => squaringStudy(used), [used]);
+  return (
+    <TrialsShell<SquaringTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="trial"
+      reasons={REASONS}
+      caution="A press that left much over by itself is no reason."
+      opening={
+        <>
+          Press the robot against a wall, a few degrees off: how hard and how long it has to press,
+          and how far off it stays, follow from three presses with one power.{' '}
+          {counted(used.length, 'press', 'presses')} so far.
+        </>
+      }
+      see={study !== null && <SquaringChart study={study} trials={used} />}
+      steps={STEPS}
+      doing={
+        <>
+          <SquaringEntry onTrial={add} />
+          <TrialsFile
+            label="Presses (CSV)"
+            what="trial"
+            columns="power_percent, time_s, before_deg and after_deg"
+            read={async (file, newId) =>
+              (await import('../../../formats/plainTrialsCsv')).readSquarings(file, newId)
+            }
+            onTake={(presses) => add(...presses)}
+          />
+        </>
+      }
+      know={study !== null && <SquaringTable {...study.found} />}
+      table={(ask) => (
+        <FoldedTable
+          label="Presses"
+          what="trial"
+
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(press) => replace({ ...press, setAsideReason: null })}
+          columns={[
+            {
+              title: 'With',
+              number: true,
+              sortBy: ({ trial }) => trial.power,
+              cell: ({ trial }) => percent(trial.power),
+            },
+            {
+              title: 'For',
+              number: true,
+              sortBy: ({ trial }) => trial.timeS,
+              cell: ({ trial }) => `${number(trial.timeS, 2)} s`,
+            },
+            { title: 'Before', number: true, cell: ({ trial }) => headingText(trial.beforeRad) },
+            { title: 'After', number: true, cell: ({ trial }) => headingText(trial.afterRad) },
+          ]}
+        />
+      )}
+    />
+  );
+}

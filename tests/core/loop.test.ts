@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { loopStudy } from '../../src/core/control/loopStudy';
+import { loopTiming, missedShare, stepPerRound } from '../../src/core/control/loopTiming';
+import { sensorLag } from '../../src/core/control/sensorLag';
+import { deg } from './support';
+
+const clock = (n: number, periodS: number) => Array.from({ length: n }, (_, i) => i * periodS);
+/** Turning left and right, as a smooth swing of a radian. */
+const swing = (t: number) => Math.sin(2.5 * t) + 0.3 * Math.sin(1.1 * t + 1);
+
+describe('the loop of a program', () => {
+  it('is timed by its mean, its usual and its worst round, repeated time stamps being one', () => {
+    const tS = [0, 0.02, 0.02, 0.04, 0.1, 0.12];
+    const found = loopTiming(tS);
+    expect(found?.rounds).toBe(4);
+    expect(found?.meanS).toBeCloseTo(0.03, 9);
+    expect(found?.medianS).toBeCloseTo(0.02, 9);
+    expect(found?.worstS).toBeCloseTo(0.06, 9);
+    expect(found?.worstAtS).toBe(0.04);
+    expect(found?.late).toBe(1);
+    expect(loopTiming([1, 1])).toBeNull();
+  });
+
+  it('steps over a value as a simulated wait for exactly one degree does', () => {
+    // At 180°/s every 20 ms: steps of 3.6°.
+    expect(stepPerRound(deg(180), 0.02)).toBeCloseTo(deg(3.6), 12);
+    fc.assert(
+      fc.property(fc.double({ min: 60, max: 700, noNaN: true }), (rate) => {
+        const step = rate * 0.02;
+        const waits = 2000;
+        let missed = 0;
+        for (let i = 0; i < waits; i += 1) {
+          // Whole degrees as a sensor shows them, from a start that is any share of a step before.
+          const first = 90 - step * 20 + (step * i) / waits;
+          const shown = Array.from({ length: 40 }, (_, k) => Math.floor(first + k * step));
+          if (!shown.includes(90)) missed += 1;
+        }
+        expect(missed / waits).toBeCloseTo(missedShare(rate, 0.02, 1), 1);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it.each([0, 0.03, 0.07, -0.05])('shows a heading that comes %s s after the encoders', (lagS) => {
+    const tS = clock(600, 0.02);
+    const encoders = tS.map((t) => 40 * swing(t));
+    // Read in whole degrees, with the lag.
+    const heading = tS.map((t) => deg(Math.round((180 / Math.PI) * swing(t - lagS))));
+    const found = sensorLag(tS, heading, encoders, 0.02);
+    expect(found?.lagS).toBeCloseTo(lagS, 2);
+    expect(sensorLag(tS, heading.toReversed(), encoders, 0.02)).toBeNull();
+    expect(
+      sensorLag(
+        tS,
+        tS.map(() => 0),
+        encoders,
+        0.02,
+      ),
+    ).toBeNull();
+  });
+
+  it('says it in three sentences, and what the log does not show', () => {
+    const tS = Float64Array.from(clock(600, 0.02), (t, i) => t + (i > 300 ? 0.08 : 0));
+    const channel = (of: (t: number) => number) => tS.map(of);
+    const log = {
+      tS,
+      columns: {
+        headingRad: channel((t) => swing(t - 0.05)),
+        leftMotorDegrees: channel((t) => -60 * swing(t)),
+        rightMotorDegrees: channel((t) => 60 * swing(t)),
+      },
+    };
+    const study = loopStudy(log, deg(180));
+    expect(study?.sentences.found).toBe(
+      'The loop comes round every 20.1 ms; the slowest round took 100.0 ms, at 6.0 s of the log.',
+    );
+    expect(study?.sentences.means).toMatch(/moves 3\.6° .*\(=\) misses it 72 % .*use ≥ or ≤/);
+    expect(study?.sentences.means).toMatch(
+      /heading sensor tells of a turn (4[89]|5[012]) ms after/,
+    );
+    expect(study?.sentences.next).toMatch(/^1 round of 599 took more than twice as long/);
+    const without = loopStudy({ tS, columns: {} }, deg(180));
+    expect(without?.sentences.means).toContain('this log does not show');
+  });
+});
