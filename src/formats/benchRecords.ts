@@ -187,6 +187,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
       confirmations: z.number().int().min(1).max(10),
       startGapM: gapM,
       samplePeriodS: z.number().min(0.001).max(1),
+      timeAtHandS: z.number().min(0.1).max(120).default(3),
     }),
     trials: z.array(stopTrialRecord).max(MAX_TRIALS),
     archivedAt,

@@ -25,6 +25,15 @@ test('stops from a file say lag and braking, and a wanted gap gets its threshold
   const fast = await told();
   await page.getByLabel('Readings in a row').fill('3');
   await expect.poll(told).toBeGreaterThan(fast);
+  // Two speeds are steadier than one in the same time; in no time nothing is possible.
+  const ways = page.getByTestId('approach-ways');
+  await expect(ways).toContainText(
+    /^In 3\.0 s drive 50 cm\/s up to .* then [\d.]+ cm\/s, ± ([\d.]+) mm/,
+  );
+  const [, two, one] = /± ([\d.]+) mm.*± ([\d.]+) mm/.exec((await ways.textContent()) ?? '') ?? [];
+  expect(Number(two)).toBeLessThan(Number(one));
+  await page.getByLabel('Time at hand').fill('0.5');
+  await expect(ways).toContainText(/cannot be there: the quickest way takes/);
   await page.getByLabel('Starts at a gap of').fill('8');
   await expect(approach).toContainText('It cannot stop 5 cm before the wall');
   await expect(page.getByText('nobody has measured it')).toBeVisible();

@@ -8,6 +8,7 @@ const SCREENS = {
   Today: '/',
   Robot: '/robot',
   'Wiring sheet': '/robot/sheet',
+  'Bench table to print': '/bench/range/sheet',
   Bench: '/bench',
   Directions: '/bench/directions',
   'Still check': '/bench/still',
@@ -18,6 +19,10 @@ const SCREENS = {
   'Square path': '/bench/square',
   'Distance sensors': '/bench/range',
   Stopping: '/bench/stop',
+  'Speed at a power': '/bench/speed',
+  'Squaring on a wall': '/bench/squaring',
+  'Who measures': '/bench/gauge',
+  'Loop and lag': '/bench/loop',
   Gains: '/bench/gains',
   'Correct a run': '/bench/run-log',
   Calibrations: '/bench/calibrations',
@@ -42,7 +47,7 @@ const TABLET = { width: 768, height: 1024 };
 /** A desk at 200 % zoom. */
 const ZOOMED = { width: 640, height: 400 };
 /** Pages of a table to print are as wide as paper. */
-const ON_PAPER = ['Log sheet', 'Step card', 'Wiring sheet'];
+const ON_PAPER = ['Log sheet', 'Step card', 'Wiring sheet', 'Bench table to print'];
 
 /** By how much the page is wider than its window. */
 const tooWide = (page: Page): Promise<number> =>

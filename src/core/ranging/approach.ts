@@ -79,6 +79,13 @@ function shareUnder(plan: ApproachPlan, thresholdM: number, gapM: number): numbe
 const meanOf = ({ gaps }: Passage): number =>
   gaps.reduce((sum, { gapM, share }) => sum + gapM * share, 0);
 
+function sdOf(found: Passage): number {
+  const centre = meanOf(found);
+  return Math.sqrt(
+    found.gaps.reduce((sum, { gapM, share }) => sum + share * (gapM - centre) ** 2, 0),
+  );
+}
+
 function quantile({ gaps }: Passage, share: number): number {
   let sum = 0;
   for (const one of gaps.toSorted((a, b) => a.gapM - b.gapM)) {
@@ -86,6 +93,16 @@ function quantile({ gaps }: Passage, share: number): number {
     if (sum >= share) return one.gapM;
   }
   return gaps.at(-1)?.gapM ?? Number.NaN;
+}
+
+/**
+ * How far stops scatter by readings and their moments alone, standard deviation in m: the threshold that the spread
+ * hardly depends on is taken as where a sensor without noise would have it.
+ */
+export function approachSpread(plan: ApproachPlan): number {
+  const { wantedM, speedMPerS, samplePeriodS, confirmations, offsetM, scaleFactor } = plan;
+  const gapM = wantedM + overrunOf(plan) + (confirmations - 1) * speedMPerS * samplePeriodS;
+  return sdOf(passage(plan, offsetM + scaleFactor * gapM));
 }
 
 /**
@@ -113,14 +130,10 @@ export function approachPlan(plan: ApproachPlan): ApproachAnswer | null {
   const thresholdReadingM = (low + high) / 2;
   const found = passage(plan, thresholdReadingM);
   const expectedGapM = meanOf(found);
-  const variance = found.gaps.reduce(
-    (sum, { gapM, share }) => sum + share * (gapM - expectedGapM) ** 2,
-    0,
-  );
   return {
     thresholdReadingM,
     expectedGapM,
-    gapSdM: Math.sqrt(variance),
+    gapSdM: sdOf(found),
     gapLow95M: quantile(found, 0.025),
     gapHigh95M: quantile(found, 0.975),
     timeOutS: timeoutS((startGapM - wantedM) / speedMPerS + plan.latencyS),

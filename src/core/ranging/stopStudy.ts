@@ -32,22 +32,22 @@ export function readsOf(robot: Robot, measured: RangeCalibration | null): Reads 
 }
 
 /**
- * The threshold for a wanted gap, by the stops that were measured and how the sensor reads. The measured lag holds
- * the wait for the next reading already: half a period of it is what the approach reckons with by itself.
+ * An approach by the stops that were measured and how the sensor reads. The measured lag holds the wait for the next reading already: half a period of it is what the approach reckons with by itself.
  */
+export const planFrom = (model: StopModel, reads: Reads, wanted: Wanted): ApproachPlan => ({
+  ...wanted,
+  offsetM: reads.offsetM,
+  scaleFactor: reads.scaleFactor,
+  noiseM: reads.noiseM,
+  latencyS: Math.max(0, model.lagS - wanted.samplePeriodS / 2),
+  brakingMPerS2: model.brakingMPerS2 ?? AT_ONCE_M_PER_S2,
+});
+
 export const approachFrom = (
   model: StopModel,
   reads: Reads,
   wanted: Wanted,
-): ApproachAnswer | null =>
-  approachPlan({
-    ...wanted,
-    offsetM: reads.offsetM,
-    scaleFactor: reads.scaleFactor,
-    noiseM: reads.noiseM,
-    latencyS: Math.max(0, model.lagS - wanted.samplePeriodS / 2),
-    brakingMPerS2: model.brakingMPerS2 ?? AT_ONCE_M_PER_S2,
-  });
+): ApproachAnswer | null => approachPlan(planFrom(model, reads, wanted));
 
 const milliseconds = (seconds: number): string => `${number(1000 * seconds)} ms`;
 

@@ -80,6 +80,9 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               onChange={(next) => setConditions({ toleranceM: next })}
             />
           </div>
+          <p>
+            <a href={`/bench/range/sheet?robot=${robot.id}`}>An empty table to print</a>
+          </p>
           <TrialsFile
             label="Readings (CSV)"
             what="reading"

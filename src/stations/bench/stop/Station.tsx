@@ -11,6 +11,7 @@ import type { BenchProps } from '../procedure';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
+import { ApproachSpeeds } from './ApproachSpeeds';
 import { ApproachFor } from './ApproachFor';
 import { StopEntry } from './StopEntry';
 import { StopTable } from './StopTable';
@@ -107,13 +108,22 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
       }
       know={
         study !== null && (
-          <ApproachFor
-            model={study.model}
-            reads={reads}
-            isMeasured={measured !== null}
-            conditions={record.conditions}
-            onChange={setConditions}
-          />
+          <>
+            <ApproachFor
+              model={study.model}
+              reads={reads}
+              isMeasured={measured !== null}
+              conditions={record.conditions}
+              onChange={setConditions}
+            />
+            <ApproachSpeeds
+              robot={robot.robot}
+              model={study.model}
+              reads={reads}
+              conditions={record.conditions}
+              onChange={setConditions}
+            />
+          </>
         )
       }
       table={(ask) => (

@@ -15,6 +15,7 @@ export const newStopTrials = (id: string, robotId: string): StopTrials => ({
     confirmations: 2,
     startGapM: 0.6,
     samplePeriodS: 0.02,
+    timeAtHandS: 3,
   },
   trials: [],
   archivedAt: null,
