@@ -20,6 +20,7 @@ import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { id, note, shortText, time, version } from './fields';
 import {
   angle,
+  drillTrialRecord,
   gainTrialRecord,
   gapM,
   gaugeTrialRecord,
@@ -134,109 +135,43 @@ export const turnConditions = z.object({
 });
 
 /** Trials of one procedure with one robot under one set of conditions. */
+const listOf = <P extends string, T extends z.ZodType, C extends z.ZodRawShape>(
+  procedure: P,
+  trial: T,
+  more: C,
+) =>
+  z.object({
+    id,
+    version,
+    robotId: id,
+    procedure: z.literal(procedure),
+    conditions: z.object({ ...conditions, ...more }),
+    trials: z.array(trial).max(MAX_TRIALS),
+    archivedAt,
+  });
+
 export const benchTrialsRecord = z.discriminatedUnion('procedure', [
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('turns'),
-    conditions: turnConditions,
-    trials: z.array(turnTrialRecord).max(MAX_TRIALS),
-    archivedAt,
+  listOf('turns', turnTrialRecord, turnConditions.shape),
+  listOf('square', lapRecord, {
+    sideM: z.number().min(0.1).max(5),
+    driven: z.enum(['encoders', 'gyro']),
   }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('square'),
-    conditions: z.object({
-      ...conditions,
-      sideM: z.number().min(0.1).max(5),
-      driven: z.enum(['encoders', 'gyro']),
-    }),
-    trials: z.array(lapRecord).max(MAX_TRIALS),
-    archivedAt,
+  listOf('straight', straightTrialRecord, { keep: z.enum(STRAIGHT_SCHOOLS) }),
+  listOf('range', rangeTrialRecord, { toleranceM: z.number().min(0.0005).max(1) }),
+  listOf('stop', stopTrialRecord, {
+    wantedM: gapM,
+    speedMPerS: z.number().min(0.01).max(5),
+    confirmations: z.number().int().min(1).max(10),
+    startGapM: gapM,
+    samplePeriodS: z.number().min(0.001).max(1),
+    timeAtHandS: z.number().min(0.1).max(120).default(3),
   }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('straight'),
-    conditions: z.object({ ...conditions, keep: z.enum(STRAIGHT_SCHOOLS) }),
-    trials: z.array(straightTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('range'),
-    conditions: z.object({ ...conditions, toleranceM: z.number().min(0.0005).max(1) }),
-    trials: z.array(rangeTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('stop'),
-    conditions: z.object({
-      ...conditions,
-      wantedM: gapM,
-      speedMPerS: z.number().min(0.01).max(5),
-      confirmations: z.number().int().min(1).max(10),
-      startGapM: gapM,
-      samplePeriodS: z.number().min(0.001).max(1),
-      timeAtHandS: z.number().min(0.1).max(120).default(3),
-    }),
-    trials: z.array(stopTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('speed'),
-    conditions: z.object(conditions),
-    trials: z.array(speedTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('squaring'),
-    conditions: z.object(conditions),
-    trials: z.array(squaringTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('gauge'),
-    conditions: z.object(conditions),
-    trials: z.array(gaugeTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('gains'),
-    conditions: z.object({ ...conditions, controller: z.enum(TUNED_IDS) }),
-    trials: z.array(gainTrialRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
-  z.object({
-    id,
-    version,
-    robotId: id,
-    procedure: z.literal('run-log'),
-    conditions: z.object({ ...conditions, logId: id, name: shortText }),
-    trials: z.array(anchorRecord).max(MAX_TRIALS),
-    archivedAt,
-  }),
+  listOf('speed', speedTrialRecord, {}),
+  listOf('squaring', squaringTrialRecord, {}),
+  listOf('gauge', gaugeTrialRecord, {}),
+  listOf('drill', drillTrialRecord, { name: shortText.describe('of whoever judges') }),
+  listOf('gains', gainTrialRecord, { controller: z.enum(TUNED_IDS) }),
+  listOf('run-log', anchorRecord, { logId: id, name: shortText }),
 ]);
 
 /** The unit to which a calibration belongs; null: the whole robot's, or made before units were told apart. */
@@ -323,5 +258,7 @@ export type SquaringTrials = Extract<BenchTrialsRecord, { procedure: 'squaring' 
 export type SquaringTrialRecord = z.output<typeof squaringTrialRecord>;
 export type GaugeTrials = Extract<BenchTrialsRecord, { procedure: 'gauge' }>;
 export type GaugeTrialRecord = z.output<typeof gaugeTrialRecord>;
+export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;
+export type DrillTrialRecord = z.output<typeof drillTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;
 export type GainTrialRecord = z.output<typeof gainTrialRecord>;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { ANGLE_SOURCES } from './benchConstants';
-import { id, shortText } from './fields';
+import { id, shortText, time } from './fields';
 
 /* Single trials of the Bench, as their lists hold them. */
 
@@ -89,6 +89,18 @@ export const gaugeTrialRecord = z.object({
   part: shortText.min(1, 'expected what was measured'),
   person: shortText.min(1, 'expected who read it'),
   valueM: z.number().min(-10).max(30),
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+const cause = z.string().min(1).max(40);
+
+/** A trace that was judged in a drill: the number that it follows from, what it was, and what was said. */
+export const drillTrialRecord = z.object({
+  id,
+  seed: z.number().int().min(0).max(4_294_967_295),
+  cause,
+  answer: cause,
+  answeredAt: time,
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

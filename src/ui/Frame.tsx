@@ -3,8 +3,8 @@ import styles from './Frame.module.css';
 
 interface Props {
   title: string;
-  /** What the chart says, above it. */
-  sentence: string;
+  /** What the chart says, above it; left out where it is to be seen. */
+  sentence?: string;
   legend?: string;
   /** Both axes in the same unit. */
   square?: boolean;
@@ -17,7 +17,7 @@ export function Frame({ title, sentence, legend, square = false, children }: Pro
     <figure className={styles.frame}>
       <figcaption>
         <h2>{title}</h2>
-        <p>{sentence}</p>
+        {sentence !== undefined && <p>{sentence}</p>}
       </figcaption>
       <div className={square ? styles.square : styles.plot}>{children}</div>
       {legend !== undefined && <small className="faint">{legend}</small>}

@@ -59,8 +59,12 @@ test('recorded traces of a wall and of pushes get their verdicts, and the next g
   await expect(page.getByTestId('verdict')).toContainText('Try −5 °/s per cm next.');
   await page.getByLabel('Controller').selectOption({ label: 'Straight by the heading sensor' });
   await page.getByText('Judge a trace from a file').click();
-  await file.setInputFiles(trace('push-recover-3.csv'));
-  await expect(page.getByText('Too strong:')).toBeVisible();
+  for (const [n, verdict] of ['Too weak:', 'Good:', 'Too strong:', 'Wrong sign:'].entries()) {
+    await file.setInputFiles(trace(`push-recover-${n + 1}.csv`));
+    await expect(page.getByRole('figure').filter({ hasText: 'As it was recorded' })).toContainText(
+      verdict,
+    );
+  }
   await file.setInputFiles({ name: 'empty.csv', mimeType: 'text/csv', buffer: Buffer.from('') });
   await expect(page.getByText('empty.csv: The file is empty.')).toBeVisible();
 });

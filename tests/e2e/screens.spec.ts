@@ -23,6 +23,7 @@ const SCREENS = {
   'Squaring on a wall': '/bench/squaring',
   'Who measures': '/bench/gauge',
   'Loop and lag': '/bench/loop',
+  'Read a trace': '/bench/drill',
   Gains: '/bench/gains',
   'Correct a run': '/bench/run-log',
   Calibrations: '/bench/calibrations',

@@ -19,6 +19,8 @@ export interface Experiment {
 }
 
 export interface WatchedTrace extends Trace {
+  /** The heading by the encoders, at the same moments. */
+  byEncodersRad: readonly number[];
   /** It ended against a wall. */
   hitWall: boolean;
 }
@@ -39,6 +41,7 @@ export function simulatedTrace(robot: Robot, experiment: Experiment, seed: numbe
   const { table, start } = experiment.scene ?? { table: OPEN_FLOOR, start: FLOOR_MIDDLE };
   const machine = createMachine(robot, table, start, seed, 1);
   const trace = { tS: [] as number[], error: [] as number[], correction: [] as number[] };
+  const byEncodersRad: number[] = [];
   const watched: Controller = (now, wheels) => {
     const said = motion(now, wheels);
     if (said !== 'go on') return said;
@@ -46,11 +49,12 @@ export function simulatedTrace(robot: Robot, experiment: Experiment, seed: numbe
     if (error !== null) {
       trace.tS.push(now.timeS);
       trace.error.push(error);
+      byEncodersRad.push((now.rightM - now.leftM) / robot.trackM);
       trace.correction.push((wheels.rightMPerS - wheels.leftMPerS) / robot.trackM);
     }
     const isHeld = heldS !== undefined && now.timeS >= heldS.from && now.timeS < heldS.to;
     if (isHeld) wheels.leftMPerS = 0;
     return said;
   };
-  return { ...trace, hitWall: drive(machine, watched, () => undefined) === 'wall' };
+  return { ...trace, byEncodersRad, hitWall: drive(machine, watched, () => undefined) === 'wall' };
 }

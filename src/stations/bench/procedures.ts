@@ -1,4 +1,5 @@
 import { directions } from './directions';
+import { drill } from './drill';
 import { gauge } from './gauge';
 import { gains } from './gains';
 import { loop } from './loop';
@@ -34,6 +35,7 @@ export const PROCEDURES: readonly Procedure[] = [
   squaring,
   gains,
   loop,
+  drill,
 ];
 
 /** All pages of the Bench. */
