@@ -38,6 +38,17 @@ describe('what was measured of a unit', () => {
     expect(belongsTo(plain, 'gyro-drift', on('second', sensing('heading sensor')))).toBe(false);
   });
 
+  it('of a distance sensor does not hold for the one that was swapped in', () => {
+    const ranging = (id: string): Robot => {
+      const bare = withoutUnits(pipit, 'distance sensor');
+      const unit = unitSchema.parse({ id, kind: 'distance sensor', label: 'D1' });
+      return { ...bare, units: [...bare.units, unit] };
+    };
+    const range = { robotId: 'first', unitId: OLD };
+    expect(belongsTo(range, 'range', on('first', ranging(OLD)))).toBe(true);
+    expect(belongsTo(range, 'range', on('first', ranging(SPARE)))).toBe(false);
+  });
+
   it('holds still when the sensor is put back; turns were of the whole robot and do not', () => {
     const swapped = changedParts(sensing(OLD), sensing(SPARE));
     expect(swapped).toEqual(['heading sensor in use', 'wiring']);

@@ -102,7 +102,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
     <>
       {study === null ? (
         <p className={styles.headline}>
-          What went wrong here? Look at the trace, choose, and see at once by what it is told.
+          What went wrong here? Look at the trace, choose, and see at once how one can tell.
         </p>
       ) : (
         <div className={styles.verdict} data-testid="verdict">
