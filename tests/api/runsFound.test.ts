@@ -67,6 +67,22 @@ describe('single runs', () => {
     expect(new Set(seen).size).toBe(7);
   });
 
+  it('are the same whether the newest notes are read or the index of words is asked', async () => {
+    const { person } = await logged(
+      Array.from({ length: 12 }, (_, i) => ({
+        happenedAt: minute(i),
+        note: i % 3 === 0 ? 'nothing' : `${i % 2 === 0 ? 'It Zigzagged' : 'zigzag'}, then stood`,
+      })),
+    );
+    const wanted = { person, q: 'zigzag stood' };
+    const all = (await found(wanted, null, 100)).map(({ id }) => id);
+    expect(all).toHaveLength(8);
+    // A page that is full comes from the newest notes, one that is not from the index.
+    for (const limit of [1, 3, 8, 9]) {
+      expect((await found(wanted, null, limit)).map(({ id }) => id)).toEqual(all.slice(0, limit));
+    }
+  });
+
   it('of a backup that names no route get that of their series', async () => {
     const { person, seriesId } = await logged([{}]);
     await db.models.run.update({ routeId: null, robotId: null }, { where: { seriesId } });

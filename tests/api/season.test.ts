@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { ulid } from 'ulid';
 import type { SavedRun, SavedSeries } from '../../src/formats/records';
 import { openDatabase, type Database } from '../../src/server/database';
-import { withFindings } from '../../src/server/services/keptFindings';
+import { findingsAndEnds, withFindings } from '../../src/server/services/keptFindings';
 import { seriesWithContext } from '../../src/server/services/seriesContext';
 import { findSeries, seriesPage } from '../../src/server/stores/series';
 import { privateUrl } from '../../scripts/lib/mariadb';
@@ -102,6 +102,36 @@ describe('findings', () => {
     expect((await findingsOf(id)).end.biasXM).toBeCloseTo(three.end.biasXM ?? 0, 12);
     await put('runs', { ...record, version: record.version + 1, setAsideReason: null });
     expect((await findingsOf(id)).end.n).toBe(4);
+  });
+});
+
+describe('the ends of a series', () => {
+  it('are kept as exactly as they were measured, and are those that count', async () => {
+    const { begin } = await newRoute();
+    const id = await begin('ends');
+    const measured = [
+      { endXM: 0.1 / 3, endYM: -0.2 / 7, worked: true },
+      { endXM: 0.01, endYM: 0, worked: false },
+      { endXM: -0.02, endYM: 0.003, worked: null },
+      { endXM: 0.5, endYM: 0.5, setAsideReason: 'bumped' },
+      { endXM: null, endYM: null },
+    ];
+    await send('POST', `/api/series/${id}/import`, {
+      runs: measured.map((part) => runIn(id, { endHeadingRad: null, ...part })),
+    });
+    const series = await findSeries(db, id);
+    if (series === null) throw new Error('no series');
+    const counted = measured
+      .slice(0, 3)
+      .map(({ endXM, endYM, worked }, i) => ({ number: i + 1, endXM, endYM, worked }));
+    const fresh = await findingsAndEnds(db, series);
+    expect(fresh.ends).toEqual(counted);
+    const kept = await findingsAndEnds(db, series);
+    expect(kept.ends).toEqual(counted);
+    expect(kept.findings.end.nPose).toBe(3);
+    // A further run, and the picture has it.
+    await put('runs', runIn(id, { endXM: 0.04, endYM: 0.04 }));
+    expect((await findingsAndEnds(db, series)).ends).toHaveLength(4);
   });
 });
 

@@ -37,6 +37,12 @@ describe('what has nothing to compute from gets a sentence, and no figure', () =
     ['stop-model', { trials: [], wantedM: 0.05, at: [0.3] }, /Two stops/],
     ['gauge', { readings: [{ part: 1, person: 'A', valueM: 0.1 }] }, /Two parts, two persons/],
     [
+      'squaring',
+      { trials: [{ power: 0.3, timeS: 1, beforeRad: 0.1, afterRad: 0.01 }] },
+      /Three trials at least/,
+    ],
+    ['loop-timing', { tS: [1, 1, 1] }, /Two different time stamps/],
+    [
       'gain-trace',
       { samples: still(200).map((tS) => ({ tS, errorRad: 0, correctionRadPerS: 0 })) },
       /shows no disturbance/,
@@ -54,6 +60,43 @@ describe('what has nothing to compute from gets a sentence, and no figure', () =
     const found = calc(name, input);
     expect(Object.keys(found)).toEqual(['sentence']);
     expect(found.sentence).toMatch(sentence);
+  });
+});
+
+describe('contracts of walls and loops', () => {
+  it('squaring: the time constant of each power with its interval, and what stays', () => {
+    const trials = [0.2, 0.4, 0.8, 1.6].map((timeS, i) => ({
+      power: 0.4,
+      timeS,
+      beforeRad: 0.1,
+      afterRad: 0.1 * Math.exp(-timeS / 0.35) + (i % 2 === 0 ? 1e-4 : -1e-4),
+    }));
+    const { powers, residualSdRad } = calc('squaring', { trials }) as {
+      powers: { power: number; timeConstantS: number; low95: number; high95: number }[];
+      residualSdRad: number;
+    };
+    expect(powers).toHaveLength(1);
+    expect(powers[0]?.timeConstantS).toBeCloseTo(0.35, 2);
+    expect(powers[0]?.low95).toBeLessThan(0.35);
+    expect(powers[0]?.high95).toBeGreaterThan(0.35);
+    expect(residualSdRad).toBeLessThan(3e-4);
+  });
+
+  it('squaring: degrees and percent are told from radians and shares', () => {
+    const trial = { power: 0.4, timeS: 1, beforeRad: 0.1, afterRad: 0.01 };
+    expect(() => calc('squaring', { trials: [{ ...trial, beforeRad: 5.7 }] })).toThrow(
+      /are these degrees/,
+    );
+    expect(() => calc('squaring', { trials: [{ ...trial, power: 40 }] })).toThrow(
+      /are these percent/,
+    );
+  });
+
+  it('loop-timing: whatever the order of the time stamps', () => {
+    const found = calc('loop-timing', { tS: [0.06, 0, 0.02, 0.03] });
+    expect(found).toMatchObject({ rounds: 3, worstAtS: 0.03 });
+    expect(found.meanS).toBeCloseTo(0.02, 12);
+    expect(found.worstS).toBeCloseTo(0.03, 12);
   });
 });
 
