@@ -171,3 +171,27 @@ test('a run of the stand-in is recorded, corrected by what was measured, and tak
   expect(Number(more.at(-1)?.split(',')[2])).toBeGreaterThan(335);
   expect(Number(more.at(-1)?.split(',')[2])).toBeLessThan(400);
 });
+
+test('the stand-in turns, and its log tells its loop and that its heading is not late', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/loop');
+  await act(page, { do: 'set-clock', rate: 0 }, { do: 'power-off' });
+  await page.getByRole('radio', { name: 'stand-in' }).click();
+  await page.getByRole('button', { name: 'Switch on, lying still' }).click();
+  await pass(page, 5);
+  await page.getByRole('button', { name: 'Start recording' }).click();
+  await pass(page, 1);
+  await page.getByRole('button', { name: 'Let the stand-in turn' }).click();
+  await expect(page.getByTestId('panel-state')).toHaveText('moving');
+  await pass(page, 4);
+  await pass(page, 4);
+  await page.getByRole('button', { name: 'Done' }).click();
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText(/The loop comes round every \d+\.\d ms/);
+  // It turned left and right with heading and encoders logged: the lag is known, and short.
+  await expect(verdict).not.toContainText('this log does not show');
+  const late = /tells? of a turn (\d+) ms after/.exec((await verdict.textContent()) ?? '')?.[1];
+  expect(Number(late ?? 0)).toBeLessThan(80);
+  await expect(page.getByRole('img', { name: /^Period of the loop/ })).toBeVisible();
+});
