@@ -131,3 +131,29 @@ test('any log with time stamps tells the loop of its program, and what = would m
     /At 40°\/s the heading moves 0\.8° .* one late round is enough/,
   );
 });
+
+test('the ways of driving straight are compared on this robot, whatever happens on the way', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/straight-schools');
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText(
+    /^A robot that .+ ends nearest to the plan, whatever happens on 100 cm/,
+  );
+  const table = page.getByRole('table', { name: 'What each way comes to' });
+  const off = async (way: string) => {
+    const cell = table
+      .getByRole('row', { name: new RegExp(way) })
+      .getByRole('cell')
+      .nth(3);
+    return Math.abs(Number(/^−?\d+/.exec((await cell.textContent()) ?? '')?.[0].replace('−', '-')));
+  };
+  // What a turn left over stays where the sensor is zeroed before the leg.
+  expect(await off('zeroes, then')).toBeGreaterThan((await off('holds the plan’s heading')) + 10);
+  await page.getByLabel('Drive', { exact: true }).fill('200');
+  await expect(verdict).toContainText('whatever happens on 200 cm');
+  await page.getByLabel('What happens').selectOption({ label: 'a push in the middle' });
+  await expect(
+    page.getByRole('img', { name: /Paths of each way.*a push in the middle/ }),
+  ).toBeVisible();
+});

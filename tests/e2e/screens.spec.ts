@@ -15,6 +15,7 @@ const SCREENS = {
   'Get rid of drift': '/bench/re-zero',
   Turns: '/bench/turns',
   'Ways to turn': '/bench/schools',
+  'Ways to drive straight': '/bench/straight-schools',
   'Straight drives': '/bench/straight',
   'Square path': '/bench/square',
   'Distance sensors': '/bench/range',

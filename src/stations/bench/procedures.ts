@@ -13,6 +13,7 @@ import { squaring } from './squaring';
 import { still } from './still';
 import { stop } from './stop';
 import { straight } from './straight';
+import { straightWays } from './straight-schools';
 import { turns } from './turns';
 import { calibrations } from './calibrations';
 import { overview } from './overview';
@@ -33,6 +34,7 @@ export const PROCEDURES: readonly Procedure[] = [
   range,
   stop,
   squaring,
+  straightWays,
   gains,
   loop,
   drill,

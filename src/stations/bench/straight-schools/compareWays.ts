@@ -1,0 +1,15 @@
+import type { StraightOutcome } from '../../../core/drive/straightSchools';
+import type {
+  StraightSchoolsRequest,
+  StraightSchoolsWorker,
+} from '../../../workers/straightSchools.worker';
+import { inWorker, type WorkerJob } from '../../inWorker';
+
+/** Ways of driving straight side by side, in a worker of their own. */
+export const compareWays = (request: StraightSchoolsRequest): WorkerJob<StraightOutcome[]> =>
+  inWorker<StraightSchoolsWorker, StraightOutcome[]>(
+    new Worker(new URL('../../../workers/straightSchools.worker.ts', import.meta.url), {
+      type: 'module',
+    }),
+    ({ compare }) => compare(request),
+  );

@@ -1,0 +1,25 @@
+import type { Procedure } from '../procedure';
+
+export const straightWays: Procedure = {
+  id: 'straight-schools',
+  title: 'Ways to drive straight',
+  group: 'control',
+  goodFor: 'which way of driving straight suits this robot, by simulation',
+  minutes: null,
+  gives: null,
+  known: async (facts) => {
+    const { straight, drive } = await facts.holding();
+    const measured = [straight, drive].filter((one) => one !== undefined).length;
+    return {
+      sentence:
+        measured === 0
+          ? 'Simulated with the record alone: wheels and track have not been measured.'
+          : 'Simulated with the wheels and the track that were measured.',
+      freshness: null,
+    };
+  },
+  props: async (facts) => {
+    const holding = await facts.holding();
+    return { fitted: facts.fitted(Object.values(holding).map(({ value }) => value)).robot };
+  },
+};
