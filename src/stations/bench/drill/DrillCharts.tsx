@@ -17,7 +17,7 @@ export const DrillCharts = ({ charts }: Pick<DrillCase, 'charts'>) =>
     <Frame
       key={title}
       title={title}
-      legend={curves.map((one) => `${SIGNS[one.is]} ${one.label}${WORDS[one.is]}`).join('   ')}
+      legend={curves.map((one) => `${SIGNS[one.is]} ${one.label}${WORDS[one.is]}`).join(', ')}
     >
       <Plot
         label={`${title} over the time. ${curves.map(({ label }) => label).join(', ')}.`}

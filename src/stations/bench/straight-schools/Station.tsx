@@ -80,7 +80,7 @@ function Paths({ outcomes, mishap }: { outcomes: StraightOutcome[]; mishap: Mish
     <Frame
       title={`Where it drives: ${title}`}
       sentence="One drive of each way, seen from above; to the left is up."
-      legend={STRAIGHT_WAYS.map(({ title: way }, i) => `${way}: ${SIGNS[i] ?? ''}`).join('   ')}
+      legend={STRAIGHT_WAYS.map(({ title: way }, i) => `${way}: ${SIGNS[i] ?? ''}`).join('; ')}
     >
       <Plot
         label={`Paths of each way of driving straight: ${title}.`}
