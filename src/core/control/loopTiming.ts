@@ -1,4 +1,5 @@
 import { median } from '../stats/median';
+import { mean } from '../stats/moments';
 
 /** How regularly a program's loop comes round, by the time stamps of its log. */
 export interface LoopTiming {
@@ -14,6 +15,18 @@ export interface LoopTiming {
 
 const LATE = 2;
 
+/** A round of a loop: when it began, and how long it took. */
+export interface LoopRound {
+  atS: number;
+  tookS: number;
+}
+
+/** The rounds between the moments at which a loop wrote its clock; repeated time stamps are one moment. */
+export function loopRounds(tS: ArrayLike<number>): LoopRound[] {
+  const moments = Array.from(tS).filter((t, i) => i === 0 || t > (tS[i - 1] ?? Infinity));
+  return moments.slice(1).map((t, i) => ({ atS: moments[i] ?? t, tookS: t - (moments[i] ?? t) }));
+}
+
 /**
  * The period of a loop from the time stamps that it wrote: mean, usual and worst, and how many rounds came late.
  * Repeated time stamps (a clock of whole milliseconds, two lines of one round) are one round.
@@ -22,20 +35,18 @@ const LATE = 2;
  * @returns null with fewer than two different moments
  */
 export function loopTiming(tS: ArrayLike<number>): LoopTiming | null {
-  const moments = Array.from(tS).filter((t, i) => i === 0 || t > (tS[i - 1] ?? Infinity));
-  const periods = moments.slice(1).map((t, i) => t - (moments[i] ?? t));
-  if (periods.length === 0) return null;
-  const worstS = Math.max(
-    ...periods.slice(0, 1),
-    periods.reduce((a, b) => Math.max(a, b), 0),
-  );
+  const rounds = loopRounds(tS);
+  const [first] = rounds;
+  if (first === undefined) return null;
+  const periods = rounds.map(({ tookS }) => tookS);
   const medianS = median(periods);
+  const worst = rounds.reduce((a, b) => (b.tookS > a.tookS ? b : a), first);
   return {
-    rounds: periods.length,
-    meanS: ((moments.at(-1) ?? 0) - (moments[0] ?? 0)) / periods.length,
+    rounds: rounds.length,
+    meanS: mean(periods),
     medianS,
-    worstS,
-    worstAtS: moments[periods.indexOf(worstS)] ?? Number.NaN,
+    worstS: worst.tookS,
+    worstAtS: worst.atS,
     late: periods.filter((period) => period > LATE * medianS).length,
   };
 }

@@ -2,7 +2,7 @@ import type { SpeedCalibration } from '../calibration/kinds/speed/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { mean } from '../stats/moments';
 import { benchSpeed, counted, number, percent } from '../text/quantities';
-import { speedTable, type SpeedTable, type TimedDrive } from './speedTable';
+import { drivenMPerS, speedTable, type SpeedTable, type TimedDrive } from './speedTable';
 
 /** Powers between which a table is hardly a guess. */
 const WIDE = 0.5;
@@ -34,7 +34,7 @@ function stopsFollowing(drives: readonly TimedDrive[]): StopsFollowing | null {
   const strongest = drives.filter((drive) => drive.command === command);
   const shares = strongest.map((drive) => {
     const { speedMPerS, low95 } = others.at(command, drive.batteryV);
-    const driven = drive.distanceM / drive.timeS;
+    const driven = drivenMPerS(drive);
     return { short: 1 - driven / speedMPerS, isBelow: driven < low95 };
   });
   const shortShare = mean(shares.map(({ short }) => short));

@@ -9,6 +9,16 @@ export interface TimedDrive {
   timeS: number;
 }
 
+/** The mean speed of a drive. */
+export const drivenMPerS = ({
+  distanceM,
+  timeS,
+}: Pick<TimedDrive, 'distanceM' | 'timeS'>): number => distanceM / timeS;
+
+/** What a drive would have been at another voltage: speed goes with it. So drives of several batteries compare. */
+export const drivenAtVolts = (drive: TimedDrive, batteryV: number): number =>
+  (drivenMPerS(drive) * batteryV) / drive.batteryV;
+
 export interface SpeedAt {
   command: number;
   batteryV: number;
@@ -51,7 +61,7 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
   if (moved.length < 3 || Math.max(...commands) - Math.min(...commands) < LEAST_APART) return null;
   const fit = linearFit(
     moved.map(({ command }) => [1, command]),
-    moved.map(({ distanceM, timeS, batteryV }) => distanceM / timeS / batteryV),
+    moved.map((drive) => drivenAtVolts(drive, 1)),
   );
   if (fit === null) return null;
   const [offset = 0, gain = 0] = fit.coefficients;

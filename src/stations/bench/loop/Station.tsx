@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { loopStudy } from '../../../core/control/loopStudy';
+import { loopRounds } from '../../../core/control/loopTiming';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { counted, number } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
@@ -8,7 +9,7 @@ import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
-import { DEG_PER_S } from '../../../ui/units';
+import { DEG_PER_S, MILLISECONDS } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { LogSource } from '../LogSource';
 import type { BenchProps } from '../procedure';
@@ -17,10 +18,6 @@ import { useProgram } from '../standIn/useProgram';
 /** A usual turn. */
 const USUAL_RAD_PER_S = radiansFromDegrees(180);
 const QUARTER_RAD = Math.PI / 2;
-
-/** How long each round of a loop took, against when it began. */
-const periodPoints = (tS: Float64Array) =>
-  Array.from(tS.subarray(1), (t, i) => ({ x: tS[i] ?? 0, y: 1000 * (t - (tS[i] ?? t)) }));
 
 /** From any log with time stamps: how often the program looks, how late its heading sensor is, what that costs. */
 export default function Station({ robot }: BenchProps) {
@@ -31,7 +28,7 @@ export default function Station({ robot }: BenchProps) {
     () => (taken === null ? null : loopStudy(taken.log, rateRadPerS)),
     [taken, rateRadPerS],
   );
-  const points = useMemo(() => (taken === null ? [] : periodPoints(taken.log.tS)), [taken]);
+  const rounds = useMemo(() => (taken === null ? [] : loopRounds(taken.log.tS)), [taken]);
   const turn = () =>
     void program.run(
       [QUARTER_RAD, -QUARTER_RAD].map((angleRad) => ({
@@ -66,7 +63,14 @@ export default function Station({ robot }: BenchProps) {
             xTitle="time, s"
             yTitle="a round took, ms"
             yFromZero
-            curves={[{ label: 'rounds', points, tone: 'measured', look: 'line' }]}
+            curves={[
+              {
+                label: 'rounds',
+                points: rounds.map(({ atS, tookS }) => ({ x: atS, y: MILLISECONDS.show(tookS) })),
+                tone: 'measured',
+                look: 'line',
+              },
+            ]}
           />
         </Frame>
       )}

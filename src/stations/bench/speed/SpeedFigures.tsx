@@ -1,4 +1,5 @@
 import type { SpeedStudy } from '../../../core/drive/speedStudy';
+import { drivenAtVolts } from '../../../core/drive/speedTable';
 import { benchScale } from '../../../core/text/lengths';
 import { benchSpeed, number, percent } from '../../../core/text/quantities';
 import type { SpeedTrialRecord } from '../../../formats/benchRecords';
@@ -57,8 +58,7 @@ export function SpeedChart({ study, trials }: Props) {
             label: 'drives',
             points: trials.map((trial) => ({
               x: 100 * trial.command,
-              // Speed goes with the voltage: so drives of several batteries are compared.
-              y: ((trial.distanceM / trial.timeS) * batteryV * perM) / trial.batteryV,
+              y: drivenAtVolts(trial, batteryV) * perM,
             })),
             tone: 'measured',
             look: 'points',

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { speedOf, tellsTopSpeed } from '../../../core/drive/speedOf';
+import { drivenMPerS } from '../../../core/drive/speedTable';
 import { speedStudy } from '../../../core/drive/speedStudy';
 import { benchLength, benchSpeed, counted, number, percent } from '../../../core/text/quantities';
 import type { SpeedTrials, TrialListEntry } from '../../../formats/benchRecords';
@@ -84,8 +85,8 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             {
               title: 'Speed',
               number: true,
-              sortBy: ({ trial }) => trial.distanceM / trial.timeS,
-              cell: ({ trial }) => benchSpeed(trial.distanceM / trial.timeS),
+              sortBy: ({ trial }) => drivenMPerS(trial),
+              cell: ({ trial }) => benchSpeed(drivenMPerS(trial)),
             },
           ]}
         />
