@@ -1,9 +1,25 @@
 import { judgeGain, wrongSign, type GainJudgement, type Trace } from './judge';
 
-/** With less damping than this a swing comes of too weak a gain, with more of delays. */
-const LEAST_DAMPING = 0.6;
+/** Motors, loop and sensor together are this late at most. */
+const LATEST_S = 0.25;
+/** Steps in which the slowest swing of a late robot is sought, rad/s. */
+const RATE_STEP = 0.05;
 /** A correction that goes the wrong way for so much of the time does so always. */
 const WRONG_SHARE = 0.8;
+
+/**
+ * Half a swing that takes longer is none of too strong a gain. A lead a/v turns the phase by atan(ω·a/v) forward,
+ * a delay by ω·delay back: only where the delay wins does a stronger gain make it swing on. Slower swings are those
+ * of too weak a gain, or of a robot that slips and is not brought back in time.
+ *
+ * @param leadS a/v: how far the sensor is ahead, in time
+ */
+function weavesFromS(leadS: number): number | undefined {
+  if (leadS <= LATEST_S) return undefined;
+  let rate = 1 / leadS;
+  while (Math.atan(rate * leadS) > rate * LATEST_S) rate += RATE_STEP;
+  return Math.PI / rate;
+}
 
 /**
  * Judges the gain of a controller that keeps a distance by turning: to a wall, to a line's edge.
@@ -30,7 +46,8 @@ export function judgeFollowing(
     return { ...wrongSign(trace), proposedGainFactor: -1 };
   }
   const together = works.reduce((sum, work) => sum + work, 0);
-  // The damping ω·a/(2v) is less when half a swing, π/ω, takes longer than this.
-  const weavesFromS = leadS === undefined ? undefined : (Math.PI * leadS) / (2 * LEAST_DAMPING);
-  return judgeGain(trace, together > 0, { order: 2, weavesFromS });
+  return judgeGain(trace, together > 0, {
+    order: 2,
+    weavesFromS: leadS === undefined ? undefined : weavesFromS(leadS),
+  });
 }
