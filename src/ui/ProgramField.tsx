@@ -9,6 +9,8 @@ interface Props {
   decimals: number;
   /** As the program has it; null: it cannot be told, and `lacks` says why. */
   value: number | null;
+  /** 0 where it is left out. */
+  min?: number;
   max: number;
   /** False: what it would be was never measured. */
   onTake(value: number): boolean;
@@ -18,7 +20,7 @@ interface Props {
 
 /** A value as a robot's program has it; what is typed counts there as well. */
 export function ProgramField(props: Props) {
-  const { label, unit, decimals, value, max, onTake, lacks, inline = false } = props;
+  const { label, unit, decimals, value, min = 0, max, onTake, lacks, inline = false } = props;
   const [refused, setRefused] = useState(false);
   const own: Unit = {
     label: unit,
@@ -31,11 +33,10 @@ export function ProgramField(props: Props) {
   };
   return (
     <NumberField
-      {...{ label, value, max, inline }}
+      {...{ label, value, min, max, inline }}
       onChange={(typed) => setRefused(!onTake(typed))}
       onClear={() => setRefused(false)}
       unit={own}
-      min={0}
       {...(value === null && lacks !== undefined && !inline && { hint: lacks })}
       {...(refused && lacks !== undefined && { problem: lacks })}
     />

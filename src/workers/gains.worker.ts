@@ -5,6 +5,7 @@ import { tunedController } from '../core/tuning/controllers/registry';
 import type { TunedId } from '../core/tuning/controllers/shown';
 import { firstGain, type GoodGains } from '../core/tuning/firstGain';
 import type { GainJudgement } from '../core/tuning/judge';
+import { mountsOf, type MountStudy } from '../core/tuning/mounting';
 import { simulatedTrace, type WatchedTrace } from '../core/tuning/simulatedTrace';
 
 export interface GainRequest {
@@ -30,6 +31,10 @@ const gains = {
     const lack = tuned.lack(robot);
     return lack === null ? { lack, good: firstGain(tuned, robot) } : { lack };
   },
+
+  /** Where to mount the sensor of a controller that follows something; null where that is no question. */
+  mounts: ({ robot, controller }: GainRequest): MountStudy | null =>
+    mountsOf(tunedController(controller), robot),
 
   /** One push at one gain, of a robot that lacks nothing. */
   push({ robot, controller }: GainRequest, gain: number): PushReply {

@@ -95,7 +95,7 @@ describe('the stand-in robot', () => {
       ],
     };
     const state = after(on(false), wait(1), run, wait(10));
-    const { measured } = standInView(state, 0);
+    const { measured } = standInView(truth, state, 0);
     const { lagS, brakingRadPerS2 } = effectiveStop(truth);
     const late =
       1.5 * (lagS ?? 0) + (brakingRadPerS2 === null ? 0 : 1.5 ** 2 / (2 * brakingRadPerS2));

@@ -7,10 +7,22 @@ import type { Command } from './profile';
 const NEAR = 0.02;
 
 /**
+ * How much of a program's command one metre a second is worth about a speed: by power, a command is worth another
+ * speed there than elsewhere.
+ *
+ * @returns null where the speed was not measured about there
+ */
+export function commandPerMPerS(robot: Robot, way: Command, mPerS: number): number | null {
+  const { told } = COMMAND_WAYS[way];
+  const [slower, faster] = [told(robot, mPerS * (1 - NEAR)), told(robot, mPerS * (1 + NEAR))];
+  return slower === null || faster === null ? null : (faster - slower) / (2 * NEAR * mPerS);
+}
+
+/**
  * A gain of steering, m/s of wheel difference for a radian of heading error, as programs have it: how much of
  * their command for a degree.
  *
- * @param mPerS the speed at which it drives: by power, a command is worth another speed there than elsewhere
+ * @param mPerS the speed at which it drives
  * @returns null where the speed was not measured about there
  */
 export function gainInProgram(
@@ -19,9 +31,6 @@ export function gainInProgram(
   gainMPerSPerRad: number,
   mPerS: number,
 ): number | null {
-  const { told } = COMMAND_WAYS[way];
-  const [slower, faster] = [told(robot, mPerS * (1 - NEAR)), told(robot, mPerS * (1 + NEAR))];
-  if (slower === null || faster === null) return null;
-  const commandPerMPerS = (faster - slower) / (2 * NEAR * mPerS);
-  return commandPerMPerS * gainMPerSPerRad * radiansFromDegrees(1);
+  const each = commandPerMPerS(robot, way, mPerS);
+  return each && each * gainMPerSPerRad * radiansFromDegrees(1);
 }

@@ -2,7 +2,7 @@ import type { RangeCalibration } from '../calibration/kinds/range/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import type { Robot } from '../robot';
 import { benchLength, benchSpeed, errorLength, number } from '../text/quantities';
-import { unitsOf } from '../units/ofRobot';
+import { lookingAhead, unitsOf } from '../units/ofRobot';
 import { approachPlan, type ApproachAnswer, type ApproachPlan } from './approach';
 import { stopModel, type StopModel, type StopTrial } from './stopModel';
 
@@ -29,6 +29,12 @@ export function readsOf(robot: Robot, measured: RangeCalibration | null): Reads 
     scaleFactor: behaviour?.scale ?? 1,
     noiseM: behaviour?.noiseM ?? 0,
   };
+}
+
+/** What the sensor that looks ahead reads at a gap from the bumper: it may sit behind or before it. */
+export function readingAtGap(robot: Robot, { offsetM, scaleFactor }: Reads, gapM: number): number {
+  const aheadM = lookingAhead(robot)?.place.aheadM ?? robot.body.frontM;
+  return offsetM + scaleFactor * (gapM + robot.body.frontM - aheadM);
 }
 
 /**

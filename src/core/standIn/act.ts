@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { degreesFromRadians } from '../geometry/angle';
 import { randomStream } from '../simulate/random';
+import { aboutProgram, bumperGapM } from './about';
 import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';
 import {
@@ -213,6 +214,7 @@ export function act(
         steps: action.steps,
         seed: Math.floor(decide(state).uniform() * 4294967295),
         driftRadPerS: epochAt(state, nowS).driftRadPerS,
+        about: aboutProgram(truth, state, action.steps, placeAt(truth.robot, state, nowS).pose),
       });
     case 'set-clock':
       return setClock(state, nowMs, action.rate);
@@ -231,7 +233,7 @@ export function act(
 }
 
 /** What a person measures of the last program: the pose it ended in, in the frame it began in. */
-export function measureLastProgram(state: StandIn, nowS: number) {
+export function measureLastProgram(truth: StandInTruth, state: StandIn, nowS: number) {
   const motion = state.motions.at(-1);
   if (motion?.what.by !== 'program' || nowS < motion.toS) return null;
   const { start, end, what } = motion;
@@ -243,16 +245,19 @@ export function measureLastProgram(state: StandIn, nowS: number) {
   const toMillimetre = (metres: number) => Math.round(metres * 1000 + 0.7 * random.normal()) / 1000;
   const halfDegree = Math.PI / 360;
   const turned = end.pose.headingRad - start.pose.headingRad + 0.005 * random.normal();
+  const gapM = bumperGapM(truth, state, end.pose, nowS);
   return {
     turnedRad: Math.round(turned / halfDegree) * halfDegree,
     xM: toMillimetre(cos * dx + sin * dy),
     yM: toMillimetre(-sin * dx + cos * dy),
     durationS: motion.toS - motion.fromS,
+    /** From its bumper to what stands before it; null where nothing does. */
+    gapM: gapM && toMillimetre(gapM),
   };
 }
 
 /** What is shown of a stand-in besides its readings. */
-export function standInView(state: StandIn, nowMs: number) {
+export function standInView(truth: StandInTruth, state: StandIn, nowMs: number) {
   const nowS = standInTime(state, nowMs);
   const epoch = epochAt(state, nowS);
   return {
@@ -263,7 +268,7 @@ export function standInView(state: StandIn, nowMs: number) {
     clockRate: state.clock.rate,
     targetM: state.target?.distanceM ?? null,
     buttonDown: state.buttonDown,
-    measured: measureLastProgram(state, nowS),
+    measured: measureLastProgram(truth, state, nowS),
     place: nowS < busyUntilS(state) ? null : lastPlace(state).pose,
   };
 }

@@ -55,6 +55,7 @@ export function programSamples(
     withHeading(robot, { driftRadPerS: what.driftRadPerS }),
     what.steps,
     what.seed,
+    what.about,
   );
   const oldest = simulated.keys().next().value;
   if (simulated.size >= MOST_SIMULATED && oldest !== undefined) simulated.delete(oldest);

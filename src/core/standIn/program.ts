@@ -5,6 +5,7 @@ import { createMachine } from '../simulate/machine';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { controllerOf, type BenchStep } from './steps/benchStep';
+import { NOTHING_ABOUT, onFloor, type Surroundings } from './surroundings';
 
 /** Truth during a program, since its start: what was turned and where the wheels are. */
 export interface DriveSample {
@@ -22,14 +23,17 @@ const MEASURED_AFTER_S = 0.25;
  *
  * @param robot the true one; its gyro's drift is that of the moment
  * @param seed of all its scatter
+ * @param about walls and lines, told from where it begins
  * @returns the truth after each loop of the program; pose from the start, headings unwrapped
  */
 export function runBenchProgram(
   robot: Robot,
   steps: readonly BenchStep[],
   seed: number,
+  about: Surroundings = NOTHING_ABOUT,
 ): DriveSample[] {
-  const machine = createMachine(robot, OPEN_FLOOR, FLOOR_MIDDLE, seed, 0);
+  const table = { ...OPEN_FLOOR, ...onFloor(about, FLOOR_MIDDLE) };
+  const machine = createMachine(robot, table, FLOOR_MIDDLE, seed, 0);
   const samples: DriveSample[] = [];
   const note = () => {
     const { xM, yM, headingRad } = machine.pose;

@@ -1,10 +1,10 @@
-import type { Segment } from '../course/table';
 import { randomStream } from '../simulate/random';
+import { aboutAt } from './about';
 import { motorDegreesFromDistance } from '../drive/conversions';
 import { rolledOver } from '../drive/unwrapEncoder';
 import { unitReader } from '../simulate/units/readers';
 import { columnsOf } from '../units/columns';
-import { headingOf, lookingAhead } from '../units/ofRobot';
+import { headingOf } from '../units/ofRobot';
 import { placeAt } from './place';
 import { busyUntilS, epochAt, motionAt, type StandIn } from './state';
 import type { StandInTruth } from './truth';
@@ -68,29 +68,15 @@ export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number
   return truth.fullVolts - 0.5 * (1 - Math.exp(-2 * hours)) - 0.15 * hours - (moving ? 0.25 : 0);
 }
 
-/** A target is this wide, m: no beam misses it. */
-const TARGET_M = 4;
-
-/** The flat thing in front, as a surface; its distance was told from the sensor that looks ahead. */
-function targetOf({ robot }: StandInTruth, { target }: StandIn): Segment[] {
-  if (target === null) return [];
-  const alongM = target.atM + target.distanceM + (lookingAhead(robot)?.place.aheadM ?? 0);
-  const [cos, sin] = [Math.cos(target.atRad), Math.sin(target.atRad)];
-  const [xM, yM, half] = [alongM * cos, alongM * sin, TARGET_M / 2];
-  return [
-    { x1M: xM + half * sin, y1M: yM - half * cos, x2M: xM - half * sin, y2M: yM + half * cos },
-  ];
-}
-
 /** What the units read that are neither heading sensor nor driven wheel. */
 function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
   const { pose } = placeAt(truth.robot, state, tS);
-  const surfaces = targetOf(truth, state);
+  const { walls: surfaces, lines } = aboutAt(truth, state, tS);
   return Object.fromEntries(
     columnsOf(truth.robot).flatMap(({ unit, title, column }) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
       const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
-      const read = unitReader(unit, { surfaces, lines: [], random, attachmentDegrees });
+      const read = unitReader(unit, { surfaces, lines, random, attachmentDegrees });
       if (read === null) return [];
       const value = read(pose, tS);
       const shown = value === null ? null : roundedTo(value * column.factor, column.decimals);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { poseSchema } from '../course/table';
+import { poseSchema, tableSchema } from '../course/table';
 import { robotSchema, type Robot } from '../robot';
 import { benchStepSchema } from './steps/benchStep';
 
@@ -18,6 +18,8 @@ const motionSchema = z.object({
       steps: z.array(benchStepSchema),
       seed: z.number().int(),
       driftRadPerS: z.number(),
+      /** What stood and lay about it, told from where it began. */
+      about: tableSchema.pick({ walls: true, lines: true }).prefault({}),
     }),
   ]),
   /** The true pose (heading unwrapped) and wheel rolls when it began, and when it was over. */

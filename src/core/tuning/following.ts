@@ -31,12 +31,14 @@ function weavesFromS(leadS: number): number | undefined {
  * Source: second-order response, Åström and Murray, Feedback Systems, 2nd ed., 2021, section 7.3.
  * @param towards 1 where too large a reading is to turn it left, −1 right
  * @param leadS a/v where it is known
+ * @param limitShare as `JudgedBy` has it
  * @returns null for a trace too short to tell
  */
 export function judgeFollowing(
   trace: Trace,
   towards: 1 | -1,
   leadS?: number,
+  limitShare?: number,
 ): GainJudgement | null {
   const works = trace.error.map((off, i) => towards * off * (trace.correction[i] ?? 0));
   const known = works.filter((work) => work !== 0);
@@ -48,6 +50,7 @@ export function judgeFollowing(
   const together = works.reduce((sum, work) => sum + work, 0);
   return judgeGain(trace, together > 0, {
     order: 2,
+    limitShare,
     weavesFromS: leadS === undefined ? undefined : weavesFromS(leadS),
   });
 }

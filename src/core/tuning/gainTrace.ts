@@ -26,7 +26,7 @@ const QUARTER_RAD = Math.PI / 2;
  * Whether a heading's correction works against its error, whichever way both are counted: what the correction does
  * to the error, times what the error does to the correction, is negative.
  */
-function worksAgainst(trace: Trace): boolean {
+export function worksAgainst(trace: Trace): boolean {
   const change = changeOf(trace);
   const from = trace.error.findIndex((error) => Math.abs(error) <= QUARTER_RAD);
   const goneAt = trace.error.findIndex((error, i) => i > from && Math.abs(error) > QUARTER_RAD);

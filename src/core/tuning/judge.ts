@@ -112,11 +112,13 @@ export interface JudgedBy {
   band?: number | undefined;
   /** Half a swing that takes longer is one that a stronger gain damps; where it is left out, none is. */
   weavesFromS?: number | undefined;
+  /** A correction of more than this share of the largest stands at its limit; less where wheels tell of it, late. */
+  limitShare?: number | undefined;
 }
 
 /** Whether a correction stands at its largest to both sides by turns, though the error stays small by it. */
-function chatters({ tS, correction }: Trace, fromS: number): boolean {
-  const most = AT_LIMIT * correction.reduce((top, value) => Math.max(top, Math.abs(value)), 0);
+function chatters({ tS, correction }: Trace, fromS: number, limitShare: number): boolean {
+  const most = limitShare * correction.reduce((top, value) => Math.max(top, Math.abs(value)), 0);
   const after = correction.filter((_, i) => (tS[i] ?? 0) > fromS);
   const [left, right] = [1, -1].map((side) => after.filter((value) => side * value >= most).length);
   return Math.min(left ?? 0, right ?? 0) > (CHATTER_SHARE / 2) * after.length && most > 0;
@@ -143,7 +145,7 @@ function halfPeriodS({ swings }: Swings): number | null {
 export function judgeGain(
   trace: Trace,
   isFedBack: boolean,
-  { order, band, weavesFromS = Infinity }: JudgedBy,
+  { order, band, weavesFromS = Infinity, limitShare = AT_LIMIT }: JudgedBy,
 ): GainJudgement | null {
   const { tS, error } = trace;
   const evidence = evidenceOf(trace, band);
@@ -163,7 +165,7 @@ export function judgeGain(
     return { verdict: 'too-weak', proposedGainFactor: WEAVING_FACTOR, ...evidence };
   }
   const isSlow = returnS === null || returnS > RETURN_LIMIT_S;
-  if (!isSlow && (swingsOn || chatters(trace, first.tS + returnS))) {
+  if (!isSlow && (swingsOn || chatters(trace, first.tS + returnS, limitShare))) {
     return { verdict: 'too-strong', proposedGainFactor: weakerBy(swings), ...evidence };
   }
   if (isSlow || !staysNear(trace, swings)) {

@@ -25,6 +25,19 @@ export interface WatchedTrace extends Trace {
   hitWall: boolean;
 }
 
+/** A motion during which a hand holds the left wheel for a while, counted from its beginning. */
+export function heldBy(hand: Experiment['heldS'], motion: Controller): Controller {
+  if (hand === undefined) return motion;
+  let begunS: number | null = null;
+  return (now, wheels) => {
+    begunS ??= now.timeS;
+    const said = motion(now, wheels);
+    const sinceS = now.timeS - begunS;
+    if (sinceS >= hand.from && sinceS < hand.to) wheels.leftMPerS = 0;
+    return said;
+  };
+}
+
 /** For so long a controller is watched, s. */
 export const WATCHED_S = 6;
 
@@ -52,9 +65,8 @@ export function simulatedTrace(robot: Robot, experiment: Experiment, seed: numbe
       byEncodersRad.push((now.rightM - now.leftM) / robot.trackM);
       trace.correction.push((wheels.rightMPerS - wheels.leftMPerS) / robot.trackM);
     }
-    const isHeld = heldS !== undefined && now.timeS >= heldS.from && now.timeS < heldS.to;
-    if (isHeld) wheels.leftMPerS = 0;
     return said;
   };
-  return { ...trace, byEncodersRad, hitWall: drive(machine, watched, () => undefined) === 'wall' };
+  const ended = drive(machine, heldBy(heldS, watched), () => undefined);
+  return { ...trace, byEncodersRad, hitWall: ended === 'wall' };
 }

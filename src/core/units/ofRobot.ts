@@ -14,13 +14,19 @@ export const unitsOf = <Kind extends Unit['kind']>(
 export const headingOf = (robot: WithUnits): UnitOf<'heading sensor'>['behaviour'] | null =>
   unitsOf(robot, 'heading sensor')[0]?.behaviour ?? null;
 
-/** Half of the angle in which a sensor is said to look ahead. */
+/** Half of the angle in which a sensor is said to look ahead, or to a side. */
 const AHEAD_RAD = Math.PI / 4;
 
 /** The distance sensor that looks where the robot drives, or null. */
 export const lookingAhead = (robot: WithUnits): UnitOf<'distance sensor'> | null =>
   unitsOf(robot, 'distance sensor').find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ??
   null;
+
+/** The distance sensor that looks to a side, or null. */
+export const lookingSideways = (robot: WithUnits): UnitOf<'distance sensor'> | null =>
+  unitsOf(robot, 'distance sensor').find(
+    ({ facingRad }) => Math.abs(Math.abs(facingRad) - Math.PI / 2) < AHEAD_RAD,
+  ) ?? null;
 
 /** The same robot with something else about the behaviour of one of its units. */
 const withBehaviour = <R extends WithUnits, Kind extends Unit['kind']>(

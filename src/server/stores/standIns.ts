@@ -56,7 +56,7 @@ function report(state: StandIn, sinceS: number, nowMs: number): StandInReport {
   const nowS = standInTime(state, nowMs);
   const truth = truthOf(state);
   return {
-    view: standInView(state, nowMs),
+    view: standInView(truth, state, nowMs),
     robotId: state.robotId,
     readings: readingsBetween(truth, state, Math.max(sinceS, nowS - 620), nowS),
     truth: state.revealed ? truth : null,

@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import type { Controller } from '../../control/controller';
 import type { Robot } from '../../robot';
+import { NOTHING_ABOUT, type Surroundings } from '../surroundings';
+import { approach } from './approach';
 import type { BenchStepKind } from './kind';
+import { push } from './push';
 import { straight } from './straight';
 import { turn } from './turn';
 import { wait } from './wait';
@@ -11,6 +14,8 @@ export const benchStepSchema = z.discriminatedUnion('kind', [
   turn.schema,
   straight.schema,
   wait.schema,
+  approach.schema,
+  push.schema,
 ]);
 
 export type BenchStep = z.output<typeof benchStepSchema>;
@@ -19,8 +24,14 @@ const KINDS: Record<BenchStep['kind'], BenchStepKind<z.ZodType<BenchStep>>> = {
   turn,
   straight,
   wait,
+  approach,
+  push,
 };
 
 /** The motion of a step, as the program on the robot makes it. */
 export const controllerOf = (step: BenchStep, robot: Robot): Controller =>
   KINDS[step.kind].control(step, robot);
+
+/** What is put about the robot for a step, told from where it begins. */
+export const aboutStep = (step: BenchStep, robot: Robot): Surroundings =>
+  KINDS[step.kind].about?.(step, robot) ?? NOTHING_ABOUT;

@@ -1,5 +1,9 @@
+import { distanceFromMotorDegrees } from '../../drive/conversions';
 import { degreesFromRadians, radiansFromDegrees } from '../../geometry/angle';
+import type { Robot } from '../../robot';
 import { shortNumber } from '../../text/quantities';
+import { lookingSideways, unitsOf } from '../../units/ofRobot';
+import type { Unit } from '../../units/unit';
 
 /** The controllers whose gain is tuned, in the order in which a season needs them. */
 export const TUNED_IDS = ['turn', 'heading-hold', 'balance', 'wall', 'line'] as const;
@@ -21,10 +25,32 @@ export interface ShownGain {
   bandRad?: number;
   /** The column of a trace: of an error, or of a reading that it keeps at a target. */
   column: { name: string; toSi: number; keepsReading: boolean };
+  inProgram: InProgram;
+  /** The sensor by which it follows something, whose place on the robot matters; null where none is plugged in. */
+  sensor?(robot: Robot): Unit | null;
+}
+
+/** What a program multiplies: an error in a unit that programs read, into a difference between the wheels. */
+interface InProgram {
+  /** The unit of the error. */
+  per: string;
+  /** Wheel difference, m/s, that a gain makes of one such unit. */
+  differenceMPerS(robot: Robot, gain: number): number;
 }
 
 const PER_DEGREE = radiansFromDegrees(1);
 const DEGREE = degreesFromRadians(1);
+
+const perDegree: InProgram = {
+  per: '°',
+  differenceMPerS: (_robot, gain) => gain * PER_DEGREE,
+};
+
+/** A gain that turns the robot: so much difference between its wheels. */
+const turningBy = (per: string, unit: number): InProgram => ({
+  per,
+  differenceMPerS: ({ trackM }, gain) => gain * unit * trackM,
+});
 
 const ERROR = { name: 'error_deg', toSi: PER_DEGREE, keepsReading: false };
 
@@ -39,6 +65,7 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     // A turn that swings by more about its target is no good one, however far it had to turn.
     bandRad: 2 * PER_DEGREE,
     column: ERROR,
+    inProgram: turningBy('° left', PER_DEGREE),
   },
   'heading-hold': {
     title: 'Straight by the heading sensor',
@@ -48,6 +75,7 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     usual: 0.6,
     push: 'Let it drive, and hold its left wheel for a moment.',
     column: ERROR,
+    inProgram: perDegree,
   },
   balance: {
     title: 'Straight by the encoders',
@@ -57,6 +85,10 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     usual: 8,
     push: 'Let it drive, and hold its left wheel for a moment.',
     column: ERROR,
+    inProgram: {
+      per: '° between the motors',
+      differenceMPerS: (robot, gain) => gain * distanceFromMotorDegrees(robot, 1),
+    },
   },
   wall: {
     title: 'Along a wall',
@@ -66,6 +98,8 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     usual: 10,
     push: 'Let it drive along a wall, begun 4 cm too far away.',
     column: { name: 'reading_cm', toSi: 0.01, keepsReading: true },
+    inProgram: turningBy('cm', 0.01),
+    sensor: lookingSideways,
   },
   line: {
     title: 'Along a line',
@@ -75,6 +109,8 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     usual: 2,
     push: 'Let it follow the left edge of a line, begun a little beside it.',
     column: { name: 'reading_percent', toSi: 0.01, keepsReading: true },
+    inProgram: turningBy('%', 0.01),
+    sensor: (robot) => unitsOf(robot, 'light sensor')[0] ?? null,
   },
 };
 

@@ -1,5 +1,5 @@
 import type { Robot } from '../../robot';
-import { unitsOf } from '../../units/ofRobot';
+import { lookingSideways } from '../../units/ofRobot';
 import { ranIntoWall } from '../judge';
 import { wallTrace, type WallSide } from '../wallTrace';
 import type { TunedController } from './controller';
@@ -11,15 +11,10 @@ const KEPT_M = 0.1;
 const TOO_FAR_M = 0.04;
 /** A robot that reads so much too far has turned away from the wall, or along its sensor's beam. */
 const LOST_M = 0.2;
-/** A sensor looks to the side when it looks so far from straight ahead, and from straight back. */
-const SIDEWAYS_RAD = Math.PI / 4;
-
 /** The distance sensor that looks to a side, which side, and at what reading the robot keeps its distance. */
 function besideOf(robot: Robot) {
-  const unit = unitsOf(robot, 'distance sensor').find(
-    ({ facingRad }) => Math.abs(Math.abs(facingRad) - Math.PI / 2) < SIDEWAYS_RAD,
-  );
-  if (unit === undefined) return null;
+  const unit = lookingSideways(robot);
+  if (unit === null) return null;
   const side: WallSide = unit.facingRad > 0 ? 'left' : 'right';
   const sign = side === 'left' ? 1 : -1;
   const { offsetM, scale } = unit.behaviour;

@@ -1,13 +1,18 @@
 import { useState } from 'react';
+import type { Robot } from '../../../core/robot';
 import { SEEN, type SeenGain } from '../../../core/tuning/byEye';
 import type { TunedId } from '../../../core/tuning/controllers/shown';
+import { tunedInProgram } from '../../../core/tuning/tunedInProgram';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { NumberField } from '../../../ui/NumberField';
+import { ProgramField } from '../../../ui/ProgramField';
 import { gainUnit } from '../../../ui/units';
 import styles from '../Bench.module.css';
 
 interface Props {
+  /** As it was measured: it says what a gain is in its program. */
+  robot: Robot;
   controller: TunedId;
   /** The gain in the program now. */
   gain: number;
@@ -29,21 +34,39 @@ export const GainEntry = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-function Entry({ controller, gain, onGain, onLook }: Props) {
+/** No gain of a program is larger. */
+const MOST = 1e5;
+
+function Entry({ robot, controller, gain, onGain, onLook }: Props) {
   const wrong = useFieldsInError();
   const unit = gainUnit(controller);
+  const own = tunedInProgram(robot, controller, gain);
   return (
     <>
       <div className={styles.fields}>
         <NumberField
           label="Gain in the program"
           unit={unit}
-          min={-1e5}
-          max={1e5}
+          min={-MOST}
+          max={MOST}
           value={gain}
           onChange={onGain}
           hint="with a minus where the correction is turned round"
         />
+        {own !== null && (
+          <ProgramField
+            label="In its own command"
+            unit={own.unit}
+            decimals={3}
+            value={own.perUnit}
+            min={-MOST}
+            max={MOST}
+            onTake={(typed) => {
+              onGain(own.gainOf(typed));
+              return true;
+            }}
+          />
+        )}
       </div>
       <div className={styles.actions} role="group" aria-label="How it came back">
         {SEEN.map((seen) => (

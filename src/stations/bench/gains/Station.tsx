@@ -1,9 +1,11 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Robot } from '../../../core/robot';
 import type { SeenGain } from '../../../core/tuning/byEye';
 import { asTyped, gainText, SHOWN, TUNED_IDS } from '../../../core/tuning/controllers/shown';
 import { gainStudy, seenOf } from '../../../core/tuning/gainStudy';
+import type { GainJudgement } from '../../../core/tuning/judge';
+import type { Followed } from '../../../formats/gainTraceCsv';
 import type { GainTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Notice } from '../../../ui/Notice';
 import { Select } from '../../../ui/Select';
@@ -13,9 +15,11 @@ import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { GainEntry, useGainField } from './GainEntry';
 import { GainTable } from './GainTable';
+import { MountPlaces } from './MountPlaces';
 import { OnSimulator } from './OnSimulator';
 import { TraceChart } from './TraceChart';
 import { TraceFile } from './TraceFile';
+import { TraceLog } from './TraceLog';
 import { useGoodGains, usePush } from './useGains';
 
 interface Props extends BenchProps {
@@ -25,6 +29,13 @@ interface Props extends BenchProps {
   /** The robot as it was measured. */
   fitted: Robot;
 }
+
+/** The target as it was, in the unit of the reading. */
+const FOLLOWED: Record<string, Followed> = {
+  wall: { target: 0.1, side: 'left' },
+  line: { target: 0.4, side: 'right' },
+};
+const NONE_FOLLOWED: Followed = { target: 0, side: 'left' };
 
 const REASONS = ['Another gain was in the program', 'The push was too small', 'Typed by mistake'];
 
@@ -44,6 +55,7 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
   const simulated = good.answer?.lack === null ? good.answer.good : null;
   const advised = study?.gain ?? simulated?.middle ?? (good.answer && usual);
   const field = useGainField(advised && asTyped(controller, advised));
+  const [followed, setFollowed] = useState<Record<string, Followed>>(FOLLOWED);
   const pushed = usePush(fitted, controller, good.answer?.lack === null ? field.gain : null);
   const note = (seen: SeenGain, proposedGainFactor: number | null) => {
     if (field.gain === null) return;
@@ -56,6 +68,13 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
       setAsideReason: null,
     });
     field.follow();
+  };
+  const traced = {
+    controller,
+    followed: followed[controller] ?? NONE_FOLLOWED,
+    onFollowed: (by: Followed) => setFollowed({ ...followed, [controller]: by }),
+    onJudged: ({ verdict, proposedGainFactor }: GainJudgement) =>
+      note(seenOf(verdict), proposedGainFactor),
   };
   const problem = good.problem ?? pushed.problem;
   return (
@@ -103,23 +122,26 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
             />
           </div>
           <OnSimulator robot={robot} controller={controller} reply={good.answer} />
+          {good.answer?.lack === null && SHOWN[controller].column.keepsReading && (
+            <MountPlaces key={`${controller} places`} {...{ controller, fitted }} />
+          )}
           {field.gain !== null && (
             <>
               <GainEntry
                 key={controller}
+                robot={fitted}
                 controller={controller}
                 gain={field.gain}
                 onGain={field.type}
                 onLook={(seen) => note(seen, null)}
               />
-              <TraceFile
-                key={`${controller} file`}
-                controller={controller}
+              <TraceLog
+                key={`${controller} log`}
+                {...{ robot, fitted, ...traced }}
+                aheadM={SHOWN[controller].sensor?.(fitted)?.place.aheadM ?? 0}
                 gain={field.gain}
-                onJudged={({ verdict, proposedGainFactor }) =>
-                  note(seenOf(verdict), proposedGainFactor)
-                }
               />
+              <TraceFile key={`${controller} file`} {...traced} gain={field.gain} />
             </>
           )}
         </>

@@ -1,4 +1,5 @@
 import type { Robot } from '../../../core/robot';
+import type { MountStudy } from '../../../core/tuning/mounting';
 import type { TunedId } from '../../../core/tuning/controllers/shown';
 import type { GainsWorker, GoodReply, PushReply } from '../../../workers/gains.worker';
 import { inWorker, type WorkerJob } from '../../inWorker';
@@ -13,3 +14,9 @@ export const goodGains = (robot: Robot, controller: TunedId): WorkerJob<GoodRepl
 /** One push at one gain, on the simulator. */
 export const pushAt = (robot: Robot, controller: TunedId, gain: number): WorkerJob<PushReply> =>
   inWorker<GainsWorker, PushReply>(gainsWorker(), ({ push }) => push({ robot, controller }, gain));
+
+/** Where to mount the sensor by which it follows. */
+export const mountsFor = (robot: Robot, controller: TunedId): WorkerJob<MountStudy | null> =>
+  inWorker<GainsWorker, MountStudy | null>(gainsWorker(), ({ mounts }) =>
+    mounts({ robot, controller }),
+  );

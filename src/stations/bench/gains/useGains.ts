@@ -1,10 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Robot } from '../../../core/robot';
 import type { TunedId } from '../../../core/tuning/controllers/shown';
+import type { MountStudy } from '../../../core/tuning/mounting';
 import type { GoodReply, PushReply } from '../../../workers/gains.worker';
 import { sentenceOf } from '../../api';
 import type { WorkerJob } from '../../inWorker';
-import { goodGains, pushAt } from './gainJobs';
+import { goodGains, mountsFor, pushAt } from './gainJobs';
 
 interface Answered<T> {
   /** What was asked. */
@@ -42,3 +43,7 @@ export const usePush = (robot: Robot, controller: TunedId, gain: number | null) 
   useAnswer<PushReply>(gain === null || gain === 0 ? null : `${controller} ${gain}`, () =>
     pushAt(robot, controller, gain ?? 0),
   );
+
+/** Where to mount its sensor; sought only when somebody asks. */
+export const useMounts = (robot: Robot, controller: TunedId, isAsked: boolean) =>
+  useAnswer<MountStudy | null>(isAsked ? controller : null, () => mountsFor(robot, controller));

@@ -94,7 +94,7 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
       steps={STEPS}
       doing={
         <>
-          <StopEntry onTrial={add} />
+          <StopEntry robot={robot.robot} reads={reads} onTrial={add} />
           <TrialsFile
             label="Stops (CSV)"
             what="stop"

@@ -1,43 +1,87 @@
+import { ulid } from 'ulid';
+import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
+import type { Robot } from '../../../core/robot';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
 import { fieldsOf } from '../../../ui/recordForm';
 import { BENCH_LENGTH, SPEED } from '../../../ui/units';
 import { stopForm } from '../../parsers';
+import styles from '../Bench.module.css';
 import type { StopEntryValues } from '../entrySchemas';
+import { useProgram } from '../standIn/useProgram';
 import { TrialEntry } from '../TrialEntry';
 
 const F = fieldsOf<StopEntryValues>();
 
-/** A stop, typed from the tape. */
-export const StopEntry = ({ onTrial }: { onTrial(trial: StopTrialRecord): void }) => (
-  <TrialEntry<StopEntryValues, StopTrialRecord>
-    start={{ speedMPerS: 0.2, thresholdM: 0.15, stopM: null }}
-    schema={stopForm}
-    button="Add the stop"
-    trialOf={({ stopM, ...told }) => (stopM === null ? null : { ...told, stopM })}
-    next={(entry) => ({ ...entry, stopM: null })}
-    onTrial={onTrial}
-  >
-    {(first) => (
-      <>
-        <F.Number name="speedMPerS" label="Driven at" unit={SPEED} min={1} max={500} />
-        <F.Number
-          name="thresholdM"
-          label="Told to stop at a gap of"
-          unit={BENCH_LENGTH}
-          min={0}
-          max={1000}
-        />
-        <F.Number
-          name="stopM"
-          label="Truly stood at"
-          unit={BENCH_LENGTH}
-          min={-50}
-          max={1000}
-          optional
-          inputRef={first}
-          hint="from the bumper to the wall"
-        />
-      </>
-    )}
-  </TrialEntry>
-);
+/** So far before the stand-in a wall is put. */
+const WALL_M = 0.8;
+
+interface Props {
+  robot: Robot;
+  /** How its distance sensor reads. */
+  reads: Reads;
+  onTrial(trial: StopTrialRecord): void;
+}
+
+/** A stop: typed from the tape, or driven by the stand-in. */
+export function StopEntry({ robot, reads, onTrial }: Props) {
+  const program = useProgram();
+  const drive = ({ speedMPerS, thresholdM }: StopEntryValues) => {
+    const reading = Math.max(0, readingAtGap(robot, reads, thresholdM));
+    void program.run(
+      [{ kind: 'approach', thresholdM: reading, speedMPerS, wallM: thresholdM + WALL_M }],
+      ({ gapM }) => {
+        if (gapM === null) return;
+        onTrial({ id: ulid(), speedMPerS, thresholdM, stopM: gapM, setAsideReason: null });
+      },
+    );
+  };
+  return (
+    <>
+      <TrialEntry<StopEntryValues, StopTrialRecord>
+        start={{ speedMPerS: 0.2, thresholdM: 0.15, stopM: null }}
+        schema={stopForm}
+        button="Add the stop"
+        trialOf={({ stopM, ...told }) => (stopM === null ? null : { ...told, stopM })}
+        next={(entry) => ({ ...entry, stopM: null })}
+        onTrial={onTrial}
+        more={(entry, isWrong) => (
+          <Button
+            disabled={!program.isOn || program.moving || program.running || isWrong}
+            onClick={() => drive(entry)}
+          >
+            {program.running ? 'The stand-in drives …' : 'Let the stand-in stop'}
+          </Button>
+        )}
+      >
+        {(first) => (
+          <>
+            <F.Number name="speedMPerS" label="Driven at" unit={SPEED} min={1} max={500} />
+            <F.Number
+              name="thresholdM"
+              label="Told to stop at a gap of"
+              unit={BENCH_LENGTH}
+              min={0}
+              max={1000}
+            />
+            <F.Number
+              name="stopM"
+              label="Truly stood at"
+              unit={BENCH_LENGTH}
+              min={-50}
+              max={1000}
+              optional
+              inputRef={first}
+              hint="from the bumper to the wall"
+            />
+          </>
+        )}
+      </TrialEntry>
+      {program.problem !== null && (
+        <p role="alert" className={styles.problem}>
+          {program.problem}
+        </p>
+      )}
+    </>
+  );
+}

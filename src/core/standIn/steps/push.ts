@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import { settled } from '../../control/rest';
+import type { Robot } from '../../robot';
+import { FLOOR_MIDDLE } from '../../simulate/floor';
+import { tunedController } from '../../tuning/controllers/registry';
+import { TUNED_IDS } from '../../tuning/controllers/shown';
+import { heldBy } from '../../tuning/simulatedTrace';
+import { NOTHING_ABOUT, seenFrom } from '../surroundings';
+import { benchStepKind } from './kind';
+
+const schema = z.object({
+  kind: z.literal('push'),
+  controller: z.enum(TUNED_IDS),
+  gain: z.number().min(-1e5).max(1e5),
+});
+
+function experimentOf({ controller, gain }: z.output<typeof schema>, robot: Robot) {
+  const tuned = tunedController(controller);
+  return tuned.lack(robot) === null ? tuned.experiment(robot, gain) : null;
+}
+
+/** A controller at a gain, and the disturbance by which it is tuned: a wheel held, a wall or a line a little off. */
+export const push = benchStepKind({
+  schema,
+  control(step, robot) {
+    const experiment = experimentOf(step, robot);
+    return experiment === null
+      ? () => 'no-sensor'
+      : settled(heldBy(experiment.heldS, experiment.motion));
+  },
+  about(step, robot) {
+    const { scene } = experimentOf(step, robot) ?? {};
+    return scene === undefined ? NOTHING_ABOUT : seenFrom(scene.table, FLOOR_MIDDLE);
+  },
+});

@@ -1,0 +1,41 @@
+import { COMMAND_WAYS } from '../program/commands';
+import { commandPerMPerS } from '../program/gain';
+import type { Robot } from '../robot';
+import { FOLLOWING_M_PER_S, SPEED_M_PER_S } from './controllers/drives';
+import { SHOWN, type TunedId } from './controllers/shown';
+
+/** A tuned gain as the robot's own programs have it. */
+export interface TunedInProgram {
+  /** The difference between both wheels' commands for one unit of the error. */
+  perUnit: number;
+  /** "% per °". */
+  unit: string;
+  /** The gain, in SI, that such a number is worth. */
+  gainOf(perUnit: number): number;
+}
+
+/** A turn on the spot begins and ends slowly: about the speed of its wheels when a gain matters. */
+const speedOf = (id: TunedId): number => {
+  if (id === 'heading-hold' || id === 'balance') return SPEED_M_PER_S;
+  return FOLLOWING_M_PER_S;
+};
+
+/**
+ * What stands in the robot's program for a gain: how much of its own command between the wheels for a degree, a
+ * centimetre, a percent.
+ *
+ * @returns null where nobody has said how its programs command the motors, or the speed at such a power was not timed
+ */
+export function tunedInProgram(robot: Robot, id: TunedId, gain: number): TunedInProgram | null {
+  const { command } = robot.program;
+  if (command === null) return null;
+  const each = commandPerMPerS(robot, command, speedOf(id));
+  if (each === null) return null;
+  const { per, differenceMPerS } = SHOWN[id].inProgram;
+  const perGain = each * differenceMPerS(robot, 1);
+  return {
+    perUnit: gain * perGain,
+    unit: `${COMMAND_WAYS[command].unit} per ${per}`,
+    gainOf: (perUnit) => perUnit / perGain,
+  };
+}

@@ -1,0 +1,37 @@
+import type { TunedId } from '../../../core/tuning/controllers/shown';
+import type { Followed } from '../../../formats/gainTraceCsv';
+import { Choice } from '../../../ui/Choice';
+import { NumberField } from '../../../ui/NumberField';
+import { BENCH_LENGTH, PERCENT } from '../../../ui/units';
+import styles from '../Bench.module.css';
+
+interface Props {
+  controller: TunedId;
+  followed: Followed;
+  onChange(followed: Followed): void;
+}
+
+const SIDES = [
+  { value: 'left', label: 'left' },
+  { value: 'right', label: 'right' },
+] as const;
+
+/** What a trace of following does not tell by itself. */
+export const FollowedFields = ({ controller, followed, onChange }: Props) => (
+  <div className={styles.fields}>
+    <NumberField
+      label={controller === 'wall' ? 'Distance to keep' : 'Light to keep'}
+      unit={controller === 'wall' ? BENCH_LENGTH : PERCENT}
+      min={0}
+      max={1000}
+      value={followed.target}
+      onChange={(target) => onChange({ ...followed, target })}
+    />
+    <Choice
+      label={controller === 'wall' ? 'The wall is on its' : 'The darker side is on its'}
+      value={followed.side}
+      options={SIDES}
+      onChange={(side) => onChange({ ...followed, side })}
+    />
+  </div>
+);
