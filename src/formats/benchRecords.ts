@@ -16,6 +16,7 @@ import {
   REZERO_SCHOOLS,
   STRAIGHT_SCHOOLS,
 } from './benchConstants';
+import { STOP_KINDS } from '../core/ranging/stopKinds';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { id, note, shortText, time, version } from './fields';
 import {
@@ -165,6 +166,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     startGapM: gapM,
     samplePeriodS: z.number().min(0.001).max(1),
     timeAtHandS: z.number().min(0.1).max(120).default(3),
+    by: z.enum(STOP_KINDS).default('distance').describe('what ends the drive that is tried now'),
   }),
   listOf('speed', speedTrialRecord, {}),
   listOf('squaring', squaringTrialRecord, {}),

@@ -13,6 +13,8 @@ export interface WantedColumn {
   optional?: boolean;
   /** Text columns are given as they are; numbers have limits, in the file's own unit. */
   number?: { min: number; max: number };
+  /** Text that is to be one of a few words. */
+  oneOf?: readonly string[];
 }
 
 export interface SmallTable {
@@ -31,6 +33,9 @@ function readRow(
     const text = (cells[at] ?? '').trim();
     if (text === '' && column.optional === true) continue;
     if (text === '') return `${column.name} is empty`;
+    if (column.oneOf?.includes(text) === false) {
+      return `${column.name}: “${text.slice(0, 20)}” is none of ${column.oneOf.join(', ')}`;
+    }
     if (column.number === undefined) {
       values[column.key] = text.slice(0, 80);
       continue;

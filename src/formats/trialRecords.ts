@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { STOP_KINDS } from '../core/ranging/stopKinds';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { ANGLE_SOURCES } from './benchConstants';
@@ -53,9 +54,16 @@ export const rangeTrialRecord = z.object({
 
 export const stopTrialRecord = z.object({
   id,
+  by: z.enum(STOP_KINDS).default('distance').describe('what ended the drive'),
   speedMPerS: z.number().min(0.01).max(5),
-  thresholdM: gapM.describe('from the bumper to the wall, as it was told'),
-  stopM: z.number().min(-0.5).max(10).describe('from the bumper to the wall, where it stood'),
+  thresholdM: gapM.describe(
+    'from the bumper to the wall, as it was told; 0 where no distance ends it',
+  ),
+  stopM: z
+    .number()
+    .min(-0.5)
+    .max(10)
+    .describe('from the bumper to the wall, or short of its mark, where it stood'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

@@ -1,4 +1,5 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
+import { STOP_KINDS } from '../core/ranging/stopKinds';
 import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
 import type { Robot } from '../core/robot';
 import type {
@@ -107,6 +108,13 @@ const STOP_COLUMNS: WantedColumn[] = [
   },
   gapColumn('threshold_cm'),
   gapColumn('true_gap_cm'),
+  {
+    key: 'by',
+    heading: /^by$/i,
+    name: 'by',
+    optional: true,
+    oneOf: STOP_KINDS,
+  },
 ];
 
 const ANCHOR_COLUMNS: WantedColumn[] = [
@@ -256,6 +264,7 @@ export async function readStops(
   return {
     records: rows.map(({ values }) => ({
       id: newId(),
+      by: STOP_KINDS.find((kind) => kind === values.by) ?? 'distance',
       speedMPerS: Number(values.speed) / 1000,
       thresholdM: Number(values.threshold_cm) / 100,
       stopM: Number(values.true_gap_cm) / 100,

@@ -1,5 +1,6 @@
 import { recordedText } from '../support/recorded';
 import { expect, open, test } from './corvat';
+import { act } from './standIn';
 
 const trace = (name: string) => ({
   name,
@@ -67,4 +68,29 @@ test('recorded traces of a wall and of pushes get their verdicts, and the next g
   }
   await file.setInputFiles({ name: 'empty.csv', mimeType: 'text/csv', buffer: Buffer.from('') });
   await expect(page.getByText('empty.csv: The file is empty.')).toBeVisible();
+});
+
+test('a push of the stand-in is judged from its readings alone, and the place of a sensor is advised', async ({
+  corvat: page,
+}) => {
+  await act(page, { do: 'power-on', inHand: false }, { do: 'set-clock', rate: 10 });
+  await open(page, '/bench/gains?new');
+  await page.getByLabel('Gain in the program').fill('-10');
+  await page.getByText('Judge a trace from the robot’s readings').click();
+  await page.getByRole('radio', { name: 'stand-in', exact: true }).check();
+  await page.getByRole('button', { name: 'Start recording' }).click();
+  await page.getByRole('button', { name: 'Push the stand-in' }).click();
+  await expect(page.getByRole('button', { name: 'Push the stand-in' })).toBeEnabled();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByRole('figure').filter({ hasText: 'As it was recorded' })).toContainText(
+    'Wrong sign:',
+  );
+  await page.getByRole('button', { name: 'Note it for −10 mm/s per °' }).click();
+  await expect(page.getByTestId('verdict')).toContainText('has the wrong sign');
+  // A log that lacks the motors is refused with what it lacks.
+  await page.getByRole('radio', { name: 'a file', exact: true }).check();
+  await page.getByLabel('Controller').selectOption({ label: 'Along a line' });
+  await page.getByText('Where to mount the sensor').click();
+  await expect(page.getByTestId('mount')).toContainText('no gain holds: the robot weaves');
+  await expect(page.getByRole('row', { name: /^0 cm none/ })).toBeVisible();
 });

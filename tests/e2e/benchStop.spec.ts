@@ -1,4 +1,5 @@
 import { expect, open, test } from './corvat';
+import { act } from './standIn';
 
 test('stops from a file say lag and braking, and a wanted gap gets its threshold; too fast for the start gap is told', async ({
   corvat: page,
@@ -58,4 +59,34 @@ test('one stop after the other is typed; two of one speed ask for another', asyn
   }
   await expect(page.getByTestId('verdict')).toContainText('Stop from another speed as well');
   await expect(page.getByTestId('verdict')).toContainText('17 mm at 20 cm/s');
+});
+
+test('stops of several kinds are ranked by how alike they are, and the stand-in makes them', async ({
+  corvat: page,
+}) => {
+  await act(page, { do: 'power-on', inHand: false }, { do: 'set-clock', rate: 10 });
+  await open(page, '/bench/stop?new');
+  for (const n of [1, 2]) {
+    await page.getByRole('button', { name: 'Let the stand-in stop' }).click();
+    await expect(page.getByText(`${n} stop${n > 1 ? 's' : ''}, the newest first`)).toBeVisible();
+  }
+  await page.getByRole('radio', { name: 'touching' }).check();
+  for (const over of ['2', '5', '2', '5']) {
+    await page.getByLabel('Stood past its mark by').fill(over);
+    await page.keyboard.press('Enter');
+  }
+  const ranks = page.getByRole('table', { name: 'Kinds of stop, the most alike first' });
+  await expect(ranks.getByRole('row').nth(1)).toContainText(/^the distance sensor2± [\d.]+ mm/);
+  await expect(ranks.getByRole('row').nth(2)).toContainText('touching4± 1.7 mm');
+  await expect(page.getByTestId('verdict')).toContainText('by touching ± 1.7 mm');
+  // A row whose word is none of the kinds is told with its line.
+  await page.getByText('From a file').click();
+  await page.getByLabel('Stops (CSV)').setInputFiles({
+    name: 'stops.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'speed_mm_per_s,threshold_cm,true_gap_cm,by\n100,0,-0.3,line\n100,0,-0.3,jump\n',
+    ),
+  });
+  await expect(page.getByText('line 3: by: “jump” is none of distance, line')).toBeVisible();
 });

@@ -4,6 +4,7 @@ import type { Robot } from '../robot';
 import { benchLength, benchSpeed, errorLength, number } from '../text/quantities';
 import { lookingAhead, unitsOf } from '../units/ofRobot';
 import { approachPlan, type ApproachAnswer, type ApproachPlan } from './approach';
+import type { StopKind } from './stopKinds';
 import { stopModel, type StopModel, type StopTrial } from './stopModel';
 
 /** Brakes that no speed shows: they hold at once, as far as the trials tell. */
@@ -58,7 +59,11 @@ export const approachFrom = (
 const milliseconds = (seconds: number): string => `${number(1000 * seconds)} ms`;
 
 /** What stops say, in three sentences. */
-export function stopSentences(model: StopModel, trials: readonly StopTrial[]): ThreeSentences {
+export function stopSentences(
+  model: StopModel,
+  trials: readonly StopTrial[],
+  by: StopKind,
+): ThreeSentences {
   const fastest = Math.max(...trials.map(({ speedMPerS }) => speedMPerS));
   const slowest = Math.min(...trials.map(({ speedMPerS }) => speedMPerS));
   const { lagS, lagLow95S, lagHigh95S, brakingMPerS2, residualSdM, overrunM } = model;
@@ -71,12 +76,14 @@ export function stopSentences(model: StopModel, trials: readonly StopTrial[]): T
     ? ` Single stops scatter by ${errorLength(residualSdM, 1)}.`
     : '';
   return {
-    found: `It drives on for ${milliseconds(lagS)}${interval} after its threshold${braking}.`,
+    found: `It drives on for ${milliseconds(lagS)}${interval} after ${by === 'distance' ? 'its threshold' : 'its mark'}${braking}.`,
     means: `That is ${errorLength(overrunM(slowest))} at ${benchSpeed(slowest)} and ${errorLength(overrunM(fastest))} at ${benchSpeed(fastest)}.${scatter}`,
     next:
       fastest < 1.5 * slowest
         ? 'Stop from another speed as well, half as fast or twice: then lag and braking are told apart.'
-        : 'Say below what gap is wanted: the threshold follows.',
+        : by === 'distance'
+          ? 'Say below what gap is wanted: the threshold follows.'
+          : 'Plan with that: let it look for its mark so much earlier, or drive slower to it.',
   };
 }
 
@@ -94,7 +101,10 @@ export interface StopStudy {
   sentences: ThreeSentences;
 }
 
-export function stopStudy(trials: readonly StopTrial[]): StopStudy | null {
+export function stopStudy(
+  trials: readonly StopTrial[],
+  by: StopKind = 'distance',
+): StopStudy | null {
   const model = stopModel(trials);
-  return model && { model, sentences: stopSentences(model, trials) };
+  return model && { model, sentences: stopSentences(model, trials, by) };
 }

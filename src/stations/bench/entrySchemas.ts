@@ -35,6 +35,8 @@ export const lapEntrySchema = z.object({
 export const stopEntrySchema = z.object({
   ...stopTrialRecord.pick({ speedMPerS: true, thresholdM: true }).shape,
   stopM: stopTrialRecord.shape.stopM.nullable(),
+  /** Past its mark, where no distance ends the drive. */
+  overM: z.number().min(-1).max(0.5).nullable(),
 });
 
 export type StopEntryValues = z.output<typeof stopEntrySchema>;

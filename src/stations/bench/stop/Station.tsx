@@ -1,9 +1,11 @@
 import { useMemo } from 'react';
 import type { RangeCalibration } from '../../../core/calibration/kinds/range/schema';
+import { rankSentences, rankStops, STOP_KINDS, STOPS_BY } from '../../../core/ranging/stopKinds';
 import { readsOf, stopStudy } from '../../../core/ranging/stopStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { counted } from '../../../core/text/quantities';
 import type { StopTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Choice } from '../../../ui/Choice';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { notAside } from '../openedList';
@@ -14,6 +16,7 @@ import { useTrials } from '../useTrials';
 import { ApproachSpeeds } from './ApproachSpeeds';
 import { ApproachFor } from './ApproachFor';
 import { StopEntry } from './StopEntry';
+import { StopRanks } from './StopRanks';
 import { StopTable } from './StopTable';
 
 interface Props extends BenchProps {
@@ -25,8 +28,8 @@ interface Props extends BenchProps {
 }
 
 const STEPS = [
-  'Let the robot drive at a wall and stop when its distance sensor says so: note the gap at which it was told to.',
-  'Measure the gap where it stands, from its bumper to the wall.',
+  'Let the robot drive and stop: at a gap from a wall, at a line, when it touches, after a distance.',
+  'Measure where it stands: its gap to the wall, or how far past its mark.',
   'Three stops each from two speeds, one twice the other: that tells its lag from its braking.',
 ];
 const REASONS = ['It touched the wall', 'A wheel slipped', 'Typed by mistake'];
@@ -36,15 +39,18 @@ const CURVE_POINTS = 24;
 export default function Station({ robot, trials: loaded, lists, measured }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const used = useMemo(() => notAside(record.trials), [record]);
-  const study = useMemo(() => stopStudy(used), [used]);
+  const { by } = record.conditions;
+  const all = useMemo(() => notAside(record.trials), [record]);
+  const used = useMemo(() => all.filter((trial) => trial.by === by), [all, by]);
+  const ranked = useMemo(() => rankStops(all), [all]);
+  const study = useMemo(() => stopStudy(used, by), [used, by]);
   const reads = useMemo(() => readsOf(robot.robot, measured), [robot, measured]);
   const fastest = Math.max(0, ...used.map(({ speedMPerS }) => speedMPerS));
   const perM = benchScale().perM;
   return (
     <TrialsShell<StopTrials>
       {...{ robot, kept, lists }}
-      sentences={study?.sentences ?? null}
+      sentences={rankSentences(ranked) ?? study?.sentences ?? null}
       what="stop"
       reasons={REASONS}
       caution="A stop that was far off by itself is no reason."
@@ -57,8 +63,8 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
       see={
         study !== null && (
           <Frame
-            title="Drives on after its threshold, against the speed"
-            sentence="Each mark is one stop."
+            title={`By ${STOPS_BY[by].title}: drives on past its mark, against the speed`}
+            sentence={`${study.sentences.found} Each mark is one stop.`}
             legend="◆ a stop   — lag and braking as fitted"
           >
             <Plot
@@ -94,11 +100,17 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
       steps={STEPS}
       doing={
         <>
-          <StopEntry robot={robot.robot} reads={reads} onTrial={add} />
+          <Choice
+            label="Stopped by"
+            value={by}
+            options={STOP_KINDS.map((kind) => ({ value: kind, label: STOPS_BY[kind].title }))}
+            onChange={(chosen) => setConditions({ by: chosen })}
+          />
+          <StopEntry key={by} by={by} robot={robot.robot} reads={reads} onTrial={add} />
           <TrialsFile
             label="Stops (CSV)"
             what="stop"
-            columns="speed_mm_per_s, threshold_cm, true_gap_cm (from the bumper to the wall)"
+            columns="speed_mm_per_s, threshold_cm, true_gap_cm (from the bumper to the wall), by (distance, line, touch, encoder) if you like"
             read={async (file, newId) =>
               (await import('../../../formats/trialsCsv')).readStops(file, newId)
             }
@@ -107,24 +119,27 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
         </>
       }
       know={
-        study !== null && (
-          <>
-            <ApproachFor
-              model={study.model}
-              reads={reads}
-              isMeasured={measured !== null}
-              conditions={record.conditions}
-              onChange={setConditions}
-            />
-            <ApproachSpeeds
-              robot={robot.robot}
-              model={study.model}
-              reads={reads}
-              conditions={record.conditions}
-              onChange={setConditions}
-            />
-          </>
-        )
+        <>
+          {ranked.length > 1 && <StopRanks ranked={ranked} />}
+          {study !== null && by === 'distance' && (
+            <>
+              <ApproachFor
+                model={study.model}
+                reads={reads}
+                isMeasured={measured !== null}
+                conditions={record.conditions}
+                onChange={setConditions}
+              />
+              <ApproachSpeeds
+                robot={robot.robot}
+                model={study.model}
+                reads={reads}
+                conditions={record.conditions}
+                onChange={setConditions}
+              />
+            </>
+          )}
+        </>
       }
       table={(ask) => (
         <StopTable

@@ -1,10 +1,11 @@
 import { ulid } from 'ulid';
+import { STOPS_BY, type StopKind } from '../../../core/ranging/stopKinds';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
 import type { Robot } from '../../../core/robot';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { fieldsOf } from '../../../ui/recordForm';
-import { BENCH_LENGTH, SPEED } from '../../../ui/units';
+import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { stopForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { StopEntryValues } from '../entrySchemas';
@@ -17,14 +18,21 @@ const F = fieldsOf<StopEntryValues>();
 const WALL_M = 0.8;
 
 interface Props {
+  by: StopKind;
   robot: Robot;
   /** How its distance sensor reads. */
   reads: Reads;
   onTrial(trial: StopTrialRecord): void;
 }
 
+/** What was measured, in the one form in which stops of every kind are kept; null while it is missing. */
+function trialOf(by: StopKind, { speedMPerS, thresholdM, stopM, overM }: StopEntryValues) {
+  if (by === 'distance') return stopM === null ? null : { by, speedMPerS, thresholdM, stopM };
+  return overM === null ? null : { by, speedMPerS, thresholdM: 0, stopM: -overM };
+}
+
 /** A stop: typed from the tape, or driven by the stand-in. */
-export function StopEntry({ robot, reads, onTrial }: Props) {
+export function StopEntry({ by, robot, reads, onTrial }: Props) {
   const program = useProgram();
   const drive = ({ speedMPerS, thresholdM }: StopEntryValues) => {
     const reading = Math.max(0, readingAtGap(robot, reads, thresholdM));
@@ -32,48 +40,65 @@ export function StopEntry({ robot, reads, onTrial }: Props) {
       [{ kind: 'approach', thresholdM: reading, speedMPerS, wallM: thresholdM + WALL_M }],
       ({ gapM }) => {
         if (gapM === null) return;
-        onTrial({ id: ulid(), speedMPerS, thresholdM, stopM: gapM, setAsideReason: null });
+        onTrial({ id: ulid(), by, speedMPerS, thresholdM, stopM: gapM, setAsideReason: null });
       },
     );
   };
   return (
     <>
       <TrialEntry<StopEntryValues, StopTrialRecord>
-        start={{ speedMPerS: 0.2, thresholdM: 0.15, stopM: null }}
+        start={{ speedMPerS: 0.2, thresholdM: 0.15, stopM: null, overM: null }}
         schema={stopForm}
         button="Add the stop"
-        trialOf={({ stopM, ...told }) => (stopM === null ? null : { ...told, stopM })}
-        next={(entry) => ({ ...entry, stopM: null })}
+        trialOf={(entry) => trialOf(by, entry)}
+        next={(entry) => ({ ...entry, stopM: null, overM: null })}
         onTrial={onTrial}
-        more={(entry, isWrong) => (
-          <Button
-            disabled={!program.isOn || program.moving || program.running || isWrong}
-            onClick={() => drive(entry)}
-          >
-            {program.running ? 'The stand-in drives …' : 'Let the stand-in stop'}
-          </Button>
-        )}
+        more={(entry, isWrong) =>
+          by === 'distance' && (
+            <Button
+              disabled={!program.isOn || program.moving || program.running || isWrong}
+              onClick={() => drive(entry)}
+            >
+              {program.running ? 'The stand-in drives …' : 'Let the stand-in stop'}
+            </Button>
+          )
+        }
       >
         {(first) => (
           <>
             <F.Number name="speedMPerS" label="Driven at" unit={SPEED} min={1} max={500} />
-            <F.Number
-              name="thresholdM"
-              label="Told to stop at a gap of"
-              unit={BENCH_LENGTH}
-              min={0}
-              max={1000}
-            />
-            <F.Number
-              name="stopM"
-              label="Truly stood at"
-              unit={BENCH_LENGTH}
-              min={-50}
-              max={1000}
-              optional
-              inputRef={first}
-              hint="from the bumper to the wall"
-            />
+            {by === 'distance' ? (
+              <>
+                <F.Number
+                  name="thresholdM"
+                  label="Told to stop at a gap of"
+                  unit={BENCH_LENGTH}
+                  min={0}
+                  max={1000}
+                />
+                <F.Number
+                  name="stopM"
+                  label="Truly stood at"
+                  unit={BENCH_LENGTH}
+                  min={-50}
+                  max={1000}
+                  optional
+                  inputRef={first}
+                  hint="from the bumper to the wall"
+                />
+              </>
+            ) : (
+              <F.Number
+                name="overM"
+                label="Stood past its mark by"
+                unit={SMALL_LENGTH}
+                min={-1000}
+                max={500}
+                optional
+                inputRef={first}
+                hint={`from ${STOPS_BY[by].mark}; short of it is negative`}
+              />
+            )}
           </>
         )}
       </TrialEntry>

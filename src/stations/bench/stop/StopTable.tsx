@@ -1,3 +1,4 @@
+import { STOPS_BY } from '../../../core/ranging/stopKinds';
 import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
 import { FoldedTable } from '../TrialParts';
@@ -15,14 +16,23 @@ export const StopTable = ({ trials, onSetAside, onTakeBack }: Props) => (
     what="stop"
     {...{ trials, onSetAside, onTakeBack }}
     columns={[
+      { title: 'By', cell: ({ trial }) => STOPS_BY[trial.by].title },
       {
         title: 'At',
         number: true,
         sortBy: ({ trial }) => trial.speedMPerS,
         cell: ({ trial }) => benchSpeed(trial.speedMPerS),
       },
-      { title: 'Told', number: true, cell: ({ trial }) => benchLength(trial.thresholdM, 1) },
-      { title: 'Stood at', number: true, cell: ({ trial }) => benchLength(trial.stopM, 1) },
+      {
+        title: 'Told',
+        number: true,
+        cell: ({ trial }) => (trial.by === 'distance' ? benchLength(trial.thresholdM, 1) : '–'),
+      },
+      {
+        title: 'Stood at',
+        number: true,
+        cell: ({ trial }) => (trial.by === 'distance' ? benchLength(trial.stopM, 1) : '–'),
+      },
       {
         title: 'Drove on',
         number: true,

@@ -14,7 +14,7 @@ export const stop: Procedure = {
   gives: null,
   known: async (facts) => {
     const { used, begunAt } = usedTrials(await facts.trials('stop'));
-    const study = stopStudy(used);
+    const study = stopStudy(used.filter(({ by }) => by === 'distance'));
     return study === null
       ? { sentence: null, freshness: null }
       : {

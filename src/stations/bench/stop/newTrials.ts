@@ -16,6 +16,7 @@ export const newStopTrials = (id: string, robotId: string): StopTrials => ({
     startGapM: 0.6,
     samplePeriodS: 0.02,
     timeAtHandS: 3,
+    by: 'distance',
   },
   trials: [],
   archivedAt: null,
