@@ -1,11 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { commandFor } from '../../src/core/drive/straightStudy';
 import { COMMAND_WAYS } from '../../src/core/program/commands';
 import { gainInProgram } from '../../src/core/program/gain';
 import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/program/profile';
 import { programSentence, programWants, stepInProgram } from '../../src/core/program/sentence';
 import { percentForSpeed, speedAtPercent } from '../../src/core/program/speedTable';
 import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
+import { toldTravel, travelledFor } from '../../src/core/program/toldTravel';
 import { TRAVEL_WAYS } from '../../src/core/program/travels';
 import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
 import { stepSchema } from '../../src/core/steps/step';
@@ -43,6 +46,23 @@ describe('how programs count', () => {
     );
     expect(TRAVEL_WAYS.rotations.travel(robot, Math.PI * 0.056 * 3.5)).toBeCloseTo(3.5, 9);
     expect(TRAVEL_WAYS.inches.travel(robot, 0.254)).toBeCloseTo(10, 9);
+  });
+
+  it('are told less by what the robot rolls on, so that it drives what is wanted', () => {
+    const measured = { kind: 'straight', scaleFactorSe: 0.001, residualSdM: 0.003 } as const;
+    const value = { ...measured, scaleFactor: 0.98, coastM: 0.006 };
+    const { robot: fitted } = fittedRobot(robot, [value]);
+    // As the procedure itself says it, of the recorded wheel.
+    expect(toldTravel(fitted, 'rotations', 0.5)).toBeCloseTo(
+      TRAVEL_WAYS.rotations.travel(robot, commandFor(0.5, value)),
+      9,
+    );
+    expect(travelledFor(fitted, 'rotations', toldTravel(fitted, 'rotations', 0.5))).toBeCloseTo(
+      0.5,
+    );
+    const step = stepSchema.parse({ id: 's', kind: 'straight', distanceM: 0.5 });
+    expect(stepInProgram(fitted, step)).toMatch(/^2\.87 rotations \(it rolls on by 6 mm\)/);
+    expect(stepInProgram(robot, step)).toMatch(/^2\.84 rotations at/);
   });
 
   it('power: only between what was timed, the mean of drives at one power', () => {

@@ -24,6 +24,12 @@ export const programSchema = z.object({
     .max(20, 'expected at most 20 timed drives')
     .default([])
     .describe('timed drives, each at one power'),
+  coastM: z
+    .number()
+    .min(-1)
+    .max(1)
+    .default(0)
+    .describe('rolls on so far after the distance that a drive was told'),
 });
 
 export type ProgramProfile = z.output<typeof programSchema>;

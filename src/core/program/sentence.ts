@@ -1,10 +1,11 @@
 import { kindOfStep } from '../steps/registry';
 import type { Step } from '../steps/step';
 import type { Robot } from '../robot';
-import { counted, number } from '../text/quantities';
+import { counted, errorLength, number } from '../text/quantities';
 import { COMMAND_WAYS } from './commands';
-import type { ProgramProfile } from './profile';
+import type { ProgramProfile, Travel } from './profile';
 import { pivotSteering } from './steering';
+import { toldTravel } from './toldTravel';
 import { TRAVEL_WAYS } from './travels';
 
 /** How programs count, in a sentence. */
@@ -38,14 +39,20 @@ function commandText(robot: Robot, step: Step): string[] {
   return [value === null ? way.lacks : `at ${number(value, way.decimals)} ${way.unit}`];
 }
 
+/** How far, as programs say it; what the robot rolls on by itself is taken off, and said. */
+function farText(robot: Robot, way: Travel, distanceM: number): string {
+  const { decimals, unit } = TRAVEL_WAYS[way];
+  const { coastM } = robot.program;
+  const rollsOn = coastM === 0 ? '' : ` (it rolls on by ${errorLength(coastM)})`;
+  return `${number(toldTravel(robot, way, distanceM), decimals)} ${unit}${rollsOn}`;
+}
+
 /** A step as a program says it: "3.98 rotations at 43 %"; null where nobody has said how programs count. */
 export function stepInProgram(robot: Robot, step: Step): string | null {
-  const way = robot.program.travel === null ? null : TRAVEL_WAYS[robot.program.travel];
+  const { travel: way } = robot.program;
   const { travel } = kindOfStep(step).inProgram;
   const far =
-    way === null || travel === undefined
-      ? []
-      : [`${number(way.travel(robot, travel.distanceM(step)), way.decimals)} ${way.unit}`];
+    way === null || travel === undefined ? [] : [farText(robot, way, travel.distanceM(step))];
   const parts = [...far, ...commandText(robot, step)];
   return parts.length === 0 ? null : parts.join(' ');
 }

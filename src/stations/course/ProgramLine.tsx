@@ -1,10 +1,11 @@
 import { COMMAND_WAYS } from '../../core/program/commands';
 import { gainInProgram } from '../../core/program/gain';
+import { toldTravel, travelledFor } from '../../core/program/toldTravel';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot';
 import { kindOfStep } from '../../core/steps/registry';
 import type { Step } from '../../core/steps/step';
-import { number } from '../../core/text/quantities';
+import { errorLength, number } from '../../core/text/quantities';
 import { ProgramField } from '../../ui/ProgramField';
 import styles from './CourseStation.module.css';
 
@@ -48,20 +49,24 @@ function CommandField({ step, robot, onChange }: Props) {
 
 function TravelField({ step, robot, onChange }: Props) {
   const { travel } = kindOfStep(step).inProgram;
-  if (robot.program.travel === null || travel === undefined) return null;
-  const { unit, decimals, travel: toTravel, distanceM } = TRAVEL_WAYS[robot.program.travel];
+  const { travel: way, coastM } = robot.program;
+  if (way === null || travel === undefined) return null;
+  const { unit, decimals } = TRAVEL_WAYS[way];
   return (
-    <ProgramField
-      inline
-      label="Distance in the program"
-      {...{ unit, decimals }}
-      value={toTravel(robot, travel.distanceM(step))}
-      max={MOST}
-      onTake={(typed) => {
-        onChange(travel.withDistance(step, distanceM(robot, typed)));
-        return true;
-      }}
-    />
+    <>
+      <ProgramField
+        inline
+        label="Distance in the program"
+        {...{ unit, decimals }}
+        value={toldTravel(robot, way, travel.distanceM(step))}
+        max={MOST}
+        onTake={(typed) => {
+          onChange(travel.withDistance(step, travelledFor(robot, way, typed)));
+          return true;
+        }}
+      />
+      {coastM !== 0 && ` (it rolls on by ${errorLength(coastM)})`}
+    </>
   );
 }
 

@@ -10,10 +10,11 @@ export const straight: CalibrationKindOf<StraightCalibration> = {
   restsOn: ['wheels and track'],
   describe: ({ scaleFactor, coastM }) =>
     `wheels × ${number(scaleFactor, 4)}${coastM === 0 ? '' : `, ${errorLength(Math.abs(coastM))} ${coastM > 0 ? 'more' : 'less'} at the end of a drive`}`,
-  // Programs compute with the wheel as it truly rolls: what is told then is what is driven.
-  fit: (robot, { scaleFactor }) => ({
+  // Programs compute with the wheel as it truly rolls, and are told less by what it rolls on: then it drives what is wanted.
+  fit: (robot, { scaleFactor, coastM }) => ({
     ...robot,
     wheelDiameterM: robot.wheelDiameterM * scaleFactor,
     errors: { ...robot.errors, wheelScaleError: 0 },
+    program: { ...robot.program, coastM },
   }),
 };
