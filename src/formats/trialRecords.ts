@@ -18,6 +18,8 @@ export const turnTrialRecord = z.object({
   rateRadPerS: z.number().min(0.05).max(20),
   kind: z.enum(['spin', 'pivot']),
   durationS: z.number().positive().max(600).nullable(),
+  facedRad: angle.nullable().default(null).describe('before the turn; null: nobody noted it'),
+  place: shortText.default('').describe('where it stood'),
   measuredBy: z.enum(ANGLE_SOURCES),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

@@ -46,6 +46,14 @@ const TURN_COLUMNS: WantedColumn[] = [
     optional: true,
     number: { min: 0.01, max: 60 },
   },
+  {
+    key: 'faced',
+    heading: /^faced_deg$/i,
+    name: 'faced_deg',
+    optional: true,
+    number: degrees(720),
+  },
+  { key: 'place', heading: /^place$/i, name: 'place', optional: true },
 ];
 
 const LAP_COLUMNS: WantedColumn[] = [
@@ -117,17 +125,6 @@ const STOP_COLUMNS: WantedColumn[] = [
   },
 ];
 
-const ANCHOR_COLUMNS: WantedColumn[] = [
-  { key: 't', heading: /^t_s$/i, name: 't_s', number: degrees(1e6) },
-  {
-    key: 'heading',
-    heading: /^true_heading_deg$/i,
-    name: 'true_heading_deg',
-    number: degrees(100_000),
-  },
-  { key: 'what', heading: /^what$/i, name: 'what', optional: true },
-];
-
 /** Rows of a file as records, and the lines that are none. */
 export interface ReadRecords<T> {
   records: T[];
@@ -183,6 +180,8 @@ export async function readTurnTrials(
         rateRadPerS,
         kind,
         durationS: values.duration === undefined ? null : Number(values.duration),
+        facedRad: values.faced === undefined ? null : radiansFromDegrees(Number(values.faced)),
+        place: String(values.place ?? '').slice(0, 40),
         measuredBy: 'file',
         setAsideReason: null,
       });
@@ -269,26 +268,6 @@ export async function readStops(
       thresholdM: Number(values.threshold_cm) / 100,
       stopM: Number(values.true_gap_cm) / 100,
       setAsideReason: null,
-    })),
-    bad,
-  };
-}
-
-/** A moment at which the true heading is known. */
-export interface AnchorRow {
-  tS: number;
-  headingRad: number;
-  what: string;
-}
-
-/** Anchors from a CSV file with t_s, true_heading_deg and, if there is one, what. */
-export async function readAnchors(file: File): Promise<ReadRecords<AnchorRow>> {
-  const { rows, bad } = await readSmallCsv(file, ANCHOR_COLUMNS);
-  return {
-    records: rows.map(({ values }) => ({
-      tS: Number(values.t),
-      headingRad: radiansFromDegrees(Number(values.heading)),
-      what: values.what === undefined ? '' : String(values.what),
     })),
     bad,
   };

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { readAnchors, readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
+import { readAnchors } from '../../src/formats/anchorsCsv';
+import { readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from '../core/support';
 import { recordedText } from '../support/recorded';

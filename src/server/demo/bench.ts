@@ -146,6 +146,8 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     rateRadPerS: deg(rate),
     kind: 'spin',
     durationS: null,
+    facedRad: null,
+    place: '',
     measuredBy: 'protractor',
     setAsideReason: null,
   };

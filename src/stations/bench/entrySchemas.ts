@@ -21,6 +21,8 @@ export const turnEntrySchema = z.object({
   angleRad: z.number().min(-20).max(20).nullable(),
   lengthM: z.number().positive().max(5),
   offsetM: lengthM.nullable(),
+  facedRad: turnTrialRecord.shape.facedRad.unwrap(),
+  place: turnTrialRecord.shape.place.unwrap(),
 });
 
 /** A lap while it is entered: what is not read off yet is empty. */

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import type { AnchorRecord } from '../../../formats/benchRecords';
-import { readAnchors } from '../../../formats/trialsCsv';
+import { readAnchors } from '../../../formats/anchorsCsv';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';

@@ -3,6 +3,7 @@ import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import type { ProgramProfile } from '../../../core/program/profile';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
+import { whereItStood } from '../../../core/turns/whereItStood';
 import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
 import { notAside } from '../openedList';
 import type {
@@ -66,11 +67,12 @@ function studied(trials: readonly TurnTrialRecord[], conditions: TurnTrials['con
       { told: { ...rest, actualRad, ...(durationS !== null && { durationS }) }, trial, place },
     ];
   });
-  if (measured.length === 0) return { study: null, asked: [] };
+  if (measured.length === 0) return { study: null, stood: [], asked: [] };
   const told = measured.map((one) => one.told);
   const found = studyTurns(told, driftRadPerS, wantedRad, readingSdRad);
   return {
     study: found,
+    stood: whereItStood(told, driftRadPerS).sentences,
     asked: found.questions.flatMap(({ index, text }) => {
       const one = measured[index];
       return one === undefined ? [] : [{ trial: one.trial, no: one.place + 1, text }];
@@ -115,7 +117,7 @@ export default function Station({ robot, trials: loaded, lists, routes, program 
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
   const [logWanted, setLogWanted] = useState(false);
   const used = notAside(record.trials);
-  const { study, asked } = useMemo(
+  const { study, stood, asked } = useMemo(
     () => studied(record.trials, record.conditions),
     [record.trials, record.conditions],
   );
@@ -134,6 +136,11 @@ export default function Station({ robot, trials: loaded, lists, routes, program 
       questions={(ask) => (
         <>
           {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
+          {stood.map((sentence) => (
+            <p key={sentence} data-testid="stood">
+              {sentence}
+            </p>
+          ))}
           {asked.map(({ trial, no, text }) => (
             <TrialQuestion key={trial.id} {...{ no, text }} onSetAside={() => ask(trial)} />
           ))}
@@ -176,7 +183,7 @@ export default function Station({ robot, trials: loaded, lists, routes, program 
           <TrialsFile
             label="Turn trials (CSV)"
             what="trial"
-            columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent"
+            columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent; faced_deg and place if you noted them"
             read={async (file, newId) =>
               (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId, told)
             }

@@ -7,7 +7,7 @@ import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { DEG, DEG_PER_S, SMALL_LENGTH } from '../../../ui/units';
+import { DEG, DEG_PER_S, HEADING, SMALL_LENGTH } from '../../../ui/units';
 import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { TurnEntryValues } from '../entrySchemas';
@@ -33,7 +33,10 @@ interface Props {
 
 const signOf = (direction: 'left' | 'right') => (direction === 'left' ? 1 : -1);
 
-function baseTrial(setting: TurnSetting): Omit<TurnTrialRecord, 'actualRad' | 'measuredBy'> {
+function baseTrial(
+  setting: TurnSetting,
+  { facedRad, place }: Reading,
+): Omit<TurnTrialRecord, 'actualRad' | 'measuredBy'> {
   return {
     id: ulid(),
     targetRad: signOf(setting.direction) * setting.targetRad,
@@ -41,6 +44,8 @@ function baseTrial(setting: TurnSetting): Omit<TurnTrialRecord, 'actualRad' | 'm
     rateRadPerS: setting.rateRadPerS,
     kind: setting.kind,
     durationS: null,
+    facedRad,
+    place,
     setAsideReason: null,
   };
 }
@@ -75,6 +80,8 @@ const FIRST_READING: Reading = {
   by: 'protractor',
   means: 'whole',
   lengthM: 0.2,
+  facedRad: null,
+  place: '',
   ...NOTHING_READ,
 };
 
@@ -142,6 +149,25 @@ const ReadingFields = ({ by, means }: Reading) => (
   </div>
 );
 
+/** Some sensors err by direction, some places by what is near: noted only by who looks for it. */
+const StoodFields = ({ facedRad, place }: Reading) => (
+  <details open={facedRad !== null || place !== ''}>
+    <summary>Which way it faced, where it stood</summary>
+    <div className={styles.fields}>
+      <F.Number
+        name="facedRad"
+        label="Faced before the turn"
+        unit={HEADING}
+        min={-360}
+        max={360}
+        optional
+        hint="0 along the table’s long edge"
+      />
+      <F.Text name="place" label="Stood at" maxLength={40} />
+    </div>
+  </details>
+);
+
 /** One turn at a time: told, turned, measured; or taken from the stand-in. */
 export const TurnEntry = (props: Props) => (
   <FieldsInErrorProvider>
@@ -168,7 +194,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
     setProblem(null);
     setAsked(null);
     if (reading === null || by === 'eye' || wrong > 0) return;
-    const trial = baseTrial(setting);
+    const trial = baseTrial(setting, read);
     try {
       const actualRad = trueAngle(reading, trial.targetRad, read.means);
       const complete = { ...trial, actualRad, measuredBy: by };
@@ -180,9 +206,9 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
     }
   };
   const see = (seen: 'under' | 'right' | 'over') =>
-    onTrial({ ...baseTrial(setting), actualRad: null, seen, measuredBy: 'eye' });
+    onTrial({ ...baseTrial(setting, read), actualRad: null, seen, measuredBy: 'eye' });
   const letStandInTurn = () => {
-    const trial = baseTrial(setting);
+    const trial = baseTrial(setting, read);
     const how = { school: 'stop-early' as const, rateRadPerS: trial.rateRadPerS, leadRad: 0 };
     void program.run([{ kind: 'turn', angleRad: trial.targetRad, how }], (measured) =>
       onTrial({
@@ -208,6 +234,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
         <ProgramRate {...{ robot, setting, onSetting }} />
       </SettingFields>
       <ReadingFields {...read} />
+      <StoodFields {...read} />
       <div className={styles.actions}>
         {by === 'eye' ? (
           <>

@@ -46,6 +46,8 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         ...trial,
         id: ulid(),
         seen: null,
+        facedRad: null,
+        place: '',
         measuredBy: 'own heading',
         setAsideReason: null,
       })),
