@@ -65,7 +65,7 @@ describe('whether it matters where a turn is made', () => {
   });
 
   it('tells a place at which turns end elsewhere, and to which side', () => {
-    const { sentences } = whereItStood(turns({ atWindowRad: deg(-3) }), 0);
+    const { sentences } = whereItStood(turns({ atWindowRad: deg(-3), aroundRad: deg(4) }), 0);
     expect(sentences[1]).toMatch(
       /at “window” turns end (2\.\d|3\.\d)° further right than at “table”/,
     );

@@ -68,17 +68,22 @@ export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number
   return truth.fullVolts - 0.5 * (1 - Math.exp(-2 * hours)) - 0.15 * hours - (moving ? 0.25 : 0);
 }
 
+/** Of the echoes that a weak battery sends out so many more are lost. */
+const LOST_WHEN_WEAK = 0.15;
+
 /** What the units read that are neither heading sensor nor driven wheel. */
 function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
   const { pose } = placeAt(truth.robot, state, tS);
   const { walls: surfaces, lines } = aboutAt(truth, state, tS);
+  const weak = voltsAt(truth, state, tS) < truth.echoesFailBelowV;
   return Object.fromEntries(
     columnsOf(truth.robot).flatMap(({ unit, title, column }) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
       const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
       const read = unitReader(unit, { surfaces, lines, random, attachmentDegrees });
       if (read === null) return [];
-      const value = read(pose, tS);
+      const isLost = unit.kind === 'distance sensor' && weak && random.uniform() < LOST_WHEN_WEAK;
+      const value = isLost ? null : read(pose, tS);
       const shown = value === null ? null : roundedTo(value * column.factor, column.decimals);
       return [[title, shown] as const];
     }),

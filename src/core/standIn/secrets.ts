@@ -62,6 +62,10 @@ export function secretsOf(truth: StandInTruth): { name: string; value: string }[
       name: `Distance sensor ${label} reads long by`,
       value: errorLength(behaviour.offsetM),
     })),
+    {
+      name: 'Distance sensors lose echoes below',
+      value: `${number(truth.echoesFailBelowV, 1)} V`,
+    },
     { name: 'Raw heading, turning left', value: growing(signs.heading) },
     { name: 'Raw left motor, rolling forward', value: growing(signs.leftMotor) },
     { name: 'Raw right motor, rolling forward', value: growing(signs.rightMotor) },

@@ -18,6 +18,8 @@ export interface StandInTruth {
   reconnectWorks: number;
   reinitialiseWorks: number;
   fullVolts: number;
+  /** With a weaker battery its distance sensors lose echoes. */
+  echoesFailBelowV: number;
 }
 
 const drawsOf = (random: RandomStream) => ({
@@ -86,5 +88,6 @@ export function standInTruth(record: Robot, seed: number): StandInTruth {
     reconnectWorks: 0.85,
     reinitialiseWorks: 0.8,
     fullVolts: between(8.15, 8.35),
+    echoesFailBelowV: drawsOf(randomStream(seed, 0, 'stand-in: echoes')).between(7.3, 7.6),
   };
 }

@@ -33,13 +33,25 @@ const indicators = (values: readonly string[], kinds: readonly string[]) =>
 
 const distinct = (values: readonly string[]): string[] => [...new Set(values)];
 
-/** What columns explain beyond what was told (extra sum of squares), and whether an F test shows it. */
-function beyondTold(told: readonly string[], more: readonly number[][], error: readonly number[]) {
-  const base = indicators(told, distinct(told));
+/**
+ * What columns explain beyond what was told (extra sum of squares), and whether an F test shows it.
+ *
+ * @param besides further columns that are taken out first, where the turns can tell them apart
+ */
+function beyondTold(
+  trials: readonly PlacedTurn[],
+  besides: readonly number[][],
+  more: readonly number[][],
+  error: readonly number[],
+): { coefficients: number[]; isShown: boolean } | null {
+  const told = trials.map(toldOf);
+  const base = indicators(told, distinct(told)).map((row, i) => [...row, ...(besides[i] ?? [])]);
   const full = base.map((row, i) => [...row, ...(more[i] ?? [])]);
   const [less, all] = [linearFit(base, error), linearFit(full, error)];
   const columns = more[0]?.length ?? 0;
-  if (less === null || all === null || all.degreesOfFreedom < SPARE) return null;
+  if (less === null || all === null || all.degreesOfFreedom < SPARE) {
+    return besides.length === 0 ? null : beyondTold(trials, [], more, error);
+  }
   const extra = (less.residualSumOfSquares - all.residualSumOfSquares) / columns;
   const noise = all.residualSumOfSquares / all.degreesOfFreedom;
   return {
@@ -54,17 +66,33 @@ function errorOf(trial: TurnTrial, driftRadPerS: number): number {
   return (side === 'left' ? 1 : -1) * (actual - target);
 }
 
-function byDirection(trials: readonly PlacedTurn[], driftRadPerS: number) {
-  const noted = trials.flatMap((trial) =>
-    trial.facedRad === null ? [] : [{ ...trial, facedRad: trial.facedRad }],
+/** By how much a sensor that errs around the circle errs in each turn, for a and b of one. */
+const aroundOf = (trials: readonly PlacedTurn[]): number[][] =>
+  trials.map(({ facedRad, actualRad }) =>
+    facedRad === null
+      ? [0, 0]
+      : [
+          Math.cos(facedRad) - Math.cos(facedRad + actualRad),
+          Math.sin(facedRad) - Math.sin(facedRad + actualRad),
+        ],
   );
-  const around = noted.map(({ facedRad, actualRad }) => [
-    Math.cos(facedRad) - Math.cos(facedRad + actualRad),
-    Math.sin(facedRad) - Math.sin(facedRad + actualRad),
-  ]);
+
+const placesOf = (trials: readonly PlacedTurn[]): string[] =>
+  distinct(trials.map(({ place }) => place));
+
+/** Which of the places each turn was made at, against the first. */
+const atPlaces = (trials: readonly PlacedTurn[]): number[][] =>
+  indicators(
+    trials.map(({ place }) => place),
+    placesOf(trials).slice(1),
+  );
+
+function byDirection(trials: readonly PlacedTurn[], driftRadPerS: number) {
+  const noted = trials.filter(({ facedRad }) => facedRad !== null);
   const found = beyondTold(
-    noted.map(toldOf),
-    around,
+    noted,
+    atPlaces(noted),
+    aroundOf(noted),
     noted.map((trial) => errorOf(trial, driftRadPerS)),
   );
   return { n: noted.length, found };
@@ -72,14 +100,12 @@ function byDirection(trials: readonly PlacedTurn[], driftRadPerS: number) {
 
 function placeSentence(trials: readonly PlacedTurn[], driftRadPerS: number): string[] {
   const noted = trials.filter(({ place }) => place !== '');
-  const [first, ...others] = distinct(noted.map(({ place }) => place));
+  const [first, ...others] = placesOf(noted);
   if (first === undefined || others.length === 0) return [];
   const found = beyondTold(
-    noted.map(toldOf),
-    indicators(
-      noted.map(({ place }) => place),
-      others,
-    ),
+    noted,
+    aroundOf(noted),
+    atPlaces(noted),
     noted.map((trial) => errorOf(trial, driftRadPerS)),
   );
   if (found === null) return [`Two more turns at each place would tell whether they differ.`];

@@ -11,6 +11,7 @@ import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
+import { LostByVolts } from './LostByVolts';
 import { RangeEntry } from './RangeEntry';
 import { RangeChart, RangeUnits } from './RangeFigures';
 import { RangeTable } from './RangeTable';
@@ -92,6 +93,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             }
             onTake={(readings) => add(...readings)}
           />
+          <LostByVolts robot={robot} />
         </>
       }
       table={(ask) => (
