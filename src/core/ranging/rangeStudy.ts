@@ -54,15 +54,40 @@ function nextSentence({ against }: RangeCalibration, own: UnitRange): string {
   return 'Apply it: then the Course knows what it reads, and how far to trust it.';
 }
 
+/** Units that are to change places: one that is plugged in and reads too far off, one that is not and reads better. */
+export interface Swap {
+  out: UnitRange;
+  in: UnitRange;
+}
+
+/**
+ * Which pair of units to swap, so that the worst that is plugged in gives way to the best that is not; null where
+ * none is outside its tolerance, or none of the others is within it.
+ *
+ * @param pluggedIn labels of the units that the robot drives with
+ */
+export function swapOf(units: readonly UnitRange[], pluggedIn: readonly string[]): Swap | null {
+  const byError = units.toSorted((a, b) => a.worstErrorM - b.worstErrorM);
+  const isIn = ({ unit }: UnitRange) => pluggedIn.includes(unit);
+  const worst = byError.findLast((unit) => isIn(unit) && !unit.withinTolerance);
+  const spare = byError.find((unit) => !isIn(unit) && unit.withinTolerance);
+  return worst === undefined || spare === undefined ? null : { out: worst, in: spare };
+}
+
+const swapSentence = ({ out, in: into }: Swap): string =>
+  `Swap ${out.unit} (up to ${errorLength(out.worstErrorM)} off) for ${into.unit} (${errorLength(into.worstErrorM)}), or apply what was measured: then the Course knows what it reads.`;
+
 /** What a bench of distance sensors says, the unit that is asked about first. */
 export function rangeSentences(
   found: RangeCalibration,
   unit: string,
   toleranceM: number,
+  pluggedIn: readonly string[] = [],
 ): ThreeSentences | null {
   const own = found.units.find((one) => one.unit === unit) ?? found.units[0];
   if (own === undefined) return null;
   const against = found.against === 'other units' ? ', against the others' : '';
+  const swap = found.against === 'tape' ? swapOf(found.units, pluggedIn) : null;
   const off = own.distances.filter(({ isOnLine, lost, readings }) => !isOnLine && lost < readings);
   const outside =
     off.length === 0
@@ -71,7 +96,7 @@ export function rangeSentences(
   return {
     found: `${unitSentence(own)}${against}; single readings scatter by ${errorLength(own.noiseM, 1)}.`,
     means: `${meansSentence(found.units, toleranceM)} ${lostSentence(own)}${outside}`,
-    next: nextSentence(found, own),
+    next: swap === null ? nextSentence(found, own) : swapSentence(swap),
   };
 }
 
@@ -112,12 +137,13 @@ export function rangeStudy(
   readings: readonly RangeReading[],
   unit: string,
   toleranceM: number,
+  pluggedIn: readonly string[] = [],
 ): RangeStudy | null {
   const found = rangeCalibration(readings, toleranceM);
   return (
     found && {
       found,
-      sentences: rangeSentences(found, unit, toleranceM),
+      sentences: rangeSentences(found, unit, toleranceM, pluggedIn),
       value: rangeValueOf(found.units.find((one) => one.unit === unit)),
     }
   );

@@ -34,11 +34,18 @@ const REASONS = ['Something stood in between', 'The tape had moved', 'Typed by m
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const inUse = unitsOf(robot.robot, 'distance sensor')[0]?.label ?? '';
+  const pluggedIn = useMemo(
+    () => unitsOf(robot.robot, 'distance sensor').map(({ label }) => label),
+    [robot],
+  );
+  const inUse = pluggedIn[0] ?? '';
   const [unit, setUnit] = useState(inUse);
   const used = useMemo(() => notAside(record.trials), [record]);
   const { toleranceM } = record.conditions;
-  const study = useMemo(() => rangeStudy(used, inUse, toleranceM), [used, inUse, toleranceM]);
+  const study = useMemo(
+    () => rangeStudy(used, inUse, toleranceM, pluggedIn),
+    [used, inUse, toleranceM, pluggedIn],
+  );
   const value = study?.value ?? null;
   return (
     <TrialsShell<RangeTrials>

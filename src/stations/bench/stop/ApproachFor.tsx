@@ -5,6 +5,7 @@ import type { StopTrials } from '../../../formats/benchRecords';
 import { NumberField } from '../../../ui/NumberField';
 import { BENCH_LENGTH, SPEED, TIMES } from '../../../ui/units';
 import styles from '../Bench.module.css';
+import { ApproachFilters } from './ApproachFilters';
 
 interface Props {
   model: StopModel;
@@ -56,6 +57,7 @@ export function ApproachFor({ model, reads, isMeasured, conditions, onChange }: 
         />
       </div>
       <p data-testid="approach">{approachSentence(answer, conditions)}</p>
+      {answer !== null && <ApproachFilters {...{ model, reads }} wanted={conditions} />}
       <small className="faint">
         {isMeasured
           ? 'With how the distance sensor was measured to read.'

@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { approachPlan, type ApproachPlan } from '../../src/core/ranging/approach';
+import { filteredApproaches } from '../../src/core/ranging/approachFilters';
+import type { RangeReading } from '../../src/core/ranging/rangeCalibration';
+import { rangeStudy, swapOf } from '../../src/core/ranging/rangeStudy';
+import { randomStream } from '../../src/core/simulate/random';
+
+const PLAN: ApproachPlan = {
+  wantedM: 0.05,
+  speedMPerS: 0.2,
+  samplePeriodS: 0.02,
+  latencyS: 0.06,
+  brakingMPerS2: 2,
+  confirmations: 1,
+  offsetM: 0.006,
+  scaleFactor: 1.01,
+  noiseM: 0.004,
+  startGapM: 0.8,
+};
+
+describe('filters of the distance readings', () => {
+  it('agree with the computed first passage where there is none', () => {
+    const exact = approachPlan(PLAN);
+    const [single] = filteredApproaches(PLAN);
+    const tolerance = (3 * (exact?.gapSdM ?? 0)) / Math.sqrt(400);
+    expect(
+      Math.abs((single?.thresholdReadingM ?? 0) - (exact?.thresholdReadingM ?? 1)),
+    ).toBeLessThan(1.01 * tolerance);
+    expect(single?.gapSdM).toBeGreaterThan(0.88 * (exact?.gapSdM ?? 0));
+    expect(single?.gapSdM).toBeLessThan(1.12 * (exact?.gapSdM ?? 0));
+  });
+
+  it('are steadier and later the more readings they take', () => {
+    const [single, mean3, , mean5, median5] = filteredApproaches({ ...PLAN, speedMPerS: 0.1 });
+    expect(mean3?.gapSdM).toBeLessThan(single?.gapSdM ?? 0);
+    expect(mean5?.gapSdM).toBeLessThan(mean3?.gapSdM ?? 0);
+    // The median of normal noise scatters more than its mean.
+    expect(median5?.gapSdM).toBeGreaterThan(mean5?.gapSdM ?? 1);
+    expect(mean5?.delayS).toBeCloseTo(0.04, 9);
+  });
+
+  it('without noise stop at the same place, told the earlier by their delay', () => {
+    const still = { ...PLAN, noiseM: 0, scaleFactor: 1, offsetM: 0 };
+    const [single, mean3] = filteredApproaches(still);
+    expect((mean3?.thresholdReadingM ?? 0) - (single?.thresholdReadingM ?? 0)).toBeCloseTo(
+      0.2 * 0.02,
+      4,
+    );
+  });
+});
+
+/** A bench of units with their own offsets. */
+function bench(offsetsM: Record<string, number>): RangeReading[] {
+  const random = randomStream(3, 0, 'bench');
+  return Object.entries(offsetsM).flatMap(([unit, offsetM]) =>
+    [0.1, 0.3, 0.6, 1].flatMap((trueM) =>
+      Array.from({ length: 6 }, () => ({
+        unit,
+        trueM,
+        readingM: trueM + offsetM + 0.001 * random.normal(),
+      })),
+    ),
+  );
+}
+
+describe('which units to swap', () => {
+  it('is the worst that is plugged in for the best that is not', () => {
+    const readings = bench({ D1: 0.02, D2: 0.03, S1: 0.004, S2: 0.001 });
+    const study = rangeStudy(readings, 'D1', 0.01, ['D1', 'D2']);
+    expect(study?.sentences?.next).toMatch(/^Swap D2 \(up to \d+ mm off\) for S2/);
+    const units = study?.found.units ?? [];
+    expect(swapOf(units, ['S1', 'S2'])).toBeNull();
+    expect(swapOf(units, ['D1', 'D2', 'S1', 'S2'])).toBeNull();
+    expect(rangeStudy(readings, 'D1', 0.05, ['D1', 'D2'])?.sentences?.next).toMatch(/^Apply it/);
+  });
+});
