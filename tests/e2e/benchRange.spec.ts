@@ -122,3 +122,28 @@ test('from a live source nothing is typed: each press takes the mean of a second
   expect(Math.abs(offset - hidden.behaviour.offsetM)).toBeLessThan(0.006);
   await act(page, { do: 'set-target', distanceM: null });
 });
+
+test('a log tells at which voltage echoes begin to be lost, and one without volts is refused', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/range?new');
+  await page.getByText('Lost echoes against the battery').click();
+  // From 8.2 to 6.9 V; below 7.4 V every eighth echo is missing.
+  const rows = Array.from({ length: 3000 }, (_, i) => {
+    const volts = 8.2 - (1.3 * i) / 3000;
+    return `${(i * 0.05).toFixed(2)},${volts.toFixed(3)},${volts < 7.4 && i % 8 === 0 ? '' : '50.0'}`;
+  });
+  const take = async (text: string) => {
+    await page.getByLabel('Log file (JSON Lines or CSV)').setInputFiles({
+      name: 'sag.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(text),
+    });
+    await page.getByRole('button', { name: 'Read this file' }).click();
+  };
+  await take(['t_s,volts,front_cm', ...rows].join('\n'));
+  await expect(page.getByRole('heading', { name: /^Change the battery at 7\.4 V/ })).toBeVisible();
+  const bare = rows.map((row) => row.split(',').toSpliced(1, 1).join(','));
+  await take(['t_s,front_cm', ...bare].join('\n'));
+  await expect(page.getByText('does not hold the battery’s volts')).toBeVisible();
+});

@@ -25,6 +25,8 @@ export interface JudgedTrace {
   trace: Trace;
   /** Null where the trace is too short to tell. */
   judged: GainJudgement | null;
+  /** How fast it drove on average. */
+  speedMPerS?: number;
 }
 
 /** What the wheels do is taken over so long before and after a moment: encoders count in steps. */
@@ -117,10 +119,12 @@ export function traceFromLog(
     const trace = { tS, error: read.map((value) => value - target), correction };
     const seconds = (tS.at(-1) ?? 0) - (tS[0] ?? 0);
     const rolledM = sinceFirst(leftM.map((left, i) => (left + (rightM[i] ?? 0)) / 2)).at(-1) ?? 0;
-    const leadS = rolledM > 0 ? (aheadM * seconds) / rolledM : undefined;
+    const speedMPerS = rolledM / seconds;
+    const leadS = rolledM > 0 ? aheadM / speedMPerS : undefined;
     const most = Math.max(...correction.map(Math.abs));
     const limitShare = most > SHAKES_RAD_PER_S ? SHAKEN : Infinity;
-    return { trace, judged: judgeFollowing(trace, side === 'left' ? 1 : -1, leadS, limitShare) };
+    const towards = side === 'left' ? 1 : -1;
+    return { trace, judged: judgeFollowing(trace, towards, leadS, limitShare), speedMPerS };
   }
   const turned = sinceFirst(goesBy === null ? byEncoders : read);
   const error = id === 'turn' ? turned.map((value) => value - target) : turned;

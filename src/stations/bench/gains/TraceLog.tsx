@@ -5,6 +5,7 @@ import type { Robot } from '../../../core/robot';
 import { SHOWN, type TunedId } from '../../../core/tuning/controllers/shown';
 import type { GainJudgement } from '../../../core/tuning/judge';
 import { traceFromLog } from '../../../core/tuning/logTrace';
+import { wallsEnd, wallsEndSentence } from '../../../core/walls/wallsEnd';
 import type { Followed } from '../../../formats/gainTraceCsv';
 import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
@@ -71,6 +72,13 @@ export function TraceLog(props: Props) {
       return sentenceOf(error);
     }
   }, [log, kept, channel, channels, controller, fitted, turnRad, followed, aheadM]);
+  const end = useMemo(() => {
+    const key = channel ?? channels[0];
+    if (controller !== 'wall' || log === null || key === undefined) return null;
+    if (found === null || typeof found === 'string') return null;
+    const told = wallsEnd(log, key);
+    return told && wallsEndSentence(told, found.speedMPerS ?? 0);
+  }, [controller, log, channel, channels, found]);
   const push = () => void program.run([{ kind: 'push', controller, gain }], () => undefined);
   return (
     <details>
@@ -114,6 +122,7 @@ export function TraceLog(props: Props) {
         />
         {program.problem !== null && <Notice tone="fault">{program.problem}</Notice>}
         {typeof found === 'string' && <Notice tone="fault">{found}</Notice>}
+        {end !== null && <p data-testid="walls-end">{end}</p>}
         {found !== null && typeof found !== 'string' && (
           <FoundTrace
             {...{ controller, gain, found }}
