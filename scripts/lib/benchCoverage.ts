@@ -1,6 +1,8 @@
 import { speedTable } from '../../src/core/drive/speedTable';
 import { straightModel } from '../../src/core/drive/straightModel';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
+import { gauge } from '../../src/core/ranging/gauge';
+import { rankStops } from '../../src/core/ranging/stopKinds';
 import { stopModel } from '../../src/core/ranging/stopModel';
 import { squaring } from '../../src/core/walls/squaring';
 import { randomStream, type RandomStream } from '../../src/core/simulate/random';
@@ -11,6 +13,12 @@ interface Held {
   truth: number;
   high: number;
 }
+
+const heldBetween = (range: [number, number] | undefined, truth: number): Held => ({
+  low: range?.[0] ?? NaN,
+  truth,
+  high: range?.[1] ?? NaN,
+});
 
 /** A procedure whose benches are made up from a known truth. */
 export interface BenchKind {
@@ -151,7 +159,50 @@ export const BENCH_KINDS: BenchKind[] = [
       return [held(found && { low95: found.low95, high95: found.high95 }, perPower / 0.2)];
     },
   },
+  {
+    name: 'who measures: the same person again',
+    measure: (random) => {
+      const found = gaugeBench(random, 0.001, 0.0008);
+      return [heldBetween(found?.repeatability95M, 0.001)];
+    },
+  },
+  {
+    name: 'who measures: all together',
+    measure: (random) => {
+      const found = gaugeBench(random, 0.001, 0.0008);
+      return [heldBetween(found?.gauge95M, Math.hypot(0.001, 0.0008))];
+    },
+  },
+  {
+    name: 'kinds of stop: scatter',
+    measure(random) {
+      const sdM = between(random, 0.002, 0.006);
+      const stops = times(3, [0.1, 0.2, 0.3]).map((speedMPerS) => ({
+        by: 'line' as const,
+        speedMPerS,
+        thresholdM: 0,
+        stopM: -0.08 * speedMPerS - sdM * random.normal(),
+      }));
+      const [found] = rankStops(stops);
+      return [{ low: found?.sdLow95M ?? NaN, truth: sdM, high: found?.sdHigh95M ?? NaN }];
+    },
+  },
 ];
+
+/** Five lengths read twice by three persons. */
+function gaugeBench(random: RandomStream, againM: number, personM: number) {
+  const persons = [1, 2, 3].map((person) => ({ person, offM: personM * random.normal() }));
+  const lengths = [0.1, 0.3, 0.5, 0.8, 1.2];
+  return gauge(
+    times(2, lengths).flatMap((trueM) =>
+      persons.map(({ person, offM }) => ({
+        part: String(trueM),
+        person: String(person),
+        valueM: trueM + offM + againM * random.normal(),
+      })),
+    ),
+  );
+}
 
 /** The share of so many simulated benches whose intervals hold the truth, all that belong together at once. */
 export function benchCoverage(kind: BenchKind, benches: number, seed: number): number {

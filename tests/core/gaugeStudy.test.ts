@@ -11,9 +11,11 @@ const recorded = rowsOf('tape-gauge.csv').map((row) => ({
 it('the same lengths read by three say how well a tape is read, and what that hides', () => {
   const study = gaugeStudy(recorded);
   const [, again] = /the same again ± ([\d.]+) mm/.exec(study?.sentences.found ?? '') ?? [];
-  // 36 degrees of freedom or more: known to 12 %.
   const truthMm = 10 * trueOf('tape-gauge.csv', 'repeatability_cm');
-  expect(Math.abs(Number(again) / truthMm - 1)).toBeLessThan(0.24);
+  const [low = NaN, high = NaN] = study?.found.repeatability95M ?? [];
+  expect(1000 * low).toBeLessThan(truthMm);
+  expect(1000 * high).toBeGreaterThan(truthMm);
+  expect(Number(again)).toBeCloseTo(1000 * (study?.found.repeatabilitySdM ?? NaN), 1);
   expect(study?.sentences.means).toMatch(/3 persons who read 6 lengths.*less than 3 mm/);
 });
 

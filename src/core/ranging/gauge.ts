@@ -1,3 +1,4 @@
+import { fQuantile } from '../stats/fQuantile';
 import { fUpperTail } from '../stats/student';
 
 /** A reading of the same part by a person. */
@@ -13,15 +14,45 @@ export interface Gauge {
   readingsEach: number;
   /** Of one person reading the same again. */
   repeatabilitySdM: number;
+  repeatability95M: [number, number];
   /** Between persons, with what depends on person and part together. */
   reproducibilitySdM: number;
   /** Both together. */
   gaugeSdM: number;
+  gauge95M: [number, number];
 }
 
 const LEAST = 2;
 /** Where the part that depends on person and part together is less sure than this, it is taken as chance. */
 const POOLING_LEVEL = 0.25;
+
+/** A mean square with its degrees of freedom, and how often it counts in a sum. */
+interface Part {
+  times: number;
+  meanSquare: number;
+  df: number;
+}
+
+/** Degrees of freedom of a variance that is as good as known. */
+const KNOWN = 1e6;
+
+/**
+ * The 95 % interval of the root of a sum of variances, from their mean squares.
+ *
+ * Source: modified large samples, Graybill and Wang, J. Am. Stat. Assoc. 75 (1980) 869–873; of one mean square alone
+ * it is the χ² interval.
+ */
+function rootInterval(parts: readonly Part[]): [number, number] {
+  const sum = parts.reduce((all, { times, meanSquare }) => all + times * meanSquare, 0);
+  const reach = (share: number) =>
+    Math.sqrt(
+      parts.reduce((all, { times, meanSquare, df }) => {
+        const off = 1 / fQuantile(share, df, KNOWN) - 1;
+        return all + (off * times * meanSquare) ** 2;
+      }, 0),
+    );
+  return [Math.sqrt(Math.max(0, sum - reach(0.975))), Math.sqrt(sum + reach(0.025))];
+}
 
 const mean = (values: readonly number[]) =>
   values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -78,12 +109,25 @@ export function gauge(readings: readonly GaugeReading[]): Gauge | null {
   const interaction = isPooled ? 0 : Math.max(0, (msTogether - msWithin) / r);
   const msPersons = ofPersons / (o - 1);
   const persons = Math.max(0, (msPersons - (isPooled ? error : msTogether)) / (p * r));
+  const errorPart = {
+    meanSquare: error,
+    df: isPooled ? dfTogether + dfWithin : dfWithin,
+  };
+  const ofBoth = isPooled
+    ? [{ ...errorPart, times: 1 - 1 / (p * r) }]
+    : [
+        { ...errorPart, times: 1 - 1 / r },
+        { meanSquare: msTogether, df: dfTogether, times: 1 / r - 1 / (p * r) },
+      ];
+  const personsPart = { meanSquare: msPersons, df: o - 1, times: 1 / (p * r) };
   return {
     parts: p,
     persons: o,
     readingsEach: r,
     repeatabilitySdM: Math.sqrt(error),
+    repeatability95M: rootInterval([{ ...errorPart, times: 1 }]),
     reproducibilitySdM: Math.sqrt(persons + interaction),
     gaugeSdM: Math.sqrt(error + persons + interaction),
+    gauge95M: rootInterval([...ofBoth, personsPart]),
   };
 }

@@ -26,10 +26,11 @@ export function gaugeStudy(readings: readonly GaugeReading[]): GaugeStudy | null
   const found = gauge(readings);
   if (found === null) return null;
   const { repeatabilitySdM, reproducibilitySdM, gaugeSdM, persons, parts } = found;
+  const [low, high] = found.repeatability95M.map((sd) => errorLength(sd, 1));
   return {
     found,
     sentences: {
-      found: `One person reads the same again ± ${errorLength(repeatabilitySdM, 1)}; ${reproducibilitySdM > 0 ? `between persons it is ± ${errorLength(reproducibilitySdM, 1)} more` : 'between persons no further difference is shown'}.`,
+      found: `One person reads the same again ± ${errorLength(repeatabilitySdM, 1)} (${low} to ${high}); ${reproducibilitySdM > 0 ? `between persons it is ± ${errorLength(reproducibilitySdM, 1)} more` : 'between persons no further difference is shown'}.`,
       means: `Together ± ${errorLength(gaugeSdM, 1)}, by ${counted(persons, 'person')} who read ${counted(parts, 'length')}: a robot that scatters by less than ${errorLength(TIMES * gaugeSdM)} cannot be told from the measuring.`,
       next: nextSentence(found),
     },

@@ -65,7 +65,7 @@ export function mountSentences(mounts: readonly Mount[], nowM: number): ThreeSen
   const farthest = Math.max(...none);
   const isFine = Math.abs(chosen.aheadM - nowM) < 0.02 || nowM > chosen.aheadM;
   return {
-    found: `${benchLength(chosen.aheadM)} ahead of the axle the strongest good gain is ${number(best, 0)} times the weakest.`,
+    found: `Mounted ${benchLength(chosen.aheadM)} ahead of the axle it forgives most: its strongest good gain is ${number(reachOf(chosen))} times its weakest.`,
     means:
       none.length === 0
         ? 'Every place that was tried has gains that hold.'

@@ -38,7 +38,7 @@ function Menu({ robot, robots, current, menu }: ShellProps) {
     </a>
   );
   return (
-    <nav aria-label="Procedures" className={styles.nav}>
+    <nav aria-label="Procedures" className={classes(styles.nav, 'no-print')}>
       {link(OVERVIEW, 'Overview')}
       {group !== undefined && <span className={styles.group}>{group}</span>}
       {menu.filter((entry) => entry.group === group).map(({ id, title }) => link(id, title))}

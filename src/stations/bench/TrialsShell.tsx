@@ -8,6 +8,7 @@ import type {
 } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
+import { classes } from '../../ui/classes';
 import { Toast } from '../../ui/Notice';
 import { useToast } from '../../ui/useToast';
 import { ArchiveLine } from '../ArchiveLine';
@@ -83,7 +84,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
       )}
       {props.questions?.(setAside)}
       {props.see}
-      <section aria-label="Do" className={styles.do}>
+      <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <ol className={styles.steps}>
           {props.steps.map((step) => (
             <li key={step}>{step}</li>
@@ -92,7 +93,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
         {props.doing}
       </section>
       {props.know}
-      <div className={styles.actions}>
+      <div className={classes(styles.actions, 'no-print')}>
         {apply !== undefined && apply.value !== null && (
           <Button look="strong" onClick={() => setApplying(true)}>
             {apply.label}
@@ -136,16 +137,18 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
           onClose={() => setAside(null)}
         />
       )}
-      {hasTrials && (
-        <ArchiveLine what="list" archivedAt={record.archivedAt} onArchive={kept.setArchived} />
-      )}
-      <TrialLists
-        title="Lists begun before"
-        what={what}
-        href={address}
-        lists={props.lists}
-        openId={record.id}
-      />
+      <div className="no-print">
+        {hasTrials && (
+          <ArchiveLine what="list" archivedAt={record.archivedAt} onArchive={kept.setArchived} />
+        )}
+        <TrialLists
+          title="Lists begun before"
+          what={what}
+          href={address}
+          lists={props.lists}
+          openId={record.id}
+        />
+      </div>
       <Toast text={toast} />
     </>
   );

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { Gauge } from '../../../core/ranging/gauge';
 import { gaugeLacks, gaugeStudy } from '../../../core/ranging/gaugeStudy';
 import { counted, fineLength } from '../../../core/text/quantities';
 import type { GaugeTrials, TrialListEntry } from '../../../formats/benchRecords';
@@ -22,6 +23,13 @@ const STEPS = [
   'Every person reads every length as often: two times each is enough, three are better.',
 ];
 const REASONS = ['Something had moved', 'Another length was read', 'Typed by mistake'];
+
+/** What of the scatter: its standard deviation, and between which it lies where that can be told. */
+const rowsOf = (found: Gauge): [string, number, [number, number] | null][] => [
+  ['The same person again', found.repeatabilitySdM, found.repeatability95M],
+  ['Another person', found.reproducibilitySdM, null],
+  ['Both together', found.gaugeSdM, found.gauge95M],
+];
 
 /** The same lengths read by several persons: how much of all scatter is the measuring. */
 export default function Station({ robot, trials: loaded, lists }: Props) {
@@ -49,18 +57,20 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         study !== null && (
           <Table
             label="Where the scatter comes from"
-            rows={[
-              ['The same person again', study.found.repeatabilitySdM],
-              ['Another person', study.found.reproducibilitySdM],
-              ['Both together', study.found.gaugeSdM],
-            ]}
-            keyOf={([name]) => String(name)}
+            rows={rowsOf(study.found)}
+            keyOf={([name]) => name}
             columns={[
               { title: 'Of what', head: true, cell: ([name]) => name },
               {
                 title: 'Standard deviation',
                 number: true,
-                cell: ([, sd]) => `± ${fineLength(Number(sd))}`,
+                cell: ([, sd]) => `± ${fineLength(sd)}`,
+              },
+              {
+                title: 'Between (95 %)',
+                number: true,
+                cell: ([, , range]) =>
+                  range === null ? '–' : `${fineLength(range[0])} to ${fineLength(range[1])}`,
               },
             ]}
           />

@@ -1,6 +1,7 @@
 import { useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
+import { classes } from '../../../ui/classes';
 import { Select } from '../../../ui/Select';
 import { SOURCE_OPTIONS, type Source } from '../SourceChoice';
 import { useSource } from '../useSource';
@@ -27,7 +28,7 @@ export function PanelFrame({ source, title, state, log, nothing, children }: Fra
   const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => false);
   if (isFolded) return <Folded {...{ source, state, log }} />;
   return (
-    <aside className={styles.panel} aria-label="Robot panel">
+    <aside className={classes(styles.panel, 'no-print')} aria-label="Robot panel">
       <header>
         <h2>{title}</h2>
         <p className="faint" data-testid="panel-state">
