@@ -23,6 +23,8 @@ test('which way the robot faced is noted beside a turn, and a sensor that errs b
   await expect(page.getByTestId('stood')).toContainText(
     /It matters which way it faces: around the circle the heading sensor errs by 4(\.\d)?° to either side/,
   );
+  await page.getByText('Zero before each turn, or count headings on?').click();
+  await expect(page.getByTestId('zeroing')).toContainText('Count headings on from the start.');
   // It stands in the form for the next turn, and is kept with those that were made.
   await expect(page.getByLabel('Faced before the turn')).toHaveValue('270');
   await expect(page.getByText('Everything is kept.')).toBeVisible();

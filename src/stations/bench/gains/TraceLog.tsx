@@ -9,7 +9,6 @@ import { wallsEnd, wallsEndSentence } from '../../../core/walls/wallsEnd';
 import type { Followed } from '../../../formats/gainTraceCsv';
 import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
-import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { Select } from '../../../ui/Select';
@@ -17,6 +16,7 @@ import { DEG } from '../../../ui/units';
 import { sentenceOf } from '../../api';
 import styles from '../Bench.module.css';
 import { LogSource } from '../LogSource';
+import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { FollowedFields } from './FollowedFields';
 import { FoundTrace } from './FoundTrace';
@@ -110,11 +110,7 @@ export function TraceLog(props: Props) {
         <LogSource
           robot={robot}
           meanwhile={SHOWN[controller].push}
-          standInDoes={
-            <Button disabled={program.running || program.moving || !program.isOn} onClick={push}>
-              {program.running ? 'The stand-in drives …' : 'Push the stand-in'}
-            </Button>
-          }
+          standInDoes={<ProgramButton program={program} label="Push the stand-in" onClick={push} />}
           onLog={(taken) => {
             setChannel(null);
             setLog(taken);

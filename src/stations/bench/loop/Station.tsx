@@ -4,7 +4,6 @@ import { loopRounds } from '../../../core/control/loopTiming';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { counted, number } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
-import { Button } from '../../../ui/Button';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
@@ -13,6 +12,7 @@ import { DEG_PER_S, MILLISECONDS } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { LogSource } from '../LogSource';
 import type { BenchProps } from '../procedure';
+import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 
 /** A usual turn. */
@@ -95,9 +95,12 @@ export default function Station({ robot }: BenchProps) {
           robot={robot}
           meanwhile="Let the robot turn left and right."
           standInDoes={
-            <Button disabled={program.running || program.moving || !program.isOn} onClick={turn}>
-              {program.running ? 'The stand-in turns …' : 'Let the stand-in turn'}
-            </Button>
+            <ProgramButton
+              program={program}
+              label="Let the stand-in turn"
+              busy="The stand-in turns …"
+              onClick={turn}
+            />
           }
           onLog={(log, name) => setTaken({ log, name })}
         />

@@ -4,7 +4,6 @@ import type { KnownDrift } from '../../../core/gyro/runLog';
 import { number, headingText } from '../../../core/text/quantities';
 import type { RunLogRecord, TrialListEntry } from '../../../formats/benchRecords';
 import { fromItsStart, type Log } from '../../../formats/toLog';
-import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { sentenceOf } from '../../api';
 import type { BenchProps } from '../procedure';
@@ -14,6 +13,7 @@ import { LogSource } from '../LogSource';
 import type { Source } from '../SourceChoice';
 import { lapProgram } from '../standIn/lapProgram';
 import { TrialLists } from '../TrialLists';
+import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram, type Measured } from '../standIn/useProgram';
 import { newAnchor } from './AnchorFields';
 import { RunCorrection, type OpenRun } from './RunCorrection';
@@ -99,12 +99,11 @@ export default function Station({ robot, runs, known }: Props) {
           robot={robot}
           meanwhile="Let the robot drive its run."
           standInDoes={
-            <Button
-              disabled={program.running || program.moving || !program.isOn}
+            <ProgramButton
+              program={program}
+              label="Let the stand-in drive a square"
               onClick={() => void program.run(lapProgram(LAP_SIDE_M, 'gyro', 'ccw'), setEnded)}
-            >
-              {program.running ? 'The stand-in drives …' : 'Let the stand-in drive a square'}
-            </Button>
+            />
           }
           onLog={take}
         />

@@ -3,12 +3,12 @@ import { STOPS_BY, type StopKind } from '../../../core/ranging/stopKinds';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
 import type { Robot } from '../../../core/robot';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
-import { Button } from '../../../ui/Button';
 import { fieldsOf } from '../../../ui/recordForm';
 import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { stopForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { StopEntryValues } from '../entrySchemas';
+import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { TrialEntry } from '../TrialEntry';
 
@@ -55,12 +55,12 @@ export function StopEntry({ by, robot, reads, onTrial }: Props) {
         onTrial={onTrial}
         more={(entry, isWrong) =>
           by === 'distance' && (
-            <Button
-              disabled={!program.isOn || program.moving || program.running || isWrong}
+            <ProgramButton
+              program={program}
+              label="Let the stand-in stop"
+              isWrong={isWrong}
               onClick={() => drive(entry)}
-            >
-              {program.running ? 'The stand-in drives …' : 'Let the stand-in stop'}
-            </Button>
+            />
           )
         }
       >

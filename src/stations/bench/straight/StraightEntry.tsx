@@ -1,11 +1,11 @@
 import { ulid } from 'ulid';
 import type { StraightTrialRecord, StraightTrials } from '../../../formats/benchRecords';
-import { Button } from '../../../ui/Button';
 import { fieldsOf } from '../../../ui/recordForm';
 import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { straightForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { StraightEntryValues } from '../entrySchemas';
+import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { TrialEntry } from '../TrialEntry';
 
@@ -42,12 +42,12 @@ export function StraightEntry({ keep, onTrial }: Props) {
         next={(entry) => ({ ...entry, actualM: null, sidewaysM: null })}
         onTrial={onTrial}
         more={(entry, isWrong) => (
-          <Button
-            disabled={!program.isOn || program.moving || program.running || isWrong}
+          <ProgramButton
+            program={program}
+            label="Let the stand-in drive it"
+            isWrong={isWrong}
             onClick={() => drive(entry)}
-          >
-            {program.running ? 'The stand-in drives …' : 'Let the stand-in drive it'}
-          </Button>
+          />
         )}
       >
         {(first) => (

@@ -25,6 +25,7 @@ import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
 import { PlanTable } from './PlanTable';
 import { TrialQuestion } from './TrialQuestion';
+import { ZeroOrCount } from './ZeroOrCount';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
@@ -104,6 +105,7 @@ function Why({ study }: { study: TurnStudy }) {
         ))}
       </ul>
       <CommandTable commands={study.model.commands} />
+      {study.model.groups[0] !== undefined && <ZeroOrCount model={study.model.groups[0].model} />}
     </>
   );
 }

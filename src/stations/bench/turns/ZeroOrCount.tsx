@@ -1,0 +1,34 @@
+import { afterTurns, withScatter, zeroingSentence } from '../../../core/turns/zeroing';
+import type { TurnErrorModel } from '../../../core/turns/errorModel';
+import { Table } from '../../../ui/Table';
+
+/** Whether to set the heading to 0 before each turn, or to count headings on: what is left over after several. */
+export function ZeroOrCount({ model }: { model: TurnErrorModel }) {
+  const rows = afterTurns(model, model.toRad);
+  const sentence = zeroingSentence(rows);
+  if (sentence === null) return null;
+  return (
+    <details>
+      <summary>Zero before each turn, or count headings on?</summary>
+      <p data-testid="zeroing">{sentence}</p>
+      <Table
+        label="Facing wrong after turns to one side, as they are told now"
+        rows={rows}
+        keyOf={({ turns }) => String(turns)}
+        columns={[
+          { title: 'Turns', number: true, cell: ({ turns }) => turns },
+          {
+            title: 'Zeroed before each',
+            number: true,
+            cell: ({ zeroedRad, zeroedSdRad }) => withScatter(zeroedRad, zeroedSdRad),
+          },
+          {
+            title: 'Counted on',
+            number: true,
+            cell: ({ countedOnRad, countedOnSdRad }) => withScatter(countedOnRad, countedOnSdRad),
+          },
+        ]}
+      />
+    </details>
+  );
+}
