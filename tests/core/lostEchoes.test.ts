@@ -32,7 +32,9 @@ describe('echoes that are lost as the battery sags', () => {
   it('does not blame a battery for what is lost at any voltage under one in a hundred', () => {
     const found = lostEchoes(log(9, { lostShare: 0.004 }), CHANNEL);
     expect(found.changeAtV).toBeNull();
-    expect(found.sentences.means).toMatch(/^\d+ of (8000|79\d\d) echoes were lost; at most 0\.[3-9] % are/);
+    expect(found.sentences.means).toMatch(
+      /^\d+ of (8000|79\d\d) echoes were lost; at most 0\.[3-9] % are/,
+    );
     const falsely = Array.from(
       { length: 60 },
       (_, seed) => lostEchoes(log(9, { lostShare: 0.004, n: 3000, seed }), CHANNEL).changeAtV,
