@@ -1,9 +1,12 @@
 import { describe, expect, it } from 'vitest';
+import { missionSchema } from '../../src/core/course/table';
 import { approachPlan, type ApproachPlan } from '../../src/core/ranging/approach';
 import { filteredApproaches } from '../../src/core/ranging/approachFilters';
 import type { RangeReading } from '../../src/core/ranging/rangeCalibration';
+import { missionTolerance } from '../../src/core/ranging/missionTolerance';
 import { rangeStudy, swapOf } from '../../src/core/ranging/rangeStudy';
 import { randomStream } from '../../src/core/simulate/random';
+import { stepSchema } from '../../src/core/steps/step';
 
 const PLAN: ApproachPlan = {
   wantedM: 0.05,
@@ -72,5 +75,40 @@ describe('which units to swap', () => {
     expect(swapOf(units, ['S1', 'S2'])).toBeNull();
     expect(swapOf(units, ['D1', 'D2', 'S1', 'S2'])).toBeNull();
     expect(rangeStudy(readings, 'D1', 0.05, ['D1', 'D2'])?.sentences?.next).toMatch(/^Apply it/);
+  });
+});
+
+describe('a tolerance from the missions', () => {
+  const mission = (id: string, alongM: number) =>
+    missionSchema.parse({
+      id,
+      name: id,
+      pose: { xM: 1, yM: 0.5, headingRad: 0 },
+      window: { alongM },
+    });
+  const table = {
+    missions: [mission('crate', 0.03), mission('lever', 0.012), mission('mast', 0.004)],
+  };
+  const steps = (...all: object[]) =>
+    all.map((one, i) => stepSchema.parse({ id: `s${i}`, ...one }));
+  const drive = { kind: 'straight', distanceM: 0.5 };
+  const approach = { kind: 'approach', thresholdM: 0.2 };
+  const work = (missionId: string) => ({ kind: 'mark', missionId });
+
+  it('is half of the narrowest window that is worked after a distance was used', () => {
+    const route = {
+      steps: steps(drive, work('mast'), approach, work('crate'), drive, work('lever')),
+    };
+    expect(missionTolerance([{ name: 'Out', route, table }])).toEqual({
+      toleranceM: 0.006,
+      mission: 'lever',
+      route: 'Out',
+    });
+  });
+
+  it('is none where no route goes by a distance', () => {
+    const route = { steps: steps(drive, work('mast')) };
+    expect(missionTolerance([{ name: 'Out', route, table }])).toBeNull();
+    expect(missionTolerance([])).toBeNull();
   });
 });

@@ -127,6 +127,12 @@ test('a log tells at which voltage echoes begin to be lost, and one without volt
   corvat: page,
 }) => {
   await open(page, '/bench/range?new');
+  // What the missions that are worked by it allow is offered as its tolerance.
+  const asked = page.getByTestId('of-missions');
+  await expect(asked).toContainText('is worked by distance and allows');
+  const [, wanted = ''] = /Take (\d+) mm/.exec((await asked.textContent()) ?? '') ?? [];
+  await asked.getByRole('button').click();
+  await expect(page.getByLabel('Tolerance')).toHaveValue(wanted);
   await page.getByText('Lost echoes against the battery').click();
   // From 8.2 to 6.9 V; below 7.4 V every eighth echo is missing.
   const rows = Array.from({ length: 3000 }, (_, i) => {

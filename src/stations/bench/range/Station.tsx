@@ -1,8 +1,10 @@
 import { useMemo, useState } from 'react';
+import type { MissionTolerance } from '../../../core/ranging/missionTolerance';
 import { rangeStudy } from '../../../core/ranging/rangeStudy';
 import { counted, errorLength, number } from '../../../core/text/quantities';
 import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { SMALL_LENGTH } from '../../../ui/units';
 import { notAside } from '../openedList';
@@ -20,6 +22,8 @@ interface Props extends BenchProps {
   trials: RangeTrials;
   /** All benches of this robot. */
   lists: TrialListEntry[];
+  /** What the missions ask of it that its routes work by distance; null: none does. */
+  ofMissions: MissionTolerance | null;
 }
 
 const STEPS = [
@@ -31,7 +35,7 @@ const STEPS = [
 const REASONS = ['Something stood in between', 'The tape had moved', 'Typed by mistake'];
 
 /** Distance sensors against a tape: offset, scale, scatter, lost echoes, and which are out of tolerance. */
-export default function Station({ robot, trials: loaded, lists }: Props) {
+export default function Station({ robot, trials: loaded, lists, ofMissions }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const pluggedIn = useMemo(
@@ -88,6 +92,20 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               onChange={(next) => setConditions({ toleranceM: next })}
             />
           </div>
+          {ofMissions !== null && (
+            <p className="faint" data-testid="of-missions">
+              “{ofMissions.mission}” of {ofMissions.route} is worked by distance and allows{' '}
+              {errorLength(ofMissions.toleranceM)} of the sensor: half of its window.{' '}
+              {ofMissions.toleranceM !== toleranceM && (
+                <Button
+                  look="bare"
+                  onClick={() => setConditions({ toleranceM: ofMissions.toleranceM })}
+                >
+                  Take {errorLength(ofMissions.toleranceM)}
+                </Button>
+              )}
+            </p>
+          )}
           <p>
             <a href={`/bench/range/sheet?robot=${robot.id}`}>An empty table to print</a>
           </p>

@@ -1,4 +1,5 @@
 import { describeCalibration } from '../../../core/calibration/registry';
+import { missionTolerance } from '../../../core/ranging/missionTolerance';
 import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newRangeTrials } from './newTrials';
@@ -19,5 +20,12 @@ export const range: Procedure = {
       freshness: validity.range,
     };
   },
-  props: (facts) => openedList(facts, 'range', newRangeTrials),
+  props: async (facts) => {
+    const [list, routes] = await Promise.all([
+      openedList(facts, 'range', newRangeTrials),
+      facts.routes(),
+    ]);
+    const driven = routes.map(({ name, version: { route }, table }) => ({ name, route, table }));
+    return { ...list, ofMissions: missionTolerance(driven) };
+  },
 };
