@@ -57,6 +57,7 @@ async function measureRange(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Take 192 readings' }).click();
   await page.getByText('Everything is kept.').waitFor();
   await page.waitForTimeout(1500);
+  await page.evaluate(() => window.scrollTo(0, 0));
 }
 
 /** The stand-in turned by hand: the panel has something to draw. */
