@@ -25,8 +25,8 @@ describe('zeroing before each turn', () => {
     expect(four?.zeroedRad).toBeCloseTo(4 * (four?.countedOnRad ?? 0), 9);
     expect(four?.zeroedSdRad).toBeCloseTo(2 * (four?.countedOnSdRad ?? 0), 9);
     expect(four?.countedOnRad).toBeGreaterThan(deg(2.6));
-    expect(zeroingSentence(afterTurns(model(), deg(90)))).toMatch(
-      /After 8 such turns to one side it then faces (\d(?:\.\d)?)° ± \d(?:\.\d)?° wrong.*zeroed before each, 2\d(?:\.\d)?° ± [23](?:\.\d)?°/,
+    expect(zeroingSentence(afterTurns(model(), deg(90)), deg(90))).toMatch(
+      /After 8 turns of 90° to one side it then faces (\d(?:\.\d)?)° ± \d(?:\.\d)?° wrong.*zeroed before each, 2\d(?:\.\d)?° ± [23](?:\.\d)?°/,
     );
   });
 
@@ -55,6 +55,6 @@ describe('zeroing before each turn', () => {
   });
 
   it('says nothing where nobody can know how turns scatter', () => {
-    expect(zeroingSentence(afterTurns(model(3), deg(90)))).toBeNull();
+    expect(zeroingSentence(afterTurns(model(3), deg(90)), deg(90))).toBeNull();
   });
 });

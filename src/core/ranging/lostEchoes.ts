@@ -22,7 +22,7 @@ export interface LostEchoes {
 /** Voltages that differ by less count together. */
 const BAND_V = 0.1;
 /** More lost echoes than this are too many. */
-const TOO_MANY = 0.01;
+export const TOO_MANY_LOST = 0.01;
 /** Fewer echoes of a band tell nothing. */
 const LEAST = 20;
 /** A sensor of which most echoes are missing looks at nothing. */
@@ -88,14 +88,14 @@ function sentencesOf(bands: readonly LostAtVolts[], changeAtV: number | null): T
   if (changeAtV === null) {
     const atMost = all === null ? '' : `; at most ${number(100 * all.high95, 1)} % are`;
     return {
-      found: `No voltage down to ${number(weakest, 1)} V is shown to lose more than ${percent(TOO_MANY)} of its echoes.`,
+      found: `No voltage down to ${number(weakest, 1)} V is shown to lose more than ${percent(TOO_MANY_LOST)} of its echoes.`,
       means: `${lostInAll} of ${counted(n, 'echo', 'echoes')} were lost${atMost}.`,
       next: 'Record once more with a weaker battery, at the same target.',
     };
   }
   const worst = bands.reduce((top, band) => (band.lost.rate > top.lost.rate ? band : top));
   return {
-    found: `Change the battery at ${number(changeAtV, 1)} V: below it more than ${percent(TOO_MANY)} of the echoes are lost.`,
+    found: `Change the battery at ${number(changeAtV, 1)} V: below it more than ${percent(TOO_MANY_LOST)} of the echoes are lost.`,
     means: `At ${number(worst.volts, 1)} V ${worst.lost.successes} of ${worst.lost.n} were lost (${number(100 * worst.lost.low95, 1)} to ${number(100 * worst.lost.high95, 1)} %).`,
     next: 'Look at the volts before a run that stops by this sensor; let its program ask for two readings in a row.',
   };
@@ -123,7 +123,7 @@ export function lostEchoes(log: ChannelLog, channel: string): LostEchoes {
     throw new Error('Hardly any echo came: put something flat before the sensor, and record anew.');
   }
   const tooMany = pooled(bands).filter(
-    ({ lost, due }) => (wilson(lost, due)?.low95 ?? 0) > TOO_MANY,
+    ({ lost, due }) => (wilson(lost, due)?.low95 ?? 0) > TOO_MANY_LOST,
   );
   const changeAtV = tooMany.length === 0 ? null : Math.max(...tooMany.map(({ topV }) => topV));
   return { bands, changeAtV, sentences: sentencesOf(bands, changeAtV) };

@@ -1,4 +1,4 @@
-import { counted, degrees } from '../text/quantities';
+import { degrees } from '../text/quantities';
 import { turnedBy, type TurnErrorModel } from './errorModel';
 
 /** How wrong a robot faces after turns to one side, by what its program does with the heading before each. */
@@ -41,9 +41,9 @@ export const withScatter = (meanRad: number, sdRad: number): string =>
   `${degrees(meanRad)} ± ${degrees(sdRad)}`;
 
 /** What to do, in a sentence; null where nothing is known. */
-export function zeroingSentence(rows: readonly AfterTurns[]): string | null {
+export function zeroingSentence(rows: readonly AfterTurns[], targetRad: number): string | null {
   const last = rows.at(-1);
   if (last === undefined) return null;
   const { turns, zeroedRad, zeroedSdRad, countedOnRad, countedOnSdRad } = last;
-  return `Count headings on from the start. After ${counted(turns, 'such turn')} to one side it then faces ${withScatter(countedOnRad, countedOnSdRad)} wrong, the error of the last one; zeroed before each, ${withScatter(zeroedRad, zeroedSdRad)}, those of all of them. Zero only where the true heading is known: in the jig, against a wall. Drift comes to both.`;
+  return `Count headings on from the start. After ${turns} turns of ${degrees(targetRad, 0)} to one side it then faces ${withScatter(countedOnRad, countedOnSdRad)} wrong, the error of the last one; zeroed before each, ${withScatter(zeroedRad, zeroedSdRad)}, those of all of them. Zero only where the true heading is known: in the jig, against a wall. Drift comes to both.`;
 }

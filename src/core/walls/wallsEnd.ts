@@ -26,6 +26,20 @@ const LEAST = 50;
 /** A sensor that loses more follows no wall. */
 const MOST_LOST = 0.5;
 
+/** How long each row of missing echoes is. */
+function missingRows(values: readonly number[]): number[] {
+  const rows: number[] = [];
+  let row = 0;
+  for (const value of values) {
+    if (Number.isNaN(value)) row += 1;
+    else {
+      if (row > 0) rows.push(row);
+      row = 0;
+    }
+  }
+  return rows;
+}
+
 /**
  * How many missing echoes in a row are the end of the wall, from a log in which the robot drove beside one all the
  * time: so many that lost ones alone make such a row in one of a hundred runs, and more than were ever seen.
@@ -41,19 +55,8 @@ export function wallsEnd(log: ChannelLog, channel: string): WallsEnd | null {
   // What comes before the first and after the last echo may be no wall at all.
   const beside = first < 0 ? [] : values.slice(first, last + 1);
   if (beside.length < LEAST) return null;
-  const rows: number[] = [];
-  let row = 0;
-  for (const value of beside) {
-    if (Number.isNaN(value)) row += 1;
-    else {
-      if (row > 0) rows.push(row);
-      row = 0;
-    }
-  }
-  const lost = wilson(
-    rows.reduce((sum, one) => sum + one, 0),
-    beside.length,
-  );
+  const rows = missingRows(beside);
+  const lost = wilson(beside.filter(Number.isNaN).length, beside.length);
   if (lost === null || lost.high95 > MOST_LOST) return null;
   const longestRow = Math.max(0, ...rows);
   const byChance = Math.ceil(Math.log(FALSELY / LOOKS) / Math.log(lost.high95));

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { channelLabel, channelOf } from '../../../core/channels/key';
-import { lostEchoes, type LostEchoes } from '../../../core/ranging/lostEchoes';
+import { lostEchoes, TOO_MANY_LOST, type LostEchoes } from '../../../core/ranging/lostEchoes';
 import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
@@ -92,7 +92,7 @@ export function LostByVolts({ robot }: { robot: RobotRecord }) {
                 {
                   label: '1 %',
                   points: [found.bands[0], found.bands.at(-1)].flatMap((band) =>
-                    band === undefined ? [] : [{ x: band.volts, y: 1 }],
+                    band === undefined ? [] : [{ x: band.volts, y: PERCENT.show(TOO_MANY_LOST) }],
                   ),
                   tone: 'faint',
                   look: 'line',

@@ -5,7 +5,7 @@ import { Table } from '../../../ui/Table';
 /** Whether to set the heading to 0 before each turn, or to count headings on: what is left over after several. */
 export function ZeroOrCount({ model }: { model: TurnErrorModel }) {
   const rows = afterTurns(model, model.toRad);
-  const sentence = zeroingSentence(rows);
+  const sentence = zeroingSentence(rows, model.toRad);
   if (sentence === null) return null;
   return (
     <details>
