@@ -27,7 +27,12 @@ export interface Simulation {
   turns?: TurnsCalibration | null;
   /** What is not known about the robot; without it the robot is taken to be as it is computed with. */
   doubts?: readonly Doubt[];
+  /** What the program does with its heading before each turn and drive; without it headings are counted on. */
+  headings?: Headings;
 }
+
+/** Counted on from the start, or set to 0 each time: then what is left over of the motions before is forgotten. */
+export type Headings = 'counted on' | 'zeroed each time';
 
 /** The luck that every forecast is made with: two screens that ask the same question say the same. */
 export const FORECAST_SEED = 20_261;
@@ -111,7 +116,7 @@ export function simulateRun(
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
-  const { table, route, seed } = simulation;
+  const { table, route, seed, headings } = simulation;
   const { robot, lateS, placed } = robotOf(runIndex);
   const start = placedStart(route, placed, seed, runIndex);
   const machine = createMachine(robot, table, start, seed, runIndex);
@@ -121,6 +126,9 @@ export function simulateRun(
   watch(machine, current);
   let failure: Failure | null = null;
   const stops = randomStream(seed, runIndex, 'stop of a turn');
+  const asPlanned = ({ headingRad }: Pose) => headingRad - route.start.headingRad;
+  /** So much more than planned the heading reads where the program takes it to be right. */
+  let beyondPlanRad = 0;
   for (const [index, planned] of plan.entries()) {
     current = index;
     const { step } = planned;
@@ -132,8 +140,10 @@ export function simulateRun(
     const error = turnErrors[index];
     const measured = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
     const lateRad = measured + lateS * kind.rateRadPerS(step);
-    // Heading on the table = reading + the heading of the start.
-    const plannedReadingRad = planned.from.headingRad - route.start.headingRad;
+    if (headings === 'zeroed each time') {
+      beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);
+    }
+    const plannedReadingRad = asPlanned(planned.from) + beyondPlanRad;
     const motion = kind.control(step, { ...planned, plannedReadingRad, lateRad }, robot);
     const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;

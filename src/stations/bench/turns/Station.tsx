@@ -1,6 +1,7 @@
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
-import type { ProgramProfile } from '../../../core/program/profile';
+import type { Robot } from '../../../core/robot';
+import type { Doubt } from '../../../core/sources/source';
 import { estimateByEye } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { whereItStood } from '../../../core/turns/whereItStood';
@@ -23,6 +24,7 @@ import { useTrials } from '../useTrials';
 import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
+import { HeadingsOnRoute } from './HeadingsOnRoute';
 import { PlanTable } from './PlanTable';
 import { TrialQuestion } from './TrialQuestion';
 import { ZeroOrCount } from './ZeroOrCount';
@@ -38,8 +40,10 @@ const TurnsFromLog = lazy(async () => ({
 interface Props extends BenchProps {
   /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
   trials: TurnTrials;
-  /** How its programs count, and how fast it drives at which power, as that was measured. */
-  program: ProgramProfile;
+  /** The robot as it was measured: how its programs count, how fast it drives at which power. */
+  fitted: Robot;
+  /** And how well it is known. */
+  doubts: Doubt[];
   /** All lists of turn trials of this robot. */
   lists: TrialListEntry[];
   routes: RobotRoute[];
@@ -88,7 +92,7 @@ const settingOf = ({ targetRad, rateRadPerS, kind }: TurnTrialRecord): TurnSetti
   kind,
 });
 
-function Why({ study }: { study: TurnStudy }) {
+function Why({ study, children }: { study: TurnStudy; children: ReactNode }) {
   return (
     <>
       <ul className={styles.why}>
@@ -105,14 +109,19 @@ function Why({ study }: { study: TurnStudy }) {
         ))}
       </ul>
       <CommandTable commands={study.model.commands} />
-      {study.model.groups[0] !== undefined && <ZeroOrCount model={study.model.groups[0].model} />}
+      {study.model.groups[0] !== undefined && (
+        <ZeroOrCount model={study.model.groups[0].model}>{children}</ZeroOrCount>
+      )}
     </>
   );
 }
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
-export default function Station({ robot, trials: loaded, lists, routes, program }: Props) {
-  const told = useMemo(() => ({ ...robot.robot, program }), [robot, program]);
+export default function Station({ robot, trials: loaded, lists, routes, fitted, doubts }: Props) {
+  const told = useMemo(
+    () => ({ ...robot.robot, program: fitted.program }),
+    [robot, fitted],
+  );
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
@@ -202,7 +211,14 @@ export default function Station({ robot, trials: loaded, lists, routes, program 
           <Conditions conditions={record.conditions} onChange={setConditions} />
         </>
       }
-      know={study !== null && value !== null && <Why study={study} />}
+      know={
+        study !== null &&
+        value !== null && (
+          <Why study={study}>
+            <HeadingsOnRoute {...{ fitted, doubts, routes }} turns={value} />
+          </Why>
+        )
+      }
       table={(ask) => (
         <TrialTable
           trials={record.trials}

@@ -1,9 +1,17 @@
+import type { ReactNode } from 'react';
 import { afterTurns, withScatter, zeroingSentence } from '../../../core/turns/zeroing';
 import type { TurnErrorModel } from '../../../core/turns/errorModel';
 import { Table } from '../../../ui/Table';
 
 /** Whether to set the heading to 0 before each turn, or to count headings on: what is left over after several. */
-export function ZeroOrCount({ model }: { model: TurnErrorModel }) {
+export function ZeroOrCount({
+  model,
+  children,
+}: {
+  model: TurnErrorModel;
+  /** The same over a route. */
+  children: ReactNode;
+}) {
   const rows = afterTurns(model, model.toRad);
   const sentence = zeroingSentence(rows, model.toRad);
   if (sentence === null) return null;
@@ -29,6 +37,7 @@ export function ZeroOrCount({ model }: { model: TurnErrorModel }) {
           },
         ]}
       />
+      {children}
     </details>
   );
 }

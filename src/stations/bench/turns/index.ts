@@ -1,5 +1,6 @@
 import { ulid } from 'ulid';
 import { describeCalibration } from '../../../core/calibration/registry';
+import { doubtsOf } from '../../../core/sources/sources';
 import type { Procedure } from '../procedure';
 import { newTurnTrials } from './newTrials';
 
@@ -36,7 +37,13 @@ export const turns: Procedure = {
     const wantsNew = facts.wishes.has('new');
     const trials =
       open === null || wantsNew ? newTurnTrials(ulid(), facts.robot, driftRadPerS) : open;
-    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
-    return { trials, lists, routes, program: fitted.program };
+    const values = Object.values(holding).map(({ value }) => value);
+    return {
+      trials,
+      lists,
+      routes,
+      fitted: facts.fitted(values).robot,
+      doubts: doubtsOf(values),
+    };
   },
 };
