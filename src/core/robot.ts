@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { limits } from './limits';
+import { measuredSchema } from './measured';
 import { programSchema } from './program/profile';
 import { broughtForward } from './units/broughtForward';
 import { label } from './units/label';
@@ -76,6 +77,7 @@ const fields = z.object({
   signs: rawSignsSchema.prefault({}),
   build: buildSchema.prefault({}),
   program: programSchema.prefault({}),
+  measured: measuredSchema.prefault({}).describe('what only calibrations say'),
 });
 
 /** The same, also from records of an earlier Corvat, which are brought forward. */

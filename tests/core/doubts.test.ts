@@ -100,6 +100,8 @@ describe('what is known of a robot', () => {
     const asRecorded = {
       robot: { ...pipit },
       lateS: 0,
+      stopLateS: 0,
+      atWallRad: 0,
       placed: { xM: 0, yM: 0, headingRad: 0 },
     };
     for (const source of SOURCES) {

@@ -113,8 +113,8 @@ describe('what is said before any run', () => {
   });
 
   it('gives each new step values that can be run', () => {
-    for (const kind of ['straight', 'turn', 'approach', 'mark'] as const) {
-      const place = { headingRad: 0, missionId: 'sundial', turns: null };
+    for (const kind of ['straight', 'turn', 'approach', 'square-up', 'mark'] as const) {
+      const place = { headingRad: 0, missionId: 'sundial', turns: null, robot: pipit };
       expect(() => routeOf([newStep(kind, 'id', place)])).not.toThrow();
     }
   });
@@ -129,7 +129,7 @@ describe('what is said before any run', () => {
       brakingRadPerS2: null,
     };
     const turn = (known: TurnsCalibration | null, headingRad = 0) =>
-      newStep('turn', 'id', { headingRad, missionId: '', turns: known });
+      newStep('turn', 'id', { headingRad, missionId: '', turns: known, robot: pipit });
     expect(turn(turns)).toMatchObject({ leadRad: expect.closeTo(deg(7), 9) as number });
     expect(turn(turns, deg(180))).toMatchObject({ leadRad: expect.closeTo(deg(7), 9) as number });
     expect(turn(null)).toMatchObject({ leadRad: 0 });

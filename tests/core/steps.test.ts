@@ -18,14 +18,16 @@ const beam = missionSchema.parse({
 const table = { ...bareTable, missions: [beam] };
 const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
 const added = Object.values(STEP_KINDS).map(({ kind }) =>
-  newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null }),
+  newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null, robot }),
 );
 
 /** A value of a step, a little different. */
 const other = (value: unknown): unknown =>
   typeof value === 'number'
     ? value + deg(1)
-    : ({ to: 'by', short: 'left', beam: 'ramp' }[String(value)] ?? value);
+    : typeof value === 'boolean'
+      ? !value
+      : ({ to: 'by', short: 'left', beam: 'ramp' }[String(value)] ?? value);
 
 describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %s', (_, step) => {
   it('can be saved as it is when it is added, and has nothing doubtful about it', () => {
@@ -56,6 +58,6 @@ it('a mission can only be worked on a table that has one', () => {
     Object.values(STEP_KINDS)
       .filter(({ isOffered }) => isOffered({ ...bareTable, missions }))
       .map(({ label }) => label);
-  expect(offered([beam])).toEqual(['Drive', 'Turn', 'Approach', 'Mission']);
-  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach']);
+  expect(offered([beam])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Mission']);
+  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up']);
 });

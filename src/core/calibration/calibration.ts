@@ -3,6 +3,8 @@ import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
 import { rangeValue } from './kinds/range/schema';
 import { speedValue } from './kinds/speed/schema';
+import { squaringValue } from './kinds/squaring/schema';
+import { stopValue } from './kinds/stop/schema';
 import { straightValue } from './kinds/straight/schema';
 import { turnsValue } from './kinds/turns/schema';
 
@@ -17,6 +19,8 @@ export const calibrationValueSchema = z.discriminatedUnion('kind', [
   driveValue,
   rangeValue,
   speedValue,
+  stopValue,
+  squaringValue,
 ]);
 
 export type CalibrationValue = z.output<typeof calibrationValueSchema>;

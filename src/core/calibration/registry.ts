@@ -4,6 +4,8 @@ import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
 import { range } from './kinds/range';
 import { speed } from './kinds/speed';
+import { squaring } from './kinds/squaring';
+import { stop } from './kinds/stop';
 import { straight } from './kinds/straight';
 import { turns } from './kinds/turns';
 
@@ -14,6 +16,8 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   drive,
   turns,
   range,
+  stop,
+  squaring,
 };
 
 /** Every kind, in working order: each is fitted on what those before it found. */

@@ -5,6 +5,12 @@ export const PROBLEM_SENTENCES = {
     'This robot has no distance sensor, so this step can never end. Use a drive by the encoders.',
   'nothing-ahead': 'There is nothing ahead to measure the distance to.',
   'already-there': 'The distance is already that short here: the robot would not move.',
+  askew:
+    'It does not face the border here, nor turn its back to it: turn to within 20° of it before it squares up.',
+  'wall-before-border':
+    'A wall stands between here and the border: only the border is there to square up on.',
+  'pressed-briefly':
+    'It presses too briefly here, as was measured: over a twentieth of the heading’s error would be left.',
   'off-table': 'This ends off the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };

@@ -1,5 +1,6 @@
 import { linearFit } from '../stats/linearFit';
 import { student975 } from '../stats/student';
+import { overrunM } from './overrun';
 
 /** A stop at a threshold: gaps from the bumper to the wall. */
 export interface StopTrial {
@@ -68,19 +69,20 @@ export function stopModel(trials: readonly StopTrial[]): StopModel | null {
       : student975(fit.degreesOfFreedom) *
         fit.residualSd *
         Math.sqrt(fit.unscaledCovariance[0]?.[0] ?? 0);
-  const overrunM = (v: number) => v * lagS + (v * v * inverseBraking) / 2;
+  const brakingMPerS2 = inverseBraking > 0 ? 1 / inverseBraking : null;
+  const overrun = (v: number) => overrunM({ lagS, brakingMPerS2 }, v);
   return {
     n: trials.length,
     lagS,
     lagLow95S: Math.max(0, lagS - half),
     lagHigh95S: lagS + half,
-    brakingMPerS2: inverseBraking > 0 ? 1 / inverseBraking : null,
+    brakingMPerS2,
     residualSdM:
       fit.degreesOfFreedom > 0
         ? Math.sqrt(
-            squares(y.map((value, i) => value - overrunM(speeds[i] ?? 0))) / fit.degreesOfFreedom,
+            squares(y.map((value, i) => value - overrun(speeds[i] ?? 0))) / fit.degreesOfFreedom,
           )
         : Number.NaN,
-    overrunM,
+    overrunM: overrun,
   };
 }

@@ -13,6 +13,7 @@ import type { Robot } from '../robot';
 import { kindOfStep } from '../steps/registry';
 import type { Doubt, ImaginedRobot } from '../sources/source';
 import { imaginedRobot } from '../sources/sources';
+import { lateStops, type LateStop } from './lateStops';
 import { createMachine, type Machine } from './machine';
 import { randomStream } from './random';
 import { turnErrors, type TurnError } from './turnErrors';
@@ -44,6 +45,7 @@ export const RUNS_PER_ROBOT = 4;
 export interface Prepared {
   plan: PlannedStep[];
   turnErrors: (TurnError | null)[];
+  lateStops: (LateStop | null)[];
   /** The robot of a run: so many runs each have one of their own. */
   robotOf(runIndex: number): ImaginedRobot;
 }
@@ -57,7 +59,12 @@ export function prepare({ robot, table, route, turns, doubts = [], seed }: Simul
     imagined.set(index, one);
     return one;
   };
-  return { plan, turnErrors: turnErrors(plan, robot, turns ?? null), robotOf };
+  return {
+    plan,
+    turnErrors: turnErrors(plan, robot, turns ?? null),
+    lateStops: lateStops(plan, robot),
+    robotOf,
+  };
 }
 
 export interface RunEnd extends Pose {
@@ -112,12 +119,12 @@ function placedStart(route: Route, placed: Pose, seed: number, runIndex: number)
  */
 export function simulateRun(
   simulation: Simulation,
-  { plan, turnErrors, robotOf }: Prepared,
+  { plan, turnErrors, lateStops: late, robotOf }: Prepared,
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
   const { table, route, seed, headings } = simulation;
-  const { robot, lateS, placed } = robotOf(runIndex);
+  const { robot, lateS, stopLateS, placed, atWallRad } = robotOf(runIndex);
   const start = placedStart(route, placed, seed, runIndex);
   const machine = createMachine(robot, table, start, seed, runIndex);
   const marks: MarkPose[] = [];
@@ -126,6 +133,8 @@ export function simulateRun(
   watch(machine, current);
   let failure: Failure | null = null;
   const stops = randomStream(seed, runIndex, 'stop of a turn');
+  const atStops = randomStream(seed, runIndex, 'stop by distance');
+  const atWalls = randomStream(seed, runIndex, 'heading after a wall');
   const asPlanned = ({ headingRad }: Pose) => headingRad - route.start.headingRad;
   /** So much more than planned the heading reads where the program takes it to be right. */
   let beyondPlanRad = 0;
@@ -139,15 +148,25 @@ export function simulateRun(
     }
     const error = turnErrors[index];
     const measured = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
+    const stop = late[index];
+    const lateM =
+      (stop == null ? 0 : stop.meanM + stop.sdM * atStops.normal()) +
+      stopLateS * (kind.stopsFromMPerS?.(step) ?? 0);
     const lateRad = measured + lateS * kind.rateRadPerS(step);
     if (headings === 'zeroed each time') {
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);
     }
     const plannedReadingRad = asPlanned(planned.from) + beyondPlanRad;
-    const motion = kind.control(step, { ...planned, plannedReadingRad, lateRad }, robot);
+    const motion = kind.control(step, { ...planned, plannedReadingRad, lateRad, lateM }, robot);
+    const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
     const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;
     if (failure !== null) break;
+    const taken = kind.takesHeading?.(step, robot);
+    if (taken !== undefined) {
+      const leftRad = taken.shareLeft * askewRad + taken.sdRad * atWalls.normal() + atWallRad;
+      beyondPlanRad = machine.readings.headingRad - asPlanned(planned.to) + leftRad;
+    }
   }
   drive(machine, rest(SETTLE_S), onLoop);
   const failedStep = failure === null ? null : current;

@@ -7,6 +7,10 @@ export interface ImaginedRobot {
   robot: Robot;
   /** Turns go on for so much longer than foreseen, s: rate × this is the angle. */
   lateS: number;
+  /** And stops by a distance reading for so much, s: speed × this is the way. */
+  stopLateS: number;
+  /** So far off it faces after squaring up on a wall. */
+  atWallRad: number;
   /** Where its start jig truly puts it, in its own frame. */
   placed: Pose;
 }
@@ -27,7 +31,8 @@ export interface Source {
   /** "has" or "have". */
   plural?: boolean;
   /** The procedure of the Bench, or the record, by which it is measured; null: by none yet. */
-  measuredBy: 'straight' | 'range' | 'square' | 'turns' | 'still' | 'speed' | null;
+  measuredBy:
+    'straight' | 'range' | 'square' | 'turns' | 'still' | 'speed' | 'stop' | 'squaring' | null;
   doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;
   /** The robot with so much of it. */
   imagine(one: ImaginedRobot, deviation: number): ImaginedRobot;

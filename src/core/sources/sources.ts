@@ -19,6 +19,9 @@ const WHEELS_DIFFER = deg(0.5) * 0.13;
 /** Two degrees at 90°/s, and in proportion to the rate. */
 const STOP_S = 2 / 90;
 
+/** What a stop before a wall may be late by: about a period of the sensor. */
+const STOP_BY_DISTANCE_S = 0.03;
+
 const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedRobot => ({
   ...one,
   robot: change(one.robot),
@@ -129,6 +132,28 @@ export const SOURCES: readonly Source[] = [
       ),
   },
   {
+    name: 'stops by distance',
+    plural: true,
+    measuredBy: 'stop',
+    doubt: (values) => {
+      const stop = calibrationOf(values, 'stop');
+      if (stop === null) return guess(STOP_BY_DISTANCE_S);
+      const { residualSdM, n, slowestMPerS } = stop;
+      return { sdRobot: residualSdM / Math.sqrt(n) / slowestMPerS, measured: true };
+    },
+    imagine: (one, lateS) => ({ ...one, stopLateS: one.stopLateS + lateS }),
+  },
+  {
+    name: 'heading after a wall',
+    measuredBy: 'squaring',
+    doubt: (values) => {
+      const squaring = calibrationOf(values, 'squaring');
+      if (squaring === null) return guess(deg(0.7));
+      return { sdRobot: squaring.headingSdRad / Math.sqrt(squaring.n), measured: true };
+    },
+    imagine: (one, angleRad) => ({ ...one, atWallRad: one.atWallRad + angleRad }),
+  },
+  {
     name: 'top speed',
     measuredBy: 'speed',
     doubt: (values) => {
@@ -178,7 +203,13 @@ export function imaginedRobot(
   seed: number,
   robotIndex: number,
 ): ImaginedRobot {
-  const asFitted: ImaginedRobot = { robot, lateS: 0, placed: { xM: 0, yM: 0, headingRad: 0 } };
+  const asFitted: ImaginedRobot = {
+    robot,
+    lateS: 0,
+    stopLateS: 0,
+    atWallRad: 0,
+    placed: { xM: 0, yM: 0, headingRad: 0 },
+  };
   return doubts.reduce((one, { name, sdRobot }) => {
     const source = SOURCES.find((each) => each.name === name);
     return source === undefined

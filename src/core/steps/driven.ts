@@ -9,16 +9,23 @@ export const ahead = (from: Pose, distanceM: number): Pose => ({
   headingRad: from.headingRad,
 });
 
+/** Until it moves as fast as it should. */
+export const STARTING_S = 0.2;
+
+/** How the speed of a step stands in programs. */
+export const atSpeed = <S extends { speedMPerS: number }>() =>
+  ({
+    told: ({ speedMPerS }, robot, way) => COMMAND_WAYS[way].told(robot, speedMPerS),
+    withCommand(step, robot, way, command) {
+      const speedMPerS = COMMAND_WAYS[way].speed(robot, command);
+      return speedMPerS === null || speedMPerS <= 0 ? null : { ...step, speedMPerS };
+    },
+  }) satisfies InProgram<S>['speed'];
+
 /** How a step that drives at a speed and holds its heading stands in programs. */
 export function drivenInProgram<S extends { speedMPerS: number; gainMPerSPerRad: number }>() {
   return {
-    speed: {
-      told: ({ speedMPerS }, robot, way) => COMMAND_WAYS[way].told(robot, speedMPerS),
-      withCommand(step, robot, way, command) {
-        const speedMPerS = COMMAND_WAYS[way].speed(robot, command);
-        return speedMPerS === null || speedMPerS <= 0 ? null : { ...step, speedMPerS };
-      },
-    },
+    speed: atSpeed<S>(),
     steering: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
   } satisfies InProgram<S>;
 }

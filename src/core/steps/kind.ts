@@ -13,6 +13,8 @@ export interface NewStepPlace {
   headingRad: number;
   missionId: string;
   turns: TurnsCalibration | null;
+  /** As it was measured. */
+  robot: Robot;
 }
 
 /** What a step does when everything goes as planned. */
@@ -34,6 +36,8 @@ export interface Leg extends Motion {
   plannedReadingRad: number;
   /** How much further a turn goes on this time than the robot's physics would have it. */
   lateRad: number;
+  /** The same of a stop by a reading. */
+  lateM: number;
 }
 
 /** How a step's values stand in the robot's programs; what it does not have is left out. */
@@ -48,6 +52,8 @@ export interface InProgram<S> {
     distanceM(step: S): number;
     withDistance(step: S, distanceM: number): S;
   };
+  /** How far it drives on by itself after what it stops by, where that was measured. */
+  drivesOnM?(step: S, robot: Robot): number | null;
   steering?(step: S): { gainMPerSPerRad: number; speedMPerS: number };
 }
 
@@ -73,6 +79,13 @@ export interface StepKind<S extends { kind: string }> {
   rateRadPerS(step: S): number;
   /** The mission that is worked, or null. */
   missionId(step: S): string | null;
+  /** Of a step that stops by a reading of its distance sensor: from which speed. */
+  stopsFromMPerS?(step: S): number;
+  /**
+   * Of a step after which the program takes the heading for the planned one: which share of the heading's error
+   * before it is left, and how what is left scatters besides.
+   */
+  takesHeading?(step: S, robot: Robot): { shareLeft: number; sdRad: number };
   /** Whether it takes the robot to another place. */
   drives: boolean;
   inProgram: InProgram<S>;

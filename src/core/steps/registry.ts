@@ -2,11 +2,18 @@ import { approach } from './approach';
 import type { StepKind } from './kind';
 import { mark } from './mark';
 import type { Step } from './step';
+import { squareUp } from './squareUp';
 import { straight } from './straight';
 import { turn } from './turn';
 
 /** Every kind of step, in the order in which they are offered. */
-export const STEP_KINDS: Record<Step['kind'], StepKind<Step>> = { straight, turn, approach, mark };
+export const STEP_KINDS: Record<Step['kind'], StepKind<Step>> = {
+  straight,
+  turn,
+  approach,
+  'square-up': squareUp,
+  mark,
+};
 
 /** What is known of a step's kind. */
 export const kindOfStep = ({ kind }: Pick<Step, 'kind'>): StepKind<Step> => STEP_KINDS[kind];

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { approachSchema } from './approach/schema';
 import { markSchema } from './mark/schema';
+import { squareUpSchema } from './squareUp/schema';
 import { straightSchema } from './straight/schema';
 import { turnSchema } from './turn/schema';
 
@@ -9,6 +10,7 @@ export const stepSchema = z.discriminatedUnion('kind', [
   straightSchema,
   turnSchema,
   approachSchema,
+  squareUpSchema,
   markSchema,
 ]);
 

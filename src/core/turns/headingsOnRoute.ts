@@ -69,4 +69,3 @@ export function headingsSentence(ways: readonly HeadingsWay[], route: Route): st
         : 'On this route zeroing does better: what is off in single turns happens to cancel out';
   return `${advice}. ${both}`;
 }
-

@@ -51,7 +51,11 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       route: { ...route, placement: series.placement },
       seed: series.seed,
     };
-    const run = simulateRun(simulation, { ...prepare(simulation), plan, turnErrors: [] }, i);
+    const run = simulateRun(
+      simulation,
+      { ...prepare(simulation), plan, turnErrors: [], lateStops: [] },
+      i,
+    );
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
         if (!route.steps.some((step) => missionOfStep(step) === id)) return [];

@@ -120,6 +120,7 @@ function CourseEditor(props: Props) {
       headingRad: plan[at - 1]?.to.headingRad ?? route.start.headingRad,
       missionId: table.missions[0]?.id ?? '',
       turns,
+      robot: robot.robot,
     };
     const next = insertStep(route, at, newStep(kind, ulid(), place));
     // The first turn of a route is from the calibration that holds: the route says so.

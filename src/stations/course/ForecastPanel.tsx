@@ -11,6 +11,8 @@ const MEASURED_AT = {
   still: { href: '/bench/still', label: 'Make a still check' },
   range: { href: '/bench/range', label: 'Measure the distance sensor against a tape' },
   straight: { href: '/bench/straight', label: 'Measure straight drives' },
+  stop: { href: '/bench/stop', label: 'Measure stops before a wall' },
+  squaring: { href: '/bench/squaring', label: 'Press against a wall' },
   speed: { href: '/bench/speed', label: 'Time drives at two powers' },
 };
 

@@ -5,11 +5,12 @@ import { obstacles } from '../../course/obstacles';
 import type { PlanProblem } from '../../course/problems';
 import type { Table } from '../../course/table';
 import type { Pose } from '../../geometry/pose';
+import { overrunM } from '../../ranging/overrun';
 import type { Robot } from '../../robot';
 import { gapAhead } from '../../simulate/ray';
 import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
 import { lookingAhead } from '../../units/ofRobot';
-import { ahead, drivenInProgram } from '../driven';
+import { ahead, drivenInProgram, STARTING_S } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
 import { exactGain, exactLength, exactSpeed, exactTime } from '../valueWords';
 import type { ApproachStep } from './schema';
@@ -30,8 +31,9 @@ function wayTo(
   return { distanceM: (gap - thresholdM) / scale };
 }
 
-/** Until it moves as fast as it should. */
-const STARTING_S = 0.2;
+/** How far it drives on after its threshold; null where nobody has measured it. */
+const drivesOnM = ({ measured: { stop } }: Robot, speedMPerS: number): number | null =>
+  stop && overrunM(stop, speedMPerS);
 
 export const approach: StepKind<ApproachStep> = {
   kind: 'approach',
@@ -46,7 +48,9 @@ export const approach: StepKind<ApproachStep> = {
   }),
   plan({ thresholdM, speedMPerS, timeoutS }, from, robot, table) {
     const way = wayTo(thresholdM, from, robot, table);
-    const distanceM = 'problem' in way ? 0 : way.distanceM;
+    // Where it was measured how far it drives on, the plan has it.
+    const onM = drivesOnM(robot, speedMPerS) ?? 0;
+    const distanceM = 'problem' in way ? 0 : way.distanceM + onM;
     const durationS = distanceM / speedMPerS + STARTING_S + SETTLE_S;
     return {
       to: ahead(from, distanceM),
@@ -58,8 +62,10 @@ export const approach: StepKind<ApproachStep> = {
     };
   },
   control(step, leg, robot) {
-    const { thresholdM, speedMPerS } = step;
+    const { speedMPerS } = step;
     const keep = heldHeading(step, leg);
+    const { scale, minM } = lookingAhead(robot)?.behaviour ?? { scale: 1, minM: 0 };
+    const thresholdM = Math.max(minM, step.thresholdM - scale * leg.lateM);
     return settled(
       controlApproach({ thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS }, robot),
     );
@@ -76,7 +82,11 @@ export const approach: StepKind<ApproachStep> = {
       value === undefined ? 'time-out as planned' : exactTime('time-out')(value),
   },
   rateRadPerS: () => 0,
+  stopsFromMPerS: ({ speedMPerS }) => speedMPerS,
   missionId: () => null,
   drives: true,
-  inProgram: drivenInProgram<ApproachStep>(),
+  inProgram: {
+    ...drivenInProgram<ApproachStep>(),
+    drivesOnM: ({ speedMPerS }, robot) => drivesOnM(robot, speedMPerS),
+  },
 };

@@ -1,5 +1,5 @@
-import { describeCalibration } from '../../../core/calibration/registry';
 import { missionTolerance } from '../../../core/ranging/missionTolerance';
+import { heldOf, NOTHING_KNOWN } from '../known';
 import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newRangeTrials } from './newTrials';
@@ -11,15 +11,7 @@ export const range: Procedure = {
   goodFor: 'what each reads against a tape, and which are out of tolerance',
   minutes: 8,
   gives: 'range',
-  known: async (facts) => {
-    const [{ range: held }, validity] = await Promise.all([facts.holding(), facts.validity()]);
-    if (held === undefined) return { sentence: null, freshness: null };
-    const line = describeCalibration(held.value);
-    return {
-      sentence: `${line.charAt(0).toUpperCase()}${line.slice(1)}.`,
-      freshness: validity.range,
-    };
-  },
+  known: async (facts) => (await heldOf(facts, 'range')) ?? NOTHING_KNOWN,
   props: async (facts) => {
     const [list, routes] = await Promise.all([
       openedList(facts, 'range', newRangeTrials),

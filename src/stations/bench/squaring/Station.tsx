@@ -1,5 +1,14 @@
 import { useMemo } from 'react';
-import { counted, headingText, number, percent } from '../../../core/text/quantities';
+import {
+  benchSpeed,
+  counted,
+  degrees,
+  headingText,
+  number,
+  percent,
+} from '../../../core/text/quantities';
+import { calibrationFromSquaring } from '../../../core/calibration/fromSquaring';
+import type { Robot } from '../../../core/robot';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { notAside } from '../openedList';
@@ -14,6 +23,8 @@ import { SquaringChart, SquaringTable } from './SquaringFigures';
 interface Props extends BenchProps {
   trials: SquaringTrials;
   lists: TrialListEntry[];
+  /** The robot as it was measured: how fast a power drives. */
+  fitted: Robot;
 }
 
 const STEPS = [
@@ -24,11 +35,12 @@ const STEPS = [
 const REASONS = ['It did not reach the wall', 'It slipped along the wall', 'Typed by mistake'];
 
 /** Pressing against a wall: which power and time to use, and how far off the robot stays. */
-export default function Station({ robot, trials: loaded, lists }: Props) {
+export default function Station({ robot, trials: loaded, lists, fitted }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace } = kept;
   const used = useMemo(() => notAside(record.trials), [record]);
   const study = useMemo(() => squaringStudy(used), [used]);
+  const value = study === null ? null : calibrationFromSquaring(study, fitted);
   return (
     <TrialsShell<SquaringTrials>
       {...{ robot, kept, lists }}
@@ -60,6 +72,20 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         </>
       }
       know={study !== null && <SquaringTable {...study.found} />}
+      apply={{
+        value,
+        evidence: used,
+        label: 'Apply this press…',
+        applied: 'This holds from now on.',
+        consequences: () =>
+          value !== null && (
+            <p>
+              A step that squares up is added with {benchSpeed(value.speedMPerS)} and{' '}
+              {number(value.pressS, 1)} s from now on, and the Course simulates that headings
+              scatter by {degrees(value.headingSdRad, 2)} after it.
+            </p>
+          ),
+      }}
       table={(ask) => (
         <FoldedTable
           label="Presses"

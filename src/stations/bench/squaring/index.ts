@@ -1,5 +1,5 @@
-import { knowledgeAge } from '../../../core/freshness';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
+import { heldOf, notApplied } from '../known';
 import { emptyList } from '../emptyList';
 import { openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
@@ -10,16 +10,19 @@ export const squaring: Procedure = {
   group: 'distance and touch',
   goodFor: 'how hard and how long to press, and what is left over',
   minutes: 8,
-  gives: null,
+  gives: 'squaring',
   known: async (facts) => {
+    const held = await heldOf(facts, 'squaring');
+    if (held !== null) return held;
     const { used, begunAt } = usedTrials(await facts.trials('squaring'));
-    const study = squaringStudy(used);
-    return study === null
-      ? { sentence: null, freshness: null }
-      : {
-          sentence: study.sentences.found,
-          freshness: knowledgeAge(begunAt, facts.now, 'not measured'),
-        };
+    return notApplied(squaringStudy(used), begunAt, facts);
   },
-  props: (facts) => openedList(facts, 'squaring', emptyList('squaring')),
+  props: async (facts) => {
+    const [list, holding] = await Promise.all([
+      openedList(facts, 'squaring', emptyList('squaring')),
+      facts.holding(),
+    ]);
+    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    return { ...list, fitted };
+  },
 };

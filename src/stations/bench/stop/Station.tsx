@@ -1,5 +1,7 @@
 import { useMemo } from 'react';
 import type { RangeCalibration } from '../../../core/calibration/kinds/range/schema';
+import { calibrationFromStops } from '../../../core/calibration/fromStops';
+import { describeCalibration } from '../../../core/calibration/registry';
 import { rankSentences, rankStops, STOP_KINDS, STOPS_BY } from '../../../core/ranging/stopKinds';
 import { readsOf, stopStudy } from '../../../core/ranging/stopStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
@@ -44,6 +46,8 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
   const used = useMemo(() => all.filter((trial) => trial.by === by), [all, by]);
   const ranked = useMemo(() => rankStops(all), [all]);
   const study = useMemo(() => stopStudy(used, by), [used, by]);
+  const value =
+    study === null || by !== 'distance' ? null : calibrationFromStops(study.model, used);
   const reads = useMemo(() => readsOf(robot.robot, measured), [robot, measured]);
   const fastest = Math.max(0, ...used.map(({ speedMPerS }) => speedMPerS));
   const perM = benchScale().perM;
@@ -141,6 +145,19 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
           )}
         </>
       }
+      apply={{
+        value,
+        evidence: used,
+        label: 'Apply these stops…',
+        applied: 'This holds from now on.',
+        consequences: () =>
+          value !== null && (
+            <p>
+              The Course plans and simulates approaches from now on with a robot that{' '}
+              {describeCalibration(value)}.
+            </p>
+          ),
+      }}
       table={(ask) => (
         <StopTable
           trials={record.trials}

@@ -1,6 +1,6 @@
 import { calibrationOf } from '../../../core/calibration/find';
 import { stopStudy } from '../../../core/ranging/stopStudy';
-import { knowledgeAge } from '../../../core/freshness';
+import { heldOf, notApplied } from '../known';
 import { openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newStopTrials } from './newTrials';
@@ -11,16 +11,12 @@ export const stop: Procedure = {
   group: 'distance and touch',
   goodFor: 'when to tell it to stop, so that it stands where it should',
   minutes: 6,
-  gives: null,
+  gives: 'stop',
   known: async (facts) => {
+    const held = await heldOf(facts, 'stop');
+    if (held !== null) return held;
     const { used, begunAt } = usedTrials(await facts.trials('stop'));
-    const study = stopStudy(used.filter(({ by }) => by === 'distance'));
-    return study === null
-      ? { sentence: null, freshness: null }
-      : {
-          sentence: study.sentences.found,
-          freshness: knowledgeAge(begunAt, facts.now, 'not measured'),
-        };
+    return notApplied(stopStudy(used.filter(({ by }) => by === 'distance')), begunAt, facts);
   },
   props: async (facts) => {
     const [list, { range }] = await Promise.all([

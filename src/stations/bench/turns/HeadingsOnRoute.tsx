@@ -4,7 +4,13 @@ import type { Robot } from '../../../core/robot';
 import { FORECAST_SEED } from '../../../core/simulate/run';
 import type { Doubt } from '../../../core/sources/source';
 import { errorLength, percent } from '../../../core/text/quantities';
-import { facesAtEnd, HEADING_RUNS, headingsSentence, turnsIn, type HeadingsWay } from '../../../core/turns/headingsOnRoute';
+import {
+  facesAtEnd,
+  HEADING_RUNS,
+  headingsSentence,
+  turnsIn,
+  type HeadingsWay,
+} from '../../../core/turns/headingsOnRoute';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';

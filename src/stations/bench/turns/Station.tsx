@@ -118,10 +118,7 @@ function Why({ study, children }: { study: TurnStudy; children: ReactNode }) {
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
 export default function Station({ robot, trials: loaded, lists, routes, fitted, doubts }: Props) {
-  const told = useMemo(
-    () => ({ ...robot.robot, program: fitted.program }),
-    [robot, fitted],
-  );
+  const told = useMemo(() => ({ ...robot.robot, program: fitted.program }), [robot, fitted]);
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);

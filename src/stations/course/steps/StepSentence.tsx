@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import type { Step } from '../../../core/steps/step';
 import { ApproachSentence } from './Approach';
 import { MarkSentence } from './Mark';
+import { SquareUpSentence } from './SquareUp';
 import { StraightSentence } from './Straight';
 import type { StepFields } from './stepFields';
 import { TurnSentence } from './Turn';
@@ -10,6 +11,7 @@ const SENTENCES: { [K in Step['kind']]: ComponentType<StepFields<K>> } = {
   straight: StraightSentence,
   turn: TurnSentence,
   approach: ApproachSentence,
+  'square-up': SquareUpSentence,
   mark: MarkSentence,
 };
 

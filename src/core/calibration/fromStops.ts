@@ -1,0 +1,20 @@
+import type { StopModel, StopTrial } from '../ranging/stopModel';
+import type { StopCalibration } from './kinds/stop/schema';
+
+/** Stops by distance, to be computed with; null where too few tell how single ones scatter. */
+export function calibrationFromStops(
+  { lagS, brakingMPerS2, residualSdM, n }: StopModel,
+  trials: readonly StopTrial[],
+): StopCalibration | null {
+  if (!Number.isFinite(residualSdM)) return null;
+  const speeds = trials.map(({ speedMPerS }) => speedMPerS);
+  return {
+    kind: 'stop',
+    lagS,
+    brakingMPerS2,
+    residualSdM,
+    n,
+    slowestMPerS: Math.min(...speeds),
+    fastestMPerS: Math.max(...speeds),
+  };
+}

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+
+const positive = z.number().positive();
+const notNegative = z.number().nonnegative();
+
+/** How a robot squares up on a wall, by presses that were measured. */
+const squaringSchema = z.object({
+  /** Scatter of the heading afterwards, however long it pressed. */
+  headingSdRad: notNegative.max(1),
+  /** Of a heading error exp(−this · the way that its wheels would have driven) is left; null: all is taken away. */
+  straightensPerM: positive.max(1e4).nullable(),
+  /** What was found to press with, and for how long. */
+  speedMPerS: positive.max(5),
+  pressS: positive.max(10),
+});
+
+/** How it stops when its distance sensor reads a threshold: speed · lag + speed² / (2 · braking). */
+const stopSchema = z.object({
+  lagS: notNegative.max(5),
+  brakingMPerS2: positive.max(1000).nullable(),
+  residualSdM: notNegative.max(1),
+});
+
+/**
+ * What only calibrations say of a robot: a record by itself has none of it, and each part is null until it was
+ * measured and applied.
+ */
+export const measuredSchema = z.object({
+  squaring: squaringSchema.nullable().default(null),
+  stop: stopSchema.nullable().default(null),
+});
+
+export type MeasuredSquaring = z.output<typeof squaringSchema>;
+export type MeasuredStop = z.output<typeof stopSchema>;

@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { calibrationFromStops } from '../../src/core/calibration/fromStops';
+import { plannedEnd, planRoute } from '../../src/core/course/plan';
+import { stepInProgram } from '../../src/core/program/sentence';
+import { overrunM } from '../../src/core/ranging/overrun';
+import { stopModel } from '../../src/core/ranging/stopModel';
+import { ownOverrun } from '../../src/core/simulate/lateStops';
+import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { mean, sampleSd } from '../../src/core/stats/moments';
+import { pipit } from '../../src/server/demo/scenario';
+import { bareTable, idealRobot, routeOf, withUnit } from './support';
+
+const sensor = { kind: 'distance sensor', place: { aheadM: 0.11, leftM: 0 } };
+const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, periodS: 0.02, beamHalfAngleRad: 0 };
+const robot = withUnit(idealRobot, { ...sensor, behaviour: exact });
+const approach = (speedMPerS: number) => ({ kind: 'approach', thresholdM: 0.2, speedMPerS });
+const stop = {
+  kind: 'stop' as const,
+  lagS: 0.12,
+  brakingMPerS2: 0.9,
+  residualSdM: 0.003,
+  n: 12,
+  slowestMPerS: 0.1,
+  fastestMPerS: 0.3,
+};
+
+const endsAt = (speedMPerS: number, fitted: typeof robot) => {
+  const start = { xM: 2.6, yM: 1.5, headingRad: 0 };
+  const route = routeOf([approach(speedMPerS)], start);
+  const simulation = { robot: fitted, route, table: bareTable, seed: 4 };
+  const prepared = prepare(simulation);
+  const ends = Array.from({ length: 120 }, (_, i) => simulateRun(simulation, prepared, i).end);
+  return { ends, planned: plannedEnd(route, planRoute(route, fitted, bareTable)) };
+};
+
+describe('stops by distance that were measured', () => {
+  it('a simulated robot drives on by itself: half a period, then as its wheels brake', () => {
+    const v = 0.3;
+    const { meanM } = ownOverrun(robot, v);
+    expect(meanM).toBeGreaterThan((v * 0.02) / 2 + v ** 2 / (2 * 3) - 0.001);
+    expect(meanM).toBeLessThan((v * 0.02) / 2 + v ** 2 / (2 * 3) + 0.002);
+    expect(ownOverrun(idealRobot, v)).toEqual({ meanM: 0, sdM: 0 });
+  });
+
+  it.each([0.1, 0.2, 0.35])('stop in the simulation as they were measured, at %d m/s', (v) => {
+    const { ends, planned } = endsAt(v, fittedRobot(robot, [stop]).robot);
+    const beyond = ends.map(({ xM }) => xM - (4 - 0.11 - 0.2));
+    expect(Math.abs(mean(beyond) - overrunM(stop, v))).toBeLessThan(0.0015);
+    expect(planned.xM - (4 - 0.11 - 0.2)).toBeCloseTo(overrunM(stop, v), 9);
+    expect(sampleSd(beyond)).toBeGreaterThan(0.0024);
+    expect(sampleSd(beyond)).toBeLessThan(0.0037);
+  });
+
+  it('also where the real robot stops sooner than the record would have it', () => {
+    const soft = { ...robot, motors: { ...robot.motors, maxAccelerationMPerS2: 0.8 } };
+    const quick = { ...stop, lagS: 0.02, brakingMPerS2: null };
+    const { ends } = endsAt(0.2, fittedRobot(soft, [quick]).robot);
+    expect(mean(ends.map(({ xM }) => xM)) - (4 - 0.11 - 0.2)).toBeCloseTo(0.004, 2.6);
+  });
+
+  it('say on the step card that it drives on; nothing where nobody has measured it', () => {
+    const step = routeOf([approach(0.2)]).steps[0];
+    if (step === undefined) throw new Error('no step');
+    expect(stepInProgram(fittedRobot(robot, [stop]).robot, step)).toMatch(/drives on by 46 mm/);
+    expect(stepInProgram(robot, step)).toBeNull();
+    expect(fittedRobot(pipit, []).robot.measured.stop).toBeNull();
+  });
+
+  it('come from trials only where these tell how single stops scatter', () => {
+    const trials = [0.1, 0.1, 0.3, 0.3].map((speedMPerS, i) => ({
+      speedMPerS,
+      thresholdM: 0.2,
+      stopM: 0.2 - overrunM(stop, speedMPerS) + (i % 2 === 0 ? 0.001 : -0.001),
+    }));
+    const value = (some: typeof trials) => {
+      const model = stopModel(some);
+      return model && calibrationFromStops(model, some);
+    };
+    expect(value(trials)).toMatchObject({
+      kind: 'stop',
+      n: 4,
+      slowestMPerS: 0.1,
+      fastestMPerS: 0.3,
+    });
+    expect(value(trials)?.lagS).toBeCloseTo(0.12, 2);
+    expect(value(trials.slice(0, 1))).toBeNull();
+  });
+});
