@@ -21,6 +21,16 @@ const stopSchema = z.object({
   residualSdM: notNegative.max(1),
 });
 
+/** How a share of full power drives: gain · volts · (share − dead band), as drives were timed. */
+const powerSchema = z.object({
+  gainMPerSPerV: positive.max(10),
+  deadBand: notNegative.max(1),
+  /** Of the timed drives: what programs are told was computed for it. */
+  batteryV: positive.max(60),
+  /** Of the battery that is in it now, in a simulation. */
+  nowV: positive.max(60),
+});
+
 /**
  * What only calibrations say of a robot: a record by itself has none of it, and each part is null until it was
  * measured and applied.
@@ -28,6 +38,7 @@ const stopSchema = z.object({
 export const measuredSchema = z.object({
   squaring: squaringSchema.nullable().default(null),
   stop: stopSchema.nullable().default(null),
+  power: powerSchema.nullable().default(null),
 });
 
 export type MeasuredSquaring = z.output<typeof squaringSchema>;

@@ -101,6 +101,7 @@ describe('what is known of a robot', () => {
       robot: { ...pipit },
       lateS: 0,
       stopLateS: 0,
+      batteryMoreV: 0,
       atWallRad: 0,
       placed: { xM: 0, yM: 0, headingRad: 0 },
     };

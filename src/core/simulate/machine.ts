@@ -1,5 +1,6 @@
 import type { Readings, WheelSpeeds } from '../control/controller';
 import type { Drivable } from '../control/drive';
+import { batteryShare } from '../drive/byPower';
 import { distanceFromMotorDegrees } from '../drive/conversions';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
@@ -50,6 +51,8 @@ class SimulatedMachine implements Machine {
   private readonly unitReaders = new Map<string, UnitReader | null>();
   private readonly slip: Slip;
   private readonly periodS: number;
+  /** How much faster the wheels go than the program means, on this battery. */
+  private readonly batteryShare: number;
   /** One over the true track. */
   private readonly perTrack: number;
   /** Ground distance per recorded roll: the true wheel over the recorded one. */
@@ -74,16 +77,18 @@ class SimulatedMachine implements Machine {
     const { errors, motors, loopPeriodS } = robot;
     this.pose = new FloorPose(start);
     this.periodS = loopPeriodS;
-    this.left = new Wheel(motors, loopPeriodS);
-    this.right = new Wheel(motors, loopPeriodS);
+    this.batteryShare = batteryShare(robot);
+    const onThisBattery = { ...motors, maxSpeedMPerS: motors.maxSpeedMPerS * this.batteryShare };
+    this.left = new Wheel(onThisBattery, loopPeriodS);
+    this.right = new Wheel(onThisBattery, loopPeriodS);
     this.perTrack = 1 / (robot.trackM * (1 + errors.trackScaleError));
     this.leftScale = (1 + errors.wheelScaleError) * (1 - errors.wheelDifference / 2);
     this.rightScale = (1 + errors.wheelScaleError) * (1 + errors.wheelDifference / 2);
     this.countM = distanceFromMotorDegrees(robot, 1 / robot.encoderCountsPerMotorDegree);
     this.reachM = bodyRadius(robot.body);
     this.countsPerM = 1 / this.countM;
-    this.marginM = this.reachM + motors.maxSpeedMPerS * loopPeriodS;
-    this.nearM = 2 * motors.maxSpeedMPerS * loopPeriodS;
+    this.marginM = this.reachM + onThisBattery.maxSpeedMPerS * loopPeriodS;
+    this.nearM = 2 * onThisBattery.maxSpeedMPerS * loopPeriodS;
     this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
     const sensor = headingOf(robot);
     const noise = randomStream(seed, runIndex, 'gyro');
@@ -101,8 +106,8 @@ class SimulatedMachine implements Machine {
   }
 
   command({ leftMPerS, rightMPerS }: WheelSpeeds): void {
-    this.left.aimAt(leftMPerS);
-    this.right.aimAt(rightMPerS);
+    this.left.aimAt(leftMPerS * this.batteryShare);
+    this.right.aimAt(rightMPerS * this.batteryShare);
   }
 
   advance(): void {

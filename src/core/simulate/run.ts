@@ -6,6 +6,7 @@ import type { Failure } from '../control/controller';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { SETTLE_S } from '../control/settings';
+import { onBattery } from '../drive/byPower';
 import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
@@ -124,9 +125,9 @@ export function simulateRun(
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
   const { table, route, seed, headings } = simulation;
-  const { robot, lateS, stopLateS, placed, atWallRad } = robotOf(runIndex);
+  const { robot, lateS, stopLateS, placed, atWallRad, batteryMoreV } = robotOf(runIndex);
   const start = placedStart(route, placed, seed, runIndex);
-  const machine = createMachine(robot, table, start, seed, runIndex);
+  const machine = createMachine(onBattery(robot, batteryMoreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
   let current = 0;
   const onLoop = () => watch(machine, current);

@@ -9,6 +9,8 @@ export interface ImaginedRobot {
   lateS: number;
   /** And stops by a distance reading for so much, s: speed × this is the way. */
   stopLateS: number;
+  /** So much more its battery has than that of its timed drives. */
+  batteryMoreV: number;
   /** So far off it faces after squaring up on a wall. */
   atWallRad: number;
   /** Where its start jig truly puts it, in its own frame. */

@@ -19,6 +19,8 @@ const WHEELS_DIFFER = deg(0.5) * 0.13;
 /** Two degrees at 90°/s, and in proportion to the rate. */
 const STOP_S = 2 / 90;
 
+/** Batteries in use differ by so much, V: charged before every other run, say. */
+const CHARGE_V = 0.2;
 /** What a stop before a wall may be late by: about a period of the sensor. */
 const STOP_BY_DISTANCE_S = 0.03;
 
@@ -169,6 +171,13 @@ export const SOURCES: readonly Source[] = [
       })),
   },
   {
+    // One battery does for several runs, as one imagined robot does.
+    name: 'charge of the battery',
+    measuredBy: null,
+    doubt: () => guess(CHARGE_V),
+    imagine: (one, moreV) => ({ ...one, batteryMoreV: one.batteryMoreV + moreV }),
+  },
+  {
     name: 'place of the start jig',
     measuredBy: null,
     doubt: () => guess(0.001),
@@ -207,6 +216,7 @@ export function imaginedRobot(
     robot,
     lateS: 0,
     stopLateS: 0,
+    batteryMoreV: 0,
     atWallRad: 0,
     placed: { xM: 0, yM: 0, headingRad: 0 },
   };

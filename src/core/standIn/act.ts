@@ -4,6 +4,7 @@ import { randomStream } from '../simulate/random';
 import { aboutProgram, bumperGapM } from './about';
 import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';
+import { UNDER_LOAD_V, voltsAt } from './readings';
 import {
   busyUntilS,
   epochAt,
@@ -214,6 +215,7 @@ export function act(
         steps: action.steps,
         seed: Math.floor(decide(state).uniform() * 4294967295),
         driftRadPerS: epochAt(state, nowS).driftRadPerS,
+        batteryV: voltsAt(truth, state, nowS) - UNDER_LOAD_V,
         about: aboutProgram(truth, state, action.steps, placeAt(truth.robot, state, nowS).pose),
       });
     case 'set-clock':
@@ -253,6 +255,8 @@ export function measureLastProgram(truth: StandInTruth, state: StandIn, nowS: nu
     durationS: motion.toS - motion.fromS,
     /** From its bumper to what stands before it; null where nothing does. */
     gapM: gapM && toMillimetre(gapM),
+    /** Under way. */
+    batteryV: what.batteryV ?? null,
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Robot } from '../robot';
+import { onBattery } from '../drive/byPower';
 import { withHeading } from '../units/ofRobot';
 import { runBenchProgram, type DriveSample } from './program';
 import { lastPlace, motionAt, type Motion, type StandIn } from './state';
@@ -43,20 +44,23 @@ function inPlace(from: Place, { pose, leftM, rightM }: DriveSample): Place {
 const simulated = new Map<string, DriveSample[]>();
 const MOST_SIMULATED = 8;
 
+type Program = Extract<Motion['what'], { by: 'program' }>;
+
+/** The true robot with the drift and the battery of the moment. */
+function asItIsNow(robot: Robot, { driftRadPerS, batteryV }: Program): Robot {
+  const drifting = withHeading(robot, { driftRadPerS });
+  const { power } = robot.measured;
+  return batteryV === undefined || power === null
+    ? drifting
+    : onBattery(drifting, batteryV - power.batteryV);
+}
+
 /** The course of a program: a function of what is asked, kept for the next who asks. */
-export function programSamples(
-  robot: Robot,
-  what: Extract<Motion['what'], { by: 'program' }>,
-): DriveSample[] {
+export function programSamples(robot: Robot, what: Program): DriveSample[] {
   const key = JSON.stringify([robot, what]);
   const known = simulated.get(key);
   if (known !== undefined) return known;
-  const samples = runBenchProgram(
-    withHeading(robot, { driftRadPerS: what.driftRadPerS }),
-    what.steps,
-    what.seed,
-    what.about,
-  );
+  const samples = runBenchProgram(asItIsNow(robot, what), what.steps, what.seed, what.about);
   const oldest = simulated.keys().next().value;
   if (simulated.size >= MOST_SIMULATED && oldest !== undefined) simulated.delete(oldest);
   simulated.set(key, samples);

@@ -61,11 +61,16 @@ function headingAt(truth: StandInTruth, state: StandIn, tS: number): number {
   );
 }
 
+/** So much lower it is while the motors turn. */
+export const UNDER_LOAD_V = 0.25;
+
 /** Volts of a battery that sags as it is used, and more while the motors turn. */
 export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number {
   const moving = tS < busyUntilS(state) && motionAt(state, tS)?.what.by === 'program';
   const hours = (state.usedS + Math.max(0, tS - epochAt(state, tS).poweredS)) / 3600;
-  return truth.fullVolts - 0.5 * (1 - Math.exp(-2 * hours)) - 0.15 * hours - (moving ? 0.25 : 0);
+  return (
+    truth.fullVolts - 0.5 * (1 - Math.exp(-2 * hours)) - 0.15 * hours - (moving ? UNDER_LOAD_V : 0)
+  );
 }
 
 /** Of the echoes that a weak battery sends out so many more are lost. */

@@ -1,4 +1,6 @@
-import { degrees, errorLength, number } from '../text/quantities';
+import { speedOf } from '../drive/speedOf';
+import type { Robot } from '../robot';
+import { benchSpeed, degrees, errorLength, number, percent } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';
 import { headingOf, unitsOf, withHeading } from '../units/ofRobot';
@@ -33,6 +35,23 @@ export function effectiveStop({ robot }: StandInTruth) {
   return stopPhysics(points);
 }
 
+/** How its motors take power, and what a wall does to it. */
+function powerSecrets({ measured: { power, squaring } }: Robot) {
+  if (power === null || squaring?.straightensPerM == null) return [];
+  const fullMPerS = speedOf(power, 1, power.batteryV);
+  return [
+    {
+      name: `Full power drives, at ${number(power.batteryV, 1)} V`,
+      value: benchSpeed(fullMPerS, 1),
+    },
+    { name: 'Stands below a power of', value: percent(power.deadBand) },
+    {
+      name: 'Pressed with full power, an angle to a wall halves in',
+      value: `${number((1000 * Math.LN2) / (squaring.straightensPerM * fullMPerS))} ms`,
+    },
+  ];
+}
+
 /** What was hidden about a stand-in, in words. */
 export function secretsOf(truth: StandInTruth): { name: string; value: string }[] {
   const { robot, signs } = truth;
@@ -55,6 +74,7 @@ export function secretsOf(truth: StandInTruth): { name: string; value: string }[
             value: `${number(degreesFromRadians(truth.handDriftRadPerS), 2)} °/s`,
           },
         ]),
+    ...powerSecrets(robot),
     { name: 'Track wider than recorded by', value: percentOf(robot.errors.trackScaleError) },
     { name: 'Right wheel larger by', value: percentOf(robot.errors.wheelDifference) },
     { name: 'Wheels larger than recorded by', value: percentOf(robot.errors.wheelScaleError) },

@@ -18,6 +18,8 @@ const motionSchema = z.object({
       steps: z.array(benchStepSchema),
       seed: z.number().int(),
       driftRadPerS: z.number(),
+      /** Of the battery under way; stand-ins of an earlier Corvat have none. */
+      batteryV: z.number().positive().optional(),
       /** What stood and lay about it, told from where it began. */
       about: tableSchema.pick({ walls: true, lines: true }).prefault({}),
     }),

@@ -59,6 +59,26 @@ function hiddenUnits(units: readonly Unit[], random: RandomStream, seed: number)
   });
 }
 
+/** At it a full share of power drives about as fast as the record has it. */
+const USUAL_V = 8;
+
+/** How its motors take power, and how fast a wall straightens it. */
+function hiddenMotors({ motors }: Robot, random: RandomStream): Partial<Robot['measured']> {
+  const { between } = drawsOf(random);
+  const deadBand = between(0.04, 0.1);
+  const fullMPerS = motors.maxSpeedMPerS * between(0.95, 1.05);
+  const gainMPerSPerV = fullMPerS / (USUAL_V * (1 - deadBand));
+  return {
+    power: { gainMPerSPerV, deadBand, batteryV: USUAL_V, nowV: USUAL_V },
+    squaring: {
+      headingSdRad: 0,
+      straightensPerM: between(12, 30),
+      speedMPerS: fullMPerS / 2,
+      pressS: 1,
+    },
+  };
+}
+
 /**
  * The truths of a team's stand-in robot: the record of its robot with errors that follow from a seed.
  *
@@ -69,6 +89,7 @@ export function standInTruth(record: Robot, seed: number): StandInTruth {
   const { between, either } = drawsOf(random);
   const robot = robotSchema.parse({
     ...record,
+    measured: hiddenMotors(record, randomStream(seed, 0, 'stand-in: power and walls')),
     motors: { ...record.motors, lagS: between(0.03, 0.06), maxAccelerationMPerS2: between(2.5, 4) },
     units: hiddenUnits(record.units, random, seed),
     errors: {

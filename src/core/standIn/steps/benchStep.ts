@@ -4,6 +4,8 @@ import type { Robot } from '../../robot';
 import { NOTHING_ABOUT, type Surroundings } from '../surroundings';
 import { approach } from './approach';
 import type { BenchStepKind } from './kind';
+import { power } from './power';
+import { press } from './press';
 import { push } from './push';
 import { straight } from './straight';
 import { turn } from './turn';
@@ -16,6 +18,8 @@ export const benchStepSchema = z.discriminatedUnion('kind', [
   wait.schema,
   approach.schema,
   push.schema,
+  power.schema,
+  press.schema,
 ]);
 
 export type BenchStep = z.output<typeof benchStepSchema>;
@@ -26,6 +30,8 @@ const KINDS: Record<BenchStep['kind'], BenchStepKind<z.ZodType<BenchStep>>> = {
   wait,
   approach,
   push,
+  power,
+  press,
 };
 
 /** The motion of a step, as the program on the robot makes it. */

@@ -15,6 +15,7 @@ import styles from '../Bench.module.css';
 import type { LapEntryValues } from '../entrySchemas';
 import { LogSource } from '../LogSource';
 import { lapProgram } from '../standIn/lapProgram';
+import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
 
 const F = fieldsOf<LapEntryValues>();
@@ -133,11 +134,7 @@ function LapForm({ sideM, driven, robot, onLap }: Props) {
           </div>
         </details>
       )}
-      {program.problem !== null && (
-        <p role="alert" className={styles.problem}>
-          {program.problem}
-        </p>
-      )}
+      <ProgramProblem program={program} />
     </RecordForm>
   );
 }

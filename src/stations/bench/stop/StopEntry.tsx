@@ -6,9 +6,9 @@ import type { StopTrialRecord } from '../../../formats/benchRecords';
 import { fieldsOf } from '../../../ui/recordForm';
 import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { stopForm } from '../../parsers';
-import styles from '../Bench.module.css';
 import type { StopEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
+import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
 import { TrialEntry } from '../TrialEntry';
 
@@ -102,11 +102,7 @@ export function StopEntry({ by, robot, reads, onTrial }: Props) {
           </>
         )}
       </TrialEntry>
-      {program.problem !== null && (
-        <p role="alert" className={styles.problem}>
-          {program.problem}
-        </p>
-      )}
+      <ProgramProblem program={program} />
     </>
   );
 }

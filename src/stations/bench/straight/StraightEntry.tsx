@@ -3,9 +3,9 @@ import type { StraightTrialRecord, StraightTrials } from '../../../formats/bench
 import { fieldsOf } from '../../../ui/recordForm';
 import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { straightForm } from '../../parsers';
-import styles from '../Bench.module.css';
 import type { StraightEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
+import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
 import { TrialEntry } from '../TrialEntry';
 
@@ -81,11 +81,7 @@ export function StraightEntry({ keep, onTrial }: Props) {
           </>
         )}
       </TrialEntry>
-      {program.problem !== null && (
-        <p role="alert" className={styles.problem}>
-          {program.problem}
-        </p>
-      )}
+      <ProgramProblem program={program} />
     </>
   );
 }

@@ -27,6 +27,15 @@ export const speed: CalibrationKindOf<SpeedCalibration> = {
         ...robot.motors,
         ...(tellsTopSpeed(value) && { maxSpeedMPerS: speedOf(value, 1, batteryV) }),
       },
+      measured: {
+        ...robot.measured,
+        power: {
+          gainMPerSPerV: value.gainMPerSPerV,
+          deadBand: value.deadBand,
+          batteryV,
+          nowV: batteryV,
+        },
+      },
       // In between it is a straight line, so its ends tell all of it.
       program: { ...robot.program, speeds: [timed(lowestCommand), timed(highestCommand)] },
     };

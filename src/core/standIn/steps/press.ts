@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import type { Controller } from '../../control/controller';
+import { meantByPower } from '../../drive/byPower';
+import { benchStepKind } from './kind';
+
+/** A robot of which nothing is known is straightened so fast, per metre that its wheels would have driven. */
+const USUAL_PER_M = 20;
+
+/**
+ * Pressing against a wall with a share of full power: the wall turns the robot to itself, ever slower, as the moment
+ * that turns it dies away with the angle. What the wall does to it is what its wheels roll.
+ */
+export const press = benchStepKind({
+  schema: z.object({
+    kind: z.literal('press'),
+    share: z.number().gt(0).max(1),
+    durationS: z.number().min(0.05).max(20),
+    /** How far it is off the wall's direction at first; positive to the left. */
+    beforeRad: z.number().min(-1.6).max(1.6),
+  }),
+  control({ share, durationS, beforeRad }, robot): Controller {
+    const { squaring } = robot.measured;
+    const speedMPerS = meantByPower(robot, share) ?? share * robot.motors.maxSpeedMPerS;
+    const perS = (squaring?.straightensPerM ?? USUAL_PER_M) * speedMPerS;
+    let startS: number | null = null;
+    return (now, wheels) => {
+      startS ??= now.timeS;
+      const pressedS = now.timeS - startS;
+      const rateRadPerS = -beforeRad * perS * Math.exp(-perS * pressedS);
+      const half = (rateRadPerS * robot.trackM) / 2;
+      wheels.leftMPerS = -half;
+      wheels.rightMPerS = half;
+      return pressedS >= durationS ? 'done' : 'go on';
+    };
+  },
+});
