@@ -39,6 +39,8 @@ export const measuredSchema = z.object({
   squaring: squaringSchema.nullable().default(null),
   stop: stopSchema.nullable().default(null),
   power: powerSchema.nullable().default(null),
+  /** With which drives hold their heading. */
+  headingGainMPerSPerRad: positive.max(20).nullable().default(null),
 });
 
 export type MeasuredSquaring = z.output<typeof squaringSchema>;

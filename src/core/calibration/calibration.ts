@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
+import { headingHoldValue } from './kinds/headingHold/schema';
 import { rangeValue } from './kinds/range/schema';
 import { speedValue } from './kinds/speed/schema';
 import { squaringValue } from './kinds/squaring/schema';
@@ -21,6 +22,7 @@ export const calibrationValueSchema = z.discriminatedUnion('kind', [
   speedValue,
   stopValue,
   squaringValue,
+  headingHoldValue,
 ]);
 
 export type CalibrationValue = z.output<typeof calibrationValueSchema>;

@@ -2,6 +2,7 @@ import type { CalibrationKind, CalibrationValue } from './calibration';
 import type { CalibrationKindOf } from './kind';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
+import { headingHold } from './kinds/headingHold';
 import { range } from './kinds/range';
 import { speed } from './kinds/speed';
 import { squaring } from './kinds/squaring';
@@ -18,6 +19,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   range,
   stop,
   squaring,
+  'heading-hold': headingHold,
 };
 
 /** Every kind, in working order: each is fitted on what those before it found. */

@@ -1,6 +1,6 @@
 import type { Pose } from '../geometry/pose';
 import { COMMAND_WAYS } from '../program/commands';
-import type { InProgram } from './kind';
+import type { InProgram, NewStepPlace } from './kind';
 
 /** So far ahead in the direction in which the robot looks. */
 export const ahead = (from: Pose, distanceM: number): Pose => ({
@@ -11,6 +11,13 @@ export const ahead = (from: Pose, distanceM: number): Pose => ({
 
 /** Until it moves as fast as it should. */
 export const STARTING_S = 0.2;
+
+/** Where nobody has tuned it on the robot. */
+const USUAL_GAIN = 1.2;
+
+/** The gain with which a new step holds its heading. */
+export const newGain = ({ robot: { measured } }: NewStepPlace): number =>
+  measured.headingGainMPerSPerRad ?? USUAL_GAIN;
 
 /** How the speed of a step stands in programs. */
 export const atSpeed = <S extends { speedMPerS: number }>() =>
@@ -26,6 +33,9 @@ export const atSpeed = <S extends { speedMPerS: number }>() =>
 export function drivenInProgram<S extends { speedMPerS: number; gainMPerSPerRad: number }>() {
   return {
     speed: atSpeed<S>(),
-    steering: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
+    steering: {
+      of: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
+      withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
+    },
   } satisfies InProgram<S>;
 }

@@ -54,7 +54,10 @@ export interface InProgram<S> {
   };
   /** How far it drives on by itself after what it stops by, where that was measured. */
   drivesOnM?(step: S, robot: Robot): number | null;
-  steering?(step: S): { gainMPerSPerRad: number; speedMPerS: number };
+  steering?: {
+    of(step: S): { gainMPerSPerRad: number; speedMPerS: number };
+    withGain(step: S, gainMPerSPerRad: number): S;
+  };
 }
 
 /** All that is known of a kind of step, but for its schema (beside it) and its fields on screen. */

@@ -1,5 +1,6 @@
 import { dayOf } from '../../ui/dates';
 import type { Doubt } from '../../core/sources/source';
+import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
@@ -27,33 +28,60 @@ interface Props {
   onChange(route: Route): void;
 }
 
-/** With which calibration the turns were computed, and which of them the one that holds now would change. */
-export function CalibrationLine({ calibrations, route, robot, table, onChange }: Props) {
-  const { turns, validity, others } = calibrations;
-  const also = others.length > 0 ? ` Also computed with: ${others.join('; ')}.` : '';
+/** The gain of the drives, where another one was tuned. */
+function GainPart({ route, robot, onChange }: Pick<Props, 'route' | 'robot' | 'onChange'>) {
+  const tuned = withHeadingGain(route, robot);
+  if (tuned.changed === 0) return null;
+  return (
+    <>
+      {' '}
+      {counted(tuned.changed, 'drive holds', 'drives hold')} the heading with another gain than was
+      tuned.{' '}
+      <Button look="bare" onClick={() => onChange(tuned.route)}>
+        Use the tuned gain
+      </Button>
+    </>
+  );
+}
+
+/** How the turns of a route stand to the calibration that holds. */
+function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
+  const { turns, validity } = calibrations;
   if (!route.steps.some(({ kind }) => kind === 'turn')) return null;
   if (turns?.value.kind !== 'turns') {
     return (
-      <p className={styles.calibration} data-testid="calibration-line">
+      <>
         The turns stop as early as typed; <a href="/bench/turns">measured turns</a> would know
-        better.{also}
-      </p>
+        better.
+      </>
     );
   }
   const planned = withTurnCalibration(route, robot, table, turns.value, turns.id);
   const isCurrent = route.turnCalibrationId === turns.id;
   const day = dayOf(turns.madeAt);
   return (
-    <p className={styles.calibration} data-testid="calibration-line">
+    <>
       {planned.changes.length === 0
         ? `The turns are as the calibration of ${day} wants them (${validity.text}).`
-        : `The calibration of ${day} (${validity.text}) would change ${counted(planned.changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.`}
-      {also}{' '}
+        : `The calibration of ${day} (${validity.text}) would change ${counted(planned.changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.`}{' '}
       {(planned.changes.length > 0 || !isCurrent) && (
         <Button look="bare" onClick={() => onChange(planned.route)}>
           {planned.changes.length > 0 ? 'Use its commands' : 'Note it in the route'}
         </Button>
       )}
+    </>
+  );
+}
+
+/** With which calibrations the route was computed, and what the ones that hold now would change. */
+export function CalibrationLine(props: Props) {
+  const { others } = props.calibrations;
+  if (props.route.steps.length === 0) return null;
+  return (
+    <p className={styles.calibration} data-testid="calibration-line">
+      <TurnsPart {...props} />
+      <GainPart {...props} />
+      {others.length > 0 && ` Computed with: ${others.join('; ')}.`}
     </p>
   );
 }

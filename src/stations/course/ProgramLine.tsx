@@ -73,7 +73,7 @@ function TravelField({ step, robot, onChange }: Props) {
 
 function GainText({ step, robot }: Omit<Props, 'onChange'>) {
   const { command } = robot.program;
-  const steering = kindOfStep(step).inProgram.steering?.(step);
+  const steering = kindOfStep(step).inProgram.steering?.of(step);
   if (command === null || steering === undefined) return null;
   const gain = gainInProgram(robot, command, steering.gainMPerSPerRad, steering.speedMPerS);
   return gain === null ? null : `, gain ${number(gain, 2)} ${COMMAND_WAYS[command].unit} per °`;

@@ -10,7 +10,7 @@ import type { Robot } from '../../robot';
 import { gapAhead } from '../../simulate/ray';
 import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
 import { lookingAhead } from '../../units/ofRobot';
-import { ahead, drivenInProgram, STARTING_S } from '../driven';
+import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
 import { exactGain, exactLength, exactSpeed, exactTime } from '../valueWords';
 import type { ApproachStep } from './schema';
@@ -40,11 +40,11 @@ export const approach: StepKind<ApproachStep> = {
   label: 'Approach',
   needs: ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
   isOffered: () => true,
-  asAdded: () => ({
+  asAdded: (place) => ({
     kind: 'approach',
     thresholdM: 0.12,
     speedMPerS: 0.12,
-    gainMPerSPerRad: 1.2,
+    gainMPerSPerRad: newGain(place),
   }),
   plan({ thresholdM, speedMPerS, timeoutS }, from, robot, table) {
     const way = wayTo(thresholdM, from, robot, table);

@@ -2,7 +2,7 @@ import { timeoutS } from '../../control/settings';
 import { settled } from '../../control/rest';
 import { expectedStraightS, straight as driveStraight } from '../../control/straight';
 import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
-import { ahead, drivenInProgram } from '../driven';
+import { ahead, drivenInProgram, newGain } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
 import { exactGain, exactLength, exactSpeed } from '../valueWords';
 import type { StraightStep } from './schema';
@@ -12,7 +12,12 @@ export const straight: StepKind<StraightStep> = {
   label: 'Drive',
   needs: ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
-  asAdded: () => ({ kind: 'straight', distanceM: 0.3, speedMPerS: 0.3, gainMPerSPerRad: 1.2 }),
+  asAdded: (place) => ({
+    kind: 'straight',
+    distanceM: 0.3,
+    speedMPerS: 0.3,
+    gainMPerSPerRad: newGain(place),
+  }),
   plan({ distanceM, speedMPerS }, from, robot) {
     const durationS = expectedStraightS(distanceM, speedMPerS, robot);
     return {

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
+import { calibrationFromGain } from '../../../core/calibration/fromGain';
 import type { Robot } from '../../../core/robot';
 import type { SeenGain } from '../../../core/tuning/byEye';
 import { asTyped, gainText, SHOWN, TUNED_IDS } from '../../../core/tuning/controllers/shown';
@@ -7,12 +8,14 @@ import { gainStudy, seenOf } from '../../../core/tuning/gainStudy';
 import type { GainJudgement } from '../../../core/tuning/judge';
 import type { Followed } from '../../../formats/gainTraceCsv';
 import type { GainTrials, TrialListEntry } from '../../../formats/benchRecords';
+import type { RobotRoute } from '../../../formats/robotRoute';
 import { Notice } from '../../../ui/Notice';
 import { Select } from '../../../ui/Select';
 import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
+import { GainChanges } from './GainChanges';
 import { GainEntry, useGainField } from './GainEntry';
 import { GainTable } from './GainTable';
 import { MountPlaces } from './MountPlaces';
@@ -28,6 +31,7 @@ interface Props extends BenchProps {
   lists: TrialListEntry[];
   /** The robot as it was measured. */
   fitted: Robot;
+  routes: RobotRoute[];
 }
 
 /** The target as it was, in the unit of the reading. */
@@ -40,7 +44,7 @@ const NONE_FOLLOWED: Followed = { target: 0, side: 'left' };
 const REASONS = ['Another gain was in the program', 'The push was too small', 'Typed by mistake'];
 
 /** Gains: how a robot comes back from a push, by eye or by a trace, and which gain to try next. */
-export default function Station({ robot, trials: loaded, lists, fitted }: Props) {
+export default function Station({ robot, trials: loaded, lists, fitted, routes }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const { controller } = record.conditions;
@@ -76,6 +80,7 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
     onJudged: ({ verdict, proposedGainFactor }: GainJudgement) =>
       note(seenOf(verdict), proposedGainFactor),
   };
+  const value = study === null ? null : calibrationFromGain(controller, study, used);
   const problem = good.problem ?? pushed.problem;
   return (
     <TrialsShell<GainTrials>
@@ -146,6 +151,16 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
           )}
         </>
       }
+      apply={{
+        value,
+        evidence: used,
+        label: 'Apply this gain…',
+        applied: 'This gain holds from now on.',
+        consequences: () =>
+          value !== null && (
+            <GainChanges gainMPerSPerRad={value.gainMPerSPerRad} {...{ fitted, routes }} />
+          ),
+      }}
       table={(ask) => (
         <GainTable
           trials={record.trials}

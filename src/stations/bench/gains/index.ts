@@ -11,7 +11,7 @@ export const gains: Procedure = {
   group: 'control',
   goodFor: 'a controller that comes back at once and does not shake',
   minutes: 5,
-  gives: null,
+  gives: 'heading-hold',
   known: async (facts) => {
     const { used, begunAt } = usedTrials(await facts.trials('gains'));
     const last = used.at(-1);
@@ -27,11 +27,12 @@ export const gains: Procedure = {
     };
   },
   props: async (facts) => {
-    const [list, holding] = await Promise.all([
+    const [list, holding, routes] = await Promise.all([
       openedList(facts, 'gains', newGainTrials),
       facts.holding(),
+      facts.routes(),
     ]);
     const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
-    return { ...list, fitted };
+    return { ...list, fitted, routes };
   },
 };

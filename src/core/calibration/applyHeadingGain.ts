@@ -1,0 +1,28 @@
+import type { Route } from '../course/route';
+import type { Robot } from '../robot';
+import { kindOfStep } from '../steps/registry';
+
+/** Gains nearer to each other than this are one gain that was rounded. */
+const SAME_SHARE = 0.005;
+
+const isSame = (one: number, other: number): boolean =>
+  Math.abs(one - other) <= SAME_SHARE * Math.max(one, other);
+
+/**
+ * A route whose steps hold their heading with the gain that was tuned on the robot, and how many of them that
+ * changes; the route itself where nobody has tuned one.
+ */
+export function withHeadingGain(
+  route: Route,
+  { measured: { headingGainMPerSPerRad: tuned } }: Robot,
+): { route: Route; changed: number } {
+  if (tuned === null) return { route, changed: 0 };
+  let changed = 0;
+  const steps = route.steps.map((step) => {
+    const { steering } = kindOfStep(step).inProgram;
+    if (steering === undefined || isSame(steering.of(step).gainMPerSPerRad, tuned)) return step;
+    changed += 1;
+    return steering.withGain(step, tuned);
+  });
+  return { route: { ...route, steps }, changed };
+}

@@ -1,0 +1,118 @@
+import type { Page } from '@playwright/test';
+import { expect, open, test } from './corvat';
+import { act, data } from './standIn';
+
+/** Let it hold, and see that it is said. */
+async function apply(page: Page, button: string): Promise<string> {
+  await page.getByRole('button', { name: button }).click();
+  const said = (await page.getByRole('dialog').textContent()) ?? '';
+  await page.getByRole('button', { name: 'Apply from now on' }).click();
+  await expect(page.getByText(/holds from now on\./)).toBeVisible();
+  return said;
+}
+
+async function goBack(page: Page, kind: string, shown: string): Promise<void> {
+  await open(page, '/bench/calibrations');
+  await page
+    .getByRole('region', { name: shown })
+    .getByRole('button', { name: 'Go back to the one before' })
+    .click();
+  await expect(page.getByTestId(`holds-${kind}`)).toHaveText('none holds');
+}
+
+test('stops that were measured are what an approach is planned with, until they are taken back', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/stop?new');
+  await page.getByText('From a file').click();
+  await page.getByLabel('Stops (CSV)').setInputFiles(data('stop-trials.csv'));
+  await page.getByRole('button', { name: 'Take 12 stops' }).click();
+  const said = await apply(page, 'Apply these stops…');
+  expect(said).toMatch(/drives on by \d+ mm at 4?\d+(\.\d)? cm\/s, single stops ± [\d.]+ mm/);
+  await open(page, '/course');
+  const line = page.getByTestId('calibration-line');
+  await expect(line).toContainText(/stops by distance, drives on by \d+ mm/);
+  await page.getByRole('button', { name: 'Approach', exact: true }).click();
+  const added = page.locator('[data-testid^="step-"]').last();
+  await expect(added).toContainText(/it drives on by \d+ mm after that/);
+  await goBack(page, 'stop', 'stops by distance');
+  await open(page, '/course');
+  await expect(line).not.toContainText('stops by distance');
+  await expect(page.getByText(/it drives on by/)).toHaveCount(0);
+});
+
+test('the stand-in presses against a wall, and a step that squares up is added as it found', async ({
+  corvat: page,
+}) => {
+  await act(page, { do: 'power-on', inHand: false }, { do: 'set-clock', rate: 10 });
+  await open(page, '/bench/squaring?new');
+  for (const [n, time] of ['0.1', '0.2', '0.15', '0.3'].entries()) {
+    await page.getByLabel('for', { exact: true }).fill(time);
+    await page.getByRole('button', { name: 'Let the stand-in press' }).click();
+    await expect(page.getByText(`${n + 1} press${n > 0 ? 'es' : ''} so far`)).toBeHidden();
+    await expect(page.getByText(new RegExp(`^${n + 1} trials?, the newest first`))).toBeVisible();
+  }
+  await expect(page.getByTestId('verdict')).toContainText(
+    /^Press with 35 % for [\d.]+ s: of 8° it/,
+  );
+  const said = await apply(page, 'Apply this press…');
+  const [, speed = '', time = ''] = /added with ([\d.]+) cm\/s and ([\d.]+) s/.exec(said) ?? [];
+  await open(page, '/course');
+  await page.getByRole('button', { name: 'Square up' }).click();
+  const added = page.locator('[data-testid^="step-"]').last();
+  await expect(added.getByLabel('Speed')).toHaveValue(new RegExp(`^${speed.slice(0, 2)}`));
+  await expect(added.getByLabel('Pressing')).toHaveValue(new RegExp(`^${time.slice(0, 2)}`));
+  await expect(page.getByTestId('calibration-line')).toContainText(
+    /squaring on a wall, pressed with 35 %/,
+  );
+  await expect(page.getByTestId('course-sentence')).toContainText('of 100');
+  await open(page, '/bench');
+  await expect(page.getByRole('row', { name: /Squaring on a wall/ })).toContainText('Pressed with');
+  await goBack(page, 'squaring', 'squaring on a wall');
+});
+
+test('a gain that was found good is offered to the drives of the route', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/gains?new');
+  await page.getByLabel('Gain in the program').fill('40');
+  for (let look = 0; look < 3; look += 1) {
+    await page.getByRole('button', { name: 'Good', exact: true }).click();
+  }
+  await expect(page.getByTestId('verdict')).toContainText('is good.');
+  expect(await apply(page, 'Apply this gain…')).toMatch(/\d+ drives would change/);
+  await open(page, '/course');
+  const line = page.getByTestId('calibration-line');
+  await expect(line).toContainText(
+    /gain of straight drives, 40.mm\/s.per.°, found good by 3 looks/,
+  );
+  await page.getByRole('button', { name: 'Use the tuned gain' }).click();
+  await expect(page.getByTestId('step-1').getByLabel('Heading gain')).toHaveValue('2.29');
+  await expect(line).not.toContainText('another gain');
+  await goBack(page, 'heading-hold', 'gain of straight drives');
+});
+
+test('the stand-in drives by power, and how it takes power is found', async ({ corvat: page }) => {
+  await act(page, { do: 'power-on', inHand: false }, { do: 'set-clock', rate: 10 });
+  await open(page, '/bench/speed?new');
+  for (const [n, share] of ['20', '50', '80', '90'].entries()) {
+    await page.getByLabel('Told').fill(share);
+    await page.getByRole('button', { name: 'Let the stand-in drive' }).click();
+    await expect(page.getByText(new RegExp(`^${n + 1} drives?, the newest first`))).toBeVisible();
+  }
+  await expect(page.getByTestId('verdict')).toContainText(
+    /of power drives [\d.]+ cm\/s .* below [\d.]+ % .* it stands/,
+  );
+});
+
+test('whether to zero before each turn is tried on a route of the robot', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/turns');
+  await page.getByText('Zero before each turn, or count headings on?').click();
+  await page.getByRole('button', { name: 'Simulate both ways' }).click();
+  const found = page.getByTestId('headings-on-route');
+  await expect(found).toContainText(/Counted on: .*95 of 100 ends within \d+ mm/);
+  await expect(found).toContainText(/Zeroed before each turn and drive: /);
+  await expect(page.getByRole('row', { name: /^zeroed each time/ })).toContainText('°');
+});
