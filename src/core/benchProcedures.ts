@@ -8,6 +8,7 @@ import { limits } from './limits';
 import { unitSlip } from './unitSlip';
 import { procedure, type Procedure } from './procedure';
 import { encoderSquare, gyroSquare } from './square/squareFit';
+import { CORNERS } from './square/squarePath';
 import { turnModel } from './turns/turnModel';
 
 const time = z.number().min(-1e9).max(1e9);
@@ -112,6 +113,7 @@ const squareInput = z.object({
   trackM: limits.trackM,
   wheelDiameterM: limits.wheelDiameterM,
   driven: z.enum(['encoders', 'gyro']),
+  corners: z.enum(CORNERS).optional().describe('default: spin; pivot: the inner wheel stands'),
   cw: z.array(lap).min(1).max(1000),
   ccw: z.array(lap).min(1).max(1000),
 });

@@ -16,6 +16,7 @@ import {
   REZERO_SCHOOLS,
   STRAIGHT_SCHOOLS,
 } from './benchConstants';
+import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
 import { STOP_KINDS } from '../core/ranging/stopKinds';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { id, note, shortText, time, version } from './fields';
@@ -155,7 +156,8 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('turns', turnTrialRecord, turnConditions.shape),
   listOf('square', lapRecord, {
     sideM: z.number().min(0.1).max(5),
-    driven: z.enum(['encoders', 'gyro']),
+    driven: z.enum(DRIVEN_BY),
+    corners: z.enum(CORNERS).default('spin'),
   }),
   listOf('straight', straightTrialRecord, { keep: z.enum(STRAIGHT_SCHOOLS) }),
   listOf('range', rangeTrialRecord, { toleranceM: z.number().min(0.0005).max(1) }),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { STOP_KINDS } from '../core/ranging/stopKinds';
+import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { ANGLE_SOURCES } from './benchConstants';
@@ -30,6 +31,8 @@ export const lapRecord = z.object({
   xM: z.number().min(-5).max(5),
   yM: z.number().min(-5).max(5),
   headingRad: z.number().min(-3.2).max(3.2),
+  goesOn: z.boolean().default(false).describe('it began where the lap before it ended'),
+  driven: z.enum(DRIVEN_BY).nullable().default(null).describe('null: as the list says'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

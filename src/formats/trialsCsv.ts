@@ -66,6 +66,13 @@ const LAP_COLUMNS: WantedColumn[] = [
     name: 'return_heading_deg',
     number: degrees(180),
   },
+  {
+    key: 'goesOn',
+    heading: /^goes_on$/i,
+    name: 'goes_on',
+    optional: true,
+    oneOf: ['yes', 'no'],
+  },
 ];
 
 const millimetres = degrees(10_000);
@@ -206,6 +213,8 @@ export async function readLaps(file: File, newId: () => string): Promise<ReadRec
       xM: Number(values.x) / 1000,
       yM: Number(values.y) / 1000,
       headingRad: radiansFromDegrees(Number(values.heading)),
+      goesOn: values.goesOn === 'yes',
+      driven: null,
       setAsideReason: null,
     });
   }

@@ -8,6 +8,7 @@ import {
   meanReturn,
   squareReturn,
   wheelFactors,
+  type Corners,
   type DriveErrors,
   type LapReturn,
 } from './squarePath';
@@ -17,6 +18,8 @@ export interface SquareLaps {
   trackM: number;
   cw: readonly LapReturn[];
   ccw: readonly LapReturn[];
+  /** On the spot where it is left out. */
+  corners?: Corners | undefined;
 }
 
 export interface EncoderSquare extends DriveErrors {
@@ -73,7 +76,7 @@ function fitDriveErrors(
   scatter: { positionM: number; headingRad: number },
   near?: DriveErrors,
 ): DriveErrors {
-  const { sideM, trackM } = laps;
+  const { sideM, trackM, corners } = laps;
   const means = { cw: meanReturn(laps.cw), ccw: meanReturn(laps.ccw) };
   let errors = near ?? guessDriveErrors(sideM, trackM, means.cw, means.ccw);
   const weighed = ({ xM, yM, headingRad }: LapReturn, n: number) => [
@@ -82,8 +85,8 @@ function fitDriveErrors(
     (headingRad * Math.sqrt(n)) / scatter.headingRad,
   ];
   const model = (at: DriveErrors) => [
-    ...weighed(squareReturn(sideM, trackM, at, 'cw'), laps.cw.length),
-    ...weighed(squareReturn(sideM, trackM, at, 'ccw'), laps.ccw.length),
+    ...weighed(squareReturn(sideM, trackM, at, 'cw', corners), laps.cw.length),
+    ...weighed(squareReturn(sideM, trackM, at, 'ccw', corners), laps.ccw.length),
   ];
   const measured = [...weighed(means.cw, laps.cw.length), ...weighed(means.ccw, laps.ccw.length)];
   const step = 1e-6;
@@ -189,7 +192,7 @@ export function encoderSquare(laps: SquareLaps): EncoderSquare {
 /** What the fit does not explain of a direction's mean return: that stays after the correction. */
 function leftOver(laps: SquareLaps, errors: DriveErrors, direction: 'cw' | 'ccw'): LapReturn {
   const measured = meanReturn(laps[direction]);
-  const explained = squareReturn(laps.sideM, laps.trackM, errors, direction);
+  const explained = squareReturn(laps.sideM, laps.trackM, errors, direction, laps.corners);
   return {
     xM: measured.xM - explained.xM,
     yM: measured.yM - explained.yM,

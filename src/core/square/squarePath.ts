@@ -27,9 +27,26 @@ function roll(pose: Pose, leftM: number, rightM: number, trackM: number): void {
   pose.headingRad += turn;
 }
 
+/** How the corners are turned: on the spot, or about the inner wheel, which stands. */
+export const CORNERS = ['spin', 'pivot'] as const;
+
+export type Corners = (typeof CORNERS)[number];
+
+/** What keeps the sides straight and ends the corners. */
+export const DRIVEN_BY = ['encoders', 'gyro'] as const;
+
+export type DrivenBy = (typeof DRIVEN_BY)[number];
+
+/** What the wheels roll for a quarter turn to a side, by the nominal track. */
+function cornerRolls(corners: Corners, sign: 1 | -1, trackM: number) {
+  const quarterM = (trackM * Math.PI) / 2;
+  if (corners === 'spin') return { leftM: (-sign * quarterM) / 2, rightM: (sign * quarterM) / 2 };
+  return sign > 0 ? { leftM: 0, rightM: quarterM } : { leftM: quarterM, rightM: 0 };
+}
+
 /**
- * Where an encoder-driven lap of a square ends: four sides, each followed by a spin of a quarter
- * turn, everything by the nominal sizes, the heading not held. The heading is what is over the full turn.
+ * Where an encoder-driven lap of a square ends: four sides, each followed by a quarter turn, everything by the
+ * nominal sizes, the heading not held. The heading is what is over the full turn.
  *
  * Source: exact kinematics of the differential drive.
  */
@@ -38,21 +55,22 @@ export function squareReturn(
   nominalTrackM: number,
   { trackRatio, diameterRatio }: DriveErrors,
   direction: 'cw' | 'ccw',
+  corners: Corners = 'spin',
 ): LapReturn {
   const { left, right } = wheelFactors(diameterRatio);
   const trackM = trackRatio * nominalTrackM;
   const sign = direction === 'ccw' ? 1 : -1;
-  const quarterM = (sign * nominalTrackM * Math.PI) / 4;
+  const corner = cornerRolls(corners, sign, nominalTrackM);
   const pose = { xM: 0, yM: 0, headingRad: 0 };
   for (let side = 0; side < 4; side += 1) {
     roll(pose, sideM * left, sideM * right, trackM);
-    roll(pose, -quarterM * left, quarterM * right, trackM);
+    roll(pose, corner.leftM * left, corner.rightM * right, trackM);
   }
   return { ...pose, headingRad: pose.headingRad - sign * 2 * Math.PI };
 }
 
 /**
- * First guess of the drive's errors from mean returns: linear in the turn error per corner α and the
+ * First guess of the drive's errors from mean returns of laps with turns on the spot: linear in the turn error per corner α and the
  * curve per side β.
  *
  * From the geometry of four corners, small errors, headings counter-clockwise: α (too little turned)

@@ -173,6 +173,8 @@ function lap(direction: LapRecord['direction'], i: number): LapRecord {
     xM: toMillimetre(end?.xM ?? 0),
     yM: toMillimetre(end?.yM ?? 0),
     headingRad: deg(Math.round((wrap(end?.headingRad ?? 0) * 360) / Math.PI) / 2),
+    goesOn: false,
+    driven: null,
     setAsideReason: null,
   };
 }
@@ -237,7 +239,7 @@ async function loadSquare(db: Database, robotId: string): Promise<void> {
     version: 0,
     robotId,
     procedure: 'square',
-    conditions: { ...CONDITIONS, who: 'Moss', sideM: 1.2, driven: 'encoders' },
+    conditions: { ...CONDITIONS, who: 'Moss', sideM: 1.2, driven: 'encoders', corners: 'spin' },
     trials,
     archivedAt: null,
   });

@@ -27,7 +27,7 @@ export const turnEntrySchema = z.object({
 
 /** A lap while it is entered: what is not read off yet is empty. */
 export const lapEntrySchema = z.object({
-  ...lapRecord.pick({ direction: true }).shape,
+  ...lapRecord.pick({ direction: true, goesOn: true }).shape,
   xM: lengthM.nullable(),
   yM: lengthM.nullable(),
   headingRad: lapRecord.shape.headingRad.nullable(),

@@ -15,6 +15,8 @@ export interface Turn {
    */
   fromReadingRad: number | null;
   timeoutS: number;
+  /** About the inner wheel, which stands; on the spot where it is left out. */
+  pivots?: boolean;
 }
 
 /** Time in which the motors come up to their speed, s. */
@@ -28,9 +30,9 @@ export const expectedTurnS = (how: TurnSchool, angleRad: number): number =>
 export const turnTimeoutS = (how: TurnSchool, angleRad: number): number =>
   timeoutFor(expectedTurnS(how, angleRad));
 
-/** Turn on the spot by one of four ways; the track is that of the record, as a program has it. */
+/** Turn by one of four ways, on the spot or about the inner wheel; the track is that of the record, as a program has it. */
 export function turn(
-  { angleRad, how, fromReadingRad, timeoutS }: Turn,
+  { angleRad, how, fromReadingRad, timeoutS, pivots = false }: Turn,
   trackM: number,
 ): Controller {
   const turned = (now: Readings) => (now.rightM - now.leftM) / trackM;
@@ -52,9 +54,10 @@ export function turn(
     );
     if (rateRadPerS === null) return 'done';
     if (timeS > timeoutS) return 'time';
-    const wheel = (rateRadPerS * trackM) / 2;
-    wheels.leftMPerS = -wheel;
-    wheels.rightMPerS = wheel;
+    // On the spot both share the turn; about the inner wheel the outer one has all of it, forwards.
+    const rightM = rateRadPerS * trackM * (pivots ? (rateRadPerS > 0 ? 1 : 0) : 0.5);
+    wheels.leftMPerS = rightM - rateRadPerS * trackM;
+    wheels.rightMPerS = rightM;
     return 'go on';
   };
 }

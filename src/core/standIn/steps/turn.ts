@@ -9,9 +9,11 @@ export const turn = benchStepKind({
     kind: z.literal('turn'),
     angleRad: z.number().min(-20).max(20),
     how: turnSchoolSchema,
+    pivots: z.boolean().optional().describe('about the inner wheel'),
   }),
-  control({ angleRad, how }, robot) {
+  control({ angleRad, how, pivots = false }, robot) {
     const timeoutS = turnTimeoutS(how, angleRad);
-    return settled(controlTurn({ angleRad, how, fromReadingRad: null, timeoutS }, robot.trackM));
+    const motion = { angleRad, how, fromReadingRad: null, timeoutS, pivots };
+    return settled(controlTurn(motion, robot.trackM));
   },
 });

@@ -102,7 +102,9 @@ export default function Station({ robot, runs, known }: Props) {
             <ProgramButton
               program={program}
               label="Let the stand-in drive a square"
-              onClick={() => void program.run(lapProgram(LAP_SIDE_M, 'gyro', 'ccw'), setEnded)}
+              onClick={() =>
+                void program.run(lapProgram(LAP_SIDE_M, 'gyro', 'ccw', 'spin'), setEnded)
+              }
             />
           }
           onLog={take}

@@ -4,6 +4,7 @@ import { ulid } from 'ulid';
 import { wrap } from '../../../core/geometry/angle';
 import { whereRead } from '../../../core/gyro/log';
 import { headingLeftOver } from '../../../core/square/headingLeftOver';
+import type { Corners, DrivenBy } from '../../../core/square/squarePath';
 import type { LapRecord } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
@@ -24,7 +25,8 @@ const NOTHING_READ = { xM: null, yM: null, headingRad: null };
 
 interface Props {
   sideM: number;
-  driven: 'encoders' | 'gyro';
+  driven: DrivenBy;
+  corners: Corners;
   robot: RobotRecord;
   onLap(lap: LapRecord): void;
 }
@@ -36,16 +38,22 @@ export const LapEntry = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-function LapForm({ sideM, driven, robot, onLap }: Props) {
+function LapForm({ sideM, driven, corners, robot, onLap }: Props) {
   const wrong = useFieldsInError();
-  const [entry, setEntry] = useState<LapEntryValues>({ direction: 'cw', ...NOTHING_READ });
-  const { direction, xM, yM, headingRad } = entry;
+  const [entry, setEntry] = useState<LapEntryValues>({
+    direction: 'cw',
+    goesOn: false,
+    ...NOTHING_READ,
+  });
+  const { direction, goesOn, xM, yM, headingRad } = entry;
   const first = useRef<HTMLInputElement>(null);
   const program = useProgram();
   const complete = xM !== null && yM !== null && headingRad !== null;
-  const lap = (x: number, y: number, heading: number): LapRecord => ({
+  const lap = (x: number, y: number, heading: number, on: boolean): LapRecord => ({
     id: ulid(),
     direction,
+    goesOn: on,
+    driven,
     xM: x,
     yM: y,
     headingRad: heading,
@@ -53,13 +61,13 @@ function LapForm({ sideM, driven, robot, onLap }: Props) {
   });
   const add = () => {
     if (!complete || wrong > 0) return;
-    onLap(lap(xM, yM, headingRad));
-    setEntry({ direction, ...NOTHING_READ });
+    onLap(lap(xM, yM, headingRad, goesOn));
+    setEntry({ direction, goesOn, ...NOTHING_READ });
     first.current?.focus();
   };
   const drive = () =>
-    void program.run(lapProgram(sideM, driven, direction), (measured) =>
-      onLap(lap(measured.xM, measured.yM, wrap(measured.turnedRad))),
+    void program.run(lapProgram(sideM, driven, direction, corners), (measured) =>
+      onLap(lap(measured.xM, measured.yM, wrap(measured.turnedRad), false)),
     );
   return (
     <RecordForm
@@ -76,6 +84,14 @@ function LapForm({ sideM, driven, robot, onLap }: Props) {
           options={[
             { value: 'cw', label: 'clockwise' },
             { value: 'ccw', label: 'counter-clockwise' },
+          ]}
+        />
+        <F.Choice
+          name="goesOn"
+          label="Began"
+          options={[
+            { value: false, label: 'at the mark' },
+            { value: true, label: 'where the last lap ended' },
           ]}
         />
         <F.Number

@@ -17,7 +17,8 @@ export const LapTable = ({ laps, onSetAside, onTakeBack }: Props) => (
     columns={[
       {
         title: 'Driven',
-        cell: ({ trial }) => (trial.direction === 'cw' ? 'clockwise' : 'counter-clockwise'),
+        cell: ({ trial }) =>
+          `${trial.direction === 'cw' ? 'clockwise' : 'counter-clockwise'}${trial.driven === 'gyro' ? ', by the gyro' : ''}${trial.goesOn ? ', going on' : ''}`,
       },
       { title: 'Forward', number: true, cell: ({ trial }) => errorLength(trial.xM) },
       { title: 'Left', number: true, cell: ({ trial }) => errorLength(trial.yM) },

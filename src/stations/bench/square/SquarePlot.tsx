@@ -1,6 +1,6 @@
 import { errorFigure, errorScale } from '../../../core/text/lengths';
 import type { EncoderSquare } from '../../../core/square/squareFit';
-import { squareReturn, type LapReturn } from '../../../core/square/squarePath';
+import { squareReturn, type Corners, type LapReturn } from '../../../core/square/squarePath';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
@@ -10,6 +10,7 @@ interface Props {
   ccw: readonly LapReturn[];
   sideM: number;
   trackM: number;
+  corners: Corners;
   /** For encoder-driven laps: what the fit says the laps come to. */
   fit: EncoderSquare | null;
   sentence: string;
@@ -18,7 +19,7 @@ interface Props {
 const onScale = ({ xM, yM }: LapReturn) => ({ x: errorFigure(xM), y: errorFigure(yM) });
 
 /** Where the laps ended, both clouds about their start, and where the fitted sizes say they end. */
-export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
+export function SquarePlot({ cw, ccw, sideM, trackM, corners, fit, sentence }: Props) {
   const laps: Curve[] = [
     {
       label: 'clockwise',
@@ -47,7 +48,7 @@ export function SquarePlot({ cw, ccw, sideM, trackM, fit, sentence }: Props) {
       ? []
       : (['cw', 'ccw'] as const).map((direction) => ({
           label: `by the fit, ${direction === 'cw' ? 'clockwise' : 'counter-clockwise'}`,
-          points: [onScale(squareReturn(sideM, trackM, fit, direction))],
+          points: [onScale(squareReturn(sideM, trackM, fit, direction, corners))],
           tone: 'predicted',
           look: 'points',
           shape: direction === 'cw' ? 'rectRot' : 'triangle',

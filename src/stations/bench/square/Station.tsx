@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
+import { ownReturns } from '../../../core/square/ownReturns';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
+import { squareWays } from '../../../core/square/squareWays';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
 import { notAside } from '../openedList';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
@@ -14,6 +16,7 @@ import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { LapEntry } from './LapEntry';
+import { SquareWays } from './SquareWays';
 import { LapTable } from './LapTable';
 import { SquareFigures } from './SquareFigures';
 import { SquarePlot } from './SquarePlot';
@@ -33,14 +36,21 @@ const STEPS = [
 const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];
 
 function study({ conditions, trials }: SquareTrials, trackM: number) {
-  const used = notAside(trials);
+  // A lap that was set aside is still where the next one began.
+  const own = notAside(ownReturns(trials)).map((lap) => ({
+    ...lap,
+    driven: lap.driven ?? conditions.driven,
+  }));
+  const used = own.filter(({ driven }) => driven === conditions.driven);
+  const ways = squareWays(own);
   const cw = used.filter(({ direction }) => direction === 'cw');
   const ccw = used.filter(({ direction }) => direction === 'ccw');
-  if (cw.length === 0 || ccw.length === 0) return { cw, ccw, encoders: null, gyro: null };
-  const laps = { sideM: conditions.sideM, trackM, cw, ccw };
+  if (cw.length === 0 || ccw.length === 0) return { cw, ccw, ways, encoders: null, gyro: null };
+  const { sideM, corners } = conditions;
+  const laps = { sideM, corners, trackM, cw, ccw };
   return conditions.driven === 'encoders'
-    ? { cw, ccw, encoders: encoderSquare(laps), gyro: null }
-    : { cw, ccw, encoders: null, gyro: gyroSquare(laps) };
+    ? { cw, ccw, ways, encoders: encoderSquare(laps), gyro: null }
+    : { cw, ccw, ways, encoders: null, gyro: gyroSquare(laps) };
 }
 
 const sentencesOf = ({ encoders, gyro }: ReturnType<typeof study>) =>
@@ -56,7 +66,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const { record, setConditions, add, replace } = kept;
   const { trackM, wheelDiameterM } = robot.robot;
   const found = useMemo(() => study(record, trackM), [record, trackM]);
-  const { cw, ccw, encoders, gyro } = found;
+  const { cw, ccw, ways, encoders, gyro } = found;
   const sentences = sentencesOf(found);
   const { conditions } = record;
   const value = encoders === null ? null : driveFromSquare(encoders);
@@ -81,6 +91,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               ccw={ccw}
               sideM={conditions.sideM}
               trackM={trackM}
+              corners={conditions.corners}
               fit={encoders}
               sentence={sentences?.means ?? 'Laps in both directions are needed.'}
             />
@@ -109,12 +120,21 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               ]}
               onChange={(driven) => setConditions({ driven })}
             />
+            <Choice
+              label="Corners"
+              value={conditions.corners}
+              options={[
+                { value: 'spin', label: 'on the spot' },
+                { value: 'pivot', label: 'inner wheel stands' },
+              ]}
+              onChange={(corners) => setConditions({ corners })}
+            />
           </div>
-          <LapEntry sideM={conditions.sideM} driven={conditions.driven} robot={robot} onLap={add} />
+          <LapEntry {...conditions} robot={robot} onLap={add} />
           <TrialsFile
             label="Laps (CSV)"
             what="lap"
-            columns="direction (cw or ccw), return_x_mm, return_y_mm, return_heading_deg"
+            columns="direction (cw or ccw), return_x_mm, return_y_mm, return_heading_deg; goes_on (yes or no) if it was not placed anew"
             read={async (file, newId) =>
               (await import('../../../formats/trialsCsv')).readLaps(file, newId)
             }
@@ -122,6 +142,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           />
         </>
       }
+      know={ways !== null && <SquareWays {...ways} />}
       table={(ask) => (
         <LapTable
           laps={record.trials}

@@ -6,7 +6,14 @@ export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
   version: 0,
   robotId,
   procedure: 'square',
-  conditions: { surface: '', battery: '', who: '', sideM: 1.2, driven: 'encoders' },
+  conditions: {
+    surface: '',
+    battery: '',
+    who: '',
+    sideM: 1.2,
+    driven: 'encoders',
+    corners: 'spin',
+  },
   trials: [],
   archivedAt: null,
 });

@@ -1,4 +1,5 @@
 import { radiansFromDegrees } from '../../../core/geometry/angle';
+import type { Corners } from '../../../core/square/squarePath';
 import type { BenchStep } from '../../../core/standIn/steps/benchStep';
 
 const QUARTER = radiansFromDegrees(90);
@@ -8,6 +9,7 @@ export function lapProgram(
   sideM: number,
   driven: 'encoders' | 'gyro',
   direction: 'cw' | 'ccw',
+  corners: Corners,
 ): BenchStep[] {
   const angleRad = direction === 'ccw' ? QUARTER : -QUARTER;
   return Array.from({ length: 4 }, (): BenchStep[] => [
@@ -15,6 +17,7 @@ export function lapProgram(
     {
       kind: 'turn',
       angleRad,
+      pivots: corners === 'pivot',
       how:
         driven === 'encoders'
           ? { school: 'encoder', rateRadPerS: 0.9, endRateRadPerS: 0.03 }

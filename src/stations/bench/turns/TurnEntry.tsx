@@ -210,13 +210,15 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
   const letStandInTurn = () => {
     const trial = baseTrial(setting, read);
     const how = { school: 'stop-early' as const, rateRadPerS: trial.rateRadPerS, leadRad: 0 };
-    void program.run([{ kind: 'turn', angleRad: trial.targetRad, how }], (measured) =>
-      onTrial({
-        ...trial,
-        actualRad: measured.turnedRad,
-        durationS: measured.durationS,
-        measuredBy: 'stand-in',
-      }),
+    void program.run(
+      [{ kind: 'turn', angleRad: trial.targetRad, how, pivots: trial.kind === 'pivot' }],
+      (measured) =>
+        onTrial({
+          ...trial,
+          actualRad: measured.turnedRad,
+          durationS: measured.durationS,
+          measuredBy: 'stand-in',
+        }),
     );
   };
   return (
