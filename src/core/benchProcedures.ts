@@ -75,6 +75,7 @@ const turnInput = z.object({
         actualRad: limits.turnRad,
         rateRadPerS: limits.turningRateRadPerS,
         kind: z.enum(['spin', 'pivot']).default('spin'),
+        readingSdRad: z.number().positive().max(1).optional(),
         durationS: limits.turnDurationS.optional(),
       }),
     )

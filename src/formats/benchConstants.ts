@@ -26,6 +26,7 @@ export const ANGLE_SOURCES = [
   'along the reference',
   'along the edge',
   'eye',
+  'eye, in degrees',
   'own heading',
   'stand-in',
   'file',

@@ -21,6 +21,13 @@ export const turnTrialRecord = z.object({
   durationS: z.number().positive().max(600).nullable(),
   facedRad: angle.nullable().default(null).describe('before the turn; null: nobody noted it'),
   place: shortText.default('').describe('where it stood'),
+  readingSdRad: z
+    .number()
+    .positive()
+    .max(1)
+    .nullable()
+    .default(null)
+    .describe('of an angle that was judged less surely than usual; null: as usual'),
   measuredBy: z.enum(ANGLE_SOURCES),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

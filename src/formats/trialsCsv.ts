@@ -189,6 +189,7 @@ export async function readTurnTrials(
         durationS: values.duration === undefined ? null : Number(values.duration),
         facedRad: values.faced === undefined ? null : radiansFromDegrees(Number(values.faced)),
         place: String(values.place ?? '').slice(0, 40),
+        readingSdRad: null,
         measuredBy: 'file',
         setAsideReason: null,
       });

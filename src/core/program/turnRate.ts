@@ -25,6 +25,17 @@ export function rateFromCommand(
   return mPerS === null ? null : mPerS / leverM(robot, kind);
 }
 
+/**
+ * A rate for a power that nobody has timed: that of the record's top speed at full power, in proportion. Turns with
+ * one power count together by it; how fast they truly are it does not say.
+ */
+export const roughRate = (robot: Robot, kind: TurnKind, percent: number): number =>
+  ((percent / 100) * robot.motors.maxSpeedMPerS) / leverM(robot, kind);
+
+/** The power for such a rate; the inverse of `roughRate`. */
+export const roughPercent = (robot: Robot, kind: TurnKind, rateRadPerS: number): number =>
+  (100 * rateRadPerS * leverM(robot, kind)) / robot.motors.maxSpeedMPerS;
+
 /** The command for a turning rate; the inverse of `rateFromCommand`. */
 export const commandFromRate = (
   robot: Robot,

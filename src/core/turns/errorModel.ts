@@ -1,5 +1,6 @@
 import { student975 } from '../stats/student';
-import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
+import { leverage, type LinearFit } from '../stats/linearFit';
+import { fitErrors } from './weights';
 
 /** Which errors a group of turns has: |actual| = c + (1 + k)·|target| + noise. */
 export type TurnModelName = 'none' | 'c' | 'k' | 'both';
@@ -28,6 +29,8 @@ export interface TurnErrorModel {
 export interface TargetAndActual {
   target: number;
   actual: number;
+  /** How surely its angle was read, where that was less surely than the others. */
+  readingSdRad?: number | undefined;
 }
 
 const COLUMNS: Record<TurnModelName, (target: number) => number[]> = {
@@ -59,16 +62,13 @@ export function aicc(residualSumOfSquares: number, n: number, meanParameters: nu
 }
 
 const fitModel = (name: TurnModelName, trials: readonly TargetAndActual[]): LinearFit | null =>
-  linearFit(
-    trials.map(({ target }) => COLUMNS[name](target)),
-    trials.map(({ target, actual }) => actual - target),
-  );
+  fitErrors(trials, ({ target }) => COLUMNS[name](target));
 
 /** With two or three trials no criterion can judge: a constant, if Student's t proves one at 5 %. */
 function smallSampleChoice(trials: readonly TargetAndActual[]): TurnModelName {
   const fit = fitModel('c', trials);
   if (fit === null || trials.length < 2) return 'none';
-  const error = fit.residualSd / Math.sqrt(trials.length);
+  const error = fit.residualSd * Math.sqrt(fit.unscaledCovariance[0]?.[0] ?? Infinity);
   const limit = error * student975(trials.length - 1);
   return Math.abs(fit.coefficients[0] ?? 0) > Math.max(limit, LEAST_SD_RAD) ? 'c' : 'none';
 }

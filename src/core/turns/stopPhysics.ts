@@ -1,7 +1,8 @@
-import { linearFit, type LinearFit } from '../stats/linearFit';
+import type { LinearFit } from '../stats/linearFit';
 import { aicc } from './errorModel';
 import { ratesTried } from './grouping';
 import type { TurnPoint } from './trial';
+import { fitErrors } from './weights';
 
 /** Why a turn goes on after the program has said stop: c(ω) = ω·L + ω²/(2a). */
 export interface StopPhysics {
@@ -27,11 +28,8 @@ const UNKNOWN: StopPhysics = {
 
 /** Fit of the error on ω (lag), ω² (half the inverse braking) and, where wanted, the target (scale). */
 function fitTerms(points: readonly TurnPoint[], terms: ('lag' | 'braking' | 'scale')[]) {
-  return linearFit(
-    points.map(({ rate, target }) =>
-      terms.map((term) => ({ lag: rate, braking: rate * rate, scale: target })[term]),
-    ),
-    points.map(({ target, actual }) => actual - target),
+  return fitErrors(points, ({ rate, target }) =>
+    terms.map((term) => ({ lag: rate, braking: rate * rate, scale: target })[term]),
   );
 }
 

@@ -8,6 +8,8 @@ export interface TurnTrial {
   kind: 'spin' | 'pivot';
   /** How long the turn took; where it is not known, target over rate. */
   durationS?: number | undefined;
+  /** Standard deviation of its reading, where that was less sure than usual: judged by eye, say. */
+  readingSdRad?: number | null | undefined;
 }
 
 export type TurnSide = 'left' | 'right';
@@ -21,6 +23,7 @@ export interface TurnPoint {
   side: TurnSide;
   rate: number;
   kind: 'spin' | 'pivot';
+  readingSdRad?: number | undefined;
 }
 
 /**
@@ -38,6 +41,7 @@ export function turnPoint(trial: TurnTrial, driftRadPerS: number): TurnPoint {
     side,
     rate: rateRadPerS,
     kind,
+    ...(trial.readingSdRad != null && { readingSdRad: trial.readingSdRad }),
   };
 }
 

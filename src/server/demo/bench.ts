@@ -148,6 +148,7 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     durationS: null,
     facedRad: null,
     place: '',
+    readingSdRad: null,
     measuredBy: 'protractor',
     setAsideReason: null,
   };

@@ -1,5 +1,10 @@
 import { COMMAND_WAYS } from '../../../core/program/commands';
-import { commandFromRate, rateFromCommand } from '../../../core/program/turnRate';
+import {
+  commandFromRate,
+  rateFromCommand,
+  roughPercent,
+  roughRate,
+} from '../../../core/program/turnRate';
 import type { Robot } from '../../../core/robot';
 import { ProgramField } from '../../../ui/ProgramField';
 import type { TurnSetting } from './TurnEntry';
@@ -10,25 +15,41 @@ interface Props {
   onSetting(setting: TurnSetting): void;
 }
 
-/** The turning rate as the robot's program tells its motors. */
+/** The turning rate as the robot's program tells its motors; a power can be typed before anybody has timed it. */
 export function ProgramRate({ robot, setting, onSetting }: Props) {
   const { command } = robot.program;
   if (command === null) return null;
   const way = COMMAND_WAYS[command];
+  const { kind } = setting;
+  const timed = commandFromRate(robot, kind, command, setting.rateRadPerS);
+  const isRough = timed === null && command === 'percent';
+  const set = (rateRadPerS: number | null) => {
+    if (rateRadPerS === null || rateRadPerS <= 0) return false;
+    onSetting({ ...setting, rateRadPerS });
+    return true;
+  };
   return (
-    <ProgramField
-      label="In the program"
-      unit={way.unit}
-      decimals={way.decimals}
-      value={commandFromRate(robot, setting.kind, command, setting.rateRadPerS)}
-      max={way.most}
-      lacks={way.lacks}
-      onTake={(typed) => {
-        const rateRadPerS = rateFromCommand(robot, setting.kind, command, typed);
-        if (rateRadPerS === null || rateRadPerS <= 0) return false;
-        onSetting({ ...setting, rateRadPerS });
-        return true;
-      }}
-    />
+    <>
+      <ProgramField
+        label="In the program"
+        unit={way.unit}
+        decimals={way.decimals}
+        value={isRough ? roughPercent(robot, kind, setting.rateRadPerS) : timed}
+        max={way.most}
+        lacks={way.lacks}
+        onTake={(typed) =>
+          set(
+            rateFromCommand(robot, kind, command, typed) ??
+              (command === 'percent' ? roughRate(robot, kind, typed) : null),
+          )
+        }
+      />
+      {isRough && (
+        <small className="faint">
+          Nobody has timed this power: the rate is only that of the record’s top speed. Turns with
+          one power still count together.
+        </small>
+      )}
+    </>
   );
 }

@@ -69,7 +69,15 @@ function studied(trials: readonly TurnTrialRecord[], conditions: TurnTrials['con
     const { actualRad, durationS, setAsideReason, ...rest } = trial;
     if (actualRad === null || setAsideReason !== null) return [];
     return [
-      { told: { ...rest, actualRad, ...(durationS !== null && { durationS }) }, trial, place },
+      {
+        told: {
+          ...rest,
+          actualRad,
+          ...(durationS !== null && { durationS }),
+        },
+        trial,
+        place,
+      },
     ];
   });
   if (measured.length === 0) return { study: null, stood: [], asked: [] };

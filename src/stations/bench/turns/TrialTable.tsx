@@ -46,7 +46,12 @@ export const TrialTable = ({ trials, onRepeat, onSetAside, onTakeBack }: Props) 
         sortBy: ({ trial }) => trial.actualRad,
         cell: ({ trial }) => truly(trial),
       },
-      { title: 'By', cell: ({ trial }) => trial.setAsideReason ?? trial.measuredBy },
+      {
+        title: 'By',
+        cell: ({ trial }) =>
+          trial.setAsideReason ??
+          `${trial.measuredBy}${trial.readingSdRad === null ? '' : `, ± ${degrees(2 * trial.readingSdRad, 0)}`}`,
+      },
       {
         title: 'What to do with it',
         hidden: true,

@@ -11,6 +11,7 @@ import { DEG, DEG_PER_S, HEADING, SMALL_LENGTH } from '../../../ui/units';
 import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { TurnEntryValues } from '../entrySchemas';
+import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { ProgramRate } from './ProgramRate';
 import { AskFirst, questionOf, type Asked } from './AskFirst';
@@ -46,6 +47,7 @@ function baseTrial(
     durationS: null,
     facedRad,
     place,
+    readingSdRad: null,
     setAsideReason: null,
   };
 }
@@ -80,6 +82,7 @@ const FIRST_READING: Reading = {
   by: 'protractor',
   means: 'whole',
   lengthM: 0.2,
+  withinRad: radiansFromDegrees(5),
   facedRad: null,
   place: '',
   ...NOTHING_READ,
@@ -87,12 +90,19 @@ const FIRST_READING: Reading = {
 
 /** What was read off, by whichever means; null: not all of it yet. */
 function readOff({ by, angleRad, lengthM, offsetM }: Reading): AngleReading | null {
-  if (by === 'protractor') return angleRad === null ? null : { by, angleRad };
+  if (by === 'protractor' || by === 'eye, in degrees') {
+    return angleRad === null ? null : { by: 'protractor', angleRad };
+  }
   if (offsetM === null || by === 'eye') return null;
   return by === 'along the reference'
     ? { by: 'along-reference', alongM: lengthM, offsetM }
     : { by: 'along-edge', edgeM: lengthM, offsetM };
 }
+
+/** What is given or taken holds 95 of 100 guesses: two standard deviations. */
+const surenessOf = ({ by, withinRad }: Reading) => ({
+  readingSdRad: by === 'eye, in degrees' ? withinRad / 2 : null,
+});
 
 const ReadingFields = ({ by, means }: Reading) => (
   <div className={styles.fields}>
@@ -103,6 +113,7 @@ const ReadingFields = ({ by, means }: Reading) => (
         { value: 'protractor', label: 'protractor' },
         { value: 'along the reference', label: 'ruler, reference' },
         { value: 'along the edge', label: 'ruler, edge' },
+        { value: 'eye, in degrees', label: 'eye, in degrees' },
         { value: 'eye', label: 'eye' },
       ]}
     />
@@ -126,6 +137,19 @@ const ReadingFields = ({ by, means }: Reading) => (
         optional
         hint={means === 'whole' ? 'as a positive number' : 'positive: too far'}
       />
+    )}
+    {by === 'eye, in degrees' && (
+      <>
+        <F.Number name="angleRad" label="About" unit={DEG} min={-90} max={800} optional />
+        <F.Number
+          name="withinRad"
+          label="Give or take"
+          unit={DEG}
+          min={1}
+          max={45}
+          hint="95 of 100 such guesses are within it"
+        />
+      </>
     )}
     {(by === 'along the reference' || by === 'along the edge') && (
       <>
@@ -197,7 +221,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
     const trial = baseTrial(setting, read);
     try {
       const actualRad = trueAngle(reading, trial.targetRad, read.means);
-      const complete = { ...trial, actualRad, measuredBy: by };
+      const complete = { ...trial, ...surenessOf(read), actualRad, measuredBy: by };
       const question = questionOf(complete, tried);
       if (question === null) enter(complete);
       else setAsked(question);
@@ -249,14 +273,12 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
             Add the trial
           </Button>
         )}
-        {setting.kind === 'spin' && (
-          <Button
-            disabled={!program.isOn || program.moving || program.running}
-            onClick={letStandInTurn}
-          >
-            {program.running ? 'The stand-in turns …' : 'Let the stand-in turn'}
-          </Button>
-        )}
+        <ProgramButton
+          program={program}
+          label="Let the stand-in turn"
+          busy="The stand-in turns …"
+          onClick={letStandInTurn}
+        />
       </div>
       <MendFirst />
       {asked !== null && (

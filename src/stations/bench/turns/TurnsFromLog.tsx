@@ -48,6 +48,7 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         seen: null,
         facedRad: null,
         place: '',
+        readingSdRad: null,
         measuredBy: 'own heading',
         setAsideReason: null,
       })),
