@@ -31,6 +31,9 @@ const powerSchema = z.object({
   nowV: positive.max(60),
 });
 
+/** A distance sensor that shows volts: volts = base + scale / (distance + shift). */
+const voltsSchema = z.object({ baseV: z.number(), scaleVM: z.number(), shiftM: z.number() });
+
 /**
  * What only calibrations say of a robot: a record by itself has none of it, and each part is null until it was
  * measured and applied.
@@ -39,9 +42,9 @@ export const measuredSchema = z.object({
   squaring: squaringSchema.nullable().default(null),
   stop: stopSchema.nullable().default(null),
   power: powerSchema.nullable().default(null),
+  volts: voltsSchema.nullable().default(null),
   /** With which drives hold their heading. */
   headingGainMPerSPerRad: positive.max(20).nullable().default(null),
 });
 
-export type MeasuredSquaring = z.output<typeof squaringSchema>;
 export type MeasuredStop = z.output<typeof stopSchema>;

@@ -32,6 +32,9 @@ export const ANGLE_SOURCES = [
   'file',
 ] as const;
 
+/** What a distance sensor shows. */
+export const SENSOR_SHOWS = ['a length', 'volts'] as const;
+
 /** By what a straight drive is kept straight. */
 export const STRAIGHT_SCHOOLS = ['heading', 'encoders', 'nothing'] as const;
 

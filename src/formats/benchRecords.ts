@@ -14,6 +14,7 @@ import {
   MAX_TRIALS,
   POWER_UPS,
   REZERO_SCHOOLS,
+  SENSOR_SHOWS,
   STRAIGHT_SCHOOLS,
 } from './benchConstants';
 import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
@@ -160,7 +161,10 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     corners: z.enum(CORNERS).default('spin'),
   }),
   listOf('straight', straightTrialRecord, { keep: z.enum(STRAIGHT_SCHOOLS) }),
-  listOf('range', rangeTrialRecord, { toleranceM: z.number().min(0.0005).max(1) }),
+  listOf('range', rangeTrialRecord, {
+    toleranceM: z.number().min(0.0005).max(1),
+    shows: z.enum(SENSOR_SHOWS).default('a length'),
+  }),
   listOf('stop', stopTrialRecord, {
     wantedM: gapM,
     speedMPerS: z.number().min(0.01).max(5),

@@ -60,7 +60,25 @@ export const rangeTrialRecord = z.object({
   id,
   unit: shortText.min(1, 'expected which unit').describe('its label'),
   trueM: gapM.describe('by the tape'),
-  readingM: z.number().min(-1).max(30).nullable().describe('null: the echo was lost'),
+  readingM: z
+    .number()
+    .min(-1)
+    .max(30)
+    .nullable()
+    .describe('null: the echo was lost, or it shows volts'),
+  readingV: z
+    .number()
+    .min(0)
+    .max(60)
+    .nullable()
+    .default(null)
+    .describe('of a sensor that shows volts; null: lost, or it shows a length'),
+  turnedRad: z
+    .number()
+    .min(-1.2)
+    .max(1.2)
+    .default(0)
+    .describe('of the robot, off the wall’s direction'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

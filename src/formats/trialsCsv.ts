@@ -105,6 +105,20 @@ const RANGE_COLUMNS: WantedColumn[] = [
     optional: true,
     number: { min: -100, max: 3000 },
   },
+  {
+    key: 'volts',
+    heading: /^reading_v$/i,
+    name: 'reading_v',
+    optional: true,
+    number: { min: 0, max: 60 },
+  },
+  {
+    key: 'turned',
+    heading: /^turned_deg$/i,
+    name: 'turned_deg',
+    optional: true,
+    number: degrees(68),
+  },
 ];
 
 const gapColumn = (name: string): WantedColumn => ({
@@ -246,7 +260,7 @@ export async function readStraights(
   return { records, bad };
 }
 
-/** Readings of distance sensors from a CSV file with unit, tape_cm and reading_cm (empty: the echo was lost). */
+/** Readings of distance sensors from a CSV file with unit, tape_cm and reading_cm or reading_v (empty: the echo was lost). */
 export async function readRanges(
   file: File,
   newId: () => string,
@@ -258,6 +272,8 @@ export async function readRanges(
       unit: String(values.unit).slice(0, 40),
       trueM: Number(values.tape) / 100,
       readingM: values.reading === undefined ? null : Number(values.reading) / 100,
+      readingV: values.volts === undefined ? null : Number(values.volts),
+      turnedRad: radiansFromDegrees(Number(values.turned ?? 0)),
       setAsideReason: null,
     })),
     bad,

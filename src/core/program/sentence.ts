@@ -47,11 +47,9 @@ function farText(robot: Robot, way: Travel, distanceM: number): string {
   return `${number(toldTravel(robot, way, distanceM), decimals)} ${unit}${rollsOn}`;
 }
 
-/** That it does not stand where it is told to stop, as that was measured. */
-export function drivesOnText(robot: Robot, step: Step): string[] {
-  const onM = kindOfStep(step).inProgram.drivesOnM?.(step, robot) ?? null;
-  return onM === null ? [] : [`(it drives on by ${errorLength(onM)} after that)`];
-}
+/** What else whoever types it should know, as it was measured. */
+export const notesInProgram = (robot: Robot, step: Step): string[] =>
+  kindOfStep(step).inProgram.notes?.(step, robot) ?? [];
 
 /** A step as a program says it: "3.98 rotations at 43 %"; null where nobody has said how programs count. */
 export function stepInProgram(robot: Robot, step: Step): string | null {
@@ -59,6 +57,6 @@ export function stepInProgram(robot: Robot, step: Step): string | null {
   const { travel } = kindOfStep(step).inProgram;
   const far =
     way === null || travel === undefined ? [] : [farText(robot, way, travel.distanceM(step))];
-  const parts = [...far, ...commandText(robot, step), ...drivesOnText(robot, step)];
+  const parts = [...far, ...commandText(robot, step), ...notesInProgram(robot, step)];
   return parts.length === 0 ? null : parts.join(' ');
 }

@@ -67,7 +67,7 @@ export function lateStops(plan: readonly PlannedStep[], robot: Robot): (LateStop
   const { stop } = robot.measured;
   const known = new Map<number, LateStop>();
   return plan.map(({ step }) => {
-    const speedMPerS = kindOfStep(step).stopsFromMPerS?.(step) ?? null;
+    const speedMPerS = kindOfStep(step).stopsBy?.(step).speedMPerS ?? null;
     if (stop === null || speedMPerS === null) return null;
     const late =
       known.get(speedMPerS) ?? beyondOwn(stop, ownOverrun(robot, speedMPerS), speedMPerS);

@@ -152,7 +152,7 @@ export function simulateRun(
     const stop = late[index];
     const lateM =
       (stop == null ? 0 : stop.meanM + stop.sdM * atStops.normal()) +
-      stopLateS * (kind.stopsFromMPerS?.(step) ?? 0);
+      stopLateS * (kind.stopsBy?.(step).speedMPerS ?? 0);
     const lateRad = measured + lateS * kind.rateRadPerS(step);
     if (headings === 'zeroed each time') {
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);

@@ -52,8 +52,8 @@ export interface InProgram<S> {
     distanceM(step: S): number;
     withDistance(step: S, distanceM: number): S;
   };
-  /** How far it drives on by itself after what it stops by, where that was measured. */
-  drivesOnM?(step: S, robot: Robot): number | null;
+  /** What else whoever types the program should know, as it was measured. */
+  notes?(step: S, robot: Robot): string[];
   steering?: {
     of(step: S): { gainMPerSPerRad: number; speedMPerS: number };
     withGain(step: S, gainMPerSPerRad: number): S;
@@ -82,8 +82,8 @@ export interface StepKind<S extends { kind: string }> {
   rateRadPerS(step: S): number;
   /** The mission that is worked, or null. */
   missionId(step: S): string | null;
-  /** Of a step that stops by a reading of its distance sensor: from which speed. */
-  stopsFromMPerS?(step: S): number;
+  /** Of a step that stops by its distance sensor: at which reading, and from which speed. */
+  stopsBy?(step: S): { thresholdM: number; speedMPerS: number };
   /**
    * Of a step after which the program takes the heading for the planned one: which share of the heading's error
    * before it is left, and how what is left scatters besides.

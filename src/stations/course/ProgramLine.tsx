@@ -1,7 +1,7 @@
 import { COMMAND_WAYS } from '../../core/program/commands';
 import { gainInProgram } from '../../core/program/gain';
 import { toldTravel, travelledFor } from '../../core/program/toldTravel';
-import { drivesOnText } from '../../core/program/sentence';
+import { notesInProgram } from '../../core/program/sentence';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot';
 import { kindOfStep } from '../../core/steps/registry';
@@ -86,13 +86,13 @@ export function ProgramLine(props: Props) {
   const says =
     (command !== null && inProgram.speed !== undefined) ||
     (travel !== null && inProgram.travel !== undefined);
-  const drivesOn = drivesOnText(props.robot, props.step).join(' ');
-  if (!says && drivesOn === '') return null;
+  const notes = notesInProgram(props.robot, props.step).join(' ');
+  if (!says && notes === '') return null;
   return (
     <small className={styles.inProgram}>
       In the program: <TravelField {...props} />
       <CommandField {...props} />
-      <GainText {...props} /> {drivesOn}
+      <GainText {...props} /> {notes}
     </small>
   );
 }

@@ -5,10 +5,11 @@ import { obstacles } from '../../course/obstacles';
 import type { PlanProblem } from '../../course/problems';
 import type { Table } from '../../course/table';
 import type { Pose } from '../../geometry/pose';
+import { voltsOrNearer } from '../../ranging/voltCurve';
 import { overrunM } from '../../ranging/overrun';
 import type { Robot } from '../../robot';
 import { gapAhead } from '../../simulate/ray';
-import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
+import { benchLength, benchSpeed, errorLength, shortNumber } from '../../text/quantities';
 import { lookingAhead } from '../../units/ofRobot';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
@@ -34,6 +35,16 @@ function wayTo(
 /** How far it drives on after its threshold; null where nobody has measured it. */
 const drivesOnM = ({ measured: { stop } }: Robot, speedMPerS: number): number | null =>
   stop && overrunM(stop, speedMPerS);
+
+/** What its sensor shows there, where it shows volts, and that it does not stand where it is told to stop. */
+function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[] {
+  const { volts } = robot.measured;
+  const onM = drivesOnM(robot, speedMPerS);
+  return [
+    ...(volts === null ? [] : [`(its sensor shows ${voltsOrNearer(volts, thresholdM)} then)`]),
+    ...(onM === null ? [] : [`(it drives on by ${errorLength(onM)} after that)`]),
+  ];
+}
 
 export const approach: StepKind<ApproachStep> = {
   kind: 'approach',
@@ -82,11 +93,11 @@ export const approach: StepKind<ApproachStep> = {
       value === undefined ? 'time-out as planned' : exactTime('time-out')(value),
   },
   rateRadPerS: () => 0,
-  stopsFromMPerS: ({ speedMPerS }) => speedMPerS,
+  stopsBy: ({ thresholdM, speedMPerS }) => ({ thresholdM, speedMPerS }),
   missionId: () => null,
   drives: true,
   inProgram: {
     ...drivenInProgram<ApproachStep>(),
-    drivesOnM: ({ speedMPerS }, robot) => drivesOnM(robot, speedMPerS),
+    notes: ({ speedMPerS, thresholdM }, robot) => notesOf(robot, speedMPerS, thresholdM),
   },
 };

@@ -4,7 +4,7 @@ import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/be
 import { benchScale } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
 import { unitsOf } from '../../../core/units/ofRobot';
-import type { RangeTrialRecord } from '../../../formats/benchRecords';
+import type { RangeTrialRecord, RangeTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
@@ -20,12 +20,15 @@ interface Props {
   robot: RobotRecord;
   unit: string;
   trials: readonly RangeTrialRecord[];
+  /** Whether it shows a length or volts, and how far the robot is turned off the wall. */
+  shows: RangeTrials['conditions']['shows'];
+  turnedRad: number;
   onUnit(label: string): void;
   onReadings(readings: RangeTrialRecord[]): void;
 }
 
 /** Reading after reading by keys alone: Enter adds, arrows change the distance, a column can be pasted, l reads live. */
-export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
+export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onReadings }: Props) {
   const [trueM, setTrueM] = useState(0.05);
   const [text, setText] = useState('');
   const [bad, setBad] = useState<string | null>(null);
@@ -35,24 +38,30 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
   const here = trials.filter((one) => one.unit === unit);
   const labels = unitsOf(robot.robot, 'distance sensor').map(({ label }) => label);
 
-  const take = (readingsM: readonly (number | null)[]) => {
-    const records = readingsM.map((readingM): RangeTrialRecord => ({
+  const inVolts = shows === 'volts';
+  const { label, perM } = benchScale();
+  const typedIn = inVolts ? { label: 'V', perSi: 1 } : { label, perSi: perM };
+  const take = (readings: readonly (number | null)[]) => {
+    const records = readings.map((reading): RangeTrialRecord => ({
       id: ulid(),
       unit,
       trueM,
-      readingM,
+      readingM: inVolts ? null : reading,
+      readingV: inVolts ? reading : null,
+      turnedRad,
       setAsideReason: null,
     }));
     onReadings(records);
     setText('');
     setBad(null);
-    setTrueM(nextDistance(trueM, [...here, ...records]));
+    // Turned this way and that, the robot stays before one wall.
+    if (turnedRad === 0) setTrueM(nextDistance(trueM, [...here, ...records]));
     input.current?.focus();
   };
   const takeTyped = (typed: string) => {
     if (typed.trim() === '') return;
-    const { readingsM, bad: odd } = typedReadings(typed);
-    if (odd === null) take(readingsM);
+    const { readings, bad: odd } = typedReadings(typed, typedIn.perSi);
+    if (odd === null) take(readings);
     else setBad(odd);
   };
   const takeLive = () =>
@@ -60,7 +69,7 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'ArrowDown') setTrueM(neighbour(trueM, 1));
     else if (event.key === 'ArrowUp') setTrueM(neighbour(trueM, -1));
-    else if (event.key === 'l' && text === '') takeLive();
+    else if (event.key === 'l' && text === '' && !inVolts) takeLive();
     else return;
     event.preventDefault();
   };
@@ -97,7 +106,7 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
           onChange={setTrueM}
         />
         <span className={fields.field}>
-          <label htmlFor="range-reading">It reads ({benchScale().label})</label>
+          <label htmlFor="range-reading">It reads ({typedIn.label})</label>
           <input
             id="range-reading"
             ref={input}
@@ -115,9 +124,11 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
         <Button look="strong" type="submit" disabled={text.trim() === '' || unit.trim() === ''}>
           Add the reading <kbd>Enter</kbd>
         </Button>
-        <Button disabled={live.isTaking || unit.trim() === ''} onClick={takeLive}>
-          {live.isTaking ? 'Reading …' : 'Take what it reads now'} <kbd>l</kbd>
-        </Button>
+        {!inVolts && (
+          <Button disabled={live.isTaking || unit.trim() === ''} onClick={takeLive}>
+            {live.isTaking ? 'Reading …' : 'Take what it reads now'} <kbd>l</kbd>
+          </Button>
+        )}
       </div>
       <p id="range-keys" className="faint" data-testid="range-place">
         {done < READINGS_EACH
@@ -128,7 +139,7 @@ export function RangeEntry({ robot, unit, trials, onUnit, onReadings }: Props) {
       </p>
       {bad !== null && (
         <p role="alert" className={styles.problem}>
-          “{bad.slice(0, 20)}” is no reading: type a number in {benchScale().label}, or x for a lost
+          “{bad.slice(0, 20)}” is no reading: type a number in {typedIn.label}, or x for a lost
           echo.
         </p>
       )}

@@ -1,3 +1,4 @@
+import { bestForPlaces, placeSentence, type RangePlace } from '../../../core/ranging/bestForPlaces';
 import type { RangeCalibration, UnitRange } from '../../../core/ranging/rangeCalibration';
 import { factorText } from '../../../core/ranging/rangeStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
@@ -71,3 +72,25 @@ export const RangeUnits = ({ units }: { units: readonly UnitRange[] }) => (
     ]}
   />
 );
+
+/** Which of several units is best where the routes stop by a distance. */
+export function BestUnits({
+  units,
+  places,
+}: {
+  units: readonly UnitRange[];
+  places: readonly RangePlace[];
+}) {
+  const sentences = bestForPlaces(units, places).flatMap((best) => placeSentence(best) ?? []);
+  if (sentences.length === 0) return null;
+  return (
+    <section aria-label="Which unit where">
+      <p>Best of these units:</p>
+      <ul data-testid="best-units">
+        {sentences.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,4 +1,5 @@
-import { benchLength } from '../../../core/text/quantities';
+import { voltsText } from '../../../core/ranging/voltCurve';
+import { benchLength, headingText } from '../../../core/text/quantities';
 import type { RangeTrialRecord } from '../../../formats/benchRecords';
 import { FoldedTable } from '../TrialParts';
 
@@ -6,6 +7,16 @@ interface Props {
   trials: readonly RangeTrialRecord[];
   onSetAside(trial: RangeTrialRecord): void;
   onTakeBack(trial: RangeTrialRecord): void;
+}
+
+function readText({ readingM, readingV, turnedRad }: RangeTrialRecord): string {
+  const read =
+    readingV !== null
+      ? voltsText(readingV)
+      : readingM === null
+        ? 'no echo'
+        : benchLength(readingM, 1);
+  return turnedRad === 0 ? read : `${read}, turned by ${headingText(turnedRad)}`;
 }
 
 /** The readings as they were taken, the newest first. */
@@ -25,7 +36,7 @@ export const RangeTable = ({ trials, onSetAside, onTakeBack }: Props) => (
       {
         title: 'Read',
         number: true,
-        cell: ({ trial }) => (trial.readingM === null ? 'no echo' : benchLength(trial.readingM, 1)),
+        cell: ({ trial }) => readText(trial),
       },
     ]}
   />

@@ -1,10 +1,16 @@
 import { useMemo, useState } from 'react';
 import type { MissionTolerance } from '../../../core/ranging/missionTolerance';
+import { describeCalibration } from '../../../core/calibration/registry';
+import { mountedSensor } from '../../../core/ranging/mountAngle';
+import type { RangePlace } from '../../../core/ranging/bestForPlaces';
 import { rangeStudy } from '../../../core/ranging/rangeStudy';
-import { counted, errorLength, number } from '../../../core/text/quantities';
+import { voltStudy } from '../../../core/ranging/voltStudy';
+import { counted, errorLength } from '../../../core/text/quantities';
 import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { SENSOR_SHOWS } from '../../../formats/benchConstants';
 import { Button } from '../../../ui/Button';
+import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { SMALL_LENGTH } from '../../../ui/units';
 import { notAside } from '../openedList';
@@ -14,8 +20,10 @@ import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { LostByVolts } from './LostByVolts';
+import { MountCheck } from './MountCheck';
 import { RangeEntry } from './RangeEntry';
-import { RangeChart, RangeUnits } from './RangeFigures';
+import { BestUnits, RangeChart, RangeUnits } from './RangeFigures';
+import { VoltFigures } from './VoltFigures';
 import { RangeTable } from './RangeTable';
 
 interface Props extends BenchProps {
@@ -24,6 +32,8 @@ interface Props extends BenchProps {
   lists: TrialListEntry[];
   /** What the missions ask of it that its routes work by distance; null: none does. */
   ofMissions: MissionTolerance | null;
+  /** Where its routes stop by a distance. */
+  places: RangePlace[];
 }
 
 const STEPS = [
@@ -35,7 +45,7 @@ const STEPS = [
 const REASONS = ['Something stood in between', 'The tape had moved', 'Typed by mistake'];
 
 /** Distance sensors against a tape: offset, scale, scatter, lost echoes, and which are out of tolerance. */
-export default function Station({ robot, trials: loaded, lists, ofMissions }: Props) {
+export default function Station({ robot, trials: loaded, lists, ofMissions, places }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const pluggedIn = useMemo(
@@ -46,15 +56,23 @@ export default function Station({ robot, trials: loaded, lists, ofMissions }: Pr
   const [unit, setUnit] = useState(inUse);
   const used = useMemo(() => notAside(record.trials), [record]);
   const { toleranceM } = record.conditions;
+  const { shows } = record.conditions;
+  const [turnedRad, setTurnedRad] = useState(0);
+  const facing = useMemo(() => used.filter((one) => one.turnedRad === 0), [used]);
+  const own = useMemo(() => used.filter((one) => one.unit === unit), [used, unit]);
   const study = useMemo(
-    () => rangeStudy(used, inUse, toleranceM, pluggedIn),
-    [used, inUse, toleranceM, pluggedIn],
+    () => (shows === 'volts' ? null : rangeStudy(facing, inUse, toleranceM, pluggedIn)),
+    [facing, shows, inUse, toleranceM, pluggedIn],
   );
-  const value = study?.value ?? null;
+  const inVolts = useMemo(
+    () => (shows === 'volts' ? voltStudy(own, unit) : null),
+    [own, shows, unit],
+  );
+  const value = study?.value ?? inVolts?.value ?? null;
   return (
     <TrialsShell<RangeTrials>
       {...{ robot, kept, lists }}
-      sentences={study?.sentences ?? null}
+      sentences={study?.sentences ?? inVolts?.sentences ?? null}
       what="reading"
       reasons={REASONS}
       caution="A reading that is far off by itself is no reason."
@@ -66,22 +84,40 @@ export default function Station({ robot, trials: loaded, lists, ofMissions }: Pr
         </>
       }
       see={
-        study !== null && (
-          <>
-            <RangeChart found={study.found} sentence={study.sentences?.found ?? ''} />
-            <RangeUnits units={study.found.units} />
-          </>
-        )
+        <>
+          {study !== null && (
+            <>
+              <RangeChart found={study.found} sentence={study.sentences?.found ?? ''} />
+              <RangeUnits units={study.found.units} />
+              <BestUnits units={study.found.units} places={places} />
+            </>
+          )}
+          {inVolts !== null && <VoltFigures study={inVolts} readings={own} />}
+        </>
       }
       steps={STEPS}
       doing={
         <>
+          <Choice
+            label="It shows"
+            value={shows}
+            options={SENSOR_SHOWS.map((one) => ({ value: one, label: one }))}
+            onChange={(chosen) => setConditions({ shows: chosen })}
+          />
           <RangeEntry
-            {...{ robot, unit }}
-            trials={used}
+            {...{ robot, unit, shows, turnedRad }}
+            trials={facing}
             onUnit={setUnit}
             onReadings={(readings) => add(...readings)}
           />
+          {shows === 'a length' && (
+            <MountCheck
+              {...{ unit, turnedRad }}
+              trials={own}
+              sensor={mountedSensor(robot.robot, unit, study?.value ?? null)}
+              onTurned={setTurnedRad}
+            />
+          )}
           <div className={styles.fields}>
             <NumberField
               label="Tolerance"
@@ -112,7 +148,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions }: Pr
           <TrialsFile
             label="Readings (CSV)"
             what="reading"
-            columns="unit, tape_cm and reading_cm (empty: the echo was lost)"
+            columns="unit, tape_cm and reading_cm, or reading_v of a sensor that shows volts (empty: the echo was lost); turned_deg if the robot stood turned"
             read={async (file, newId) =>
               (await import('../../../formats/trialsCsv')).readRanges(file, newId)
             }
@@ -130,15 +166,14 @@ export default function Station({ robot, trials: loaded, lists, ofMissions }: Pr
       )}
       apply={{
         value,
-        evidence: used.filter((one) => one.unit === inUse),
+        evidence: facing.filter((one) => one.unit === inUse),
         label: `Apply this to ${inUse}…`,
         applied: 'This holds from now on.',
         consequences: () =>
           value !== null && (
             <p>
-              The Course computes from now on with a distance sensor that reads{' '}
-              {errorLength(Math.abs(value.offsetM), 1)} too {value.offsetM < 0 ? 'short' : 'long'},
-              × {number(value.scaleFactor, 3)}: it stops as far from the wall as the real one does.
+              The Course computes from now on with its distance sensor as measured (
+              {describeCalibration(value)}): it stops as far from the wall as the real one does.
             </p>
           ),
       }}

@@ -1,3 +1,4 @@
+import { rangePlaces } from '../../../core/ranging/bestForPlaces';
 import { missionTolerance } from '../../../core/ranging/missionTolerance';
 import { heldOf, NOTHING_KNOWN } from '../known';
 import { openedList } from '../openedList';
@@ -18,6 +19,6 @@ export const range: Procedure = {
       facts.routes(),
     ]);
     const driven = routes.map(({ name, version: { route }, table }) => ({ name, route, table }));
-    return { ...list, ofMissions: missionTolerance(driven) };
+    return { ...list, ofMissions: missionTolerance(driven), places: rangePlaces(driven) };
   },
 };

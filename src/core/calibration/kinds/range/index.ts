@@ -1,4 +1,5 @@
-import { errorLength, number } from '../../../text/quantities';
+import { voltsOrNearer } from '../../../ranging/voltCurve';
+import { benchLength, errorLength, number } from '../../../text/quantities';
 import { withFirst } from '../../../units/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
 import type { RangeCalibration } from './schema';
@@ -9,13 +10,14 @@ export const range: CalibrationKindOf<RangeCalibration> = {
   unit: 'distance sensor',
   measuredBy: { procedure: 'range', words: 'Measure against a tape' },
   restsOn: ['distance sensor'],
-  describe: ({ offsetM, scaleFactor, noiseM }) =>
-    `reads ${errorLength(Math.abs(offsetM), 1)} too ${offsetM < 0 ? 'short' : 'long'}, × ${number(scaleFactor, 3)}, single readings ± ${errorLength(noiseM, 1)}`,
-  fit: (robot, { offsetM, scaleFactor, noiseM, lostRate }) =>
-    withFirst(robot, 'distance sensor', {
-      offsetM,
-      scale: scaleFactor,
-      noiseM,
-      lostEchoShare: lostRate,
-    }),
+  describe: ({ offsetM, scaleFactor, noiseM, volts, validFromM, validToM }) =>
+    volts !== undefined
+      ? `in volts, ${voltsOrNearer(volts, validFromM)} at ${benchLength(validFromM)} and ${voltsOrNearer(volts, validToM)} at ${benchLength(validToM)}`
+      : `reads ${errorLength(Math.abs(offsetM), 1)} too ${offsetM < 0 ? 'short' : 'long'}, × ${number(scaleFactor, 3)}, single readings ± ${errorLength(noiseM, 1)}`,
+  fit: (robot, { offsetM, scaleFactor, noiseM, lostRate, volts }) =>
+    withFirst(
+      { ...robot, measured: { ...robot.measured, volts: volts ?? null } },
+      'distance sensor',
+      { offsetM, scale: scaleFactor, noiseM, lostEchoShare: lostRate },
+    ),
 };

@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { notNegative } from '../fields';
 
+const voltLaw = z.object({
+  baseV: z.number().min(-60).max(60),
+  scaleVM: z.number().min(-1e4).max(1e4),
+  shiftM: z.number().min(-5).max(50),
+});
+
 /** How a distance sensor reads: reading = offset + scaleFactor · true. */
 export const rangeValue = z.object({
   kind: z.literal('range'),
@@ -13,6 +19,8 @@ export const rangeValue = z.object({
   lostRate: z.number().min(0).max(1),
   validFromM: notNegative,
   validToM: notNegative,
+  /** Of a sensor that shows volts: volts = base + scale / (distance + shift). */
+  volts: voltLaw.optional(),
 });
 
 export type RangeCalibration = z.output<typeof rangeValue>;

@@ -1,0 +1,153 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { stepInProgram } from '../../src/core/program/sentence';
+import { mountAngle, mountSentence } from '../../src/core/ranging/mountAngle';
+import {
+  distanceAtVolts,
+  voltCurve,
+  voltNoiseM,
+  voltsAt,
+  voltsOrNearer,
+} from '../../src/core/ranging/voltCurve';
+import { voltStudy } from '../../src/core/ranging/voltStudy';
+import { randomStream } from '../../src/core/simulate/random';
+import { gapAhead } from '../../src/core/simulate/ray';
+import { deg, idealRobot, routeOf, withUnit } from './support';
+
+/** A triangulating sensor: 2.4 V at 10 cm, 0.4 V at 80 cm. */
+const truth = { baseV: 0.1, scaleVM: 0.24, shiftM: 0.004 };
+const DISTANCES = [0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8];
+
+function bench(seed: number, law = truth, noiseV = 0.01) {
+  const random = randomStream(seed, 0, 'volts');
+  return DISTANCES.flatMap((trueM) =>
+    Array.from({ length: 6 }, () => ({
+      trueM,
+      readingV: voltsAt(law, trueM) + noiseV * random.normal(),
+    })),
+  );
+}
+
+describe('a sensor that shows volts', () => {
+  it('gets its curve back, whichever way it runs', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 0.4, noNaN: true }),
+        fc.double({ min: -0.03, max: 0.3, noNaN: true }),
+        fc.constantFrom(1, -1),
+        (scale, shiftM, sign) => {
+          const law = { baseV: sign > 0 ? 0.1 : 4, scaleVM: sign * scale, shiftM };
+          const found = voltCurve(bench(1, law, 1e-6));
+          if (found === null) throw new Error('no curve');
+          for (const at of [0.12, 0.35, 0.7]) {
+            expect(distanceAtVolts(found, voltsAt(law, at))).toBeCloseTo(at, 4);
+          }
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it('is as sure as it says: the 95 % interval of the distance holds it in 93 to 98 of 100', () => {
+    let held = 0;
+    const benches = 300;
+    for (let seed = 0; seed < benches; seed += 1) {
+      const found = voltCurve(bench(seed));
+      if (found === null) throw new Error('no curve');
+      const off = distanceAtVolts(found, voltsAt(truth, 0.25)) - 0.25;
+      if (Math.abs(off) < found.halfWidthM(0.25)) held += 1;
+    }
+    expect(held / benches).toBeGreaterThan(0.92);
+    expect(held / benches).toBeLessThan(0.985);
+  });
+
+  it('tells far distances worse than near ones, by the square of the distance', () => {
+    const found = voltCurve(bench(3));
+    if (found === null) throw new Error('no curve');
+    expect(voltNoiseM(found, 0.8) / voltNoiseM(found, 0.1)).toBeGreaterThan(45);
+    expect(voltNoiseM(found, 0.1)).toBeCloseTo((0.01 * 0.104 ** 2) / 0.24, 3.5);
+  });
+
+  it('is not trusted where it folds back, and that is said', () => {
+    const folded = [0.02, 0.04, 0.06].flatMap((trueM) =>
+      [0, 0.01].map((more) => ({ trueM, readingV: 20 * trueM + more })),
+    );
+    const study = voltStudy([...folded, ...bench(2)], 'D1');
+    expect(study?.curve.foldsBackBelowM).toBeCloseTo(0.1, 9);
+    expect(study?.sentences.means).toMatch(/Nearer than 10 cm it turns back/);
+    expect(study?.sentences.found).toMatch(
+      /^D1 shows 2\.4\d V at 10 cm and 0\.4\d V at 80 cm: the nearer, the more\.$/,
+    );
+  });
+
+  it('needs four distances, and volts that change', () => {
+    expect(voltCurve(bench(1).filter(({ trueM }) => trueM < 0.25))).toBeNull();
+    expect(voltCurve(bench(1, { baseV: 1, scaleVM: 1e-6, shiftM: 0 }))).toBeNull();
+  });
+
+  it('is told on the step card in volts, with the inequality turned round', () => {
+    const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+    const value = voltStudy(bench(4), 'D1')?.value;
+    if (value === undefined) throw new Error('no value');
+    const [step] = routeOf([{ kind: 'approach', thresholdM: 0.15 }]).steps;
+    if (step === undefined) throw new Error('no step');
+    expect(stepInProgram(fittedRobot(robot, [value]).robot, step)).toMatch(
+      /shows 1\.6\d V or more then/,
+    );
+    expect(voltsOrNearer({ baseV: 4, scaleVM: -0.2, shiftM: 0 }, 0.2)).toBe('3.00 V or less');
+  });
+});
+
+describe('which way a sensor looks on its mount', () => {
+  const sensor = { aheadM: 0.1, leftM: 0.03, offsetM: 0.01, scaleFactor: 1.02 };
+  const wall = [{ x1M: 0.5, y1M: -3, x2M: 0.5, y2M: 3 }];
+  /** What a beam of the simulator sees of a wall 50 cm before the axle. */
+  const readings = (facingRad: number, halfBeamRad: number, seed = 1) => {
+    const random = randomStream(seed, 0, 'mount');
+    const place = { aheadM: sensor.aheadM, leftM: sensor.leftM, heightM: null };
+    return [-20, -10, 0, 10, 20].flatMap((turnedDeg) =>
+      [1, 2].map(() => {
+        const pose = { xM: 0, yM: 0, headingRad: deg(turnedDeg) };
+        const gap = gapAhead(pose, { place, facingRad }, halfBeamRad, wall);
+        return {
+          turnedRad: deg(turnedDeg),
+          readingM: sensor.offsetM + sensor.scaleFactor * gap + 0.0015 * random.normal(),
+        };
+      }),
+    );
+  };
+
+  it('is found of a narrow beam, within its interval in 93 to 98 of 100', () => {
+    let held = 0;
+    for (let seed = 0; seed < 200; seed += 1) {
+      const found = mountAngle(readings(deg(5), 0, seed), sensor);
+      if ((found?.low95Rad ?? 9) < deg(5) && (found?.high95Rad ?? -9) > deg(5)) held += 1;
+    }
+    expect(held / 200).toBeGreaterThan(0.91);
+    expect(held / 200).toBeLessThan(0.99);
+    const found = mountAngle(readings(deg(-6), 0), sensor);
+    expect(found?.wallM).toBeCloseTo(0.5, 2);
+    expect(mountSentence('D1', found ?? neverFound())).toMatch(/^D1 looks \d(\.\d)?° to the right/);
+  });
+
+  it('cannot be told of a wide echo, whose facing hardly matters', () => {
+    const found = mountAngle(readings(deg(3), deg(35)), sensor);
+    expect(found).toMatchObject({ beam: 'wide', facingRad: null });
+    expect(mountSentence('D1', found ?? neverFound())).toContain('a wide echo');
+  });
+
+  it('needs the robot turned by 20° in all, and six echoes', () => {
+    expect(mountAngle(readings(deg(5), 0).slice(4, 8), sensor)).toBeNull();
+    expect(
+      mountAngle(
+        readings(deg(5), 0).map((one) => ({ ...one, turnedRad: 0 })),
+        sensor,
+      ),
+    ).toBeNull();
+  });
+});
+
+function neverFound(): never {
+  throw new Error('nothing was found');
+}
