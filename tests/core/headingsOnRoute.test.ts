@@ -52,7 +52,7 @@ describe('zeroing before each motion, on a route', () => {
     expect((zeroed?.sdHeadingRad ?? 0) / (on?.sdHeadingRad ?? 1)).toBeGreaterThan(1.6);
     expect((zeroed?.sdHeadingRad ?? 0) / (on?.sdHeadingRad ?? 1)).toBeLessThan(2.4);
     expect(turnsIn(square)).toBe(4);
-    expect(headingsSentence(ways, square)).toMatch(/^Count headings on on this route\. Counted on/);
+    expect(headingsSentence(ways, square)).toMatch(/^On this route count headings on\. Counted on/);
   });
 
   it('is no matter where turns come right', () => {

@@ -87,7 +87,7 @@ test('a gain that was found good is offered to the drives of the route', async (
     /gain of straight drives, 40.mm\/s.per.°, found good by 3 looks/,
   );
   await page.getByRole('button', { name: 'Use the tuned gain' }).click();
-  await expect(page.getByTestId('step-1').getByLabel('Heading gain')).toHaveValue('2.29');
+  await expect(page.getByTestId('step-1').getByLabel('Heading gain')).toHaveValue('2.292');
   await expect(line).not.toContainText('another gain');
   await goBack(page, 'heading-hold', 'gain of straight drives');
 });
@@ -112,7 +112,7 @@ test('whether to zero before each turn is tried on a route of the robot', async 
   await page.getByText('Zero before each turn, or count headings on?').click();
   await page.getByRole('button', { name: 'Simulate both ways' }).click();
   const found = page.getByTestId('headings-on-route');
-  await expect(found).toContainText(/Counted on: .*95 of 100 ends within \d+ mm/);
+  await expect(found).toContainText(/Counted on: .*95 of 100 end within \d+ mm/);
   await expect(found).toContainText(/Zeroed before each turn and drive: /);
   await expect(page.getByRole('row', { name: /^zeroed each time/ })).toContainText('°');
 });

@@ -37,7 +37,7 @@ const worksIn = ({ all }: Forecast): string =>
   all === null ? '' : `all missions in ${number(100 * all.rate)} of 100 runs, `;
 
 const inWords = ({ forecast: found }: HeadingsWay): string =>
-  `${worksIn(found)}95 of 100 ends within ${errorLength(found.end.r95AboutTargetM ?? 0)}, facing ${facesAtEnd(found)} wrong`;
+  `${worksIn(found)}95 of 100 end within ${errorLength(found.end.r95AboutTargetM ?? 0)}, facing ${facesAtEnd(found)} wrong`;
 
 /** Less than this apart in how often all works, or in where it ends, the two are called alike. */
 const ALIKE_RATE = 0.1;
@@ -65,7 +65,7 @@ export function headingsSentence(ways: readonly HeadingsWay[], route: Route): st
     better === null
       ? `It hardly matters on this route, with its ${counted(turnsIn(route), 'turn')}`
       : better === on
-        ? 'Count headings on on this route'
+        ? 'On this route count headings on'
         : 'On this route zeroing does better: what is off in single turns happens to cancel out';
   return `${advice}. ${both}`;
 }

@@ -23,7 +23,11 @@ function StandInPanel({ robot, raw }: { robot: RobotRecord; raw: RawConvention }
         title={`Stand-in for ${robot.name}`}
         state={standInStateText(seen.view)}
         log={log}
-        nothing="It reads nothing while it is switched off."
+        nothing={
+          seen.view?.on === true
+            ? 'Its first reading comes at once.'
+            : 'It reads nothing while it is switched off.'
+        }
       >
         <StandInControls />
       </PanelFrame>

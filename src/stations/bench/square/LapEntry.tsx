@@ -91,7 +91,7 @@ function LapForm({ sideM, driven, corners, robot, onLap }: Props) {
           label="Began"
           options={[
             { value: false, label: 'at the mark' },
-            { value: true, label: 'where the last lap ended' },
+            { value: true, label: 'where it stood' },
           ]}
         />
         <F.Number

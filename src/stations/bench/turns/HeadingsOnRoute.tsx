@@ -76,7 +76,7 @@ export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
   };
   const shown = found?.routeId === routeId ? found.ways : null;
   return (
-    <>
+    <div className={styles.work}>
       <div className={styles.fields}>
         <Select
           label="On a route"
@@ -123,6 +123,6 @@ export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
           />
         </>
       )}
-    </>
+    </div>
   );
 }
