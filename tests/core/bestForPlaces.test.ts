@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import { bestForPlaces, placeSentence, rangePlaces } from '../../src/core/ranging/bestForPlaces';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
+import { rangeStudy } from '../../src/core/ranging/rangeStudy';
 import { routeOf } from './support';
 
 /** Readings without scatter to speak of: reading = offset + scale · true. */
@@ -38,6 +39,15 @@ it('each place of the routes gets the unit whose readings are off least there', 
   expect(best[0] && placeSentence(best[0])).toMatch(
     /^D2 for step 2 of “Pond and back”, at 10 cm: off by [34](\.\d)? mm there ± 0\.\d mm, D1 by 9(\.\d)? mm\.$/,
   );
+});
+
+it('a unit that reads in proportion too far may sit askew on its mount, and that is said', () => {
+  const means = (scale: number) =>
+    rangeStudy(bench('D1', 0, scale), 'D1', 0.01)?.sentences?.means ?? '';
+  // 1 / cos 14° = 1.03
+  expect(means(1.0306)).toMatch(/looks 14° aside, up or down: look how it sits on its mount/);
+  expect(means(1.0005)).not.toContain('mount');
+  expect(means(0.97)).not.toContain('mount');
 });
 
 it('a unit that was measured at such distances goes before one that was not, and one unit is no choice', () => {

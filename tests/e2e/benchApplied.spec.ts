@@ -108,7 +108,10 @@ test('the stand-in drives by power, and how it takes power is found', async ({ c
 test('whether to zero before each turn is tried on a route of the robot', async ({
   corvat: page,
 }) => {
-  await open(page, '/bench/turns');
+  await open(page, '/bench/turns?new');
+  await page.getByText('From a file').click();
+  await page.getByLabel('Turn trials (CSV)').setInputFiles(data('turn-trials.csv'));
+  await page.getByRole('button', { name: /^Take 24/ }).click();
   await page.getByText('Zero before each turn, or count headings on?').click();
   await page.getByRole('button', { name: 'Simulate both ways' }).click();
   const found = page.getByTestId('headings-on-route');

@@ -1,6 +1,6 @@
 import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
-import { benchLength, counted, errorLength, number, percent } from '../text/quantities';
+import { benchLength, counted, degrees, errorLength, number, percent } from '../text/quantities';
 import {
   rangeCalibration,
   type RangeCalibration,
@@ -28,6 +28,21 @@ function lostSentence({ readings, lostRate, lostHigh95 }: UnitRange): string {
   return lost === 0
     ? `No echo of ${readings} was lost (at most ${percent(lostHigh95)}).`
     : `${lost} of ${counted(readings, 'echo', 'echoes')} were lost (up to ${percent(lostHigh95)}).`;
+}
+
+/** Less than this share too long is no sign of a sensor that looks askew; more than this is none, either. */
+const LEAST_STRETCH = 0.003;
+const MOST_STRETCH = 0.1;
+
+/**
+ * What a scale over 1 may come of: turned or tilted on its mount by an angle, a narrow beam reads 1/cos of it too far
+ * at every distance. The tape alone cannot tell it from a scale of the sensor's own.
+ */
+function askewSentence({ unit, scaleFactor, scaleLow95 }: UnitRange): string {
+  if (scaleFactor === null || scaleLow95 === null) return '';
+  if (scaleLow95 < 1 + LEAST_STRETCH || scaleFactor > 1 + MOST_STRETCH) return '';
+  const askewRad = Math.acos(1 / scaleFactor);
+  return ` ${unit} reads in proportion too far, as a narrow beam does that looks ${degrees(askewRad, 0)} aside, up or down: look how it sits on its mount.`;
 }
 
 function meansSentence(units: readonly UnitRange[], toleranceM: number): string {
@@ -95,7 +110,7 @@ export function rangeSentences(
       : ` At ${off.map(({ trueM }) => benchLength(trueM)).join(', ')} it reads something else: its dead zone, or beyond its range.`;
   return {
     found: `${unitSentence(own)}${against}; single readings scatter by ${errorLength(own.noiseM, 1)}.`,
-    means: `${meansSentence(found.units, toleranceM)} ${lostSentence(own)}${outside}`,
+    means: `${meansSentence(found.units, toleranceM)} ${lostSentence(own)}${outside}${askewSentence(own)}`,
     next: swap === null ? nextSentence(found, own) : swapSentence(swap),
   };
 }

@@ -2,6 +2,7 @@ import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
+import { doubtsThatTouch } from '../sources/sources';
 import { missionOfStep } from '../steps/registry';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
@@ -116,7 +117,11 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
     medianTimeS: median(runs.map((run) => run.end.timeS)),
     missions,
     all: known.length === 0 ? null : rangeOf(passed),
-    measureFirst: whatMatters(doubts, seed, endsOfRobots(target, runs)),
+    measureFirst: whatMatters(
+      doubtsThatTouch(doubts, route, robot),
+      seed,
+      endsOfRobots(target, runs),
+    ),
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
     failures: countFailures(runs, table),
   };

@@ -1,4 +1,5 @@
 import type { CalibrationValue } from '../calibration/calibration';
+import type { Route } from '../course/route';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 
@@ -35,6 +36,8 @@ export interface Source {
   /** The procedure of the Bench, or the record, by which it is measured; null: by none yet. */
   measuredBy:
     'straight' | 'range' | 'square' | 'turns' | 'still' | 'speed' | 'stop' | 'squaring' | null;
+  /** Whether it changes anything about such a route on such a robot; always where it is left out. */
+  touches?(route: Route, robot: Robot): boolean;
   doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;
   /** The robot with so much of it. */
   imagine(one: ImaginedRobot, deviation: number): ImaginedRobot;

@@ -1,10 +1,13 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import { calibrationOf } from '../calibration/find';
+import type { Route } from '../course/route';
+import { batteryShare, onBattery } from '../drive/byPower';
 import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
 import { headingOf, lookingAhead, withDistance, withHeading } from '../units/ofRobot';
+import { kindOfStep } from '../steps/registry';
 import { guess, withErrors, type Doubt, type ImaginedRobot, type Source } from './source';
 
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
@@ -23,6 +26,10 @@ const STOP_S = 2 / 90;
 const CHARGE_V = 0.2;
 /** What a stop before a wall may be late by: about a period of the sensor. */
 const STOP_BY_DISTANCE_S = 0.03;
+
+/** Of what the distance sensor gets wrong nothing is seen where no step goes by it. */
+const goesByDistance = ({ steps }: Route): boolean =>
+  steps.some((step) => kindOfStep(step).stopsBy !== undefined);
 
 const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedRobot => ({
   ...one,
@@ -110,6 +117,7 @@ export const SOURCES: readonly Source[] = [
   {
     name: 'offset of the distance sensor',
     measuredBy: 'range',
+    touches: goesByDistance,
     doubt: (values) => {
       const range = calibrationOf(values, 'range');
       return range === null ? guess(0.005) : { sdRobot: range.offsetSeM, measured: true };
@@ -124,6 +132,7 @@ export const SOURCES: readonly Source[] = [
   {
     name: 'scale of the distance sensor',
     measuredBy: 'range',
+    touches: goesByDistance,
     doubt: (values) => {
       const range = calibrationOf(values, 'range');
       return range === null ? guess(0.01) : { sdRobot: range.scaleFactorSe, measured: true };
@@ -137,6 +146,7 @@ export const SOURCES: readonly Source[] = [
     name: 'stops by distance',
     plural: true,
     measuredBy: 'stop',
+    touches: goesByDistance,
     doubt: (values) => {
       const stop = calibrationOf(values, 'stop');
       if (stop === null) return guess(STOP_BY_DISTANCE_S);
@@ -148,6 +158,7 @@ export const SOURCES: readonly Source[] = [
   {
     name: 'heading after a wall',
     measuredBy: 'squaring',
+    touches: ({ steps }) => steps.some((step) => kindOfStep(step).takesHeading !== undefined),
     doubt: (values) => {
       const squaring = calibrationOf(values, 'squaring');
       if (squaring === null) return guess(deg(0.7));
@@ -174,6 +185,7 @@ export const SOURCES: readonly Source[] = [
     // One battery does for several runs, as one imagined robot does.
     name: 'charge of the battery',
     measuredBy: null,
+    touches: (_route, robot) => batteryShare(onBattery(robot, CHARGE_V)) !== 1,
     doubt: () => guess(CHARGE_V),
     imagine: (one, moreV) => ({ ...one, batteryMoreV: one.batteryMoreV + moreV }),
   },
@@ -200,6 +212,12 @@ export const SOURCES: readonly Source[] = [
 /** How well each source is known of a robot, by the calibrations that hold. */
 export const doubtsOf = (values: readonly CalibrationValue[]): Doubt[] =>
   SOURCES.map((source) => ({ name: source.name, ...source.doubt(values) }));
+
+/** Those that change anything about a route on a robot. */
+export const doubtsThatTouch = (doubts: readonly Doubt[], route: Route, robot: Robot): Doubt[] =>
+  doubts.filter(
+    ({ name }) => SOURCES.find((one) => one.name === name)?.touches?.(route, robot) !== false,
+  );
 
 /** How far a source is off in an imagined robot, in its standard deviations. */
 export const drawn = (name: string, seed: number, robotIndex: number): number =>
