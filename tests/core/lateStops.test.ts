@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { calibrationFromStops } from '../../src/core/calibration/fromStops';
 import { plannedEnd, planRoute } from '../../src/core/course/plan';
-import { stepInProgram } from '../../src/core/program/sentence';
+import { notesOnStep } from '../../src/core/program/sentence';
 import { overrunM } from '../../src/core/ranging/overrun';
 import { stopModel } from '../../src/core/ranging/stopModel';
 import { ownOverrun } from '../../src/core/simulate/lateStops';
@@ -62,8 +62,10 @@ describe('stops by distance that were measured', () => {
   it('say on the step card that it drives on; nothing where nobody has measured it', () => {
     const step = routeOf([approach(0.2)]).steps[0];
     if (step === undefined) throw new Error('no step');
-    expect(stepInProgram(fittedRobot(robot, [stop]).robot, step)).toMatch(/drives on by 46 mm/);
-    expect(stepInProgram(robot, step)).toBeNull();
+    expect(notesOnStep(fittedRobot(robot, [stop]).robot, step)).toEqual([
+      'It drives on by 46 mm after that.',
+    ]);
+    expect(notesOnStep(robot, step)).toEqual([]);
     expect(fittedRobot(pipit, []).robot.measured.stop).toBeNull();
   });
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { stepInProgram } from '../../src/core/program/sentence';
+import { notesOnStep } from '../../src/core/program/sentence';
 import { mountAngle, mountSentence } from '../../src/core/ranging/mountAngle';
 import {
   distanceAtVolts,
@@ -92,7 +92,7 @@ describe('a sensor that shows volts', () => {
     if (value === undefined) throw new Error('no value');
     const [step] = routeOf([{ kind: 'approach', thresholdM: 0.15 }]).steps;
     if (step === undefined) throw new Error('no step');
-    expect(stepInProgram(fittedRobot(robot, [value]).robot, step)).toMatch(
+    expect(notesOnStep(fittedRobot(robot, [value]).robot, step).join(' ')).toMatch(
       /shows 1\.6\d V or more then/,
     );
     expect(voltsOrNearer({ baseV: 4, scaleVM: -0.2, shiftM: 0 }, 0.2)).toBe('3.00 V or less');

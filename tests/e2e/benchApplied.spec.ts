@@ -34,11 +34,11 @@ test('stops that were measured are what an approach is planned with, until they 
   await expect(line).toContainText(/stops by distance, drives on by \d+ mm/);
   await page.getByRole('button', { name: 'Approach', exact: true }).click();
   const added = page.locator('[data-testid^="step-"]').last();
-  await expect(added).toContainText(/it drives on by \d+ mm after that/);
+  await expect(added).toContainText(/It drives on by \d+ mm after that/);
   await goBack(page, 'stop', 'stops by distance');
   await open(page, '/course');
   await expect(line).not.toContainText('stops by distance');
-  await expect(page.getByText(/it drives on by/)).toHaveCount(0);
+  await expect(page.getByText(/It drives on by/)).toHaveCount(0);
 });
 
 test('the stand-in presses against a wall, and a step that squares up is added as it found', async ({

@@ -40,7 +40,7 @@ test('a sensor that shows volts gets its curve, and the step card says them', as
   await open(page, '/course');
   await page.getByRole('button', { name: 'Approach', exact: true }).click();
   await expect(page.locator('[data-testid^="step-"]').last()).toContainText(
-    /its sensor shows 2\.0\d V or more then/,
+    /Its sensor shows 2\.0\d V or more then/,
   );
   await expect(page.getByTestId('calibration-line')).toContainText('distance sensor, in volts');
 });

@@ -47,8 +47,8 @@ function farText(robot: Robot, way: Travel, distanceM: number): string {
   return `${number(toldTravel(robot, way, distanceM), decimals)} ${unit}${rollsOn}`;
 }
 
-/** What else whoever types it should know, as it was measured. */
-export const notesInProgram = (robot: Robot, step: Step): string[] =>
+/** What else whoever types a step should know, in sentences, as it was measured. */
+export const notesOnStep = (robot: Robot, step: Step): string[] =>
   kindOfStep(step).inProgram.notes?.(step, robot) ?? [];
 
 /** A step as a program says it: "3.98 rotations at 43 %"; null where nobody has said how programs count. */
@@ -57,6 +57,6 @@ export function stepInProgram(robot: Robot, step: Step): string | null {
   const { travel } = kindOfStep(step).inProgram;
   const far =
     way === null || travel === undefined ? [] : [farText(robot, way, travel.distanceM(step))];
-  const parts = [...far, ...commandText(robot, step), ...notesInProgram(robot, step)];
+  const parts = [...far, ...commandText(robot, step)];
   return parts.length === 0 ? null : parts.join(' ');
 }

@@ -52,7 +52,7 @@ export interface InProgram<S> {
     distanceM(step: S): number;
     withDistance(step: S, distanceM: number): S;
   };
-  /** What else whoever types the program should know, as it was measured. */
+  /** What else whoever types the program should know, in sentences, as it was measured. */
   notes?(step: S, robot: Robot): string[];
   steering?: {
     of(step: S): { gainMPerSPerRad: number; speedMPerS: number };

@@ -33,14 +33,13 @@ function GainPart({ route, robot, onChange }: Pick<Props, 'route' | 'robot' | 'o
   const tuned = withHeadingGain(route, robot);
   if (tuned.changed === 0) return null;
   return (
-    <>
-      {' '}
+    <p>
       {counted(tuned.changed, 'drive holds', 'drives hold')} the heading with another gain than was
       tuned.{' '}
       <Button look="bare" onClick={() => onChange(tuned.route)}>
         Use the tuned gain
       </Button>
-    </>
+    </p>
   );
 }
 
@@ -50,17 +49,17 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
   if (!route.steps.some(({ kind }) => kind === 'turn')) return null;
   if (turns?.value.kind !== 'turns') {
     return (
-      <>
+      <p>
         The turns stop as early as typed; <a href="/bench/turns">measured turns</a> would know
         better.
-      </>
+      </p>
     );
   }
   const planned = withTurnCalibration(route, robot, table, turns.value, turns.id);
   const isCurrent = route.turnCalibrationId === turns.id;
   const day = dayOf(turns.madeAt);
   return (
-    <>
+    <p>
       {planned.changes.length === 0
         ? `The turns are as the calibration of ${day} wants them (${validity.text}).`
         : `The calibration of ${day} (${validity.text}) would change ${counted(planned.changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.`}{' '}
@@ -69,7 +68,7 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
           {planned.changes.length > 0 ? 'Use its commands' : 'Note it in the route'}
         </Button>
       )}
-    </>
+    </p>
   );
 }
 
@@ -78,10 +77,19 @@ export function CalibrationLine(props: Props) {
   const { others } = props.calibrations;
   if (props.route.steps.length === 0) return null;
   return (
-    <p className={styles.calibration} data-testid="calibration-line">
+    <div className={styles.calibration} data-testid="calibration-line">
       <TurnsPart {...props} />
       <GainPart {...props} />
-      {others.length > 0 && ` Computed with: ${others.join('; ')}.`}
-    </p>
+      {others.length > 0 && (
+        <>
+          <p>Computed with</p>
+          <ul>
+            {others.map((other) => (
+              <li key={other}>{other}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
   );
 }

@@ -1,7 +1,7 @@
 import { COMMAND_WAYS } from '../../core/program/commands';
 import { gainInProgram } from '../../core/program/gain';
 import { toldTravel, travelledFor } from '../../core/program/toldTravel';
-import { notesInProgram } from '../../core/program/sentence';
+import { notesOnStep } from '../../core/program/sentence';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot';
 import { kindOfStep } from '../../core/steps/registry';
@@ -86,8 +86,8 @@ export function ProgramLine(props: Props) {
   const says =
     (command !== null && inProgram.speed !== undefined) ||
     (travel !== null && inProgram.travel !== undefined);
-  const notes = notesInProgram(props.robot, props.step).join(' ');
-  if (!says && notes === '') return null;
+  const notes = notesOnStep(props.robot, props.step).join(' ');
+  if (!says) return notes === '' ? null : <small className={styles.inProgram}>{notes}</small>;
   return (
     <small className={styles.inProgram}>
       In the program: <TravelField {...props} />

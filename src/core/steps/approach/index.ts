@@ -41,8 +41,8 @@ function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[]
   const { volts } = robot.measured;
   const onM = drivesOnM(robot, speedMPerS);
   return [
-    ...(volts === null ? [] : [`(its sensor shows ${voltsOrNearer(volts, thresholdM)} then)`]),
-    ...(onM === null ? [] : [`(it drives on by ${errorLength(onM)} after that)`]),
+    ...(volts === null ? [] : [`Its sensor shows ${voltsOrNearer(volts, thresholdM)} then.`]),
+    ...(onM === null ? [] : [`It drives on by ${errorLength(onM)} after that.`]),
   ];
 }
 

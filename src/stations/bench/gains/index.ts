@@ -1,6 +1,7 @@
 import { knowledgeAge } from '../../../core/freshness';
 import { SHOWN } from '../../../core/tuning/controllers/shown';
 import { gainStudy } from '../../../core/tuning/gainStudy';
+import { heldOf, NOTHING_KNOWN } from '../known';
 import { openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newGainTrials } from './newTrials';
@@ -15,7 +16,7 @@ export const gains: Procedure = {
   known: async (facts) => {
     const { used, begunAt } = usedTrials(await facts.trials('gains'));
     const last = used.at(-1);
-    if (last === undefined) return { sentence: null, freshness: null };
+    if (last === undefined) return (await heldOf(facts, 'heading-hold')) ?? NOTHING_KNOWN;
     const { controller } = last;
     const study = gainStudy(
       controller,
