@@ -10,6 +10,7 @@ import { procedure, type Procedure } from './procedure';
 import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from './robot';
 import { consistency } from './runs/consistency';
+import { sensorProcedures } from './sensorProcedures';
 import { simulateRange, traceRun, type SimulatedRun } from './simulate/run';
 
 const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
@@ -77,4 +78,5 @@ export const catalog: readonly Procedure[] = [
   ...compareProcedures,
   ...benchProcedures,
   ...rangingProcedures,
+  ...sensorProcedures,
 ];

@@ -24,6 +24,19 @@ const approach = {
 };
 const still = (n: number) => Array.from({ length: n }, (_, i) => i / 50);
 
+it('volts and mounts are computed from readings by the command line, too', () => {
+  const readings = [0.1, 0.2, 0.4, 0.8].flatMap((trueM) =>
+    [0, 0.01].map((odd) => ({ trueM, readingV: 0.1 + 0.24 / (trueM + 0.01) + odd })),
+  );
+  const { volts } = calc('volt-curve', { readings, at: [0.3] }) as { volts: { volts: number }[] };
+  expect(volts[0]?.volts).toBeCloseTo(0.105 + 0.24 / 0.31, 2);
+  const turned = [-0.3, -0.15, 0, 0.15, 0.3, 0.4].map((turnedRad) => ({
+    turnedRad,
+    readingM: (0.5 - 0.1 * Math.cos(turnedRad)) / Math.cos(turnedRad + 0.1),
+  }));
+  expect(calc('mount-angle', { readings: turned, aheadM: 0.1 }).facingRad).toBeCloseTo(0.1, 4);
+});
+
 describe('what has nothing to compute from gets a sentence, and no figure', () => {
   it.each<[string, unknown, RegExp]>([
     ['straight-model', { trials: [] }, /Two straight drives/],
@@ -34,6 +47,8 @@ describe('what has nothing to compute from gets a sentence, and no figure', () =
       /Two readings of one unit/,
     ],
     ['approach', { ...approach, startGapM: 0.06 }, /cannot stop in time/],
+    ['volt-curve', { readings: [{ trueM: 0.1, readingV: 2 }] }, /four distances/],
+    ['mount-angle', { readings: [{ turnedRad: 0, readingM: 0.3 }], aheadM: 0.1 }, /Six echoes/],
     ['stop-model', { trials: [], wantedM: 0.05, at: [0.3] }, /Two stops/],
     ['gauge', { readings: [{ part: 1, person: 'A', valueM: 0.1 }] }, /Two parts, two persons/],
     [

@@ -3,13 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { notesOnStep } from '../../src/core/program/sentence';
 import { mountAngle, mountSentence } from '../../src/core/ranging/mountAngle';
-import {
-  distanceAtVolts,
-  voltCurve,
-  voltNoiseM,
-  voltsAt,
-  voltsOrNearer,
-} from '../../src/core/ranging/voltCurve';
+import { voltCurve, voltNoiseM } from '../../src/core/ranging/voltCurve';
+import { distanceAtVolts, voltsAt, voltsOrNearer } from '../../src/core/ranging/voltLaw';
 import { voltStudy } from '../../src/core/ranging/voltStudy';
 import { randomStream } from '../../src/core/simulate/random';
 import { gapAhead } from '../../src/core/simulate/ray';

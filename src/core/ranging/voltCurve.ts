@@ -1,20 +1,13 @@
 import { linearFit } from '../stats/linearFit';
 import { mean } from '../stats/moments';
 import { student975 } from '../stats/student';
-import { number } from '../text/quantities';
 import { distinct } from './rangeNoise';
+import { voltSlope, voltsAt, type VoltLaw } from './voltLaw';
 
 /** What a sensor shows in volts at a distance; null: the echo was lost. */
 export interface VoltReading {
   trueM: number;
   readingV: number | null;
-}
-
-/** volts = base + scale / (distance + shift): falling or growing, and nearly straight for a large shift. */
-export interface VoltLaw {
-  baseV: number;
-  scaleVM: number;
-  shiftM: number;
 }
 
 export interface VoltCurve extends VoltLaw {
@@ -37,31 +30,9 @@ const LARGEST_SHIFT_M = 20;
 const STEPS = 240;
 const HALVINGS = 60;
 
-export const voltsAt = ({ baseV, scaleVM, shiftM }: VoltLaw, distanceM: number): number =>
-  baseV + scaleVM / (distanceM + shiftM);
-
-/** The distance at which it shows so many volts; NaN where it never does. */
-export function distanceAtVolts({ baseV, scaleVM, shiftM }: VoltLaw, volts: number): number {
-  const distanceM = scaleVM / (volts - baseV) - shiftM;
-  return distanceM + shiftM > 0 ? distanceM : Number.NaN;
-}
-
-/** How much the volts change for a metre. */
-const slopeAt = ({ scaleVM, shiftM }: VoltLaw, distanceM: number): number =>
-  -scaleVM / (distanceM + shiftM) ** 2;
-
 /** How far off one reading's distance is there, by its noise. */
 export const voltNoiseM = (curve: VoltCurve, distanceM: number): number =>
-  curve.noiseV / Math.abs(slopeAt(curve, distanceM));
-
-/** Whether it is nearer where it shows more. */
-export const growsNearer = ({ scaleVM }: VoltLaw): boolean => scaleVM > 0;
-
-export const voltsText = (value: number): string => `${number(value, 2)} V`;
-
-/** When it is so near or nearer, in volts: the inequality turns round where it shows more the nearer it is. */
-export const voltsOrNearer = (law: VoltLaw, distanceM: number): string =>
-  `${voltsText(voltsAt(law, distanceM))} or ${growsNearer(law) ? 'more' : 'less'}`;
+  curve.noiseV / Math.abs(voltSlope(curve, distanceM));
 
 interface Heard {
   trueM: number;
@@ -133,7 +104,7 @@ export function voltCurve(readings: readonly VoltReading[]): VoltCurve | null {
   const [baseV = 0, scaleVM = 0] = fit.coefficients;
   const law = { baseV, scaleVM, shiftM };
   const noiseV = Math.sqrt(fit.residualSumOfSquares / degreesOfFreedom);
-  const columns = (trueM: number) => [1, 1 / (trueM + shiftM), slopeAt(law, trueM)];
+  const columns = (trueM: number) => [1, 1 / (trueM + shiftM), voltSlope(law, trueM)];
   // A unit noise through the linearised curve: only its covariance is asked for.
   const linear = linearFit(
     heard.map(({ trueM }) => columns(trueM)),
@@ -157,7 +128,7 @@ export function voltCurve(readings: readonly VoltReading[]): VoltCurve | null {
         0,
       );
       const half = student975(degreesOfFreedom) * noiseV * Math.sqrt(variance);
-      return half / Math.abs(slopeAt(law, trueM));
+      return half / Math.abs(voltSlope(law, trueM));
     },
   };
 }

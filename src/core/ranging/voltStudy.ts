@@ -1,16 +1,8 @@
 import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { benchLength, errorLength } from '../text/quantities';
-import {
-  growsNearer,
-  voltCurve,
-  voltsOrNearer,
-  voltsText as volts,
-  voltNoiseM,
-  voltsAt,
-  type VoltCurve,
-  type VoltReading,
-} from './voltCurve';
+import { voltCurve, voltNoiseM, type VoltCurve, type VoltReading } from './voltCurve';
+import { growsNearer, voltsAt, voltsOrNearer, voltsText as volts } from './voltLaw';
 
 /** What a program compares with, to stop at a distance or nearer. */
 export interface VoltThreshold {

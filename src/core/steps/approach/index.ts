@@ -5,7 +5,7 @@ import { obstacles } from '../../course/obstacles';
 import type { PlanProblem } from '../../course/problems';
 import type { Table } from '../../course/table';
 import type { Pose } from '../../geometry/pose';
-import { voltsOrNearer } from '../../ranging/voltCurve';
+import { voltsOrNearer } from '../../ranging/voltLaw';
 import { overrunM } from '../../ranging/overrun';
 import type { Robot } from '../../robot';
 import { gapAhead } from '../../simulate/ray';

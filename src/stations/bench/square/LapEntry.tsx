@@ -1,5 +1,5 @@
 import { positiveTurn } from '../../../core/text/quantities';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { wrap } from '../../../core/geometry/angle';
 import { whereRead } from '../../../core/gyro/log';
@@ -14,10 +14,12 @@ import { SMALL_LENGTH, HEADING } from '../../../ui/units';
 import { lapForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { LapEntryValues } from '../entrySchemas';
-import { LogSource } from '../LogSource';
 import { lapProgram } from '../standIn/lapProgram';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
+
+/** What reads files is fetched when somebody opens it. */
+const LogSource = lazy(async () => ({ default: (await import('../LogSource')).LogSource }));
 
 const F = fieldsOf<LapEntryValues>();
 
@@ -48,6 +50,7 @@ function LapForm({ sideM, driven, corners, robot, onLap }: Props) {
   const { direction, goesOn, xM, yM, headingRad } = entry;
   const first = useRef<HTMLInputElement>(null);
   const program = useProgram();
+  const [logWanted, setLogWanted] = useState(false);
   const complete = xM !== null && yM !== null && headingRad !== null;
   const lap = (x: number, y: number, heading: number, on: boolean): LapRecord => ({
     id: ulid(),
@@ -130,23 +133,27 @@ function LapForm({ sideM, driven, corners, robot, onLap }: Props) {
       </div>
       <MendFirst />
       {driven === 'encoders' && (
-        <details>
+        <details onToggle={() => setLogWanted(true)}>
           <summary>Heading from the robot’s own log</summary>
           <div className={styles.file}>
             <small className="faint">
               When encoders drive the lap, the gyro can say how far the robot has turned over.
             </small>
-            <LogSource
-              robot={robot}
-              meanwhile="Let it drive its lap, standing for a second before and after."
-              onLog={(log) => {
-                const { columns } = whereRead(log, ['headingRad']);
-                if (columns.headingRad !== undefined) {
-                  const headingRad = headingLeftOver(columns.headingRad);
-                  setEntry((now) => ({ ...now, headingRad }));
-                }
-              }}
-            />
+            {logWanted && (
+              <Suspense fallback={null}>
+                <LogSource
+                  robot={robot}
+                  meanwhile="Let it drive its lap, standing for a second before and after."
+                  onLog={(log) => {
+                    const { columns } = whereRead(log, ['headingRad']);
+                    if (columns.headingRad !== undefined) {
+                      const headingRad = headingLeftOver(columns.headingRad);
+                      setEntry((now) => ({ ...now, headingRad }));
+                    }
+                  }}
+                />
+              </Suspense>
+            )}
           </div>
         </details>
       )}

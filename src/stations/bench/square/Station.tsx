@@ -1,9 +1,8 @@
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
 import { ownReturns } from '../../../core/square/ownReturns';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
-import { squareWays } from '../../../core/square/squareWays';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
 import { notAside } from '../openedList';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
@@ -16,10 +15,12 @@ import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { LapEntry } from './LapEntry';
-import { SquareWays } from './SquareWays';
 import { LapTable } from './LapTable';
 import { SquareFigures } from './SquareFigures';
 import { SquarePlot } from './SquarePlot';
+
+/** Fetched when there are laps of both. */
+const SquareWays = lazy(() => import('./SquareWays'));
 
 interface Props extends BenchProps {
   trials: SquareTrials;
@@ -42,15 +43,14 @@ function study({ conditions, trials }: SquareTrials, trackM: number) {
     driven: lap.driven ?? conditions.driven,
   }));
   const used = own.filter(({ driven }) => driven === conditions.driven);
-  const ways = squareWays(own);
   const cw = used.filter(({ direction }) => direction === 'cw');
   const ccw = used.filter(({ direction }) => direction === 'ccw');
-  if (cw.length === 0 || ccw.length === 0) return { cw, ccw, ways, encoders: null, gyro: null };
+  if (cw.length === 0 || ccw.length === 0) return { own, cw, ccw, encoders: null, gyro: null };
   const { sideM, corners } = conditions;
   const laps = { sideM, corners, trackM, cw, ccw };
   return conditions.driven === 'encoders'
-    ? { cw, ccw, ways, encoders: encoderSquare(laps), gyro: null }
-    : { cw, ccw, ways, encoders: null, gyro: gyroSquare(laps) };
+    ? { own, cw, ccw, encoders: encoderSquare(laps), gyro: null }
+    : { own, cw, ccw, encoders: null, gyro: gyroSquare(laps) };
 }
 
 const sentencesOf = ({ encoders, gyro }: ReturnType<typeof study>) =>
@@ -66,7 +66,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const { record, setConditions, add, replace } = kept;
   const { trackM, wheelDiameterM } = robot.robot;
   const found = useMemo(() => study(record, trackM), [record, trackM]);
-  const { cw, ccw, ways, encoders, gyro } = found;
+  const { own, cw, ccw, encoders, gyro } = found;
   const sentences = sentencesOf(found);
   const { conditions } = record;
   const value = encoders === null ? null : driveFromSquare(encoders);
@@ -142,7 +142,13 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           />
         </>
       }
-      know={ways !== null && <SquareWays {...ways} />}
+      know={
+        own.some(({ driven }) => driven !== conditions.driven) && (
+          <Suspense fallback={null}>
+            <SquareWays laps={own} />
+          </Suspense>
+        )
+      }
       table={(ask) => (
         <LapTable
           laps={record.trials}

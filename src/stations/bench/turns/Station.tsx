@@ -24,13 +24,17 @@ import { useTrials } from '../useTrials';
 import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
-import { HeadingsOnRoute } from './HeadingsOnRoute';
 import { PlanTable } from './PlanTable';
 import { TrialQuestion } from './TrialQuestion';
 import { ZeroOrCount } from './ZeroOrCount';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
+
+/** With the simulator's own figures: fetched when somebody opens it. */
+const HeadingsOnRoute = lazy(async () => ({
+  default: (await import('./HeadingsOnRoute')).HeadingsOnRoute,
+}));
 
 /** Fetched when somebody wants it. */
 const TurnsFromLog = lazy(async () => ({

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { afterTurns, withScatter, zeroingSentence } from '../../../core/turns/zeroing';
 import type { TurnErrorModel } from '../../../core/turns/errorModel';
 import { Table } from '../../../ui/Table';
@@ -9,14 +9,15 @@ export function ZeroOrCount({
   children,
 }: {
   model: TurnErrorModel;
-  /** The same over a route. */
+  /** The same over a route, shown when it is opened. */
   children: ReactNode;
 }) {
+  const [wanted, setWanted] = useState(false);
   const rows = afterTurns(model, model.toRad);
   const sentence = zeroingSentence(rows, model.toRad);
   if (sentence === null) return null;
   return (
-    <details>
+    <details onToggle={() => setWanted(true)}>
       <summary>Zero before each turn, or count headings on?</summary>
       <p data-testid="zeroing">{sentence}</p>
       <Table
@@ -37,7 +38,7 @@ export function ZeroOrCount({
           },
         ]}
       />
-      {children}
+      {wanted && <Suspense fallback={null}>{children}</Suspense>}
     </details>
   );
 }

@@ -1,4 +1,4 @@
-import { voltsOrNearer } from '../../../ranging/voltCurve';
+import { voltsOrNearer } from '../../../ranging/voltLaw';
 import { benchLength, errorLength, number } from '../../../text/quantities';
 import { withFirst } from '../../../units/ofRobot';
 import type { CalibrationKindOf } from '../../kind';

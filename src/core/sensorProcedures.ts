@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { procedure, type Procedure } from './procedure';
+import { mountAngle } from './ranging/mountAngle';
+import { voltCurve, voltNoiseM } from './ranging/voltCurve';
+import { voltsAt } from './ranging/voltLaw';
+
+const MAX_READINGS = 10_000;
+const metres = (least: number) =>
+  z.number().min(least).max(30, 'expected at most 30 m: are these centimetres?');
+
+const voltInput = z.object({
+  readings: z
+    .array(
+      z.object({
+        trueM: metres(0),
+        readingV: z.number().min(0).max(60, 'expected at most 60 V').nullable(),
+      }),
+    )
+    .max(MAX_READINGS),
+  at: z.array(metres(0)).max(1000).default([]).describe('distances whose volts are wanted'),
+});
+
+const mountInput = z.object({
+  readings: z
+    .array(
+      z.object({
+        turnedRad: z.number().min(-1.5).max(1.5, 'are these degrees? radians are expected'),
+        readingM: metres(-1).nullable(),
+      }),
+    )
+    .max(MAX_READINGS),
+  aheadM: metres(-2).describe('of the sensor, ahead of the axle'),
+  leftM: metres(-2).default(0),
+  offsetM: metres(-5).default(0),
+  scaleFactor: z.number().positive().max(5).default(1),
+});
+
+/** Procedures about what a sensor shows, and how it sits on the robot. */
+export const sensorProcedures: readonly Procedure[] = [
+  procedure(
+    'volt-curve',
+    'the curve of a distance sensor that shows volts, and what it shows at some distances',
+    voltInput,
+    ({ readings, at }) => {
+      const curve = voltCurve(readings);
+      if (curve === null) {
+        return {
+          sentence:
+            'Readings at four distances at least are needed, and volts that change from one to the next.',
+        };
+      }
+      const { halfWidthM, ...figures } = curve;
+      return {
+        ...figures,
+        volts: at.map((distanceM) => ({
+          distanceM,
+          volts: voltsAt(curve, distanceM),
+          noiseM: voltNoiseM(curve, distanceM),
+          halfWidthM: halfWidthM(distanceM),
+        })),
+      };
+    },
+  ),
+  procedure(
+    'mount-angle',
+    'which way a distance sensor looks on its mount, by readings of one wall from a robot that is turned',
+    mountInput,
+    ({ readings, ...sensor }) =>
+      mountAngle(readings, sensor) ?? {
+        sentence: 'Six echoes at least are needed, from a robot turned by 20° (0.35 rad) in all.',
+      },
+  ),
+];
