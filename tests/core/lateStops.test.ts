@@ -9,7 +9,9 @@ import { ownOverrun } from '../../src/core/simulate/lateStops';
 import { prepare, simulateRun } from '../../src/core/simulate/run';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { pipit } from '../../src/server/demo/scenario';
-import { bareTable, idealRobot, routeOf, withUnit } from './support';
+import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
+import type { Robot } from '../../src/core/robot';
+import { bareTable, idealRobot, routeOf, withoutUnits, withUnit } from './support';
 
 const sensor = { kind: 'distance sensor', place: { aheadM: 0.11, leftM: 0 } };
 const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, periodS: 0.02, beamHalfAngleRad: 0 };
@@ -67,6 +69,20 @@ describe('stops by distance that were measured', () => {
     ]);
     expect(notesOnStep(robot, step)).toEqual([]);
     expect(fittedRobot(pipit, []).robot.measured.stop).toBeNull();
+  });
+
+  it('no longer hold when the sensor was swapped or moved, or the wheels were changed', () => {
+    const made = { at: new Date('2026-11-20'), unitId: null };
+    const since = (after: Robot) =>
+      staleSince(
+        'stop',
+        made,
+        changedParts(robot, after).map((part) => ({ part, changedAt: new Date('2026-11-21') })),
+      );
+    const swapped = withUnit(withoutUnits(robot, 'distance sensor'), sensor);
+    expect(since(swapped)).toEqual(['distance sensor']);
+    expect(since({ ...robot, wheelDiameterM: 0.062 })).toEqual(['wheels and track']);
+    expect(since({ ...robot, loopPeriodS: 0.02 })).toEqual([]);
   });
 
   it('come from trials only where these tell how single stops scatter', () => {

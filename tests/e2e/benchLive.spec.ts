@@ -194,4 +194,5 @@ test('the stand-in turns, and its log tells its loop and that its heading is not
   const late = /tells? of a turn (\d+) ms after/.exec((await verdict.textContent()) ?? '')?.[1];
   expect(Number(late ?? 0)).toBeLessThan(80);
   await expect(page.getByRole('img', { name: /^Period of the loop/ })).toBeVisible();
+  await expect(verdict).toContainText(/Its motors come to 63 % of their speed within \d+ ms/);
 });

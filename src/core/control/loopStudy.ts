@@ -3,6 +3,7 @@ import { whereRead, type ChannelLog } from '../gyro/log';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { counted, degrees, number, percent } from '../text/quantities';
 import { loopTiming, missedShare, stepPerRound, type LoopTiming } from './loopTiming';
+import { motorLag, type MotorLag } from './motorLag';
 import { sensorLag, type SensorLag } from './sensorLag';
 
 /** Programs wait for whole degrees. */
@@ -16,6 +17,8 @@ export interface LoopStudy {
   timing: LoopTiming;
   /** Of the heading sensor against the encoders; null where the log does not show it. */
   lag: SensorLag | null;
+  /** Of the motors; null where the log shows none of their starts. */
+  motors: MotorLag | null;
   sentences: ThreeSentences;
 }
 
@@ -43,6 +46,20 @@ function lagSentence(lag: SensorLag | null, rateRadPerS: number, periodS: number
   return ` Its ${late} tell${late === 'encoders' ? '' : 's'} of a turn ${milliseconds(Math.abs(lag.lagS))} after the ${early}: ${degrees(Math.abs(lag.lagS) * rateRadPerS)} of such a turn.`;
 }
 
+/** How long the motors take to come to their speed, where the log shows it. */
+function motorSentence(motors: MotorLag | null): string {
+  if (motors === null) return '';
+  const { lagS, low95S, high95S, starts } = motors;
+  if (lagS === null) {
+    return ' Its motors start gradually: the program ramps them, and their own lag does not show.';
+  }
+  const range =
+    low95S === null || high95S === null
+      ? `, by ${counted(starts, 'start')}`
+      : ` (${milliseconds(low95S)} to ${milliseconds(high95S)})`;
+  return ` Its motors come to 63 % of their speed within ${milliseconds(lagS)}${range}: that is their lag, for the robot’s record.`;
+}
+
 /**
  * What the time stamps of a log say about the program's loop, and what that does to a program that waits for a
  * heading while it turns at a rate.
@@ -54,6 +71,7 @@ export function loopStudy(log: ChannelLog, rateRadPerS: number): LoopStudy | nul
   if (timing === null) return null;
   const { meanS, medianS, worstS, worstAtS, late, rounds } = timing;
   const lag = lagOf(log, medianS);
+  const motors = motorLag(log);
   const step = stepPerRound(rateRadPerS, meanS);
   const missed = missedShare(rateRadPerS, meanS, WHOLE_DEGREE_RAD);
   const equality =
@@ -63,12 +81,13 @@ export function loopStudy(log: ChannelLog, rateRadPerS: number): LoopStudy | nul
   return {
     timing,
     lag,
+    motors,
     sentences: {
       found:
         worstS < ALIKE * medianS
           ? `The loop comes round every ${milliseconds(meanS, 1)}, one round like the other.`
           : `The loop comes round every ${milliseconds(meanS, 1)}; the slowest round took ${milliseconds(worstS, 1)}, at ${number(worstAtS, 1)} s of the log.`,
-      means: `At ${degrees(rateRadPerS, 0)}/s the heading moves ${degrees(step)} from one round to the next: ${equality}.${lagSentence(lag, rateRadPerS, medianS)}`,
+      means: `At ${degrees(rateRadPerS, 0)}/s the heading moves ${degrees(step)} from one round to the next: ${equality}.${lagSentence(lag, rateRadPerS, medianS)}${motorSentence(motors)}`,
       next:
         late > 0
           ? `${counted(late, 'round')} of ${rounds} took more than twice as long as usual: look what the program does then (writing, showing, waiting), and do it between two drives.`

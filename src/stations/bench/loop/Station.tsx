@@ -108,7 +108,8 @@ export default function Station({ robot }: BenchProps) {
       </section>
       {study !== null && (
         <p className="faint">
-          The record says a period of {number(1000 * robot.robot.loopPeriodS, 1)} ms.
+          The record says a period of {number(1000 * robot.robot.loopPeriodS, 1)} ms, and a lag of
+          the motors of {number(1000 * robot.robot.motors.lagS)} ms.
         </p>
       )}
     </>

@@ -5,7 +5,7 @@ export const loop: Procedure = {
   id: 'loop',
   title: 'Loop and lag',
   group: 'control',
-  goodFor: 'how often the program looks, and how late its sensor tells',
+  goodFor: 'how often the program looks, how late its sensor tells, how late its motors come',
   minutes: 2,
   gives: null,
   // A log says it each time; nothing of it is kept but what the record says.
