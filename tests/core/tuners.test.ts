@@ -86,6 +86,9 @@ function lookedAt(controller: TunedController, robot: Robot, start: number, seed
   }
 }
 
+/** Ten robots are tried, on a machine that may be busy. */
+const SLOW_MS = 60_000;
+
 describe.each(TUNED)('the tuner of “$id”', (controller) => {
   let good: GoodGains[] = [];
   beforeAll(() => {
@@ -94,7 +97,7 @@ describe.each(TUNED)('the tuner of “$id”', (controller) => {
       if (gains === null) throw new Error('no gain is good');
       return gains;
     });
-  });
+  }, SLOW_MS);
 
   it('comes to a good gain within five proposals, from ten times too high, too low, of the wrong sign', () => {
     for (const [i, robot] of ROBOTS.entries()) {
