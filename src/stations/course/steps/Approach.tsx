@@ -1,5 +1,6 @@
 import { NumberField } from '../../../ui/NumberField';
-import { BENCH_LENGTH, SECONDS, SPEED } from '../../../ui/units';
+import { BENCH_LENGTH, SECONDS } from '../../../ui/units';
+import { SpeedField } from './SpeedField';
 import type { StepFields } from './stepFields';
 
 export function ApproachSentence({ step, timeoutS, onChange }: StepFields<'approach'>) {
@@ -16,13 +17,8 @@ export function ApproachSentence({ step, timeoutS, onChange }: StepFields<'appro
         onChange={(thresholdM) => onChange({ ...step, thresholdM })}
       />{' '}
       or less, at{' '}
-      <NumberField
-        inline
-        label="Speed"
-        unit={SPEED}
-        min={1}
-        max={500}
-        value={step.speedMPerS}
+      <SpeedField
+        speedMPerS={step.speedMPerS}
         onChange={(speedMPerS) => onChange({ ...step, speedMPerS })}
       />
       , give up after{' '}

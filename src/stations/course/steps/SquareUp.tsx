@@ -1,6 +1,7 @@
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
-import { SECONDS, SPEED } from '../../../ui/units';
+import { SECONDS } from '../../../ui/units';
+import { SpeedField } from './SpeedField';
 import type { StepFields } from './stepFields';
 
 export function SquareUpSentence({ step, onChange }: StepFields<'square-up'>) {
@@ -18,13 +19,8 @@ export function SquareUpSentence({ step, onChange }: StepFields<'square-up'>) {
         onChange={(way) => onChange({ ...step, back: way === 'back' })}
       />{' '}
       against the border at{' '}
-      <NumberField
-        inline
-        label="Speed"
-        unit={SPEED}
-        min={1}
-        max={500}
-        value={step.speedMPerS}
+      <SpeedField
+        speedMPerS={step.speedMPerS}
         onChange={(speedMPerS) => onChange({ ...step, speedMPerS })}
       />
       , press for{' '}

@@ -1,6 +1,7 @@
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
-import { BENCH_LENGTH, PLAIN, SPEED } from '../../../ui/units';
+import { BENCH_LENGTH, PLAIN } from '../../../ui/units';
+import { SpeedField } from './SpeedField';
 import type { StepFields } from './stepFields';
 
 export function StraightSentence({ step, onChange }: StepFields<'straight'>) {
@@ -30,13 +31,8 @@ export function StraightSentence({ step, onChange }: StepFields<'straight'>) {
         }
       />{' '}
       at{' '}
-      <NumberField
-        inline
-        label="Speed"
-        unit={SPEED}
-        min={1}
-        max={500}
-        value={step.speedMPerS}
+      <SpeedField
+        speedMPerS={step.speedMPerS}
         onChange={(speedMPerS) => onChange({ ...step, speedMPerS })}
       />
       , gain{' '}
