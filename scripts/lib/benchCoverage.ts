@@ -1,6 +1,9 @@
 import { speedTable } from '../../src/core/drive/speedTable';
 import { straightModel } from '../../src/core/drive/straightModel';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
+import { mountAngle } from '../../src/core/ranging/mountAngle';
+import { voltCurve } from '../../src/core/ranging/voltCurve';
+import { distanceAtVolts, voltsAt } from '../../src/core/ranging/voltLaw';
 import { gauge } from '../../src/core/ranging/gauge';
 import { rankStops } from '../../src/core/ranging/stopKinds';
 import { stopModel } from '../../src/core/ranging/stopModel';
@@ -185,6 +188,39 @@ export const BENCH_KINDS: BenchKind[] = [
       }));
       const [found] = rankStops(stops);
       return [{ low: found?.sdLow95M ?? NaN, truth: sdM, high: found?.sdHigh95M ?? NaN }];
+    },
+  },
+  {
+    name: 'sensors that show volts: the distance at a voltage',
+    measure(random) {
+      const law = {
+        baseV: between(random, 0, 0.3),
+        scaleVM: between(random, 0.15, 0.3),
+        shiftM: between(random, 0, 0.05),
+      };
+      const readings = times(6, [0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8]).map((trueM) => ({
+        trueM,
+        readingV: voltsAt(law, trueM) + 0.01 * random.normal(),
+      }));
+      const found = voltCurve(readings);
+      const truth = between(random, 0.12, 0.7);
+      const at = found === null ? NaN : distanceAtVolts(found, voltsAt(law, truth));
+      const half = found?.halfWidthM(truth) ?? NaN;
+      return [{ low: at - half, truth, high: at + half }];
+    },
+  },
+  {
+    name: 'distance sensors: which way one looks on its mount',
+    measure(random) {
+      const facingRad = between(random, -0.15, 0.15);
+      const sensor = { aheadM: 0.1, leftM: 0.02, offsetM: 0, scaleFactor: 1 };
+      const readings = times(2, [-0.35, -0.17, 0, 0.17, 0.35]).map((turnedRad) => {
+        const towards = sensor.aheadM * Math.cos(turnedRad) - sensor.leftM * Math.sin(turnedRad);
+        const gapM = (0.5 - towards) / Math.cos(turnedRad + facingRad);
+        return { turnedRad, readingM: gapM + 0.0015 * random.normal() };
+      });
+      const found = mountAngle(readings, sensor);
+      return [{ low: found?.low95Rad ?? NaN, truth: facingRad, high: found?.high95Rad ?? NaN }];
     },
   },
 ];

@@ -27,8 +27,8 @@ export interface VoltCurve extends VoltLaw {
 const LEAST_DISTANCES = 4;
 /** Shifts that are tried, m: from just behind the nearest distance to a curve that is as good as straight. */
 const LARGEST_SHIFT_M = 20;
-const STEPS = 240;
-const HALVINGS = 60;
+const STEPS = 120;
+const HALVINGS = 40;
 
 /** How far off one reading's distance is there, by its noise. */
 export const voltNoiseM = (curve: VoltCurve, distanceM: number): number =>
