@@ -45,10 +45,17 @@ function publish(next: Partial<StandInSeen>): void {
   for (const watcher of watchers) watcher();
 }
 
-function accept(report: Report): void {
-  const { view, readings, truth } = report;
-  // An answer that was overtaken by a later one tells nothing new.
-  if (seen.view !== null && view.nowS < seen.view.nowS) return;
+/** Questions are numbered as they are asked. */
+let asked = 0;
+let newest = 0;
+
+/**
+ * Take an answer. One that was overtaken by the answer to a later question tells nothing new; its clock alone does not
+ * tell that: an answer that was made while the clock was being stopped may be ahead of it for good.
+ */
+function accept(question: number, { view, readings, truth }: Report): void {
+  if (seen.view !== null && question < newest && view.nowS <= seen.view.nowS) return;
+  newest = Math.max(newest, question);
   publish({
     view,
     truth,
@@ -61,14 +68,16 @@ function accept(report: Report): void {
 }
 
 async function poll(): Promise<void> {
+  asked += 1;
+  const question = asked;
   try {
     // The first look wants only what is read now; a capture says itself from when on.
     if (seen.view === null) {
       const report = await get<Report>(since('1e12'));
       sinceS = Math.max(0, report.view.nowS - 1);
-      accept(report);
+      accept(question, report);
     } else {
-      accept(await get<Report>(since(sinceS)));
+      accept(question, await get<Report>(since(sinceS)));
     }
   } catch (error) {
     publish({ problem: sentenceOf(error) });
@@ -104,8 +113,10 @@ export async function standInNowS(): Promise<number> {
 
 /** Do something with it; a sentence when it cannot be done. */
 export async function doWithStandIn(action: StandInAction): Promise<string | null> {
+  asked += 1;
+  const question = asked;
   try {
-    accept({
+    accept(question, {
       ...(await post<Report>('/api/stand-in', { id: ulid(), action, robotId })),
       readings: [],
     });
