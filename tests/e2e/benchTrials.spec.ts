@@ -250,7 +250,6 @@ test('a port used twice is flagged; a change of wheels marks what rests on them'
     /wheels and track.* changed since/,
   );
   await expect(page.getByRole('link', { name: /^Bench/ })).toContainText('changed since');
-  // However long that is, the other stations stay on a tablet's screen.
   await page.setViewportSize({ width: 768, height: 1024 });
   await expect(page.getByRole('link', { name: /^Findings/ })).toBeInViewport({ ratio: 1 });
 });

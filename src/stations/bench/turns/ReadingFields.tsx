@@ -1,0 +1,96 @@
+import { fieldsOf } from '../../../ui/recordForm';
+import { DEG, HEADING, SMALL_LENGTH } from '../../../ui/units';
+import type { TurnEntryValues } from '../entrySchemas';
+import styles from '../Bench.module.css';
+import type { Reading } from './TurnEntry';
+
+const F = fieldsOf<TurnEntryValues>();
+
+/** How the angle was truly measured, and what was read off. */
+export const ReadingFields = ({ by, means }: Reading) => (
+  <div className={styles.fields}>
+    <F.Choice
+      name="by"
+      label="Truly turned, measured by"
+      options={[
+        { value: 'protractor', label: 'protractor' },
+        { value: 'along the reference', label: 'ruler, reference' },
+        { value: 'along the edge', label: 'ruler, edge' },
+        { value: 'eye, in degrees', label: 'eye, in degrees' },
+        { value: 'eye', label: 'eye' },
+      ]}
+    />
+    {by !== 'eye' && (
+      <F.Choice
+        name="means"
+        label="The reading is"
+        options={[
+          { value: 'whole', label: 'the whole turn' },
+          { value: 'over', label: 'what is over' },
+        ]}
+      />
+    )}
+    {by === 'protractor' && (
+      <F.Number
+        name="angleRad"
+        label="Protractor"
+        unit={DEG}
+        min={-90}
+        max={800}
+        optional
+        hint={means === 'whole' ? 'as a positive number' : 'positive: too far'}
+      />
+    )}
+    {by === 'eye, in degrees' && (
+      <>
+        <F.Number name="angleRad" label="About" unit={DEG} min={-90} max={800} optional />
+        <F.Number
+          name="withinRad"
+          label="Give or take"
+          unit={DEG}
+          min={1}
+          max={45}
+          hint="95 of 100 such guesses are within it"
+        />
+      </>
+    )}
+    {(by === 'along the reference' || by === 'along the edge') && (
+      <>
+        <F.Number
+          name="lengthM"
+          label={by === 'along the edge' ? 'Length of the edge' : 'Along the reference'}
+          unit={SMALL_LENGTH}
+          min={10}
+          max={2000}
+        />
+        <F.Number
+          name="offsetM"
+          label="Offset from the reference"
+          unit={SMALL_LENGTH}
+          min={-2000}
+          max={2000}
+          optional
+        />
+      </>
+    )}
+  </div>
+);
+
+/** Some sensors err by direction, some places by what is near: noted only by who looks for it. */
+export const StoodFields = ({ facedRad, place }: Reading) => (
+  <details open={facedRad !== null || place !== ''}>
+    <summary>Which way it faced, where it stood</summary>
+    <div className={styles.fields}>
+      <F.Number
+        name="facedRad"
+        label="Faced before the turn"
+        unit={HEADING}
+        min={-360}
+        max={360}
+        optional
+        hint="0 along the table’s long edge"
+      />
+      <F.Text name="place" label="Stood at" maxLength={40} />
+    </div>
+  </details>
+);
