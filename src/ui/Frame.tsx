@@ -5,6 +5,7 @@ interface Props {
   title: string;
   /** What the chart says, above it; left out where it is to be seen. */
   sentence?: string;
+  /** Entries are parted by three spaces. */
   legend?: string;
   /** Both axes in the same unit. */
   square?: boolean;
@@ -20,7 +21,7 @@ export function Frame({ title, sentence, legend, square = false, children }: Pro
         {sentence !== undefined && <p>{sentence}</p>}
       </figcaption>
       <div className={square ? styles.square : styles.plot}>{children}</div>
-      {legend !== undefined && <small className="faint">{legend}</small>}
+      {legend !== undefined && <small className={styles.legend}>{legend}</small>}
     </figure>
   );
 }

@@ -51,7 +51,7 @@ export function Empty({
 /** A result that is told where it appears and fades from attention by itself. */
 export function Toast({ text }: { text: string | null }) {
   return (
-    <div className={styles.toastPlace} role="status" aria-live="polite">
+    <div className={classes(styles.toastPlace, 'no-print')} role="status" aria-live="polite">
       {text !== null && <div className={styles.toast}>{text}</div>}
     </div>
   );

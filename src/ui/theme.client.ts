@@ -21,3 +21,7 @@ for (const button of document.querySelectorAll('[data-theme-switch]')) {
     apply(next);
   });
 }
+
+// Paper is white, whatever the screen is; charts draw themselves anew.
+addEventListener('beforeprint', () => apply('light'));
+addEventListener('afterprint', () => apply(preferred()));

@@ -74,7 +74,7 @@ describe('what the overview says of a procedure', () => {
   it('is the newest still check that counts, with its interval and its age', async () => {
     const checks = [check(0.4, { setAsideReason: 'somebody touched it' }), check(0.001)];
     expect(await knownOf('still', { checks })).toEqual({
-      sentence: 'Creeps by 0.001 °/s ± 0.007 °/s: leave it as it is.',
+      sentence: 'Creeps by 0.001 ± 0.007 °/s: leave it as it is.',
       freshness: { text: '4 days old', state: 'fresh' },
     });
   });

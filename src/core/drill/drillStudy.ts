@@ -96,7 +96,7 @@ export function drillStudy(answers: readonly DrillAnswer[]): DrillStudy | null {
           : `Most often missed: ${quoted(hardest.cause)}, taken for ${quoted(hardest.takenFor)}.`,
       next:
         n < LEAST
-          ? `${counted(LEAST - n, 'more trace')} show what is hard.`
+          ? `What is hard shows after ${counted(LEAST - n, 'more trace')}.`
           : 'Five a day, before the robot is switched on: after a week it is seen at a glance.',
     },
   };

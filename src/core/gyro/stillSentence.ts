@@ -1,5 +1,5 @@
 import { benchLength, clock, degrees, number } from '../text/quantities';
-import { driftSize, driftText } from './driftText';
+import { driftFigures, driftSize, driftText, measuredDrift } from './driftText';
 import type { StillCheck } from './stillCheck';
 import { STILL_SETTINGS } from './stillDefaults';
 import { isProved } from './interval';
@@ -12,10 +12,6 @@ export interface ThreeSentences {
   means: string;
   next: string;
 }
-
-/** Half the width of a drift's interval, in the same way. */
-export const driftPlusMinus = ({ low95, high95 }: Pick<StillCheck, 'low95' | 'high95'>): string =>
-  driftSize((high95 - low95) / 2);
 
 type Judged = Omit<StillCheck, 'fit' | 'allan'>;
 
@@ -58,10 +54,11 @@ function foundIn(check: Judged): string {
     return `No drift is proved: the rate is read in steps of ${driftSize(quantum)}, and up to ${driftSize(quantum / 2)} hides in one.`;
   }
   if (!isProved(check)) {
-    return `No drift is proved: it is ${driftText(check.driftRadPerS)} ± ${driftPlusMinus(check)}.`;
+    return `No drift is proved: it is ${measuredDrift(check)}.`;
   }
   const way = check.driftRadPerS > 0 ? 'left' : 'right';
-  return `The heading creeps to the ${way} by ${driftSize(Math.abs(check.driftRadPerS))} (± ${driftPlusMinus(check)}).`;
+  const { drift, plusMinus } = driftFigures(check);
+  return `The heading creeps to the ${way} by ${drift.replace(/^[−-]/, '')} °/s (± ${plusMinus} °/s).`;
 }
 
 /** The larger end of what the next run's drift may be, times its length. */

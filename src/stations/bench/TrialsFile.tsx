@@ -32,7 +32,7 @@ export function TrialsFile<T>({ label, what, columns, read, onTake }: Props<T>) 
     }
   };
   return (
-    <details>
+    <details className="no-print">
       <summary>From a file</summary>
       <div className={styles.file}>
         <FileField

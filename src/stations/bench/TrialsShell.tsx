@@ -68,7 +68,8 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
   const [aside, setAside] = useState<TrialOf<T> | null>(null);
   const [applying, setApplying] = useState(false);
   const [toast, tell] = useToast();
-  const { surface, battery } = record.conditions as { surface?: string; battery?: string };
+  const { surface, battery, who } = record.conditions as Partial<Record<string, string>>;
+  const conditions = [surface, battery, who].filter(Boolean).join(' · ');
   const address = `/bench/${record.procedure}?robot=${robot.id}`;
   const hasTrials = record.trials.length > 0;
   return (
@@ -82,6 +83,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
           <p className={styles.next}>{sentences.next}</p>
         </div>
       )}
+      {conditions !== '' && <p className="print-only">{conditions}</p>}
       {props.questions?.(setAside)}
       {props.see}
       <section aria-label="Do" className={classes(styles.do, 'no-print')}>

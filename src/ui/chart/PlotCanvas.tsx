@@ -39,7 +39,7 @@ function toSet(curve: Curve, colours: Colours): Set {
     backgroundColor: colour,
     borderWidth: isPoints ? 0 : 1.6,
     borderDash: curve.dashed === true || curve.tone === 'planned' ? [5, 4] : [],
-    pointRadius: isPoints ? 4.5 : 0,
+    pointRadius: !isPoints ? 0 : curve.large === true ? 9 : 4.5,
     pointHitRadius: isPoints ? 8 : 0,
     pointStyle: curve.shape ?? 'circle',
     pointBorderColor: curve.shape === 'crossRot' ? colour : colours.sheet,

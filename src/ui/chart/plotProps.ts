@@ -10,6 +10,8 @@ export interface Curve {
   /** Points stand for single measurements; lines for what runs on. */
   look: 'line' | 'points' | 'step';
   dashed?: boolean;
+  /** One mark among many, to be found at a glance. */
+  large?: boolean;
   shape?: 'circle' | 'triangle' | 'rect' | 'rectRot' | 'crossRot';
 }
 

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { flushSync } from 'react-dom';
 
 const NAMES = {
   ink: 'ink',
@@ -30,8 +31,10 @@ export function useColours(): Colours | undefined {
       );
     };
     read();
-    document.addEventListener('corvat-theme', read);
-    return () => document.removeEventListener('corvat-theme', read);
+    // At once: a page that is being printed waits for nothing.
+    const readNow = () => flushSync(read);
+    document.addEventListener('corvat-theme', readNow);
+    return () => document.removeEventListener('corvat-theme', readNow);
   }, []);
   return colours;
 }

@@ -9,6 +9,7 @@ import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG_PER_S, MILLISECONDS } from '../../../ui/units';
+import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import { LogSource } from '../LogSource';
 import type { BenchProps } from '../procedure';
@@ -74,7 +75,7 @@ export default function Station({ robot }: BenchProps) {
           />
         </Frame>
       )}
-      <section aria-label="Do" className={styles.do}>
+      <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <ol className={styles.steps}>
           <li>
             Let the program write its clock in every round; heading and motors too, if it can.

@@ -7,8 +7,7 @@ import {
   type RezeroSchool,
   type SchoolRecord,
 } from '../../../core/gyro/rezero';
-import { driftText } from '../../../core/gyro/driftText';
-import { driftPlusMinus } from '../../../core/gyro/stillSentence';
+import { driftText, measuredDrift } from '../../../core/gyro/driftText';
 import type { StandInAction } from '../../../core/standIn/act';
 import { clock, percent } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
@@ -192,7 +191,7 @@ export default function Station({ robot, checks: loaded }: Props) {
         {proof === null ? (
           <>
             <p className={styles.headline}>
-              The last check found {driftText(result.driftRadPerS)} ± {driftPlusMinus(result)}.{' '}
+              The last check found {measuredDrift(result)}.{' '}
               {recommendation === null && 'The sensor is steady: there is nothing to get rid of.'}
             </p>
             {recommendation !== null && (

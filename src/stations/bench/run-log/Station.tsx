@@ -7,6 +7,7 @@ import { fromItsStart, type Log } from '../../../formats/toLog';
 import { Notice } from '../../../ui/Notice';
 import { sentenceOf } from '../../api';
 import type { BenchProps } from '../procedure';
+import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import { loadLog } from '../loadLog';
 import { LogSource } from '../LogSource';
@@ -89,7 +90,7 @@ export default function Station({ robot, runs, known }: Props) {
       )}
       {share !== null && <p role="status">Fetching the run: {number(share * 100)} %</p>}
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
-      <section aria-label="Do" className={styles.do}>
+      <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <ol className={styles.steps}>
           <li>Let the robot drive, and write down time, heading and motors meanwhile.</li>
           <li>Load the file, or record the robot on USB while it drives.</li>

@@ -13,6 +13,7 @@ import { DEG, DEG_PER_S, HEADING } from '../../../ui/units';
 import { sentenceOf } from '../../api';
 import type { WorkerJob } from '../../inWorker';
 import type { BenchProps } from '../procedure';
+import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import { compareSchools } from './compareSchools';
 import { SchoolResults } from './SchoolResults';
@@ -121,7 +122,7 @@ export default function Station({ fitted, turnsNote }: Props) {
         <p className="faint">{turnsNote}</p>
       </div>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
-      <section aria-label="Do" className={styles.do}>
+      <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <ol className={styles.steps}>
           <li>Set the angle and the highest rate that your routes use.</li>
           <li>Push the sliders until the turn ends right and does not shake.</li>

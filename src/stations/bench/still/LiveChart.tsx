@@ -1,7 +1,6 @@
 import { decimate } from '../../../core/chart/decimate';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import { driftText } from '../../../core/gyro/driftText';
-import { driftPlusMinus } from '../../../core/gyro/stillSentence';
+import { measuredDrift } from '../../../core/gyro/driftText';
 import { fromItsStart } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
@@ -40,7 +39,7 @@ export function LiveChart(props: LiveFitProps) {
   const sentence =
     fit === null
       ? 'Each reading as it comes; the verdict follows at the end.'
-      : `So far ${driftText(fit.check.driftRadPerS)} ± ${driftPlusMinus(fit.check)}; the verdict follows at the end.`;
+      : `So far ${measuredDrift(fit.check)}; the verdict follows at the end.`;
   return (
     <Frame
       title="Heading now"

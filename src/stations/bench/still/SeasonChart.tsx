@@ -1,6 +1,6 @@
 import { dayAndClockOf } from '../../../ui/dates';
-import { driftText } from '../../../core/gyro/driftText';
-import { VERDICT_NAMES, driftPlusMinus } from '../../../core/gyro/stillSentence';
+import { measuredDrift } from '../../../core/gyro/driftText';
+import { VERDICT_NAMES } from '../../../core/gyro/stillSentence';
 import { counted, headingFigure } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
@@ -66,7 +66,7 @@ export function SeasonChart({ checks, onSetAside }: Props) {
             title: 'Drift',
             number: true,
             sortBy: ({ result }) => result.driftRadPerS,
-            cell: ({ result }) => `${driftText(result.driftRadPerS)} ± ${driftPlusMinus(result)}`,
+            cell: ({ result }) => measuredDrift(result),
           },
           {
             title: 'Verdict',

@@ -18,6 +18,7 @@ import { Progress } from '../../../ui/Progress';
 import { DEG, SECONDS } from '../../../ui/units';
 import { putRecord, sentenceOf } from '../../api';
 import { analyseStill } from '../benchWorker';
+import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import { saveLog } from '../saveLog';
 import { hasSerial } from '../serial';
@@ -170,7 +171,7 @@ export function StillProcedure({
       ) : (
         result !== null && <StillResult analysis={result} runDurationS={runDurationS} />
       )}
-      <section aria-label="Do" className={styles.do}>
+      <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <ol className={styles.steps}>
           <li>Put the robot on the table where nobody bumps it.</li>
           <li>Switch it on and take your hands away.</li>

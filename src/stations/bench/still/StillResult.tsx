@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import type { StillSettings } from '../../../core/gyro/stillDefaults';
-import { driftText } from '../../../core/gyro/driftText';
-import { driftPlusMinus, stillSentences } from '../../../core/gyro/stillSentence';
+import { driftFigures, driftText, measuredDrift } from '../../../core/gyro/driftText';
+import { stillSentences } from '../../../core/gyro/stillSentence';
 import {
   clock,
   counted,
@@ -50,13 +50,14 @@ const rateNumber = (radPerS: number) => driftText(radPerS).replace(' °/s', '');
 
 function StillFigures({ analysis, runDurationS }: Props) {
   const { check } = analysis;
+  const { drift, plusMinus } = driftFigures(check);
   return (
     <dl className={styles.figures}>
       <Figure
         label={`Drift (${positiveTurn()})`}
-        value={rateNumber(check.driftRadPerS)}
+        value={drift}
         unit="°/s"
-        detail={`± ${driftPlusMinus(check)} (95 %)`}
+        detail={`± ${plusMinus} °/s (95 %)`}
         tone="measured"
         testId="still-drift"
       />
@@ -116,7 +117,7 @@ export function StillResult(props: Props) {
     shades.length > 0
       ? ` ${counted(shades.length, 'touched stretch', 'touched stretches')} left out.`
       : '';
-  const sentence = `Drift ${driftText(check.driftRadPerS)} ± ${driftPlusMinus(check)} over ${number(check.cleanS)} s.${touched}${warmUpText(analysis)}`;
+  const sentence = `Drift ${measuredDrift(check)} over ${number(check.cleanS)} s.${touched}${warmUpText(analysis)}`;
   return (
     <>
       <StillFigures {...props} />

@@ -1,6 +1,6 @@
 import { knowledgeAge } from '../../../core/freshness';
-import { driftText } from '../../../core/gyro/driftText';
-import { driftPlusMinus, VERDICT_NAMES } from '../../../core/gyro/stillSentence';
+import { measuredDrift } from '../../../core/gyro/driftText';
+import { VERDICT_NAMES } from '../../../core/gyro/stillSentence';
 import type { Procedure } from '../procedure';
 
 export const still: Procedure = {
@@ -15,7 +15,7 @@ export const still: Procedure = {
     if (check === undefined) return { sentence: null, freshness: null };
     const { result, takenAt } = check;
     return {
-      sentence: `Creeps by ${driftText(result.driftRadPerS)} ± ${driftPlusMinus(result)}: ${VERDICT_NAMES[result.verdict]}.`,
+      sentence: `Creeps by ${measuredDrift(result)}: ${VERDICT_NAMES[result.verdict]}.`,
       freshness: knowledgeAge(new Date(takenAt), facts.now, 'never'),
     };
   },

@@ -27,7 +27,7 @@ const FASTEST_M_PER_S = 0.5;
 const curve = (
   label: string,
   ways: readonly ApproachWay[],
-  more: Pick<Curve, 'tone' | 'look' | 'shape' | 'dashed'>,
+  more: Omit<Curve, 'label' | 'points'>,
 ): Curve => ({
   label,
   points: ways
@@ -75,6 +75,7 @@ export function ApproachSpeeds({ robot, model, reads, conditions, onChange }: Pr
               tone: 'planned',
               look: 'points',
               shape: 'triangle',
+              large: true,
             }),
             curve('one speed', ways.filter(isOne), {
               tone: 'faint',

@@ -18,6 +18,7 @@ import { Select } from '../../../ui/Select';
 import { Table } from '../../../ui/Table';
 import { BENCH_LENGTH, gainUnit, SPEED } from '../../../ui/units';
 import { sentenceOf } from '../../api';
+import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import type { WorkerJob } from '../../inWorker';
 import type { BenchProps } from '../procedure';
@@ -80,7 +81,7 @@ function Paths({ outcomes, mishap }: { outcomes: StraightOutcome[]; mishap: Mish
     <Frame
       title={`Where it drives: ${title}`}
       sentence="One drive of each way, seen from above; to the left is up."
-      legend={STRAIGHT_WAYS.map(({ title: way }, i) => `${way}: ${SIGNS[i] ?? ''}`).join('; ')}
+      legend={STRAIGHT_WAYS.map(({ title: way }, i) => `${SIGNS[i] ?? ''}: ${way}`).join('   ')}
     >
       <Plot
         label={`Paths of each way of driving straight: ${title}.`}
@@ -112,9 +113,15 @@ const Outcomes = ({ outcomes }: { outcomes: StraightOutcome[] }) => (
         number: true,
         cell: ({ id }: (typeof STRAIGHT_WAYS)[number]) => {
           const one = outcomes.find(({ way, mishap: under }) => way === id && under === mishap.id);
-          return one === undefined
-            ? ''
-            : `${errorLength(one.sidewaysM)} ± ${errorLength(one.sidewaysSdM, 1)}, ${headingText(one.headingRad)}`;
+          return (
+            one !== undefined && (
+              <>
+                {errorLength(one.sidewaysM)} ± {errorLength(one.sidewaysSdM)}
+                <br />
+                <small className="faint">{headingText(one.headingRad)}</small>
+              </>
+            )
+          );
         },
       })),
       {
@@ -147,7 +154,7 @@ export default function Station({ fitted }: Props) {
         )}
       </div>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
-      <section aria-label="Do" className={styles.do}>
+      <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <div className={styles.fields}>
           <NumberField
             label="Drive"
