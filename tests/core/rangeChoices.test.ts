@@ -2,7 +2,12 @@ import { describe, expect, it } from 'vitest';
 import { missionSchema } from '../../src/core/course/table';
 import { approachPlan, type ApproachPlan } from '../../src/core/ranging/approach';
 import { filteredApproaches } from '../../src/core/ranging/approachFilters';
-import type { RangeReading } from '../../src/core/ranging/rangeCalibration';
+import { rangeCalibration, type RangeReading } from '../../src/core/ranging/rangeCalibration';
+import { readingStepM } from '../../src/core/ranging/readingStep';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { readsOf } from '../../src/core/ranging/stopStudy';
+import { unitsOf } from '../../src/core/units/ofRobot';
+import { pipit } from '../../src/server/demo/scenario';
 import { missionTolerance } from '../../src/core/ranging/missionTolerance';
 import { rangeStudy, swapOf } from '../../src/core/ranging/rangeStudy';
 import { randomStream } from '../../src/core/simulate/random';
@@ -110,5 +115,56 @@ describe('a tolerance from the missions', () => {
     const route = { steps: steps(drive, work('mast')) };
     expect(missionTolerance([{ name: 'Out', route, table }])).toBeNull();
     expect(missionTolerance([])).toBeNull();
+  });
+});
+
+describe('a sensor that reads in steps', () => {
+  const TAPE_M = [0.05, 0.1, 0.2, 0.3, 0.5, 0.8, 1.2, 1.6];
+  const bench = (stepM: number, noiseM: number, offsetM: number, scale: number, seed: number) => {
+    const random = randomStream(seed, 0, 'steps');
+    return TAPE_M.flatMap((trueM) =>
+      Array.from({ length: 6 }, () => ({
+        unit: 'D1',
+        trueM,
+        readingM: Math.round((offsetM + scale * trueM + noiseM * random.normal()) / stepM) * stepM,
+      })),
+    );
+  };
+
+  it('is seen to, in parts of a centimetre and of an inch, and one that has none is not', () => {
+    expect(readingStepM([0.41, 0.43, 0.5])).toBe(0.01);
+    expect(readingStepM([0.415, 0.43])).toBe(0.005);
+    expect(readingStepM([0.4039, 0.4039])).toBe(0.0001);
+    expect(readingStepM([16, 15.9, 16.3].map((inches) => inches * 0.0254))).toBe(0.00254);
+    expect(readingStepM([0.41234567, 0.43])).toBe(0);
+  });
+
+  it('is known no better than its steps allow, however often it is read', () => {
+    for (let seed = 0; seed < 40; seed += 1) {
+      const at = seed / 40;
+      const [offsetM, scale] = [0.02 * (at - 0.5), 1 + 0.02 * (((7 * seed) % 40) / 40 - 0.5)];
+      const [unit] = rangeCalibration(bench(0.01, 0.001, offsetM, scale, seed), 0.02)?.units ?? [];
+      if (unit === undefined) throw new Error('nothing found');
+      expect(unit.offsetLow95M).toBeLessThanOrEqual(offsetM);
+      expect(unit.offsetHigh95M).toBeGreaterThanOrEqual(offsetM);
+      expect(unit.scaleLow95).toBeLessThanOrEqual(scale);
+      expect(unit.scaleHigh95).toBeGreaterThanOrEqual(scale);
+    }
+    // Two equal readings are half a step of certainty, not all of it.
+    const one = [0.4, 0.4].map((readingM) => ({ unit: 'D1', trueM: 0.404, readingM }));
+    expect(rangeCalibration(one, 0.02)?.units[0]?.offsetHigh95M).toBeCloseTo(0.001, 9);
+  });
+
+  it('is said to, and the simulator steps as it does', () => {
+    const study = rangeStudy(bench(0.01, 0.0005, 0, 1, 1), 'D1', 0.02);
+    expect(study?.sentences?.found).toContain(
+      'it reads in steps of 10 mm, and tells nothing finer',
+    );
+    const fine = rangeStudy(bench(0.001, 0.004, 0, 1, 1), 'D1', 0.02);
+    expect(fine?.sentences?.found).toMatch(/single readings scatter by [34]\.\d mm/);
+    if (!study?.value) throw new Error('no value');
+    const [unit] = unitsOf(fittedRobot(pipit, [study.value]).robot, 'distance sensor');
+    expect(unit?.behaviour).toMatchObject({ quantumM: 0.01 });
+    expect(readsOf(pipit, study.value).noiseM).toBeCloseTo(0.01 / Math.sqrt(12), 9);
   });
 });

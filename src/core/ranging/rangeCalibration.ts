@@ -1,3 +1,4 @@
+import { readingStepM, restsOnSteps } from './readingStep';
 import { distinct, noiseOf, pooledSd, scattersOf, type Heard, type Noise } from './rangeNoise';
 import { linearFit, type LinearFit } from '../stats/linearFit';
 import { median } from '../stats/median';
@@ -39,6 +40,8 @@ export interface UnitRange {
   /** Scatter of single readings, over all distances; by how much it grows per metre. */
   noiseM: number;
   noisePerM: number;
+  /** The step in which it reads; 0 where none is seen. */
+  quantumM: number;
   lostRate: number;
   lostHigh95: number;
   /** Where it reads as it should: from the first to the last distance on its line. */
@@ -126,6 +129,7 @@ function common(unit: string, readings: readonly RangeReading[], valid: Readonly
     readings: readings.length,
     lostRate: lost / readings.length,
     lostHigh95: wilson(lost, readings.length)?.high95 ?? 1,
+    quantumM: readingStepM(heard.map(({ readingM }) => readingM)),
     validFromM: Math.min(...valid),
     validToM: Math.max(...valid),
     distances,
@@ -146,6 +150,22 @@ function onLineOf(unit: string, readings: RangeReading[]): OnLine {
   return { unit, readings, valid, used: heard.filter(({ trueM }) => valid.has(trueM)) };
 }
 
+/**
+ * By how much rounding may shift offset and scale at most: all readings of a distance may be off by half a step, and
+ * those of other distances either way.
+ */
+function mostByRounding(used: readonly Heard[], noise: Noise, stepM: number): [number, number] {
+  const shifts = distinct(used.map(({ trueM }) => trueM)).map(
+    (at) =>
+      lineOf(
+        used.map(({ trueM }) => ({ trueM, readingM: trueM === at ? stepM / 2 : 0 })),
+        noise,
+      )?.coefficients ?? [],
+  );
+  const most = (i: number) => shifts.reduce((sum, shift) => sum + Math.abs(shift[i] ?? 0), 0);
+  return [most(0), most(1)];
+}
+
 function byLine(
   { unit, readings, used, valid }: OnLine,
   noise: ReturnType<typeof noiseOf>,
@@ -153,14 +173,19 @@ function byLine(
 ): UnitRange | null {
   const line = lineOf(used, noise.at);
   if (line === null) return null;
-  const half = (i: number) =>
+  const shared = common(unit, readings, valid);
+  const noiseM = pooledSd(used);
+  const hidden = restsOnSteps(noiseM, shared.quantumM)
+    ? mostByRounding(used, noise.at, shared.quantumM)
+    : ([0, 0] as const);
+  const half = (i: 0 | 1) =>
     line.degreesOfFreedom < 1
       ? Infinity
       : studentQuantile(TAILS_OF_BOTH, line.degreesOfFreedom) *
-        line.residualSd *
-        Math.sqrt(line.unscaledCovariance[i]?.[i] ?? 0);
+          line.residualSd *
+          Math.sqrt(line.unscaledCovariance[i]?.[i] ?? 0) +
+        hidden[i];
   const [offsetM = 0, scaleFactor = 1] = line.coefficients;
-  const shared = common(unit, readings, valid);
   const worstErrorM = Math.max(
     ...shared.distances.flatMap(({ meanErrorM, isOnLine }) =>
       isOnLine && meanErrorM !== null ? [Math.abs(meanErrorM)] : [],
@@ -174,7 +199,7 @@ function byLine(
     scaleFactor,
     scaleLow95: scaleFactor - half(1),
     scaleHigh95: scaleFactor + half(1),
-    noiseM: pooledSd(used),
+    noiseM,
     noisePerM: noise.perM,
     worstErrorM,
     withinTolerance: worstErrorM <= toleranceM,
@@ -196,13 +221,15 @@ function againstOthers(
     const reference = others.length === 0 ? (heard[0]?.trueM ?? 0) : median(others);
     const offsetM = (means[i] ?? 0) - reference;
     const noiseM = pooledSd(heard);
+    const shared = common(unit, of(unit), new Set(heard.map(({ trueM }) => trueM)));
+    const rounding = restsOnSteps(noiseM, shared.quantumM) ? shared.quantumM / 2 : 0;
     const half =
       heard.length < 2
         ? Infinity
-        : (student975(heard.length - 1) * noiseM) / Math.sqrt(heard.length);
+        : (student975(heard.length - 1) * noiseM) / Math.sqrt(heard.length) + rounding;
     return [
       {
-        ...common(unit, of(unit), new Set(heard.map(({ trueM }) => trueM))),
+        ...shared,
         offsetM,
         offsetLow95M: offsetM - half,
         offsetHigh95M: offsetM + half,
@@ -221,7 +248,8 @@ function againstOthers(
 /**
  * What a table of readings against a tape says of each distance sensor: reading = offset + scale · true, its noise,
  * its lost echoes, where it reads as it should, and whether it is within a tolerance. With one distance for all, the
- * units are compared with each other (the median of the others), and the scale stays unknown.
+ * units are compared with each other (the median of the others), and the scale stays unknown. Of a sensor that rests on
+ * its steps the intervals hold what rounding may hide.
  *
  * Source: calibration by a straight line (ISO 11095, 1996, simplified: least squares weighted by the noise at each
  * distance, errors of the tape left to `gauge`); lost echoes after Wilson (1927).

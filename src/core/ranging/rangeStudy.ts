@@ -7,6 +7,7 @@ import {
   type RangeReading,
   type UnitRange,
 } from './rangeCalibration';
+import { restsOnSteps } from './readingStep';
 
 /** Both intervals hold in 95 of 100 together: their half width in standard errors (normal, two-sided 97.5 %). */
 const Z_OF_BOTH = 2.241;
@@ -22,6 +23,12 @@ function unitSentence({ unit, offsetM, scaleFactor, validFromM, validToM }: Unit
   const errorAt = (trueM: number) => offsetM + (scaleFactor - 1) * trueM;
   return `${unit} reads ${longOrShort(errorAt(validFromM))} at ${benchLength(validFromM)} and ${longOrShort(errorAt(validToM))} at ${benchLength(validToM)}`;
 }
+
+/** How single readings scatter; of a sensor that rests on its steps, what they are. */
+const scatterSentence = ({ noiseM, quantumM }: UnitRange): string =>
+  restsOnSteps(noiseM, quantumM)
+    ? `it reads in steps of ${stepText(quantumM)}, and tells nothing finer`
+    : `single readings scatter by ${errorLength(noiseM, 1)}`;
 
 function lostSentence({ readings, lostRate, lostHigh95 }: UnitRange): string {
   const lost = Math.round(lostRate * readings);
@@ -109,7 +116,7 @@ export function rangeSentences(
       ? ''
       : ` At ${off.map(({ trueM }) => benchLength(trueM)).join(', ')} it reads something else: its dead zone, or beyond its range.`;
   return {
-    found: `${unitSentence(own)}${against}; single readings scatter by ${errorLength(own.noiseM, 1)}.`,
+    found: `${unitSentence(own)}${against}; ${scatterSentence(own)}.`,
     means: `${meansSentence(found.units, toleranceM)} ${lostSentence(own)}${outside}${askewSentence(own)}`,
     next: swap === null ? nextSentence(found, own) : swapSentence(swap),
   };
@@ -130,6 +137,7 @@ export function rangeValueOf(unit: UnitRange | undefined): RangeValue | null {
     scaleFactor: unit.scaleFactor,
     scaleFactorSe: (scaleHigh95 - scaleLow95) / (2 * Z_OF_BOTH),
     noiseM: unit.noiseM,
+    quantumM: unit.quantumM,
     lostRate: lost / all,
     validFromM: unit.validFromM,
     validToM: unit.validToM,
@@ -139,6 +147,9 @@ export function rangeValueOf(unit: UnitRange | undefined): RangeValue | null {
 /** Figures of a unit's distance, for a table: mean error and scatter in words. */
 export const factorText = (scaleFactor: number | null): string =>
   scaleFactor === null ? 'not known from one distance' : `× ${number(scaleFactor, 4)}`;
+
+/** A step of readings: "10 mm", "0.5 mm". */
+export const stepText = (stepM: number): string => errorLength(stepM, stepM < 0.001 ? 1 : 0);
 
 export interface RangeStudy {
   found: RangeCalibration;

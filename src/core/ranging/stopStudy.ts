@@ -5,6 +5,7 @@ import { benchLength, benchSpeed, errorLength, number } from '../text/quantities
 import { lookingAhead, unitsOf } from '../units/ofRobot';
 import { approachPlan, type ApproachAnswer, type ApproachPlan } from './approach';
 import type { StopKind } from './stopKinds';
+import { roundingSdM } from './readingStep';
 import { stopModel, type StopModel, type StopTrial } from './stopModel';
 
 /** Brakes that no speed shows: they hold at once, as far as the trials tell. */
@@ -23,7 +24,11 @@ export interface Wanted {
 export type Reads = Pick<ApproachPlan, 'offsetM' | 'scaleFactor' | 'noiseM'>;
 
 export function readsOf(robot: Robot, measured: RangeCalibration | null): Reads {
-  if (measured !== null) return measured;
+  if (measured !== null) {
+    // On a step that is wider than its scatter, a reading is as far off as rounding makes it.
+    const { noiseM, quantumM = 0 } = measured;
+    return { ...measured, noiseM: Math.max(noiseM, roundingSdM(quantumM)) };
+  }
   const behaviour = unitsOf(robot, 'distance sensor')[0]?.behaviour;
   return {
     offsetM: behaviour?.offsetM ?? 0,
@@ -70,8 +75,11 @@ export function stopSentences(
   const interval = Number.isFinite(lagHigh95S)
     ? ` (${milliseconds(lagLow95S)} to ${milliseconds(lagHigh95S)})`
     : '';
+  // Two digits: a few stops tell the braking no better.
   const braking =
-    brakingMPerS2 === null ? '' : `, then brakes with ${benchSpeed(brakingMPerS2)} in every second`;
+    brakingMPerS2 === null
+      ? ''
+      : `, then brakes with ${benchSpeed(Number(brakingMPerS2.toPrecision(2)))} in every second`;
   const scatter = Number.isFinite(residualSdM)
     ? ` Single stops scatter by ${errorLength(residualSdM, 1)}.`
     : '';

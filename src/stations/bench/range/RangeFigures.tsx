@@ -1,6 +1,6 @@
 import { bestForPlaces, placeSentence, type RangePlace } from '../../../core/ranging/bestForPlaces';
 import type { RangeCalibration, UnitRange } from '../../../core/ranging/rangeCalibration';
-import { factorText } from '../../../core/ranging/rangeStudy';
+import { factorText, stepText } from '../../../core/ranging/rangeStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { benchLength, errorLength } from '../../../core/text/quantities';
 import { Plot } from '../../../ui/chart/Plot';
@@ -53,7 +53,21 @@ export const RangeUnits = ({ units }: { units: readonly UnitRange[] }) => (
           `${mm(offsetM)} (${mm(offsetLow95M)} to ${mm(offsetHigh95M)})`,
       },
       { title: 'Scale', number: true, cell: ({ scaleFactor }) => factorText(scaleFactor) },
-      { title: 'Scatter', number: true, cell: ({ noiseM }) => mm(noiseM) },
+      {
+        title: 'Scatter',
+        number: true,
+        cell: ({ noiseM, quantumM }) => (
+          <>
+            {mm(noiseM)}
+            {quantumM > 0 && (
+              <>
+                <br />
+                <small className="faint">steps of {stepText(quantumM)}</small>
+              </>
+            )}
+          </>
+        ),
+      },
       {
         title: 'Lost',
         number: true,

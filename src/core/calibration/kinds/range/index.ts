@@ -14,10 +14,16 @@ export const range: CalibrationKindOf<RangeCalibration> = {
     volts !== undefined
       ? `in volts, ${voltsOrNearer(volts, validFromM)} at ${benchLength(validFromM)} and ${voltsOrNearer(volts, validToM)} at ${benchLength(validToM)}`
       : `reads ${errorLength(Math.abs(offsetM), 1)} too ${offsetM < 0 ? 'short' : 'long'}, × ${number(scaleFactor, 3)}, single readings ± ${errorLength(noiseM, 1)}`,
-  fit: (robot, { offsetM, scaleFactor, noiseM, lostRate, volts }) =>
+  fit: (robot, { offsetM, scaleFactor, noiseM, quantumM, lostRate, volts }) =>
     withFirst(
       { ...robot, measured: { ...robot.measured, volts: volts ?? null } },
       'distance sensor',
-      { offsetM, scale: scaleFactor, noiseM, lostEchoShare: lostRate },
+      {
+        offsetM,
+        scale: scaleFactor,
+        noiseM,
+        lostEchoShare: lostRate,
+        ...(quantumM !== undefined && quantumM > 0 && { quantumM }),
+      },
     ),
 };

@@ -15,6 +15,8 @@ export const rangeValue = z.object({
   scaleFactor: z.number().min(0.2).max(5),
   scaleFactorSe: notNegative,
   noiseM: notNegative,
+  /** The step in which it reads; 0, or left out: none was seen, as the record says. */
+  quantumM: notNegative.optional(),
   /** Share of echoes that were lost, of those within its range. */
   lostRate: z.number().min(0).max(1),
   validFromM: notNegative,
