@@ -15,12 +15,20 @@ interface Held {
   checks?: Partial<SavedStillCheck>[];
   values?: CalibrationValue[];
   runs?: string[];
+  trials?: { setAsideReason: string | null }[];
   validity?: Freshness;
   signs?: { heading?: 1 | -1; leftMotor?: 1 | -1; rightMotor?: 1 | -1 };
 }
 
 /** What is kept of a robot, made up. */
-function facts({ checks = [], values = [], runs = [], validity = fresh, signs = {} }: Held) {
+function facts({
+  checks = [],
+  values = [],
+  runs = [],
+  trials = [],
+  validity = fresh,
+  signs = {},
+}: Held) {
   const robot = robotSchema.parse({ wheelDiameterM: 0.056, trackM: 0.13, signs });
   const holding = Object.fromEntries(
     values.map((value) => [value.kind, { value, madeAt: '2026-11-20T10:00:00.000Z' }]),
@@ -33,7 +41,7 @@ function facts({ checks = [], values = [], runs = [], validity = fresh, signs = 
     trials: () =>
       Promise.resolve({
         lists: runs.map((startedAt) => ({ startedAt, archivedAt: null })),
-        open: null,
+        open: trials.length === 0 ? null : { id: 'list', trials },
       }),
     holding: () => Promise.resolve(holding),
     validity: () => Promise.resolve({ 'gyro-drift': validity, turns: validity, drive: validity }),
@@ -103,6 +111,24 @@ describe('what the overview says of a procedure', () => {
     const { sentence, freshness } = await knownOf('square', { values: [drive], validity: stale });
     expect(sentence).toContain('track × 1.0139, left wheel × 0.9985');
     expect(freshness).toEqual(stale);
+  });
+
+  it('is that trials wait to be applied, where no calibration holds', async () => {
+    const trial = { setAsideReason: null };
+    const trials = [trial, trial, { setAsideReason: 'a wheel slipped' }];
+    expect(await knownOf('straight', { trials })).toEqual({
+      sentence: '2 drives made; nothing is applied yet.',
+      freshness: { text: 'not applied', state: 'ageing' },
+    });
+    const drift = {
+      kind: 'straight',
+      scaleFactor: 0.98,
+      scaleFactorSe: 0.001,
+      coastM: 0.004,
+      residualSdM: 0.003,
+    };
+    const held = await knownOf('straight', { trials, values: [drift as CalibrationValue] });
+    expect(held.sentence).toMatch(/^Against the record: /);
   });
 
   it('is which way the record says that readings grow', async () => {

@@ -1,6 +1,6 @@
 import { rangePlaces } from '../../../core/ranging/bestForPlaces';
 import { missionTolerance } from '../../../core/ranging/missionTolerance';
-import { heldOf, NOTHING_KNOWN } from '../known';
+import { heldOrTrials } from '../known';
 import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newRangeTrials } from './newTrials';
@@ -12,7 +12,7 @@ export const range: Procedure = {
   goodFor: 'what each reads against a tape, and which are out of tolerance',
   minutes: 8,
   gives: 'range',
-  known: async (facts) => (await heldOf(facts, 'range')) ?? NOTHING_KNOWN,
+  known: (facts) => heldOrTrials(facts, 'range', 'range', 'reading'),
   props: async (facts) => {
     const [list, routes] = await Promise.all([
       openedList(facts, 'range', newRangeTrials),

@@ -1,5 +1,5 @@
-import { describeCalibration } from '../../../core/calibration/registry';
 import { emptyList } from '../emptyList';
+import { heldOrTrials } from '../known';
 import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 
@@ -10,11 +10,6 @@ export const speed: Procedure = {
   goodFor: 'how fast a percentage of power drives, and below which it stands',
   minutes: 5,
   gives: 'speed',
-  known: async (facts) => {
-    const [{ speed: held }, validity] = await Promise.all([facts.holding(), facts.validity()]);
-    return held === undefined
-      ? { sentence: null, freshness: null }
-      : { sentence: `Drives ${describeCalibration(held.value)}.`, freshness: validity.speed };
-  },
+  known: (facts) => heldOrTrials(facts, 'speed', 'speed', 'drive', (text) => `Drives ${text}`),
   props: (facts) => openedList(facts, 'speed', emptyList('speed')),
 };

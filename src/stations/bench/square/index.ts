@@ -1,4 +1,4 @@
-import { describeCalibration } from '../../../core/calibration/registry';
+import { heldOrTrials } from '../known';
 import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';
@@ -10,14 +10,7 @@ export const square: Procedure = {
   goodFor: 'the true track width, and whether both wheels are alike',
   minutes: 15,
   gives: 'drive',
-  known: async (facts) => {
-    const [{ drive }, validity] = await Promise.all([facts.holding(), facts.validity()]);
-    return drive === undefined
-      ? { sentence: null, freshness: null }
-      : {
-          sentence: `Against the record: ${describeCalibration(drive.value)}.`,
-          freshness: validity.drive,
-        };
-  },
+  known: (facts) =>
+    heldOrTrials(facts, 'drive', 'square', 'lap', (text) => `Against the record: ${text}`),
   props: (facts) => openedList(facts, 'square', newSquareTrials),
 };

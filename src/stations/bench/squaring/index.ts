@@ -14,8 +14,8 @@ export const squaring: Procedure = {
   known: async (facts) => {
     const held = await heldOf(facts, 'squaring');
     if (held !== null) return held;
-    const { used, begunAt } = usedTrials(await facts.trials('squaring'));
-    return notApplied(squaringStudy(used), begunAt, facts);
+    const { used } = usedTrials(await facts.trials('squaring'));
+    return notApplied(squaringStudy(used));
   },
   props: async (facts) => {
     const [list, holding] = await Promise.all([

@@ -15,8 +15,8 @@ export const stop: Procedure = {
   known: async (facts) => {
     const held = await heldOf(facts, 'stop');
     if (held !== null) return held;
-    const { used, begunAt } = usedTrials(await facts.trials('stop'));
-    return notApplied(stopStudy(used.filter(({ by }) => by === 'distance')), begunAt, facts);
+    const { used } = usedTrials(await facts.trials('stop'));
+    return notApplied(stopStudy(used.filter(({ by }) => by === 'distance')));
   },
   props: async (facts) => {
     const [list, { range }] = await Promise.all([

@@ -1,4 +1,4 @@
-import { describeCalibration } from '../../../core/calibration/registry';
+import { heldOrTrials } from '../known';
 import { openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newStraightTrials } from './newTrials';
@@ -10,14 +10,7 @@ export const straight: Procedure = {
   goodFor: 'how far it truly drives, and where it goes to the side',
   minutes: 6,
   gives: 'straight',
-  known: async (facts) => {
-    const [{ straight: held }, validity] = await Promise.all([facts.holding(), facts.validity()]);
-    return held === undefined
-      ? { sentence: null, freshness: null }
-      : {
-          sentence: `Against the record: ${describeCalibration(held.value)}.`,
-          freshness: validity.straight,
-        };
-  },
+  known: (facts) =>
+    heldOrTrials(facts, 'straight', 'straight', 'drive', (text) => `Against the record: ${text}`),
   props: (facts) => openedList(facts, 'straight', newStraightTrials),
 };

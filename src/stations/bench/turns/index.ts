@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
-import { describeCalibration } from '../../../core/calibration/registry';
 import { doubtsOf } from '../../../core/sources/sources';
+import { heldOrTrials } from '../known';
 import type { Procedure } from '../procedure';
 import { newTurnTrials } from './newTrials';
 
@@ -14,15 +14,8 @@ export const turns: Procedure = {
   goodFor: 'where to tell a turn to stop, so that it ends where it should',
   minutes: 12,
   gives: 'turns',
-  known: async (facts) => {
-    const [{ turns: holds }, validity] = await Promise.all([facts.holding(), facts.validity()]);
-    return holds === undefined
-      ? { sentence: null, freshness: null }
-      : {
-          sentence: `Goes on after the stop, ${describeCalibration(holds.value)}.`,
-          freshness: validity.turns,
-        };
-  },
+  known: (facts) =>
+    heldOrTrials(facts, 'turns', 'turns', 'turn', (text) => `Goes on after the stop, ${text}`),
   props: async (facts) => {
     const [{ lists, open }, routes, holding] = await Promise.all([
       facts.trials('turns'),
