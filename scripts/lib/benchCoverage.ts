@@ -1,4 +1,5 @@
 import { speedTable } from '../../src/core/drive/speedTable';
+import { sidewaysModel } from '../../src/core/drive/sidewaysModel';
 import { straightModel } from '../../src/core/drive/straightModel';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
 import { mountAngle } from '../../src/core/ranging/mountAngle';
@@ -87,6 +88,18 @@ export const BENCH_KINDS: BenchKind[] = [
     measure(random) {
       const { model, trim } = straightBench(random);
       return [held(model?.sideways?.trimRadPerM, trim)];
+    },
+  },
+  {
+    name: 'straight drives of one distance: pull, by the offset and how far it turned',
+    measure(random) {
+      const [heading, trim] = [between(random, -0.02, 0.02), between(random, -0.02, 0.02)];
+      const trials = times(6, [1]).map((actualM) => ({
+        actualM,
+        sidewaysM: heading * actualM + (trim * actualM ** 2) / 2 + 0.003 * random.normal(),
+        headingChangeRad: trim * actualM + 0.008 * random.normal(),
+      }));
+      return [held(sidewaysModel(trials)?.trimRadPerM, trim)];
     },
   },
   {

@@ -30,6 +30,8 @@ const tS = z.number().min(-1e9).max(1e9);
 const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: string } =>
   found ?? { sentence: why };
 
+const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
+
 const straightInput = z.object({
   trials: z
     .array(
@@ -37,13 +39,13 @@ const straightInput = z.object({
         commandedM: distanceM.refine((value) => value !== 0, 'expected a drive, not 0'),
         actualM: distanceM,
         sidewaysM: distanceM.nullable().default(null),
+        headingChangeRad: angleRad.nullable().default(null).describe('to the left positive'),
         speedMPerS,
       }),
     )
     .max(MAX_TRIALS),
 });
 
-const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
 const squaringInput = z.object({
   trials: z
     .array(z.object({ power: command, timeS, beforeRad: angleRad, afterRad: angleRad }))

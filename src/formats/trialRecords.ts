@@ -3,7 +3,7 @@ import { STOP_KINDS } from '../core/ranging/stopKinds';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
-import { ANGLE_SOURCES } from './benchConstants';
+import { ANGLE_SOURCES, STRAIGHT_SCHOOLS } from './benchConstants';
 import { id, shortText, time } from './fields';
 
 /* Single trials of the Bench, as their lists hold them. */
@@ -50,6 +50,11 @@ export const straightTrialRecord = z.object({
   commandedM: alongM.refine((told) => told !== 0, 'expected a drive, not 0'),
   actualM: alongM,
   sidewaysM: z.number().min(-5).max(5).nullable().describe('to the left positive'),
+  headingChangeRad: angle
+    .nullable()
+    .default(null)
+    .describe('turned meanwhile, to the left positive'),
+  keptBy: z.enum(STRAIGHT_SCHOOLS).nullable().default(null).describe('null: as its list says'),
   speedMPerS: z.number().min(0.01).max(5),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

@@ -2,13 +2,7 @@ import { radiansFromDegrees } from '../core/geometry/angle';
 import { STOP_KINDS } from '../core/ranging/stopKinds';
 import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
 import type { Robot } from '../core/robot';
-import type {
-  LapRecord,
-  RangeTrialRecord,
-  StopTrialRecord,
-  StraightTrialRecord,
-  TurnTrialRecord,
-} from './benchRecords';
+import type { LapRecord, RangeTrialRecord, StopTrialRecord, TurnTrialRecord } from './benchRecords';
 import { readSmallCsv, type WantedColumn } from './smallCsv';
 import type { BadLine } from './readings';
 
@@ -72,26 +66,6 @@ const LAP_COLUMNS: WantedColumn[] = [
     name: 'goes_on',
     optional: true,
     oneOf: ['yes', 'no'],
-  },
-];
-
-const millimetres = degrees(10_000);
-
-const STRAIGHT_COLUMNS: WantedColumn[] = [
-  { key: 'told', heading: /^commanded_mm$/i, name: 'commanded_mm', number: millimetres },
-  { key: 'actual', heading: /^actual_mm$/i, name: 'actual_mm', number: millimetres },
-  {
-    key: 'sideways',
-    heading: /^sideways_mm$/i,
-    name: 'sideways_mm',
-    optional: true,
-    number: degrees(5000),
-  },
-  {
-    key: 'speed',
-    heading: /^speed_mm_per_s$/i,
-    name: 'speed_mm_per_s',
-    number: { min: 10, max: 5000 },
   },
 ];
 
@@ -230,30 +204,6 @@ export async function readLaps(file: File, newId: () => string): Promise<ReadRec
       headingRad: radiansFromDegrees(Number(values.heading)),
       goesOn: values.goesOn === 'yes',
       driven: null,
-      setAsideReason: null,
-    });
-  }
-  return { records, bad };
-}
-
-/** Straight drives from a CSV file with commanded_mm, actual_mm, sideways_mm (left positive) and speed_mm_per_s. */
-export async function readStraights(
-  file: File,
-  newId: () => string,
-): Promise<ReadRecords<StraightTrialRecord>> {
-  const { rows, bad } = await readSmallCsv(file, STRAIGHT_COLUMNS);
-  const records: StraightTrialRecord[] = [];
-  for (const { line, values } of rows) {
-    if (Number(values.told) === 0) {
-      bad.push({ line, why: 'commanded_mm is 0: that is no drive' });
-      continue;
-    }
-    records.push({
-      id: newId(),
-      commandedM: Number(values.told) / 1000,
-      actualM: Number(values.actual) / 1000,
-      sidewaysM: values.sideways === undefined ? null : Number(values.sideways) / 1000,
-      speedMPerS: Number(values.speed) / 1000,
       setAsideReason: null,
     });
   }

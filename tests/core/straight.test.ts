@@ -2,6 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { speedTable } from '../../src/core/drive/speedTable';
+import { judgeDrives } from '../../src/core/drive/confirmDrive';
+import { sidewaysModel } from '../../src/core/drive/sidewaysModel';
+import { straightGroups, type KeptBy } from '../../src/core/drive/straightGroups';
 import { straightModel } from '../../src/core/drive/straightModel';
 import { commandFor, straightStudy } from '../../src/core/drive/straightStudy';
 import { pipit } from '../../src/server/demo/scenario';
@@ -59,6 +62,73 @@ describe('straight drives', () => {
     expect(found?.sideways).toMatchObject({ areApart: false, trimRadPerM: { value: 0 } });
     expect(found?.scaleFactor.value).toBeCloseTo(0.985, 9);
     expect(straightModel(trials.slice(0, 1))).toBeNull();
+  });
+
+  it('of one distance tell pull from start heading by how far the robot turned', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -0.03, max: 0.03, noNaN: true }),
+        fc.double({ min: -0.03, max: 0.03, noNaN: true }),
+        (heading, trim) => {
+          const found = sidewaysModel(
+            [0.99, 1, 1.01, 1, 0.98].map((actualM) => ({
+              actualM,
+              sidewaysM: heading * actualM + (trim * actualM ** 2) / 2,
+              headingChangeRad: trim * actualM,
+            })),
+          );
+          expect(found?.areApart).toBe(true);
+          expect(found?.startHeadingErrorRad.value).toBeCloseTo(heading, 9);
+          expect(found?.trimRadPerM.value).toBeCloseTo(trim, 9);
+        },
+      ),
+    );
+    // A protractor that is read badly counts for little beside offsets that agree.
+    const [left = NaN, right = NaN] = [0.5, 1].map((actualM) => 0.01 * actualM);
+    const odd = [3, -4, 2, -1, 4, -4].map((offDeg, i) => ({
+      actualM: i < 3 ? 0.5 : 1,
+      sidewaysM: i < 3 ? left : right,
+      headingChangeRad: (offDeg * Math.PI) / 180,
+    }));
+    expect(sidewaysModel(odd)?.startHeadingErrorRad.value).toBeCloseTo(0.01, 3);
+  });
+
+  it('forward, backward and kept straight otherwise are judged by themselves', () => {
+    const drive = (commandedM: number, share: number, keptBy: KeptBy) => ({
+      commandedM,
+      actualM: share * commandedM,
+      sidewaysM: null,
+      speedMPerS: 0.3,
+      keptBy,
+    });
+    const groups = straightGroups([
+      ...[0.5, 1, 1.5].map((told) => drive(told, 0.98, 'heading')),
+      ...[-0.5, -1, -1.5].map((told) => drive(told, 0.96, 'heading')),
+      drive(1, 0.97, 'nothing'),
+    ]);
+    expect(groups.map(({ name, model }) => [name, model?.scaleFactor.value])).toEqual([
+      ['forward, by the heading sensor', expect.closeTo(0.98, 9)],
+      ['backward, by the heading sensor', expect.closeTo(0.96, 9)],
+      ['forward, by nothing', undefined],
+    ]);
+    const [forward, backward] = groups.map(({ trials: own }) => straightStudy(own));
+    expect(forward?.value?.scaleFactor).toBeCloseTo(0.98, 9);
+    expect(backward?.sentences.found).toMatch(/^Backward it drives 4\.00 % less than told/);
+    expect(backward?.value).toBeNull();
+  });
+
+  it('with the new wheel size come right within their scatter, or say that something changed', () => {
+    const value = straightStudy(trials)?.value;
+    if (value == null) throw new Error('nothing to apply');
+    expect(judgeDrives(value, []).sentence).toMatch(/^Drive both distances/);
+    const right = judgeDrives(value, [
+      { wantedM: 0.5, actualM: 0.5 + value.residualSdM },
+      { wantedM: 1, actualM: 1 - value.residualSdM },
+    ]);
+    expect(right).toMatchObject({ within: 2 });
+    expect(right.sentence).toMatch(/^2 drives .* It holds\.$/);
+    const wrong = judgeDrives(value, [{ wantedM: 1, actualM: 0.977 }]);
+    expect(wrong.sentence).toMatch(/off by −23\.0 mm; 0 of 1 within .* Something has changed/);
   });
 });
 

@@ -38,6 +38,13 @@ test('straight drives from a file say wheel size and coasting; applied, the Cour
   await expect(page.getByRole('dialog')).toContainText(/wheels of 54\.\d+ mm instead of 56/);
   await page.getByRole('button', { name: 'Apply from now on' }).click();
   await expect(page.getByText('This wheel size holds from now on.')).toBeVisible();
+  // Tried at once, and noted in the journal.
+  const confirmation = page.getByRole('region', { name: 'Confirmation' });
+  await confirmation.getByLabel('Truly driven, 50 cm').fill('501');
+  await confirmation.getByLabel('Truly driven, 100 cm').fill('999');
+  await expect(confirmation).toContainText(/2 drives .* off by 1\.0 mm, −1\.0 mm, .* It holds\./);
+  await confirmation.getByRole('button', { name: 'Note it in the journal' }).click();
+  await expect(page.getByText('Noted in the journal.')).toBeVisible();
   await open(page, '/course');
   await expect(page.getByTestId('calibration-line')).toContainText(/wheels × 0\.9[78]/);
   await open(page, '/bench');
@@ -85,7 +92,30 @@ test('the stand-in’s hidden wheels are found by its drives, typed and driven',
   // One more, typed from the tape; then the next can be typed at once.
   await page.getByLabel('Truly driven').fill('885');
   await page.getByLabel('To the left by').fill('-3');
+  await page.getByLabel('Turned meanwhile').fill('-1');
   await page.keyboard.press('Enter');
   await expect(rows).toHaveCount(5);
   await expect(page.getByLabel('Truly driven')).toBeFocused();
+  // Driven backward, and kept straight by nothing: judged by themselves.
+  await page.getByRole('radio', { name: 'nothing' }).check();
+  for (const [told, truly] of [
+    ['-50', '-490'],
+    ['-100', '-979'],
+  ]) {
+    await page.getByLabel('Told to drive').fill(told ?? '');
+    await page.getByLabel('Truly driven').fill(truly ?? '');
+    await page.keyboard.press('Enter');
+  }
+  const ways = page.getByRole('table', { name: 'Ways that were tried' });
+  await expect(ways.getByRole('row', { name: /^forward, by the heading sensor 5/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'backward, by nothing' }).check();
+  await expect(page.getByTestId('verdict')).toContainText(/^Backward it drives/);
+  await expect(page.getByRole('button', { name: /^Apply this wheel size/ })).toHaveCount(0);
+  await page.getByText(/^Conditions: surface, battery/).click();
+  await page.getByLabel('Surface').fill('felt mat');
+  await expect(page.getByText('Everything is kept.')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByText('felt mat', { exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Begin a new list' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Add the drive' })).toBeHidden();
 });

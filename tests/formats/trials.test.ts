@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { readAnchors } from '../../src/formats/anchorsCsv';
+import { readStraights } from '../../src/formats/straightsCsv';
 import { readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from '../core/support';
@@ -22,6 +23,23 @@ describe('trials from a file', () => {
       headingRad: deg(90),
       what: 'squared against the far wall',
     });
+  });
+
+  it('of straight drives say what was measured besides, and by what they were kept', async () => {
+    const recorded = await readStraights(file(recordedText('straight-trials.csv')), newId);
+    expect(recorded.records[0]).toMatchObject({ headingChangeRad: null, keptBy: null });
+    const { records, bad } = await readStraights(
+      file(
+        'commanded_mm,actual_mm,turned_deg,kept_by,speed_mm_per_s\n-500,-490,1.5,nothing,300\n500,490,,luck,300\n',
+      ),
+      newId,
+    );
+    expect(records).toMatchObject([
+      { commandedM: -0.5, sidewaysM: null, headingChangeRad: deg(1.5), keptBy: 'nothing' },
+    ]);
+    expect(bad).toEqual([
+      { line: 3, why: 'kept_by: “luck” is none of heading, encoders, nothing' },
+    ]);
   });
 
   it.each([

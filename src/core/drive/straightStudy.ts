@@ -1,12 +1,9 @@
 import type { StraightCalibration } from '../calibration/kinds/straight/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { benchLength, counted, degrees, errorLength, number } from '../text/quantities';
-import {
-  straightModel,
-  type Estimate,
-  type StraightModel,
-  type StraightTrial,
-} from './straightModel';
+import type { Estimate } from './estimate';
+import { directionOf } from './straightGroups';
+import { straightModel, type StraightModel, type StraightTrial } from './straightModel';
 
 /** Wheels that are known so well are known well enough: 2 mm in a metre. */
 const GOOD_ENOUGH = 0.002;
@@ -29,7 +26,7 @@ function sidewaysSentence({ sideways }: StraightModel): string {
   const parts = [
     ...(isProved(heading)
       ? [
-          `it sets off ${degrees(Math.abs(heading.value))} to the ${side(heading.value)}${areApart ? '' : ' (or it pulls: one distance cannot tell)'}`,
+          `it sets off ${degrees(Math.abs(heading.value))} to the ${side(heading.value)}${areApart ? '' : ' (or it pulls: another distance, or how far it turns meanwhile, would tell)'}`,
         ]
       : []),
     ...(isProved(trim)
@@ -41,6 +38,7 @@ function sidewaysSentence({ sideways }: StraightModel): string {
 
 /** The next drive that would tell most: a distance that was not tried, or the longest again. */
 function nextSentence(model: StraightModel, trials: readonly StraightTrial[]): string {
+  const isBackward = trials.some((trial) => directionOf(trial) === 'backward');
   const longest = Math.max(...trials.map(({ commandedM }) => Math.abs(commandedM)));
   if (trials.length < LEAST_TO_APPLY) {
     const missing = LEAST_TO_APPLY - trials.length;
@@ -51,9 +49,11 @@ function nextSentence(model: StraightModel, trials: readonly StraightTrial[]): s
   }
   const half = (model.scaleFactor.high95 - model.scaleFactor.low95) / 2;
   if (half > GOOD_ENOUGH) {
-    return `Known to ${number(100 * half, 2)} %. Three more drives of ${benchLength(longest)} would make it surer; or apply it now, and drive one to see.`;
+    return `Known to ${number(100 * half, 2)} %. Three more drives of ${benchLength(longest)} would make it surer${isBackward ? '' : '; or apply it now, and drive one to see'}.`;
   }
-  return 'Known well enough: apply it, and drive one to see.';
+  return isBackward
+    ? 'Known well enough. The Course computes with what was measured forward: measure that, and apply it.'
+    : 'Known well enough: apply it, and drive one to see.';
 }
 
 /** What straight drives say, in three sentences. */
@@ -61,15 +61,16 @@ export function straightSentences(
   model: StraightModel,
   trials: readonly StraightTrial[],
 ): ThreeSentences {
-  const { scaleFactor, coastM, residualSdM } = model;
+  const { scaleFactor, coastM, residualSdM, repeatabilityMPerSqrtM } = model;
+  const it = trials.some((trial) => directionOf(trial) === 'backward') ? 'Backward it' : 'It';
   const wheels = isProved(scaleFactor, 1)
-    ? `It drives ${percentOff(scaleFactor.value)} % ${scaleFactor.value > 1 ? 'further' : 'less'} than told (${between(percentOff(scaleFactor.low95), percentOff(scaleFactor.high95))} %)`
-    : 'It drives as far as told, as far as these drives tell';
+    ? `${it} drives ${percentOff(scaleFactor.value)} % ${scaleFactor.value > 1 ? 'further' : 'less'} than told (${between(percentOff(scaleFactor.low95), percentOff(scaleFactor.high95))} %)`
+    : `${it} drives as far as told, as far as these drives tell`;
   const coasting = isProved(coastM)
     ? `, and ${errorLength(Math.abs(coastM.value))} ${coastM.value > 0 ? 'on at the end' : 'less at the end'}`
     : '';
   const scatter = Number.isFinite(residualSdM)
-    ? ` Single drives scatter by ${errorLength(residualSdM, 1)}.`
+    ? ` Single drives scatter by ${errorLength(residualSdM, 1)}, after a metre by ${errorLength(repeatabilityMPerSqrtM, 1)}.`
     : '';
   const offM = (scaleFactor.value - 1) * 1 + coastM.value;
   return {
@@ -104,14 +105,18 @@ export interface StraightStudy {
   value: StraightCalibration | null;
 }
 
-/** Model, sentences and calibration of drives; null with fewer than two. */
+/**
+ * Model, sentences and calibration of drives of one group; null with fewer than two. The Course computes with wheels
+ * as they drive forward: backward drives are told, and change nothing.
+ */
 export function straightStudy(trials: readonly StraightTrial[]): StraightStudy | null {
   const model = straightModel(trials);
+  const isForward = trials.every((trial) => directionOf(trial) === 'forward');
   return (
     model && {
       model,
       sentences: straightSentences(model, trials),
-      value: calibrationFromStraight(model),
+      value: isForward ? calibrationFromStraight(model) : null,
     }
   );
 }

@@ -15,6 +15,7 @@ import { ArchiveLine } from '../ArchiveLine';
 import { SetAsideDialog } from '../SetAsideDialog';
 import { ApplyDialog } from './apply/ApplyDialog';
 import styles from './Bench.module.css';
+import { ConditionsFold, type ConditionField } from './ConditionsFold';
 import { KeepingLine } from './KeepingLine';
 import { TrialLists } from './TrialLists';
 import type { useTrials } from './useTrials';
@@ -41,6 +42,8 @@ interface Props<T extends BenchTrialsRecord> {
   see: ReactNode;
   steps: readonly string[];
   doing: ReactNode;
+  /** What is asked of the circumstances; a procedure may ask in a way of its own. */
+  asks?: readonly ConditionField[];
   /** What is known in full. */
   know?: ReactNode;
   table(ask: Ask<T>): ReactNode;
@@ -68,7 +71,8 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
   const [aside, setAside] = useState<TrialOf<T> | null>(null);
   const [applying, setApplying] = useState(false);
   const [toast, tell] = useToast();
-  const { surface, battery, who } = record.conditions as Partial<Record<string, string>>;
+  const said = record.conditions as Partial<Record<ConditionField, string>>;
+  const { surface, battery, who } = said;
   const conditions = [surface, battery, who].filter(Boolean).join(' · ');
   const address = `/bench/${record.procedure}?robot=${robot.id}`;
   const hasTrials = record.trials.length > 0;
@@ -93,6 +97,13 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
           ))}
         </ol>
         {props.doing}
+        {props.asks !== undefined && (
+          <ConditionsFold
+            asked={props.asks}
+            conditions={said}
+            onChange={(part) => kept.setConditions(part as Partial<T['conditions']>)}
+          />
+        )}
       </section>
       {props.know}
       <div className={classes(styles.actions, 'no-print')}>

@@ -71,7 +71,12 @@ export type GaugeEntryValues = z.output<typeof gaugeEntrySchema>;
 
 /** A straight drive while it is entered. */
 export const straightEntrySchema = z.object({
-  ...straightTrialRecord.pick({ commandedM: true, sidewaysM: true, speedMPerS: true }).shape,
+  ...straightTrialRecord.pick({
+    commandedM: true,
+    sidewaysM: true,
+    headingChangeRad: true,
+    speedMPerS: true,
+  }).shape,
   actualM: straightTrialRecord.shape.actualM.nullable(),
 });
 

@@ -161,6 +161,7 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
             <GainChanges gainMPerSPerRad={value.gainMPerSPerRad} {...{ fitted, routes }} />
           ),
       }}
+      asks={['surface', 'battery', 'who']}
       table={(ask) => (
         <GainTable
           trials={record.trials}

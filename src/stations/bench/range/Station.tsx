@@ -157,6 +157,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
           <LostByVolts robot={robot} />
         </>
       }
+      asks={['battery', 'who']}
       table={(ask) => (
         <RangeTable
           trials={record.trials}

@@ -61,6 +61,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         </>
       }
       know={study !== null && <SpeedTableShown {...study} />}
+      asks={['surface', 'who']}
       table={(ask) => (
         <FoldedTable
           label="Timed drives"

@@ -149,6 +149,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           </Suspense>
         )
       }
+      asks={['surface', 'battery', 'who']}
       table={(ask) => (
         <LapTable
           laps={record.trials}

@@ -86,6 +86,7 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
             </p>
           ),
       }}
+      asks={['surface', 'battery', 'who']}
       table={(ask) => (
         <FoldedTable
           label="Presses"

@@ -158,6 +158,7 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
             </p>
           ),
       }}
+      asks={['surface', 'battery', 'who']}
       table={(ask) => (
         <StopTable
           trials={record.trials}

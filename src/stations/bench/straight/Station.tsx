@@ -1,7 +1,12 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import { KEPT_BY, straightGroups, type KeptBy } from '../../../core/drive/straightGroups';
 import { straightStudy } from '../../../core/drive/straightStudy';
 import { counted, errorLength } from '../../../core/text/quantities';
-import type { StraightTrials, TrialListEntry } from '../../../formats/benchRecords';
+import type {
+  SavedCalibration,
+  StraightTrials,
+  TrialListEntry,
+} from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/Choice';
 import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
@@ -9,6 +14,8 @@ import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
+import { ConfirmDrives } from './ConfirmDrives';
+import { MeasuredWays } from './MeasuredWays';
 import { StraightChart } from './StraightChart';
 import { StraightEntry } from './StraightEntry';
 import { StraightFigures } from './StraightFigures';
@@ -22,24 +29,32 @@ interface Props extends BenchProps {
 
 const STEPS = [
   'Lay a tape along the floor, and place the robot at its zero, along the tape.',
-  'Let it drive a distance, stop, and read where it stands: along the tape, and how far beside it.',
+  'Let it drive a distance, stop, and read where it stands: along the tape, how far beside it, how far it turned.',
   'Three drives of half a metre, three of a metre and more: two distances tell the wheels from the coasting.',
 ];
 
 const REASONS = ['It ran into something', 'Not placed along the tape', 'Typed by mistake'];
 
-const KEEPS: { value: StraightTrials['conditions']['keep']; label: string }[] = [
-  { value: 'heading', label: 'the heading sensor' },
-  { value: 'encoders', label: 'both encoders' },
-  { value: 'nothing', label: 'nothing' },
-];
+const KEEPS = (Object.keys(KEPT_BY) as KeptBy[]).map((value) => ({
+  value,
+  label: KEPT_BY[value],
+}));
 
 /** Straight drives: how far the robot truly goes, and where to the side. */
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
+  const { keep } = record.conditions;
   const used = useMemo(() => notAside(record.trials), [record]);
-  const study = useMemo(() => straightStudy(used), [used]);
+  const groups = useMemo(
+    () => straightGroups(used.map((one) => ({ ...one, keptBy: one.keptBy ?? keep }))),
+    [used, keep],
+  );
+  const [wished, setWished] = useState<string | null>(null);
+  const [applied, setApplied] = useState<SavedCalibration | null>(null);
+  const shown = groups.find(({ name }) => name === wished) ?? groups[0];
+  const judged = useMemo(() => shown?.trials ?? [], [shown]);
+  const study = useMemo(() => straightStudy(judged), [judged]);
   const { wheelDiameterM } = robot.robot;
   const value = study?.value ?? null;
   return (
@@ -58,14 +73,27 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }
       see={
         used.length > 0 && (
-          <div className={styles.two}>
-            <StraightChart
-              trials={used}
-              model={study?.model ?? null}
-              sentence={study?.sentences.found ?? 'Two drives at least are needed.'}
-            />
-            {study !== null && <StraightFigures model={study.model} />}
-          </div>
+          <>
+            {groups.length > 1 && (
+              <>
+                <MeasuredWays groups={groups} />
+                <Choice
+                  label="Judged above"
+                  value={shown?.name ?? ''}
+                  options={groups.map(({ name }) => ({ value: name, label: name }))}
+                  onChange={setWished}
+                />
+              </>
+            )}
+            <div className={styles.two}>
+              <StraightChart
+                trials={judged}
+                model={study?.model ?? null}
+                sentence={study?.sentences.found ?? 'Two drives at least are needed.'}
+              />
+              {study !== null && <StraightFigures model={study.model} />}
+            </div>
+          </>
         )
       }
       steps={STEPS}
@@ -74,18 +102,18 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <div className={styles.fields}>
             <Choice
               label="Kept straight by"
-              value={record.conditions.keep}
+              value={keep}
               options={KEEPS}
-              onChange={(keep) => setConditions({ keep })}
+              onChange={(next) => setConditions({ keep: next })}
             />
           </div>
-          <StraightEntry keep={record.conditions.keep} onTrial={add} />
+          <StraightEntry keep={keep} onTrial={add} />
           <TrialsFile
             label="Straight drives (CSV)"
             what="drive"
-            columns="commanded_mm, actual_mm, sideways_mm (left positive, may be left out), speed_mm_per_s"
+            columns="commanded_mm (negative: backward), actual_mm, speed_mm_per_s; if you like, sideways_mm and turned_deg (left positive) and kept_by (heading, encoders or nothing)"
             read={async (file, newId) =>
-              (await import('../../../formats/trialsCsv')).readStraights(file, newId)
+              (await import('../../../formats/straightsCsv')).readStraights(file, newId)
             }
             onTake={(drives) => add(...drives)}
           />
@@ -100,7 +128,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       )}
       apply={{
         value,
-        evidence: used,
+        evidence: judged,
         label: 'Apply this wheel size…',
         applied: 'This wheel size holds from now on.',
         consequences: () =>
@@ -112,7 +140,19 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               same distance.
             </p>
           ),
+        onApplied: setApplied,
       }}
+      confirm={(tell) =>
+        applied?.value.kind === 'straight' && (
+          <ConfirmDrives
+            calibration={applied}
+            straight={applied.value}
+            speedMPerS={judged.at(-1)?.speedMPerS ?? 0.3}
+            onTold={tell}
+          />
+        )
+      }
+      asks={['surface', 'battery', 'who']}
     />
   );
 }

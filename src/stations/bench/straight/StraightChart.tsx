@@ -1,11 +1,11 @@
-import type { StraightModel } from '../../../core/drive/straightModel';
+import type { StraightModel, StraightTrial } from '../../../core/drive/straightModel';
 import { errorFigure, errorScale, benchScale } from '../../../core/text/lengths';
-import type { StraightTrialRecord } from '../../../formats/benchRecords';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 
 interface Props {
-  trials: readonly StraightTrialRecord[];
+  /** Of one direction. */
+  trials: readonly StraightTrial[];
   model: StraightModel | null;
   sentence: string;
 }
@@ -13,20 +13,17 @@ interface Props {
 /** How far each drive went too far, against what it was told, and what the model says. */
 export function StraightChart({ trials, model, sentence }: Props) {
   const onBench = (metres: number) => metres * benchScale().perM;
-  const point = ({ commandedM, actualM }: StraightTrialRecord) => ({
-    x: onBench(commandedM),
-    y: errorFigure(actualM - commandedM),
+  const point = ({ commandedM, actualM }: StraightTrial) => ({
+    x: onBench(Math.abs(commandedM)),
+    y: errorFigure(Math.sign(commandedM) * (actualM - commandedM)),
   });
-  const told = trials.map(({ commandedM }) => commandedM);
-  const ends = [Math.min(0, ...told), Math.max(0, ...told)];
+  const ends = [0, Math.max(0, ...trials.map(({ commandedM }) => Math.abs(commandedM)))];
   const line =
     model === null
       ? []
       : ends.map((at) => ({
           x: onBench(at),
-          y: errorFigure(
-            (model.scaleFactor.value - 1) * at + (Math.sign(at) || 1) * model.coastM.value,
-          ),
+          y: errorFigure((model.scaleFactor.value - 1) * at + model.coastM.value),
         }));
   return (
     <Frame

@@ -1,7 +1,8 @@
 import { ulid } from 'ulid';
+import { positiveTurn } from '../../../core/text/quantities';
 import type { StraightTrialRecord, StraightTrials } from '../../../formats/benchRecords';
 import { fieldsOf } from '../../../ui/recordForm';
-import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
+import { BENCH_LENGTH, HEADING, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { straightForm } from '../../parsers';
 import type { StraightEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
@@ -21,13 +22,23 @@ export function StraightEntry({ keep, onTrial }: Props) {
   const program = useProgram();
   const drive = ({ commandedM, speedMPerS }: StraightEntryValues) =>
     void program.run(
-      [{ kind: 'straight', distanceM: commandedM, speedMPerS, holdHeading: keep === 'heading' }],
-      ({ xM, yM }) =>
+      [
+        {
+          kind: 'straight',
+          distanceM: commandedM,
+          speedMPerS,
+          holdHeading: keep === 'heading',
+          balanceEncoders: keep === 'encoders',
+        },
+      ],
+      ({ xM, yM, turnedRad }) =>
         onTrial({
           id: ulid(),
           commandedM,
           actualM: xM,
           sidewaysM: yM,
+          headingChangeRad: turnedRad,
+          keptBy: keep,
           speedMPerS,
           setAsideReason: null,
         }),
@@ -35,11 +46,19 @@ export function StraightEntry({ keep, onTrial }: Props) {
   return (
     <>
       <TrialEntry<StraightEntryValues, StraightTrialRecord>
-        start={{ commandedM: 1, actualM: null, sidewaysM: null, speedMPerS: 0.3 }}
+        start={{
+          commandedM: 1,
+          actualM: null,
+          sidewaysM: null,
+          headingChangeRad: null,
+          speedMPerS: 0.3,
+        }}
         schema={straightForm}
         button="Add the drive"
-        trialOf={({ actualM, ...told }) => (actualM === null ? null : { ...told, actualM })}
-        next={(entry) => ({ ...entry, actualM: null, sidewaysM: null })}
+        trialOf={({ actualM, ...told }) =>
+          actualM === null ? null : { ...told, actualM, keptBy: keep }
+        }
+        next={(entry) => ({ ...entry, actualM: null, sidewaysM: null, headingChangeRad: null })}
         onTrial={onTrial}
         more={(entry, isWrong) => (
           <ProgramButton
@@ -58,6 +77,7 @@ export function StraightEntry({ keep, onTrial }: Props) {
               unit={BENCH_LENGTH}
               min={-1000}
               max={1000}
+              hint="backward: a minus, and for what it drove"
             />
             <F.Number name="speedMPerS" label="At" unit={SPEED} min={1} max={500} />
             <F.Number
@@ -76,7 +96,16 @@ export function StraightEntry({ keep, onTrial }: Props) {
               min={-5000}
               max={5000}
               optional
-              hint="right is negative; empty if nobody measured it"
+              hint="right is negative"
+            />
+            <F.Number
+              name="headingChangeRad"
+              label="Turned meanwhile"
+              unit={HEADING}
+              min={-180}
+              max={180}
+              optional
+              hint={`${positiveTurn()}; empty if nobody measured it`}
             />
           </>
         )}

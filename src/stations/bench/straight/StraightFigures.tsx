@@ -1,5 +1,6 @@
 import { commandFor } from '../../../core/drive/straightStudy';
-import type { Estimate, StraightModel } from '../../../core/drive/straightModel';
+import type { Estimate } from '../../../core/drive/estimate';
+import type { StraightModel } from '../../../core/drive/straightModel';
 import { benchLength, degrees, errorLength, number } from '../../../core/text/quantities';
 import { Table } from '../../../ui/Table';
 
@@ -23,7 +24,12 @@ export function StraightFigures({ model }: { model: StraightModel }) {
       name: 'On at the end, coasting',
       text: model.areApart ? interval(coastM, mm) : 'not told apart from the wheels',
     },
-    { name: 'Scatter of single drives', text: mm(model.residualSdM) },
+    ...(Number.isFinite(model.residualSdM)
+      ? [
+          { name: 'Scatter of single drives', text: mm(model.residualSdM) },
+          { name: 'Scatter after a metre', text: mm(model.repeatabilityMPerSqrtM) },
+        ]
+      : []),
     ...(sideways === null
       ? []
       : [

@@ -1,4 +1,4 @@
-import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
+import { benchLength, benchSpeed, errorLength, headingText } from '../../../core/text/quantities';
 import type { StraightTrialRecord } from '../../../formats/benchRecords';
 import { FoldedTable } from '../TrialParts';
 
@@ -32,6 +32,12 @@ export const StraightTable = ({ trials, onSetAside, onTakeBack }: Props) => (
         title: 'To the left',
         number: true,
         cell: ({ trial }) => (trial.sidewaysM === null ? '–' : errorLength(trial.sidewaysM)),
+      },
+      {
+        title: 'Turned',
+        number: true,
+        cell: ({ trial }) =>
+          trial.headingChangeRad === null ? '–' : headingText(trial.headingChangeRad),
       },
     ]}
   />

@@ -1,0 +1,95 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { BenchStep } from '../../../core/standIn/steps/benchStep';
+import type { SavedCalibration } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import type { Unit } from '../../../ui/units';
+import { putRecord, sentenceOf } from '../../api';
+import styles from '../Bench.module.css';
+import { useProgram, type Measured } from '../standIn/useProgram';
+
+/** Something to be tried with what was just applied. */
+export interface Asked {
+  /** "90° to the left at 90°/s: stop at 86.8°" */
+  told: string;
+  /** What is then read: the label of its field. */
+  label: string;
+  /** What the stand-in does, and what the field holds of what it measured. */
+  standIn: { label: string; steps: BenchStep[]; valueOf(measured: Measured): number };
+}
+
+interface Props {
+  title: string;
+  calibration: SavedCalibration;
+  asked: readonly Asked[];
+  unit: Unit;
+  max: number;
+  /** What the values say that were typed so far, in the order of what was asked. */
+  judge(values: readonly (number | null)[]): string;
+  onTold(text: string): void;
+}
+
+/** What was applied is tried at once: does it come right? The answer goes into the journal. */
+export function Confirm({ title, calibration, asked, unit, max, judge, onTold }: Props) {
+  const program = useProgram();
+  const [values, setValues] = useState<(number | null)[]>(asked.map(() => null));
+  const [noted, setNoted] = useState(false);
+  const set = (i: number, value: number | null) =>
+    setValues((old) => old.map((one, j) => (j === i ? value : one)));
+  const sentence = judge(values);
+  const note = async () => {
+    try {
+      await putRecord('calibration-changes', {
+        id: ulid(),
+        robotId: calibration.robotId,
+        kind: calibration.value.kind,
+        calibrationId: calibration.id,
+        reason: sentence,
+        who: null,
+      } as { id: string });
+      setNoted(true);
+      onTold('Noted in the journal.');
+    } catch (error) {
+      onTold(sentenceOf(error));
+    }
+  };
+  return (
+    <section aria-label="Confirmation" className={styles.do}>
+      <h2>{title}</h2>
+      <p>{sentence}</p>
+      <ol className={styles.confirm}>
+        {asked.map(({ told, label, standIn }, i) => (
+          <li key={label}>
+            <span>{told}</span>
+            <NumberField
+              inline
+              label={label}
+              unit={unit}
+              min={0}
+              max={max}
+              value={values[i] ?? null}
+              onChange={(value) => set(i, value)}
+              onClear={() => set(i, null)}
+            />
+            <Button
+              disabled={!program.isOn || program.moving || program.running}
+              onClick={() =>
+                void program.run(standIn.steps, (measured) => set(i, standIn.valueOf(measured)))
+              }
+            >
+              Stand-in: {standIn.label}
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {values.every((value) => value !== null) && !noted && (
+        <div className={styles.actions}>
+          <Button look="strong" onClick={() => void note()}>
+            Note it in the journal
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,48 @@
+import { judgeDrives, type ConfirmationDrive } from '../../../core/drive/confirmDrive';
+import { commandFor } from '../../../core/drive/straightStudy';
+import type { StraightCalibration } from '../../../core/calibration/kinds/straight/schema';
+import { benchLength, errorLength } from '../../../core/text/quantities';
+import type { SavedCalibration } from '../../../formats/benchRecords';
+import { SMALL_LENGTH } from '../../../ui/units';
+import { Confirm } from '../apply/Confirm';
+
+interface Props {
+  calibration: SavedCalibration;
+  straight: StraightCalibration;
+  speedMPerS: number;
+  onTold(text: string): void;
+}
+
+/** Distances that routes are made of. */
+const WANTED_M = [0.5, 1];
+
+/** Two drives with the new wheel size: do they come right? */
+export function ConfirmDrives({ calibration, straight, speedMPerS, onTold }: Props) {
+  const judge = (ends: readonly (number | null)[]) => {
+    const done = WANTED_M.flatMap((wantedM, i): ConfirmationDrive[] => {
+      const actualM = ends[i] ?? null;
+      return actualM === null ? [] : [{ wantedM, actualM }];
+    });
+    return judgeDrives(straight, done).sentence;
+  };
+  return (
+    <Confirm
+      title="Two drives to confirm it"
+      asked={WANTED_M.map((wantedM) => {
+        const distanceM = commandFor(wantedM, straight);
+        return {
+          told: `${benchLength(wantedM)}: tell a program that knows only the record ${errorLength(distanceM, 1)}`,
+          label: `Truly driven, ${benchLength(wantedM)}`,
+          standIn: {
+            label: benchLength(wantedM),
+            steps: [{ kind: 'straight', distanceM, speedMPerS, holdHeading: true }],
+            valueOf: ({ xM }) => xM,
+          },
+        };
+      })}
+      unit={SMALL_LENGTH}
+      max={10_000}
+      {...{ calibration, judge, onTold }}
+    />
+  );
+}
