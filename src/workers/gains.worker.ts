@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import type { Robot } from '../core/robot';
 import { setTeamManner } from '../core/text/manner';
+import { gainsAtSpeeds, type SpeedStudy } from '../core/tuning/atSpeeds';
 import { tunedController } from '../core/tuning/controllers/registry';
 import type { TunedId } from '../core/tuning/controllers/shown';
 import { firstGain, type GoodGains } from '../core/tuning/firstGain';
@@ -35,6 +36,10 @@ const gains = {
   /** Where to mount the sensor of a controller that follows something; null where that is no question. */
   mounts: ({ robot, controller }: GainRequest): MountStudy | null =>
     mountsOf(tunedController(controller), robot),
+
+  /** Which gains are good at slower and faster drives, of a robot that lacks nothing. */
+  speeds: ({ robot, controller }: GainRequest): SpeedStudy =>
+    gainsAtSpeeds(tunedController(controller), robot),
 
   /** One push at one gain, of a robot that lacks nothing. */
   push({ robot, controller }: GainRequest, gain: number): PushReply {

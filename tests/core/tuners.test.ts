@@ -4,6 +4,7 @@ import { randomStream } from '../../src/core/simulate/random';
 import { adviceByEye, SEEN, type Look, type SeenGain } from '../../src/core/tuning/byEye';
 import type { TunedController } from '../../src/core/tuning/controllers/controller';
 import { TUNED } from '../../src/core/tuning/controllers/registry';
+import { gainsAtSpeeds, speedSentence, verdictAt } from '../../src/core/tuning/atSpeeds';
 import { firstGain, type GoodGains } from '../../src/core/tuning/firstGain';
 import type { GainVerdict } from '../../src/core/tuning/judge';
 import { nextGain, type TriedGain } from '../../src/core/tuning/nextGain';
@@ -180,5 +181,39 @@ describe('advice by eye', () => {
     ]);
     expect(twice).toMatchObject({ gain: 2, isFound: true });
     expect(twice.chance).toBeGreaterThan(0.95);
+  });
+});
+
+describe('speed', () => {
+  const [robot] = ROBOTS;
+
+  it('asks a follower for more gain: it damps less, the faster the robot drives', () => {
+    const line = TUNED.find(({ id }) => id === 'line');
+    if (line === undefined || robot === undefined) throw new Error('no controller of that name');
+    const { speeds } = gainsAtSpeeds(line, robot);
+    const weakest = (said: string) => speeds.find((at) => at.said === said)?.good?.from ?? NaN;
+    // Damping is a/2 · √(K/v) (following.ts): the same needs so much more gain.
+    expect(weakest('30 cm/s')).toBeGreaterThan(2 * weakest('12 cm/s'));
+    expect(speeds.map(({ good }) => good)).toContainEqual(firstGain(line, robot));
+  });
+
+  it('is said to ask for another gain, or to change nothing', () => {
+    const at = (said: string, from: number, to: number) => ({
+      speed: 1,
+      said,
+      good: { from, to, middle: Math.sqrt(from * to) },
+    });
+    const none = { speed: 2, said: '40 cm/s', good: null };
+    const slow = at('10 cm/s', 1, 4);
+    expect(speedSentence('turn', [slow, at('20 cm/s', 2, 8), none])).toMatch(
+      /^2.°\/s.per.° to 4.°\/s.per.° is good at every other speed that was tried\. At 40.cm\/s no gain holds\.$/,
+    );
+    expect(speedSentence('turn', [slow, at('20 cm/s', 5, 8)])).toMatch(/change it with the speed/);
+    expect(speedSentence('turn', [none])).toBe('At none of these speeds a gain holds.');
+    expect([0.5, 2, 5].map((gain) => verdictAt(slow, gain))).toEqual([
+      'too weak',
+      'good',
+      'too strong',
+    ]);
   });
 });

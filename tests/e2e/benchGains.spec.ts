@@ -93,4 +93,13 @@ test('a push of the stand-in is judged from its readings alone, and the place of
   await page.getByText('Where to mount the sensor').click();
   await expect(page.getByTestId('mount')).toContainText('no gain holds: the robot weaves');
   await expect(page.getByRole('row', { name: /^0 cm none/ })).toBeVisible();
+  await page.getByText('What speed does to it').click();
+  await expect(page.getByTestId('at-speeds')).toContainText(
+    /good at every( other)? speed|change it/,
+  );
+  await expect(
+    page
+      .getByRole('table', { name: 'Gains at each speed' })
+      .getByRole('row', { name: /^20 cm\/s/ }),
+  ).toContainText(/ to .*(good|too weak|too strong)$/);
 });

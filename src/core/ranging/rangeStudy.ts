@@ -25,10 +25,13 @@ function unitSentence({ unit, offsetM, scaleFactor, validFromM, validToM }: Unit
 }
 
 /** How single readings scatter; of a sensor that rests on its steps, what they are. */
-const scatterSentence = ({ noiseM, quantumM }: UnitRange): string =>
-  restsOnSteps(noiseM, quantumM)
-    ? `it reads in steps of ${stepText(quantumM)}, and tells nothing finer`
-    : `single readings scatter by ${errorLength(noiseM, 1)}`;
+function scatterSentence({ noiseM, noisePerM, quantumM }: UnitRange): string {
+  if (restsOnSteps(noiseM, quantumM)) {
+    return `it reads in steps of ${stepText(quantumM)}, and tells nothing finer`;
+  }
+  const grows = noisePerM > 0 ? `, ${errorLength(noisePerM, 1)} more with every metre` : '';
+  return `single readings scatter by ${errorLength(noiseM, 1)}${grows}`;
+}
 
 function lostSentence({ readings, lostRate, lostHigh95 }: UnitRange): string {
   const lost = Math.round(lostRate * readings);

@@ -17,11 +17,11 @@ const STEP = 1.5;
 const SEEDS = [7, 8, 9];
 const MOST = 2;
 
-function isGood(controller: TunedController, robot: Robot, gain: number): boolean {
+function isGood(controller: TunedController, robot: Robot, gain: number, speed: number): boolean {
   const looks = { good: 0, bad: 0 };
   for (const seed of SEEDS) {
-    const trace = simulatedTrace(robot, controller.experiment(robot, gain), seed);
-    looks[controller.judge(robot, trace)?.verdict === 'good' ? 'good' : 'bad'] += 1;
+    const trace = simulatedTrace(robot, controller.experiment(robot, gain, speed), seed);
+    looks[controller.judge(robot, trace, speed)?.verdict === 'good' ? 'good' : 'bad'] += 1;
     if (looks.good >= MOST || looks.bad >= MOST) break;
   }
   return looks.good >= MOST;
@@ -33,13 +33,18 @@ function isGood(controller: TunedController, robot: Robot, gain: number): boolea
  *
  * Source: the gain margin, which is largest to either side in the geometric middle; Åström and Murray, Feedback
  * Systems, 2nd ed., 2021, section 10.3.
+ * @param speed of the drive, m/s, or the turn, rad/s
  * @returns null where no two gains next to each other are good: one alone is luck
  */
-export function firstGain(controller: TunedController, robot: Robot): GoodGains | null {
+export function firstGain(
+  controller: TunedController,
+  robot: Robot,
+  speed = controller.speeds.usual,
+): GoodGains | null {
   let widest: { from: number; to: number } | null = null;
   let begun: number | null = null;
   for (let gain = WEAKEST; gain < STRONGEST; gain *= STEP) {
-    if (!isGood(controller, robot, gain)) {
+    if (!isGood(controller, robot, gain, speed)) {
       begun = null;
       continue;
     }

@@ -2,19 +2,20 @@ import { straight } from '../../control/straight';
 import { gainTrace } from '../gainTrace';
 import { HELD_S, WATCHED_S } from '../simulatedTrace';
 import { lacksNothing, type TunedController } from './controller';
-import { FAR_M, SPEED_M_PER_S } from './drives';
+import { DRIVING, FAR_M } from './drives';
 
 /** A straight drive that the encoders' difference keeps straight. */
 export const balance: TunedController = {
   id: 'balance',
   lack: lacksNothing,
-  experiment(robot, gainPerS) {
+  speeds: DRIVING,
+  experiment(robot, gainPerS, speedMPerS = DRIVING.usual) {
     let from: number | null = null;
     return {
       motion: straight(
         {
           distanceM: FAR_M,
-          speedMPerS: SPEED_M_PER_S,
+          speedMPerS,
           keep: { strategy: 'encoder-balance', gainPerS, carried: false },
           timeoutS: WATCHED_S,
         },

@@ -8,10 +8,12 @@ export interface TunedController {
   id: TunedId;
   /** What a robot lacks for it, in a sentence; null where nothing is missing. */
   lack(robot: Robot): string | null;
+  /** The speeds at which a gain is tried: of a drive m/s, of a turn rad/s; the usual one where none is said. */
+  speeds: { usual: number; others: readonly number[]; say(speed: number): string };
   /** A disturbance, and the controller that is to bring the robot back. */
-  experiment(robot: Robot, gain: number): Experiment;
+  experiment(robot: Robot, gain: number, speed?: number): Experiment;
   /** @returns null for a trace too short to tell */
-  judge(robot: Robot, trace: WatchedTrace): GainJudgement | null;
+  judge(robot: Robot, trace: WatchedTrace, speed?: number): GainJudgement | null;
 }
 
 /** Every robot has what this needs. */

@@ -3,7 +3,6 @@ import type { Table } from '../../course/table';
 import type { Robot } from '../../robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../simulate/floor';
 import { WATCHED_S, type Experiment } from '../simulatedTrace';
-import { FOLLOWING_M_PER_S } from './drives';
 
 /** What is kept by turning: the reading of a unit, with a gain whose sign turns it towards the target. */
 interface Kept {
@@ -17,11 +16,11 @@ export function followed(
   { trackM }: Robot,
   { unitId, target, gainRadPerS }: Kept,
   leftM: number,
+  speedMPerS: number,
   laid: (along: Table['walls'][number]) => Partial<Table>,
 ): Experiment {
   const yM = FLOOR_MIDDLE.yM + leftM;
   const along = { x1M: 0, y1M: yM, x2M: OPEN_FLOOR.widthM, y2M: yM };
-  const speedMPerS = FOLLOWING_M_PER_S;
   return {
     motion: follow({ unitId, target, gainRadPerS, speedMPerS, durationS: WATCHED_S }, trackM),
     errorOf(now) {

@@ -2,7 +2,7 @@ import type { Robot } from '../../robot';
 import { unitsOf } from '../../units/ofRobot';
 import { judgeFollowing } from '../following';
 import type { TunedController } from './controller';
-import { FOLLOWING_M_PER_S } from './drives';
+import { FOLLOWING } from './drives';
 import { followed } from './followed';
 
 /** Half of the line on which it drives, which has its edge to the robot's left, and how far off that it begins. */
@@ -28,16 +28,17 @@ const needed = (robot: Robot) => {
 export const line: TunedController = {
   id: 'line',
   lack: (robot) => (lookingDown(robot) === null ? 'No light sensor is plugged in.' : null),
-  experiment(robot, gain) {
+  speeds: FOLLOWING,
+  experiment(robot, gain, speed = FOLLOWING.usual) {
     const { unit, target, sign } = needed(robot);
     const kept = { unitId: unit.id, target, gainRadPerS: sign * gain };
     const middleM = unit.place.leftM - BEGINS_OFF_M - LINE_M / 2;
-    return followed(robot, kept, middleM, (along) => ({
+    return followed(robot, kept, middleM, speed, (along) => ({
       lines: [{ ...along, widthM: LINE_M }],
     }));
   },
-  judge(robot, trace) {
+  judge(robot, trace, speed = FOLLOWING.usual) {
     const { unit, sign } = needed(robot);
-    return judgeFollowing(trace, sign, unit.place.aheadM / FOLLOWING_M_PER_S);
+    return judgeFollowing(trace, sign, unit.place.aheadM / speed);
   },
 };

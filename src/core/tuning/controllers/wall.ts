@@ -3,7 +3,7 @@ import { lookingSideways } from '../../units/ofRobot';
 import { ranIntoWall } from '../judge';
 import { wallTrace, type WallSide } from '../wallTrace';
 import type { TunedController } from './controller';
-import { FOLLOWING_M_PER_S } from './drives';
+import { FOLLOWING } from './drives';
 import { followed } from './followed';
 
 /** The side of the robot is to keep so far from the wall, and begins so much too far away. */
@@ -35,20 +35,21 @@ export const wall: TunedController = {
     besideOf(robot) === null
       ? 'No distance sensor of this robot looks to a side: say on the Robot page which way it faces.'
       : null,
-  experiment(robot, gain) {
+  speeds: FOLLOWING,
+  experiment(robot, gain, speed = FOLLOWING.usual) {
     const { unit, sign, gapM, targetM } = needed(robot);
     const kept = { unitId: unit.id, target: targetM, gainRadPerS: sign * gain };
     const wallM = unit.place.leftM + sign * (gapM + TOO_FAR_M);
-    return followed(robot, kept, wallM, (along) => ({ walls: [along] }));
+    return followed(robot, kept, wallM, speed, (along) => ({ walls: [along] }));
   },
-  judge(robot, trace) {
+  judge(robot, trace, speed = FOLLOWING.usual) {
     const { tS, error, correction, hitWall } = trace;
     const { unit, side, sign, targetM } = needed(robot);
     // Turned towards the wall, the sensor looks back along it, and reads more and more.
     const lostIt = hitWall || error.some((off) => off > LOST_M);
     if (lostIt && sign * (correction[0] ?? 0) > 0) return ranIntoWall(trace);
     const readingM = error.map((off) => off + targetM);
-    const leadS = unit.place.aheadM / FOLLOWING_M_PER_S;
+    const leadS = unit.place.aheadM / speed;
     return wallTrace({ tS, readingM, correctionRadPerS: correction }, targetM, side, leadS);
   },
 };

@@ -3,8 +3,8 @@ import type { Robot } from '../../../core/robot';
 import { benchLength, number } from '../../../core/text/quantities';
 import { gainText, type TunedId } from '../../../core/tuning/controllers/shown';
 import { reachOf } from '../../../core/tuning/mounting';
-import { Notice } from '../../../ui/Notice';
 import { Table } from '../../../ui/Table';
+import { Asked } from './Asked';
 import { useMounts } from './useGains';
 
 interface Props {
@@ -15,22 +15,23 @@ interface Props {
 
 /** Where to mount the sensor that looks at the wall or the line: each place on the simulator, when it is asked. */
 export function MountPlaces({ controller, fitted }: Props) {
-  const [isOpen, setOpen] = useState(false);
-  const { answer, problem } = useMounts(fitted, controller, isOpen);
+  const [isAsked, setAsked] = useState(false);
+  const found = useMounts(fitted, controller, isAsked);
   return (
-    <details onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary>Where to mount the sensor</summary>
-      {problem !== null && <Notice tone="fault">{problem}</Notice>}
-      {answer === null && problem === null && <p role="status">Trying places on the simulator …</p>}
-      {answer !== null && (
+    <Asked
+      summary="Where to mount the sensor"
+      waiting="Trying places on the simulator …"
+      found={found}
+      onAsked={setAsked}
+    >
+      {({ mounts, sentences }) => (
         <>
           <p data-testid="mount">
-            <strong>{answer.sentences.found}</strong> {answer.sentences.means}{' '}
-            {answer.sentences.next}
+            <strong>{sentences.found}</strong> {sentences.means} {sentences.next}
           </p>
           <Table
             label="Places of the sensor"
-            rows={answer.mounts}
+            rows={mounts}
             keyOf={({ aheadM }) => String(aheadM)}
             columns={[
               {
@@ -54,6 +55,6 @@ export function MountPlaces({ controller, fitted }: Props) {
           />
         </>
       )}
-    </details>
+    </Asked>
   );
 }

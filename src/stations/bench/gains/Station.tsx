@@ -15,6 +15,7 @@ import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
+import { AtSpeeds } from './AtSpeeds';
 import { GainChanges } from './GainChanges';
 import { GainEntry, useGainField } from './GainEntry';
 import { GainTable } from './GainTable';
@@ -129,6 +130,9 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
           <OnSimulator robot={robot} controller={controller} reply={good.answer} />
           {good.answer?.lack === null && SHOWN[controller].column.keepsReading && (
             <MountPlaces key={`${controller} places`} {...{ controller, fitted }} />
+          )}
+          {good.answer?.lack === null && field.gain !== null && (
+            <AtSpeeds key={`${controller} speeds`} {...{ controller, fitted }} gain={field.gain} />
           )}
           {field.gain !== null && (
             <>

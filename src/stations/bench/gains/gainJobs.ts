@@ -1,5 +1,6 @@
 import type { Robot } from '../../../core/robot';
 import type { MountStudy } from '../../../core/tuning/mounting';
+import type { SpeedStudy } from '../../../core/tuning/atSpeeds';
 import type { TunedId } from '../../../core/tuning/controllers/shown';
 import type { GainsWorker, GoodReply, PushReply } from '../../../workers/gains.worker';
 import { inWorker, type WorkerJob } from '../../inWorker';
@@ -20,3 +21,7 @@ export const mountsFor = (robot: Robot, controller: TunedId): WorkerJob<MountStu
   inWorker<GainsWorker, MountStudy | null>(gainsWorker(), ({ mounts }) =>
     mounts({ robot, controller }),
   );
+
+/** Which gains are good at slower and faster drives. */
+export const speedsFor = (robot: Robot, controller: TunedId): WorkerJob<SpeedStudy> =>
+  inWorker<GainsWorker, SpeedStudy>(gainsWorker(), ({ speeds }) => speeds({ robot, controller }));

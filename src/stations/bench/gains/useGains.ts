@@ -1,11 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Robot } from '../../../core/robot';
+import type { SpeedStudy } from '../../../core/tuning/atSpeeds';
 import type { TunedId } from '../../../core/tuning/controllers/shown';
 import type { MountStudy } from '../../../core/tuning/mounting';
 import type { GoodReply, PushReply } from '../../../workers/gains.worker';
 import { sentenceOf } from '../../api';
 import type { WorkerJob } from '../../inWorker';
-import { goodGains, mountsFor, pushAt } from './gainJobs';
+import { goodGains, mountsFor, pushAt, speedsFor } from './gainJobs';
 
 interface Answered<T> {
   /** What was asked. */
@@ -47,3 +48,7 @@ export const usePush = (robot: Robot, controller: TunedId, gain: number | null) 
 /** Where to mount its sensor; sought only when somebody asks. */
 export const useMounts = (robot: Robot, controller: TunedId, isAsked: boolean) =>
   useAnswer<MountStudy | null>(isAsked ? controller : null, () => mountsFor(robot, controller));
+
+/** Which gains are good at slower and faster drives; sought only when somebody asks. */
+export const useSpeeds = (robot: Robot, controller: TunedId, isAsked: boolean) =>
+  useAnswer<SpeedStudy>(isAsked ? controller : null, () => speedsFor(robot, controller));
