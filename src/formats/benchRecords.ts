@@ -18,7 +18,7 @@ import {
   STRAIGHT_SCHOOLS,
 } from './benchConstants';
 import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
-import { STOP_KINDS } from '../core/ranging/stopKinds';
+import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';
 import { id, note, shortText, time, version } from './fields';
 import {

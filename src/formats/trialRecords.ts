@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STOP_KINDS } from '../core/ranging/stopKinds';
+import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/shown';

@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
-import { STOP_KINDS } from '../core/ranging/stopKinds';
+import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
 import type { Robot } from '../core/robot';
 import type { LapRecord, RangeTrialRecord, StopTrialRecord, TurnTrialRecord } from './benchRecords';

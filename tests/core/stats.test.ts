@@ -1,7 +1,7 @@
 import packaged from '@stdlib/stats-base-dists-normal-cdf';
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { fUpperTail, student975 } from '../../src/core/stats/student';
+import { fUpperTail, student975, studentQuantile } from '../../src/core/stats/student';
 import fc from 'fast-check';
 import { normalCdf } from '../../src/core/stats/normalCdf';
 import { describe, expect, it } from 'vitest';
@@ -270,6 +270,9 @@ describe('Student and F without a package', () => {
     }
     // Fisher and Yates: t at 97.5 % for 1 and 10 degrees of freedom; F at 5 % for (2, 10).
     expect(student975(1)).toBeCloseTo(12.706, 3);
+    // Both of two intervals, of which one rests on three readings.
+    expect(studentQuantile(0.025, 1)).toBeCloseTo(25.452, 3);
+    expect(studentQuantile(0.5, 5)).toBeCloseTo(0.7267, 4);
     expect(student975(10)).toBeCloseTo(2.228, 3);
     expect(fUpperTail(4.10282, 2, 10)).toBeCloseTo(0.05, 5);
   });

@@ -1,11 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../src/core/simulate/random';
-import {
-  rankSentences,
-  rankStops,
-  type KindTrial,
-  type StopKind,
-} from '../../src/core/ranging/stopKinds';
+import { rankSentences, rankStops, type KindTrial } from '../../src/core/ranging/stopKinds';
+import type { StopKind } from '../../src/core/ranging/stopsBy';
 import { stopStudy } from '../../src/core/ranging/stopStudy';
 
 /** Stops of one kind from two speeds, each with its own overrun, and a scatter. */

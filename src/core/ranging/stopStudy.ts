@@ -4,7 +4,7 @@ import type { Robot } from '../robot';
 import { benchLength, benchSpeed, errorLength, number } from '../text/quantities';
 import { lookingAhead, unitsOf } from '../units/ofRobot';
 import { approachPlan, type ApproachAnswer, type ApproachPlan } from './approach';
-import type { StopKind } from './stopKinds';
+import type { StopKind } from './stopsBy';
 import { roundingSdM } from './readingStep';
 import { stopModel, type StopModel, type StopTrial } from './stopModel';
 

@@ -49,13 +49,19 @@ export function incompleteBeta(x: number, a: number, b: number): number {
 export const fUpperTail = (f: number, d1: number, d2: number): number =>
   f <= 0 ? 1 : incompleteBeta(d2 / (d2 + d1 * f), d2 / 2, d1 / 2);
 
-/** Student's quantile above which half of `tails` lies, by halving. */
+/**
+ * Student's quantile above which half of `tails` lies, by halving.
+ *
+ * @param tails share in both tails together, above 0
+ */
 export function studentQuantile(tails: number, degreesOfFreedom: number): number {
   // Beyond t in both tails together: I_x(ν/2, ½) with x = ν/(ν + t²).
   const beyond = (t: number) =>
     incompleteBeta(degreesOfFreedom / (degreesOfFreedom + t * t), degreesOfFreedom / 2, 0.5);
-  let low = 1.6;
+  let low = 0;
   let high = 12.8;
+  // One degree of freedom reaches far: 25.5 with 2.5 % in both tails.
+  while (beyond(high) > tails) high *= 2;
   for (let i = 0; i < 60; i += 1) {
     const middle = (low + high) / 2;
     if (beyond(middle) > tails) low = middle;

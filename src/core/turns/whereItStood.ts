@@ -1,5 +1,5 @@
-import { fQuantile } from '../stats/fQuantile';
 import { linearFit } from '../stats/linearFit';
+import { fUpperTail } from '../stats/student';
 import { counted, degrees } from '../text/quantities';
 import { turnPoint, type TurnTrial } from './trial';
 
@@ -56,7 +56,8 @@ function beyondTold(
   const noise = all.residualSumOfSquares / all.degreesOfFreedom;
   return {
     coefficients: all.coefficients.slice(-columns),
-    isShown: extra > noise * fQuantile(SURE, columns, all.degreesOfFreedom),
+    isShown:
+      noise === 0 ? extra > 0 : fUpperTail(extra / noise, columns, all.degreesOfFreedom) < 1 - SURE,
   };
 }
 

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { STOPS_BY, type StopKind } from '../../../core/ranging/stopKinds';
+import { STOPS_BY, type StopKind } from '../../../core/ranging/stopsBy';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
 import type { Robot } from '../../../core/robot';
 import type { StopTrialRecord } from '../../../formats/benchRecords';

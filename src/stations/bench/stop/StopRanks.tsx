@@ -1,4 +1,5 @@
-import { LAST_STRETCH_M, STOPS_BY, type RankedStop } from '../../../core/ranging/stopKinds';
+import { LAST_STRETCH_M, type RankedStop } from '../../../core/ranging/stopKinds';
+import { STOPS_BY } from '../../../core/ranging/stopsBy';
 import { benchLength, benchSpeed, errorLength, number } from '../../../core/text/quantities';
 import { Frame } from '../../../ui/Frame';
 import { Table } from '../../../ui/Table';

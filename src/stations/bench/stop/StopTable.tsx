@@ -1,4 +1,4 @@
-import { STOPS_BY } from '../../../core/ranging/stopKinds';
+import { STOPS_BY } from '../../../core/ranging/stopsBy';
 import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
 import { FoldedTable } from '../TrialParts';
