@@ -1,6 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { loopStudy } from '../../src/core/control/loopStudy';
+import {
+  countSentences,
+  passSentences,
+  periodFromCount,
+  periodFromPasses,
+} from '../../src/core/control/loopByHand';
+import { randomStream } from '../../src/core/simulate/random';
+import { loopStudy, offInRecord } from '../../src/core/control/loopStudy';
 import { loopTiming, missedShare, stepPerRound } from '../../src/core/control/loopTiming';
 import { sensorLag } from '../../src/core/control/sensorLag';
 import { deg } from './support';
@@ -82,5 +89,54 @@ describe('the loop of a program', () => {
     expect(study?.sentences.next).toMatch(/^1 round of 599 took more than twice as long/);
     const without = loopStudy({ tS, columns: {} }, deg(180));
     expect(without?.sentences.means).toContain('this log does not show');
+  });
+});
+
+describe('a loop without a log', () => {
+  it('is as long as the time over the rounds that were counted', () => {
+    const found = periodFromCount(500, 10);
+    expect(found.periodS).toBeCloseTo(0.02, 12);
+    expect(found.low95S).toBeCloseTo(9.7 / 501, 12);
+    expect(found.high95S).toBeCloseTo(10.3 / 499, 12);
+    const { found: said, means } = countSentences(found, deg(180));
+    expect(said).toBe('The loop comes round every 20.0 ms on average (19.4 ms to 20.6 ms).');
+    expect(means).toMatch(/^At 180°\/s the heading moves 3\.6° .* misses it 72 % of the time/);
+  });
+
+  it('is found again from passes that a simulated loop catches or misses', () => {
+    const random = randomStream(1, 1, 'passes');
+    const [periodS, extent, ratePerS] = [0.05, 0.01, 0.5];
+    let held = 0;
+    for (let bench = 0; bench < 400; bench += 1) {
+      // It looks once a round, at any moment of it: seen when a look falls into the passing.
+      const caught = Array.from({ length: 30 }, () => periodS * random.uniform()).filter(
+        (look) => look < extent / ratePerS,
+      ).length;
+      const found = periodFromPasses({ passes: 30, caught, extent, ratePerS });
+      if (found !== null && found.low95S <= periodS && periodS <= found.high95S) held += 1;
+    }
+    expect(held / 400).toBeGreaterThan(0.93);
+    expect(held / 400).toBeLessThan(0.985);
+  });
+
+  it('is offered for the record only where the record is off', () => {
+    const record = { loopPeriodS: 0.02, motors: { lagS: 0.04 } };
+    expect(offInRecord({ periodS: 0.0202, motorLagS: null }, record)).toBeNull();
+    expect(offInRecord({ periodS: 0.025, motorLagS: 0.06 }, record)).toBe(
+      'Put a period of 25.0 ms and a lag of the motors of 60 ms into the record',
+    );
+  });
+
+  it('has a bound alone where all passes were caught, or none', () => {
+    const pass = { passes: 10, extent: deg(1), ratePerS: deg(90) };
+    const all = periodFromPasses({ ...pass, caught: 10 });
+    expect(all).toMatchObject({ low95S: 0, high95S: expect.closeTo(0.0154, 3) as number });
+    expect(all && passSentences(all, { ...pass, caught: 10 }).found).toMatch(
+      /^A round takes at most 15\.4 ms/,
+    );
+    const none = periodFromPasses({ ...pass, caught: 0 });
+    expect(none).toMatchObject({ high95S: Infinity });
+    expect(none && passSentences(none, { ...pass, caught: 0 }).next).toMatch(/wait with ≥ or ≤/);
+    expect(periodFromPasses({ ...pass, passes: 0, caught: 0 })).toBeNull();
   });
 });

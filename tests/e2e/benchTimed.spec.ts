@@ -1,5 +1,5 @@
 import { expect, open, test, unfold } from './corvat';
-import { data, PIPIT } from './standIn';
+import { data, PIPIT, WREN } from './standIn';
 
 const take = async (
   page: Parameters<typeof open>[0],
@@ -129,6 +129,21 @@ test('any log with time stamps tells the loop of its program, and what = would m
   await page.getByLabel('It turns at').fill('40');
   await expect(verdict).toContainText(
     /At 40°\/s the heading moves 0\.8° .* one late round is enough/,
+  );
+  // Without any log: by a count of rounds, and by eye.
+  await open(page, `/bench/loop?robot=${WREN}`);
+  await page.getByText('No log? Let the program count its rounds').click();
+  await page.getByLabel('It counted').fill('480');
+  await expect(page.getByTestId('counted-rounds')).toContainText(/every 20\.8 ms on average/);
+  await page.getByRole('button', { name: 'Put a period of 20.8 ms into the record' }).click();
+  await expect(page.getByText('The record is put right.')).toBeVisible();
+  await expect(page.getByText('The record says a period of 20.8 ms')).toBeVisible();
+  await expect(page.getByRole('button', { name: /into the record$/ })).toHaveCount(0);
+  await page.getByText('By eye: how many of some passes were caught?').click();
+  await page.getByRole('radio', { name: 'a line on the floor' }).check();
+  await page.getByLabel('Caught').fill('6');
+  await expect(page.getByTestId('caught-passes')).toContainText(
+    /about 111 ms .*6 of 10 passes were caught.*40 % of such passes are missed/,
   );
 });
 

@@ -60,6 +60,41 @@ function motorSentence(motors: MotorLag | null): string {
   return ` Its motors come to 63 % of their speed within ${milliseconds(lagS)}${range}: that is their lag, for the robot’s record.`;
 }
 
+/** What a round costs a program that waits for a heading while it turns; without the full stop. */
+export function equalitySentence(rateRadPerS: number, periodS: number): string {
+  const step = stepPerRound(rateRadPerS, periodS);
+  const missed = missedShare(rateRadPerS, periodS, WHOLE_DEGREE_RAD);
+  const equality =
+    missed > 0
+      ? `a program that waits for one whole degree (=) misses it ${percent(missed)} of the time, so use ≥ or ≤, never =`
+      : 'still use ≥ or ≤ and never =: one late round is enough to miss a value';
+  return `At ${degrees(rateRadPerS, 0)}/s the heading moves ${degrees(step)} from one round to the next: ${equality}`;
+}
+
+/** A period, or a lag of the motors, that was measured. */
+export interface MeasuredLoop {
+  periodS: number;
+  motorLagS: number | null;
+}
+
+/** A record that is off by less than this share is right. */
+const RIGHT = 0.02;
+
+/** What a robot's record has otherwise than it was measured, in words for a button; null where nothing. */
+export function offInRecord(
+  { periodS, motorLagS }: MeasuredLoop,
+  record: { loopPeriodS: number; motors: { lagS: number } },
+): string | null {
+  const isOff = (measured: number, recorded: number) => Math.abs(measured / recorded - 1) > RIGHT;
+  const off = [
+    ...(isOff(periodS, record.loopPeriodS) ? [`a period of ${milliseconds(periodS, 1)}`] : []),
+    ...(motorLagS !== null && isOff(motorLagS, record.motors.lagS)
+      ? [`a lag of the motors of ${milliseconds(motorLagS)}`]
+      : []),
+  ];
+  return off.length === 0 ? null : `Put ${off.join(' and ')} into the record`;
+}
+
 /**
  * What the time stamps of a log say about the program's loop, and what that does to a program that waits for a
  * heading while it turns at a rate.
@@ -72,12 +107,6 @@ export function loopStudy(log: ChannelLog, rateRadPerS: number): LoopStudy | nul
   const { meanS, medianS, worstS, worstAtS, late, rounds } = timing;
   const lag = lagOf(log, medianS);
   const motors = motorLag(log);
-  const step = stepPerRound(rateRadPerS, meanS);
-  const missed = missedShare(rateRadPerS, meanS, WHOLE_DEGREE_RAD);
-  const equality =
-    missed > 0
-      ? `a program that waits for one whole degree (=) misses it ${percent(missed)} of the time, so use ≥ or ≤, never =`
-      : 'still use ≥ or ≤ and never =: one late round is enough to miss a value';
   return {
     timing,
     lag,
@@ -87,7 +116,7 @@ export function loopStudy(log: ChannelLog, rateRadPerS: number): LoopStudy | nul
         worstS < ALIKE * medianS
           ? `The loop comes round every ${milliseconds(meanS, 1)}, one round like the other.`
           : `The loop comes round every ${milliseconds(meanS, 1)}; the slowest round took ${milliseconds(worstS, 1)}, at ${number(worstAtS, 1)} s of the log.`,
-      means: `At ${degrees(rateRadPerS, 0)}/s the heading moves ${degrees(step)} from one round to the next: ${equality}.${lagSentence(lag, rateRadPerS, medianS)}${motorSentence(motors)}`,
+      means: `${equalitySentence(rateRadPerS, meanS)}.${lagSentence(lag, rateRadPerS, medianS)}${motorSentence(motors)}`,
       next:
         late > 0
           ? `${counted(late, 'round')} of ${rounds} took more than twice as long as usual: look what the program does then (writing, showing, waiting), and do it between two drives.`

@@ -16,8 +16,8 @@ import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { useSaved } from '../../useSaved';
-import { ConflictDialog } from '../../ConflictDialog';
 import type { BenchProps } from '../procedure';
+import { RecordTakeOver } from '../RecordTakeOver';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
 import { SourceChoice, type Source } from '../SourceChoice';
@@ -151,15 +151,6 @@ export default function Station({ robot }: BenchProps) {
   const record = saved.saved.robot;
   const found = { rollsOver, ...signs };
   const wrong = recordErrors(rawConvention(record), found);
-  const takeOver = () =>
-    void saved.save({
-      ...saved.saved,
-      robot: {
-        ...record,
-        signs: { ...record.signs, ...signs },
-        build: { ...record.build, encodersRollOver: rollsOver ?? record.build.encodersRollOver },
-      },
-    });
   return (
     <>
       <p className={styles.headline} data-testid="directions-verdict">
@@ -183,24 +174,15 @@ export default function Station({ robot }: BenchProps) {
           />
         ))}
       </div>
-      {wrong.length > 0 && (
-        <div className={styles.actions}>
-          <Button look="strong" disabled={saved.saving} onClick={takeOver}>
-            Take this over into the record
-          </Button>
-        </div>
-      )}
-      {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
-      {saved.theirs !== null && (
-        <ConflictDialog
-          what="robot"
-          mine={saved.draft}
-          theirs={saved.theirs}
-          onKeepMine={(mine) => void saved.save(mine)}
-          onTakeTheirs={saved.accept}
-          onClose={saved.dismiss}
-        />
-      )}
+      <RecordTakeOver
+        saved={saved}
+        label={wrong.length > 0 ? 'Take this over into the record' : null}
+        change={(old) => ({
+          ...old,
+          signs: { ...old.signs, ...signs },
+          build: { ...old.build, encodersRollOver: rollsOver ?? old.build.encodersRollOver },
+        })}
+      />
       <Toast text={toast} />
     </>
   );

@@ -1,24 +1,45 @@
 import { useMemo, useState } from 'react';
-import { loopStudy } from '../../../core/control/loopStudy';
+import {
+  loopStudy,
+  offInRecord,
+  type LoopStudy,
+  type MeasuredLoop,
+} from '../../../core/control/loopStudy';
 import { loopRounds } from '../../../core/control/loopTiming';
+import { periodFromCount } from '../../../core/control/loopByHand';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import { counted, number } from '../../../core/text/quantities';
+import { counted as counting, number } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
-import { Notice } from '../../../ui/Notice';
+import { Notice, Toast } from '../../../ui/Notice';
+import { useToast } from '../../../ui/useToast';
+import { useSaved } from '../../useSaved';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG_PER_S, MILLISECONDS } from '../../../ui/units';
 import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import { LogSource } from '../LogSource';
 import type { BenchProps } from '../procedure';
+import { RecordTakeOver } from '../RecordTakeOver';
+import { ByHand, type Counted } from './ByHand';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 
 /** A usual turn. */
 const USUAL_RAD_PER_S = radiansFromDegrees(180);
 const QUARTER_RAD = Math.PI / 2;
+
+/** By the log, or else by a count of rounds. */
+const measuredLoop = (
+  study: LoopStudy | null,
+  { rounds, durationS }: Counted,
+): MeasuredLoop | null =>
+  study !== null
+    ? { periodS: study.timing.meanS, motorLagS: study.motors?.lagS ?? null }
+    : rounds === null
+      ? null
+      : { periodS: periodFromCount(rounds, durationS).periodS, motorLagS: null };
 
 /** From any log with time stamps: how often the program looks, how late its heading sensor is, what that costs. */
 export default function Station({ robot }: BenchProps) {
@@ -29,6 +50,11 @@ export default function Station({ robot }: BenchProps) {
     () => (taken === null ? null : loopStudy(taken.log, rateRadPerS)),
     [taken, rateRadPerS],
   );
+  const [toast, tell] = useToast();
+  const saved = useSaved('robots', robot, () => tell('The record is put right.'));
+  const record = saved.saved.robot;
+  const [counted, setCounted] = useState<Counted>({ rounds: null, durationS: 10 });
+  const measured = measuredLoop(study, counted);
   const rounds = useMemo(() => (taken === null ? [] : loopRounds(taken.log.tS)), [taken]);
   const turn = () =>
     void program.run(
@@ -56,7 +82,7 @@ export default function Station({ robot }: BenchProps) {
       {study !== null && taken !== null && (
         <Frame
           title={`Time from one round to the next, ${taken.name}`}
-          sentence={`${counted(study.timing.rounds, 'round')}.`}
+          sentence={`${counting(study.timing.rounds, 'round')}.`}
           legend="— each round"
         >
           <Plot
@@ -105,14 +131,27 @@ export default function Station({ robot }: BenchProps) {
           }
           onLog={(log, name) => setTaken({ log, name })}
         />
+        <ByHand rateRadPerS={rateRadPerS} counted={counted} onCounted={setCounted} />
         {program.problem !== null && <Notice tone="fault">{program.problem}</Notice>}
       </section>
-      {study !== null && (
-        <p className="faint">
-          The record says a period of {number(1000 * robot.robot.loopPeriodS, 1)} ms, and a lag of
-          the motors of {number(1000 * robot.robot.motors.lagS)} ms.
-        </p>
-      )}
+      <p className="faint">
+        The record says a period of {number(1000 * record.loopPeriodS, 1)} ms, and a lag of the
+        motors of {number(1000 * record.motors.lagS)} ms.
+      </p>
+      <RecordTakeOver
+        saved={saved}
+        label={measured && offInRecord(measured, record)}
+        change={(old) =>
+          measured === null
+            ? old
+            : {
+                ...old,
+                loopPeriodS: measured.periodS,
+                motors: { ...old.motors, lagS: measured.motorLagS ?? old.motors.lagS },
+              }
+        }
+      />
+      <Toast text={toast} />
     </>
   );
 }

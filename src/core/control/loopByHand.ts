@@ -1,0 +1,94 @@
+import type { ThreeSentences } from '../gyro/stillSentence';
+import { wilson } from '../stats/wilson';
+import { number, percent } from '../text/quantities';
+import { equalitySentence } from './loopStudy';
+
+/** The period of a loop and its 95 % interval, s; where nothing bounds it, 0 or Infinity. */
+export interface PeriodByHand {
+  periodS: number;
+  low95S: number;
+  high95S: number;
+}
+
+/** Two presses of a stopwatch are good to so much together. */
+const WATCH_S = 0.3;
+
+/**
+ * The period of a loop whose program counted its rounds while somebody held a stopwatch: the time over the count,
+ * each as exact as it was read.
+ *
+ * @param rounds counted, at least 1
+ * @param durationS by the stopwatch
+ */
+export function periodFromCount(rounds: number, durationS: number): PeriodByHand {
+  return {
+    periodS: durationS / rounds,
+    low95S: Math.max(0, durationS - WATCH_S) / (rounds + 1),
+    high95S: (durationS + WATCH_S) / Math.max(1, rounds - 1),
+  };
+}
+
+/** Passes over something that a program waits for with one look a round. */
+export interface Passes {
+  passes: number;
+  /** Of these so many were noticed. */
+  caught: number;
+  /** How wide it is, and how fast it is passed: a degree and a rate, or the width of a line and a speed. */
+  extent: number;
+  ratePerS: number;
+}
+
+/**
+ * The period of a loop from how often it notices what it passes: something that is passed within a time shorter than
+ * a round is seen in extent / (rate · period) of the passes.
+ *
+ * Source: uniform phase of the passing against the loop (Buffon 1777, in one dimension); the share after Wilson (1927).
+ * @returns the bound alone where all passes were caught (period up to high95S), or none (from low95S)
+ */
+export function periodFromPasses({
+  passes,
+  caught,
+  extent,
+  ratePerS,
+}: Passes): PeriodByHand | null {
+  const share = wilson(caught, passes);
+  if (share === null) return null;
+  const withinS = extent / ratePerS;
+  return {
+    periodS: share.rate === 0 ? Infinity : withinS / share.rate,
+    low95S: caught === passes ? 0 : withinS / share.high95,
+    high95S: caught === 0 ? Infinity : withinS / share.low95,
+  };
+}
+
+const milliseconds = (seconds: number) => `${number(1000 * seconds, seconds < 0.1 ? 1 : 0)} ms`;
+
+/** By a count of rounds, in three sentences. */
+export function countSentences(found: PeriodByHand, rateRadPerS: number): ThreeSentences {
+  return {
+    found: `The loop comes round every ${milliseconds(found.periodS)} on average (${milliseconds(found.low95S)} to ${milliseconds(found.high95S)}).`,
+    means: `${equalitySentence(rateRadPerS, found.periodS)}. A count tells the mean, and nothing of single rounds that come late.`,
+    next: 'Put it into the robot’s record: the Course then computes with it. A log tells more.',
+  };
+}
+
+/** By passes that were caught or missed, in three sentences. */
+export function passSentences(found: PeriodByHand, { passes, caught }: Passes): ThreeSentences {
+  const range =
+    caught === passes
+      ? `A round takes at most ${milliseconds(found.high95S)}, as far as ${passes} passes tell.`
+      : caught === 0
+        ? `A round takes ${milliseconds(found.low95S)} at least: every pass was missed.`
+        : `A round takes about ${milliseconds(found.periodS)} (${milliseconds(found.low95S)} to ${milliseconds(found.high95S)}): ${caught} of ${passes} passes were caught.`;
+  return {
+    found: range,
+    means:
+      caught === passes
+        ? 'None was missed: pass it faster to see where that begins.'
+        : `${percent(1 - caught / passes)} of such passes are missed: it is over before the program looks again.`,
+    next:
+      caught === passes
+        ? 'Still wait with ≥ or ≤: one late round is enough to miss a single value.'
+        : 'Pass it slower, or wait with ≥ or ≤: these hold from then on, and cannot be missed.',
+  };
+}

@@ -1,0 +1,151 @@
+import { useState } from 'react';
+import {
+  countSentences,
+  passSentences,
+  periodFromCount,
+  periodFromPasses,
+} from '../../../core/control/loopByHand';
+import { radiansFromDegrees } from '../../../core/geometry/angle';
+import type { ThreeSentences } from '../../../core/gyro/stillSentence';
+import { Choice } from '../../../ui/Choice';
+import { NumberField } from '../../../ui/NumberField';
+import { SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/units';
+import styles from '../Bench.module.css';
+
+/** Rounds that a program counted, and the time by a stopwatch. */
+export interface Counted {
+  rounds: number | null;
+  durationS: number;
+}
+
+interface Props {
+  rateRadPerS: number;
+  counted: Counted;
+  onCounted(counted: Counted): void;
+}
+
+const MOST = 1_000_000;
+
+function Verdict({ sentences, testId }: { sentences: ThreeSentences; testId: string }) {
+  return (
+    <div className={styles.verdict} data-testid={testId}>
+      <p>
+        <strong>{sentences.found}</strong>
+      </p>
+      <p>{sentences.means}</p>
+      <p className={styles.next}>{sentences.next}</p>
+    </div>
+  );
+}
+
+/** A program that counts its rounds, and a stopwatch. */
+function CountedRounds({ rateRadPerS, counted, onCounted }: Props) {
+  const { rounds, durationS } = counted;
+  return (
+    <details>
+      <summary>No log? Let the program count its rounds</summary>
+      <div className={styles.fields}>
+        <NumberField
+          label="It counted"
+          unit={TIMES}
+          min={2}
+          max={MOST}
+          value={rounds}
+          onChange={(next) => onCounted({ ...counted, rounds: next })}
+          onClear={() => onCounted({ ...counted, rounds: null })}
+        />
+        <NumberField
+          label="in"
+          unit={SECONDS}
+          min={1}
+          max={3600}
+          value={durationS}
+          onChange={(next) => onCounted({ ...counted, durationS: next })}
+          hint="by a stopwatch"
+        />
+      </div>
+      {rounds !== null && (
+        <Verdict
+          testId="counted-rounds"
+          sentences={countSentences(periodFromCount(rounds, durationS), rateRadPerS)}
+        />
+      )}
+    </details>
+  );
+}
+
+const PASSED = [
+  { value: 'degree', label: 'one whole degree (=)' },
+  { value: 'line', label: 'a line on the floor' },
+] as const;
+
+/** Passing what a program waits for, again and again: how often does it notice? */
+function CaughtPasses({ rateRadPerS }: { rateRadPerS: number }) {
+  const [passed, setPassed] = useState<(typeof PASSED)[number]['value']>('degree');
+  const [widthM, setWidth] = useState(0.02);
+  const [speedMPerS, setSpeed] = useState(0.3);
+  const [passes, setPasses] = useState(10);
+  const [caught, setCaught] = useState<number | null>(null);
+  const what =
+    passed === 'degree'
+      ? { extent: radiansFromDegrees(1), ratePerS: rateRadPerS }
+      : { extent: widthM, ratePerS: speedMPerS };
+  const seen = caught === null ? null : { passes, caught: Math.min(caught, passes), ...what };
+  const found = seen && periodFromPasses(seen);
+  return (
+    <details>
+      <summary>By eye: how many of some passes were caught?</summary>
+      <div className={styles.fields}>
+        <Choice label="It waits for" value={passed} options={PASSED} onChange={setPassed} />
+        {passed === 'line' && (
+          <>
+            <NumberField
+              label="The line is wide"
+              unit={SMALL_LENGTH}
+              min={1}
+              max={500}
+              value={widthM}
+              onChange={setWidth}
+            />
+            <NumberField
+              label="Passed at"
+              unit={SPEED}
+              min={1}
+              max={500}
+              value={speedMPerS}
+              onChange={setSpeed}
+            />
+          </>
+        )}
+        <NumberField
+          label="Passed"
+          unit={TIMES}
+          min={1}
+          max={1000}
+          value={passes}
+          onChange={setPasses}
+        />
+        <NumberField
+          label="Caught"
+          unit={TIMES}
+          min={0}
+          max={passes}
+          value={caught}
+          onChange={setCaught}
+          onClear={() => setCaught(null)}
+        />
+      </div>
+      {found !== null && seen !== null && (
+        <Verdict testId="caught-passes" sentences={passSentences(found, seen)} />
+      )}
+    </details>
+  );
+}
+
+/** What can be told of a loop without any log: typed from a count, or by eye. */
+export const ByHand = (props: Props) => (
+  <>
+    <CountedRounds {...props} />
+    <CaughtPasses rateRadPerS={props.rateRadPerS} />
+  </>
+);
