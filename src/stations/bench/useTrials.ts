@@ -74,10 +74,15 @@ export function useTrials<T extends BenchTrialsRecord>(loaded: T) {
       })),
     [change],
   );
+  /** What is said of a list that has nothing in it yet is kept with its first trial: there are no empty lists. */
   const setConditions = useCallback(
-    (part: Partial<T['conditions']>) =>
-      change((now) => ({ ...now, conditions: { ...now.conditions, ...part } })),
-    [change],
+    (part: Partial<T['conditions']>) => {
+      const { trials, conditions } = latest.current;
+      latest.current = { ...latest.current, conditions: { ...conditions, ...part } };
+      setRecord(latest.current);
+      if (version.current > 0 || trials.length > 0) keep();
+    },
+    [keep],
   );
   const setArchived = useCallback(
     (archivedAt: string | null) => change((now) => ({ ...now, archivedAt })),
