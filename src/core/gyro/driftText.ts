@@ -20,7 +20,9 @@ export function driftFigures(check: { driftRadPerS: number; low95: number; high9
   plusMinus: string;
 } {
   const half = degreesFromRadians((check.high95 - check.low95) / 2);
-  const inDigits = (degPerS: number) => number(degPerS, decimalsOf(half));
+  // An interval is never said to be nothing.
+  const decimals = half < 0.001 ? 4 : decimalsOf(half);
+  const inDigits = (degPerS: number) => number(degPerS, decimals);
   return {
     drift: inDigits(turnSign() * degreesFromRadians(check.driftRadPerS)),
     plusMinus: inDigits(half),

@@ -69,7 +69,7 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
         study !== null && (
           <Frame
             title={`By ${STOPS_BY[by].title}: drives on past its mark, against the speed`}
-            sentence={`${study.sentences.found} Each mark is one stop.`}
+            sentence="Each mark is one stop."
             legend="◆ a stop   — lag and braking as fitted"
           >
             <Plot
