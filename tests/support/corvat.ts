@@ -2,6 +2,7 @@ import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import { freePortFrom } from '../../scripts/lib/ports';
 
 export const root = resolve(import.meta.dirname, '../..');
 
@@ -54,10 +55,21 @@ export interface Served {
 /** Corvat that is not ready by then hangs: what it has said tells where. */
 const READY_MS = 110_000;
 
-export async function serve(data: 'demo' | 'start', home: string): Promise<Served> {
+/**
+ * A port for a Corvat that tests kill: another one, started at that moment, must not take it before it is up again.
+ * Each process of the tests looks in a range of its own, and none where Corvat looks by itself.
+ */
+export const portOfOwn = async (): Promise<string> =>
+  String(await freePortFrom(7400 + 20 * (process.pid % 1000)));
+
+export async function serve(
+  data: 'demo' | 'start',
+  home: string,
+  env: Record<string, string> = {},
+): Promise<Served> {
   const child: ChildProcess = spawn('node', ['--import', 'tsx', 'scripts/serve.ts', data], {
     cwd: root,
-    env: scriptEnvironment(home),
+    env: scriptEnvironment(home, env),
     stdio: ['ignore', 'pipe', 'pipe'],
   });
   let said = '';
