@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import type { HeadingLog } from '../../src/core/gyro/log';
-import { measuredDrift } from '../../src/core/gyro/driftText';
 import { quantumOf } from '../../src/core/gyro/quantum';
 import { stillCheck } from '../../src/core/gyro/stillCheck';
 import { stillSentences } from '../../src/core/gyro/stillSentence';
@@ -275,18 +274,6 @@ describe('the still check', () => {
     expect(judge(0.05, 0.004, { nextRun: wide })).toBe('measure-longer');
     expect(judge(0.05, 0.004, { nextRun: wide, changing: true })).toBe('measure-longer');
     expect(judge(0.05, 0.004, { driven: true })).toBe('not-still');
-  });
-
-  it('is said as finely as it is known, and never as known for certain', () => {
-    const measured = (driftDeg: number, halfDeg: number) =>
-      measuredDrift({
-        driftRadPerS: deg(driftDeg),
-        low95: deg(driftDeg - halfDeg),
-        high95: deg(driftDeg + halfDeg),
-      });
-    expect(measured(-0.5664, 0.0041)).toBe('−0.566 ± 0.004 °/s');
-    expect(measured(0.25, 0.16)).toBe('0.25 ± 0.16 °/s');
-    expect(measured(0.003, 0.0004)).toBe('0.0030 ± 0.0004 °/s');
   });
 
   it('speaks of the run: so many degrees, so far to the side', () => {

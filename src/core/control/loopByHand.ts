@@ -1,7 +1,7 @@
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { wilson } from '../stats/wilson';
 import { number, percent } from '../text/quantities';
-import { equalitySentence } from './loopStudy';
+import { equalitySentence, type LoopStudy, type MeasuredLoop } from './loopStudy';
 
 /** The period of a loop and its 95 % interval, s; where nothing bounds it, 0 or Infinity. */
 export interface PeriodByHand {
@@ -26,6 +26,25 @@ export function periodFromCount(rounds: number, durationS: number): PeriodByHand
     low95S: Math.max(0, durationS - WATCH_S) / (rounds + 1),
     high95S: (durationS + WATCH_S) / Math.max(1, rounds - 1),
   };
+}
+
+/** Rounds that a program counted, null before it did, and the time by a stopwatch. */
+export interface CountedRounds {
+  rounds: number | null;
+  durationS: number;
+}
+
+/** What is known of a loop: by a log, or else by a count of rounds; null where there is neither. */
+export function measuredLoop(
+  study: LoopStudy | null,
+  { rounds, durationS }: CountedRounds,
+): MeasuredLoop | null {
+  if (study !== null) {
+    return { periodS: study.timing.meanS, motorLagS: study.motors?.lagS ?? null };
+  }
+  return rounds === null
+    ? null
+    : { periodS: periodFromCount(rounds, durationS).periodS, motorLagS: null };
 }
 
 /** Passes over something that a program waits for with one look a round. */

@@ -3,7 +3,7 @@ import type { Robot } from '../../../core/robot';
 import { verdictAt } from '../../../core/tuning/atSpeeds';
 import { gainText, type TunedId } from '../../../core/tuning/controllers/shown';
 import { Table } from '../../../ui/Table';
-import { Asked } from './Asked';
+import { AskSimulator } from './AskSimulator';
 import { useSpeeds } from './useGains';
 
 interface Props {
@@ -19,7 +19,7 @@ export function AtSpeeds({ controller, fitted, gain }: Props) {
   const [isAsked, setAsked] = useState(false);
   const found = useSpeeds(fitted, controller, isAsked);
   return (
-    <Asked
+    <AskSimulator
       summary="What speed does to it"
       waiting="Trying speeds on the simulator …"
       found={found}
@@ -49,6 +49,6 @@ export function AtSpeeds({ controller, fitted, gain }: Props) {
           />
         </>
       )}
-    </Asked>
+    </AskSimulator>
   );
 }

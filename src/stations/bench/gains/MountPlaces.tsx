@@ -4,7 +4,7 @@ import { benchLength, number } from '../../../core/text/quantities';
 import { gainText, type TunedId } from '../../../core/tuning/controllers/shown';
 import { reachOf } from '../../../core/tuning/mounting';
 import { Table } from '../../../ui/Table';
-import { Asked } from './Asked';
+import { AskSimulator } from './AskSimulator';
 import { useMounts } from './useGains';
 
 interface Props {
@@ -18,7 +18,7 @@ export function MountPlaces({ controller, fitted }: Props) {
   const [isAsked, setAsked] = useState(false);
   const found = useMounts(fitted, controller, isAsked);
   return (
-    <Asked
+    <AskSimulator
       summary="Where to mount the sensor"
       waiting="Trying places on the simulator …"
       found={found}
@@ -55,6 +55,6 @@ export function MountPlaces({ controller, fitted }: Props) {
           />
         </>
       )}
-    </Asked>
+    </AskSimulator>
   );
 }

@@ -4,6 +4,7 @@ import {
   passSentences,
   periodFromCount,
   periodFromPasses,
+  type CountedRounds,
 } from '../../../core/control/loopByHand';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { ThreeSentences } from '../../../core/gyro/stillSentence';
@@ -12,16 +13,10 @@ import { NumberField } from '../../../ui/NumberField';
 import { SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/units';
 import styles from '../Bench.module.css';
 
-/** Rounds that a program counted, and the time by a stopwatch. */
-export interface Counted {
-  rounds: number | null;
-  durationS: number;
-}
-
 interface Props {
   rateRadPerS: number;
-  counted: Counted;
-  onCounted(counted: Counted): void;
+  counted: CountedRounds;
+  onCounted(counted: CountedRounds): void;
 }
 
 const MOST = 1_000_000;
@@ -39,7 +34,7 @@ function Verdict({ sentences, testId }: { sentences: ThreeSentences; testId: str
 }
 
 /** A program that counts its rounds, and a stopwatch. */
-function CountedRounds({ rateRadPerS, counted, onCounted }: Props) {
+function RoundsFold({ rateRadPerS, counted, onCounted }: Props) {
   const { rounds, durationS } = counted;
   return (
     <details>
@@ -80,7 +75,7 @@ const PASSED = [
 ] as const;
 
 /** Passing what a program waits for, again and again: how often does it notice? */
-function CaughtPasses({ rateRadPerS }: { rateRadPerS: number }) {
+function PassesFold({ rateRadPerS }: { rateRadPerS: number }) {
   const [passed, setPassed] = useState<(typeof PASSED)[number]['value']>('degree');
   const [widthM, setWidth] = useState(0.02);
   const [speedMPerS, setSpeed] = useState(0.3);
@@ -145,7 +140,7 @@ function CaughtPasses({ rateRadPerS }: { rateRadPerS: number }) {
 /** What can be told of a loop without any log: typed from a count, or by eye. */
 export const ByHand = (props: Props) => (
   <>
-    <CountedRounds {...props} />
-    <CaughtPasses rateRadPerS={props.rateRadPerS} />
+    <RoundsFold {...props} />
+    <PassesFold rateRadPerS={props.rateRadPerS} />
   </>
 );

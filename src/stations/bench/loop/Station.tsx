@@ -1,12 +1,7 @@
 import { useMemo, useState } from 'react';
-import {
-  loopStudy,
-  offInRecord,
-  type LoopStudy,
-  type MeasuredLoop,
-} from '../../../core/control/loopStudy';
+import { loopStudy, offInRecord } from '../../../core/control/loopStudy';
 import { loopRounds } from '../../../core/control/loopTiming';
-import { periodFromCount } from '../../../core/control/loopByHand';
+import { measuredLoop, type CountedRounds } from '../../../core/control/loopByHand';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { counted as counting, number } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
@@ -22,24 +17,13 @@ import styles from '../Bench.module.css';
 import { LogSource } from '../LogSource';
 import type { BenchProps } from '../procedure';
 import { RecordTakeOver } from '../RecordTakeOver';
-import { ByHand, type Counted } from './ByHand';
+import { ByHand } from './ByHand';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 
 /** A usual turn. */
 const USUAL_RAD_PER_S = radiansFromDegrees(180);
 const QUARTER_RAD = Math.PI / 2;
-
-/** By the log, or else by a count of rounds. */
-const measuredLoop = (
-  study: LoopStudy | null,
-  { rounds, durationS }: Counted,
-): MeasuredLoop | null =>
-  study !== null
-    ? { periodS: study.timing.meanS, motorLagS: study.motors?.lagS ?? null }
-    : rounds === null
-      ? null
-      : { periodS: periodFromCount(rounds, durationS).periodS, motorLagS: null };
 
 /** From any log with time stamps: how often the program looks, how late its heading sensor is, what that costs. */
 export default function Station({ robot }: BenchProps) {
@@ -53,7 +37,7 @@ export default function Station({ robot }: BenchProps) {
   const [toast, tell] = useToast();
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
   const record = saved.saved.robot;
-  const [counted, setCounted] = useState<Counted>({ rounds: null, durationS: 10 });
+  const [counted, setCounted] = useState<CountedRounds>({ rounds: null, durationS: 10 });
   const measured = measuredLoop(study, counted);
   const rounds = useMemo(() => (taken === null ? [] : loopRounds(taken.log.tS)), [taken]);
   const turn = () =>

@@ -27,6 +27,8 @@ export function ConfirmDrives({ calibration, straight, speedMPerS, onTold }: Pro
   };
   return (
     <Confirm
+      // What is applied anew is tried anew.
+      key={calibration.id}
       title="Two drives to confirm it"
       asked={WANTED_M.map((wantedM) => {
         const distanceM = commandFor(wantedM, straight);

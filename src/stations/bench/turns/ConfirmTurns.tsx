@@ -48,6 +48,8 @@ export function ConfirmTurns({ calibration, turns, onTold }: Props) {
   };
   return (
     <Confirm
+      // What is applied anew is tried anew.
+      key={calibration.id}
       title="Three turns to confirm it"
       asked={ANGLES.map((wantedRad) => askedTurn(turns, wantedRad, rateRadPerS))}
       unit={DEG}

@@ -11,7 +11,7 @@ interface Props<T> {
 }
 
 /** A question that the simulator is asked when its fold is opened. */
-export function Asked<T>({ summary, waiting, found, onAsked, children }: Props<T>) {
+export function AskSimulator<T>({ summary, waiting, found, onAsked, children }: Props<T>) {
   const { answer, problem } = found;
   return (
     <details onToggle={({ currentTarget }) => onAsked(currentTarget.open)}>
