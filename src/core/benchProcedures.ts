@@ -40,7 +40,7 @@ const stillSamples = z
     });
   });
 
-const stillInput = z
+export const stillInput = z
   .object({
     samples: stillSamples,
     runDurationS: limits.runDurationS,
@@ -57,7 +57,7 @@ const stillInput = z
 const inOrder = <T extends { tS: number }>(samples: readonly T[]): T[] =>
   samples.toSorted((a, b) => a.tS - b.tS);
 
-function stillLog(samples: z.output<typeof stillSamples>): StillLog {
+export function stillLog(samples: z.output<typeof stillSamples>): StillLog {
   const sorted = inOrder(samples);
   const tS = Float64Array.from(sorted, (sample) => sample.tS);
   return sorted[0]?.headingRad !== undefined
@@ -67,7 +67,7 @@ function stillLog(samples: z.output<typeof stillSamples>): StillLog {
 
 const aTurn = limits.turnRad.refine((value) => value !== 0, 'expected a turn, not 0');
 
-const turnInput = z.object({
+export const turnInput = z.object({
   trials: z
     .array(
       z.object({
@@ -76,6 +76,10 @@ const turnInput = z.object({
         rateRadPerS: limits.turningRateRadPerS,
         kind: z.enum(['spin', 'pivot']).default('spin'),
         readingSdRad: z.number().positive().max(1).optional(),
+        readingRad: limits.turnRad
+          .nullable()
+          .optional()
+          .describe('what the heading sensor showed of that turn when it stood'),
         durationS: limits.turnDurationS.optional(),
       }),
     )
@@ -109,7 +113,7 @@ const lap = z.object({
   headingRad: limits.lapHeadingRad,
 });
 
-const squareInput = z.object({
+export const squareInput = z.object({
   sideM: limits.sideM,
   trackM: limits.trackM,
   wheelDiameterM: limits.wheelDiameterM,

@@ -5,6 +5,7 @@ import { benchProcedures } from './benchProcedures';
 import { compareProcedures } from './compareProcedures';
 import { convert } from './drive/conversions';
 import { limits } from './limits';
+import { forecastProcedure } from './forecastProcedure';
 import { measuredRun } from './measuredRun';
 import { procedure, type Procedure } from './procedure';
 import { rangingProcedures } from './rangingProcedures';
@@ -75,6 +76,7 @@ export const catalog: readonly Procedure[] = [
     simulateInput,
     simulate,
   ),
+  forecastProcedure,
   ...compareProcedures,
   ...benchProcedures,
   ...rangingProcedures,

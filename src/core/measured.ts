@@ -21,6 +21,9 @@ const stopSchema = z.object({
   residualSdM: notNegative.max(1),
 });
 
+/** How single drives by the encoders scatter. */
+const straightSchema = z.object({ scatterM: notNegative.max(1) });
+
 /** How a share of full power drives: gain · volts · (share − dead band), as drives were timed. */
 const powerSchema = z.object({
   gainMPerSPerV: positive.max(10),
@@ -41,6 +44,7 @@ const voltsSchema = z.object({ baseV: z.number(), scaleVM: z.number(), shiftM: z
 export const measuredSchema = z.object({
   squaring: squaringSchema.nullable().default(null),
   stop: stopSchema.nullable().default(null),
+  straight: straightSchema.nullable().default(null),
   power: powerSchema.nullable().default(null),
   volts: voltsSchema.nullable().default(null),
   /** With which drives hold their heading. */

@@ -32,7 +32,7 @@ const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: 
 
 const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
 
-const straightInput = z.object({
+export const straightInput = z.object({
   trials: z
     .array(
       z.object({
@@ -80,7 +80,7 @@ function straightOutput({ scaleFactor, coastM, sideways, ...found }: StraightMod
   };
 }
 
-const rangeInput = z.object({
+export const rangeInput = z.object({
   readings: z
     .array(
       z.object({
@@ -106,7 +106,7 @@ const approachInput = z.object({
   startGapM: gapM.min(0),
 });
 
-const stopInput = z.object({
+export const stopInput = z.object({
   trials: z.array(z.object({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
   wantedM: gapM,
   at: z.array(speedMPerS).max(1000).default([]),

@@ -36,6 +36,7 @@ const TURNS: CalibrationValue = {
   ],
   lagS: 0.045,
   brakingRadPerS2: 33,
+  gyroScale: { scaleError: 0, se: 0.001, by: 'readings', upToRateRadPerS: null },
 };
 const DRIVE: CalibrationValue = {
   kind: 'drive',
@@ -100,14 +101,17 @@ describe('what is known of a robot', () => {
     const asRecorded = {
       robot: { ...pipit },
       lateS: 0,
+      lateShare: 0,
+      rollsOnM: 0,
       stopLateS: 0,
       batteryMoreV: 0,
       atWallRad: 0,
       placed: { xM: 0, yM: 0, headingRad: 0 },
     };
     for (const source of SOURCES) {
-      expect(source.imagine(asRecorded, 0)).toEqual(asRecorded);
-      expect(source.imagine(asRecorded, 0.01)).not.toEqual(asRecorded);
+      const doubt = { name: source.name, ...source.doubt([]) };
+      expect(source.imagine(asRecorded, 0, doubt)).toEqual(asRecorded);
+      expect(source.imagine(asRecorded, 0.01, doubt)).not.toEqual(asRecorded);
     }
   });
 

@@ -31,7 +31,7 @@ it('nobody is asked to measure what changes nothing about the route', () => {
   ];
   expect(left([drive])).toEqual([...distance, 'heading after a wall', 'charge of the battery']);
   expect(left([drive, approach])).toEqual(['heading after a wall', 'charge of the battery']);
-  expect(left([squareUp])).toEqual([...distance, 'charge of the battery']);
+  expect(left([squareUp])).toEqual(['coast of drives', ...distance, 'charge of the battery']);
 });
 
 it('the battery matters to a robot that is driven by power, and was timed', () => {

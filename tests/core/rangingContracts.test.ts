@@ -126,7 +126,9 @@ describe('contracts', () => {
     const straight = calc('straight-model', { trials });
     expect(straight.scaleFactor).toBeCloseTo(0.98, 9);
     expect(straight.coastM).toBeCloseTo(0.004, 9);
-    expect(straight.residualSdM).toBeCloseTo(0, 9);
+    // No scatter is seen, and a tape that is read to millimetres could hide some of it.
+    expect(straight.residualSdM).toBeGreaterThan(0);
+    expect(straight.residualSdM).toBeLessThan(0.001);
     const alike = trials.map((trial) => ({ ...trial, commandedM: 1, actualM: 0.98 }));
     expect(calc('straight-model', { trials: alike })).toMatchObject({
       coastM: 0,

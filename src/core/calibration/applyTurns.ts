@@ -32,10 +32,11 @@ export function withTurnCalibration(
   calibrationId: string,
 ): { route: Route; changes: CommandChange[] } {
   const plan = planRoute(route, robot, table);
+  const { headingScale } = robot.program;
   const changes: CommandChange[] = [];
   const steps = plan.map(({ step, angleRad }, stepIndex) => {
     if (step.kind !== 'turn' || angleRad === 0) return step;
-    const lead = leadFor(turns, angleRad, step.rateRadPerS);
+    const lead = leadFor(turns, angleRad, step.rateRadPerS, headingScale);
     if (lead === null || Math.abs(lead - step.leadRad) < LEAST_CHANGE_RAD) return step;
     const leadRad = Math.max(-0.5, Math.min(1.5, lead));
     const sign = Math.sign(angleRad);
@@ -43,8 +44,8 @@ export function withTurnCalibration(
       stepIndex,
       angleRad,
       rateRadPerS: step.rateRadPerS,
-      oldCommandRad: sign * (Math.abs(angleRad) - step.leadRad),
-      newCommandRad: sign * (Math.abs(angleRad) - leadRad),
+      oldCommandRad: sign * (headingScale * Math.abs(angleRad) - step.leadRad),
+      newCommandRad: sign * (headingScale * Math.abs(angleRad) - leadRad),
     });
     return { ...step, leadRad } satisfies StepOf<'turn'>;
   });

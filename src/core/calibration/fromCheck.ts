@@ -1,14 +1,35 @@
 import type { StillCheck } from '../gyro/stillCheck';
 import type { CalibrationValue } from './calibration';
 
-/** The drift that a still check found, as a calibration. */
+type DriftFound = Pick<
+  StillCheck,
+  | 'driftRadPerS'
+  | 'low95'
+  | 'high95'
+  | 'nextRunLow95'
+  | 'nextRunHigh95'
+  | 'randomWalkRadPerSqrtS'
+  | 'isWalkBound'
+  | 'wanderRadPerS'
+>;
+
+/** The drift that a still check found, and how it scatters, as a calibration. */
 export const driftFromCheck = ({
   driftRadPerS,
   low95,
   high95,
-}: Pick<StillCheck, 'driftRadPerS' | 'low95' | 'high95'>): CalibrationValue => ({
+  nextRunLow95,
+  nextRunHigh95,
+  randomWalkRadPerSqrtS,
+  isWalkBound,
+  wanderRadPerS,
+}: DriftFound): CalibrationValue => ({
   kind: 'gyro-drift',
   driftRadPerS,
   low95,
   high95,
+  nextRunLow95,
+  nextRunHigh95,
+  walkRadPerSqrtS: isWalkBound === false ? randomWalkRadPerSqrtS : null,
+  wanderRadPerS,
 });

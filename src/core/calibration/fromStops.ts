@@ -1,9 +1,10 @@
 import type { StopModel, StopTrial } from '../ranging/stopModel';
+import { withoutRounding } from '../stats/roundedFit';
 import type { StopCalibration } from './kinds/stop/schema';
 
 /** Stops by distance, to be computed with; null where too few tell how single ones scatter. */
 export function calibrationFromStops(
-  { lagS, brakingMPerS2, residualSdM, n }: StopModel,
+  { lagS, brakingMPerS2, residualSdM, stepM, lateSeS, n }: StopModel,
   trials: readonly StopTrial[],
 ): StopCalibration | null {
   if (!Number.isFinite(residualSdM)) return null;
@@ -12,7 +13,8 @@ export function calibrationFromStops(
     kind: 'stop',
     lagS,
     brakingMPerS2,
-    residualSdM,
+    residualSdM: withoutRounding(residualSdM, stepM),
+    ...(Number.isFinite(lateSeS) && { lateSeS }),
     n,
     slowestMPerS: Math.min(...speeds),
     fastestMPerS: Math.max(...speeds),

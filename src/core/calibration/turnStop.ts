@@ -52,17 +52,19 @@ export function stopOf(
 /**
  * How much early the motors have to stop so that a spin by an angle comes right.
  *
+ * @param headingScale with which headings are told
  * @returns null when the calibration knows nothing of such turns, or they cannot be made at that rate
  */
 export function leadFor(
   turns: TurnsCalibration,
   angleRad: number,
   rateRadPerS: number,
+  headingScale = 1,
 ): number | null {
   const size = Math.abs(angleRad);
   const stop = stopOf(turns, angleRad, rateRadPerS);
   if (stop === null) return null;
   const command = commandFor(stop, size);
   // A turn that goes on by more than is wanted has no command.
-  return command > 0 ? size - command : null;
+  return command > 0 ? headingScale * size - command : null;
 }

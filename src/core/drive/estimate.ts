@@ -1,5 +1,4 @@
-import type { LinearFit } from '../stats/linearFit';
-import { student975 } from '../stats/student';
+import type { RoundedFit } from '../stats/roundedFit';
 
 /** An estimate with its 95 % interval. */
 export interface Estimate {
@@ -23,16 +22,13 @@ export const tellApart = (distances: readonly number[]): boolean => {
  * @param degreesOfFreedom those of the fit, or fewer where its weights were estimated from few
  */
 export function estimateOf(
-  fit: LinearFit,
+  fit: RoundedFit,
   index: number,
   degreesOfFreedom = fit.degreesOfFreedom,
 ): Estimate {
   const value = fit.coefficients[index];
   if (value === undefined) return { value: 0, low95: 0, high95: 0 };
-  const variance = fit.unscaledCovariance[index]?.[index] ?? Number.NaN;
-  const half =
-    degreesOfFreedom > 0
-      ? student975(degreesOfFreedom) * fit.residualSd * Math.sqrt(variance)
-      : Infinity;
+  const columns = fit.coefficients.map((_, i) => (i === index ? 1 : 0));
+  const half = fit.halfWidth95(columns, degreesOfFreedom);
   return { value, low95: value - half, high95: value + half };
 }

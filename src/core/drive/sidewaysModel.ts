@@ -1,5 +1,7 @@
 import { radiansFromDegrees } from '../geometry/angle';
-import { linearFit, type LinearFit } from '../stats/linearFit';
+import { angleStepRad, lengthStepM } from '../stats/instrumentStep';
+import type { LinearFit } from '../stats/linearFit';
+import { roundedFit, type RoundedFit } from '../stats/roundedFit';
 import { estimateOf, tellApart, type Estimate } from './estimate';
 
 /** Where a straight drive ended beside its line, and how far it turned meanwhile; null where nobody measured it. */
@@ -55,11 +57,20 @@ const rowsOf = (trials: readonly SidewaysTrial[]): Row[] =>
 
 type Sds = Record<Row['of'], number>;
 
-const fitOf = (rows: readonly Row[], terms: 1 | 2, sds: Sds): LinearFit | null =>
-  linearFit(
+/** The steps in which offsets and headings were read. */
+const stepsOf = (rows: readonly Row[]): Sds => {
+  const values = (of: Row['of']) => rows.filter((row) => row.of === of).map(({ value }) => value);
+  return { offset: lengthStepM(values('offset')), heading: angleStepRad(values('heading')) };
+};
+
+const fitOf = (rows: readonly Row[], terms: 1 | 2, sds: Sds): RoundedFit | null => {
+  const steps = stepsOf(rows);
+  return roundedFit(
     rows.map(({ of, predictors }) => predictors.slice(0, terms).map((one) => one / sds[of])),
     rows.map(({ of, value }) => value / sds[of]),
+    rows.map(({ of }) => steps[of] / sds[of]),
   );
+};
 
 /**
  * How offsets and headings scatter about a fit, each by itself: the squares of its residuals by the share of them that
@@ -88,7 +99,7 @@ function scatterOf(rows: readonly Row[], fit: LinearFit, sds: Sds): Sds {
 const ROUNDS = 6;
 
 /** The fit with weights as it scatters itself. */
-function weighedFit(rows: readonly Row[]): { fit: LinearFit | null; sds: Sds } {
+function weighedFit(rows: readonly Row[]): { fit: RoundedFit | null; sds: Sds } {
   let sds: Sds = READ_SD;
   let fit = fitOf(rows, 2, sds);
   for (let round = 0; round < ROUNDS && fit !== null; round += 1) {
@@ -126,6 +137,6 @@ export function sidewaysModel(trials: readonly SidewaysTrial[]): SidewaysModel |
     startHeadingErrorRad: estimateOf(fit, 0, free),
     trimRadPerM: estimateOf(fit, 1, free),
     areApart,
-    residualSdM: fit.residualSd * sds.offset,
+    residualSdM: fit.scatterSd * sds.offset,
   };
 }

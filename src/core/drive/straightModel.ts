@@ -1,4 +1,5 @@
-import { linearFit } from '../stats/linearFit';
+import { lengthStepM } from '../stats/instrumentStep';
+import { roundedFit } from '../stats/roundedFit';
 import { estimateOf, tellApart, type Estimate } from './estimate';
 import { sidewaysModel, type SidewaysModel, type SidewaysTrial } from './sidewaysModel';
 
@@ -15,7 +16,13 @@ export interface StraightModel {
   coastM: Estimate;
   /** Whether the distances tell scale and coast apart; else the coast is taken as 0. */
   areApart: boolean;
+  /** Scatter of single drives; never less than what the tape's step may hide. NaN with nothing left to judge it by. */
   residualSdM: number;
+  /** The step in which the tape was read. */
+  stepM: number;
+  /** At this distance an error of the scale and one of the coast are independent; half the interval of a drive's mean there. */
+  midM: number;
+  atMidHalf95M: number;
   /** Standard deviation per metre driven, as a random walk: of single drives, √m. */
   repeatabilityMPerSqrtM: number;
   /** Null where no sideways offset was measured twice. */
@@ -25,26 +32,37 @@ export interface StraightModel {
 /**
  * What straight drives tell: effective wheel size (scale) and coast, how they scatter, and where they go to the side.
  *
- * Source: least squares (Seber and Lee, Linear Regression Analysis, 2003, chapter 3), intervals by Student's t.
+ * Source: least squares (Seber and Lee, Linear Regression Analysis, 2003, chapter 3), intervals by Student's t and
+ * what the tape's step may hide (`roundedFit`).
  * @param trials metres; forward and backward drives are different models and are not to be mixed
+ * @param stepM in which the tape was read; left out: as the readings show it
  * @returns null with fewer than two trials
  */
-export function straightModel(trials: readonly StraightTrial[]): StraightModel | null {
+export function straightModel(
+  trials: readonly StraightTrial[],
+  stepM = lengthStepM(trials.map(({ actualM }) => actualM)),
+): StraightModel | null {
   if (trials.length < 2) return null;
   const areApart = trials.length > 2 && tellApart(trials.map(({ commandedM }) => commandedM));
-  const fit = linearFit(
+  const fit = roundedFit(
     trials.map(({ commandedM }) => (areApart ? [commandedM, Math.sign(commandedM)] : [commandedM])),
     trials.map(({ actualM }) => actualM),
+    stepM,
   );
   if (fit === null) return null;
+  const [[scaleVariance = 1, shared = 0] = []] = fit.unscaledCovariance;
+  const midM = -shared / scaleVariance;
   const meanM = trials.reduce((sum, { actualM }) => sum + Math.abs(actualM), 0) / trials.length;
   return {
     n: trials.length,
     scaleFactor: estimateOf(fit, 0),
     coastM: estimateOf(fit, 1),
     areApart,
-    residualSdM: fit.residualSd,
-    repeatabilityMPerSqrtM: fit.residualSd / Math.sqrt(meanM),
+    residualSdM: fit.scatterSd,
+    stepM,
+    midM,
+    atMidHalf95M: areApart ? fit.halfWidth95([midM, 1]) : fit.halfWidth95([midM]),
+    repeatabilityMPerSqrtM: fit.scatterSd / Math.sqrt(meanM),
     sideways: sidewaysModel(trials),
   };
 }

@@ -1,5 +1,6 @@
 import type { StraightCalibration } from '../calibration/kinds/straight/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
+import { withoutRounding } from '../stats/roundedFit';
 import { benchLength, counted, degrees, errorLength, number } from '../text/quantities';
 import type { Estimate } from './estimate';
 import { directionOf } from './straightGroups';
@@ -83,13 +84,14 @@ export function straightSentences(
 /** What straight drives leave to be computed with; null with too few, or of one distance alone. */
 export function calibrationFromStraight(model: StraightModel): StraightCalibration | null {
   if (model.n < LEAST_TO_APPLY || !model.areApart) return null;
-  const { scaleFactor, coastM, residualSdM } = model;
+  const { scaleFactor, coastM, residualSdM, stepM, midM, atMidHalf95M } = model;
   return {
     kind: 'straight',
     scaleFactor: scaleFactor.value,
     scaleFactorSe: (scaleFactor.high95 - scaleFactor.low95) / (2 * Z),
     coastM: coastM.value,
-    residualSdM,
+    residualSdM: withoutRounding(residualSdM, stepM),
+    atMid: { distanceM: midM, seM: atMidHalf95M / Z },
   };
 }
 

@@ -43,6 +43,8 @@ export interface StillCheck {
   quantum: number;
   /** Angle random walk, rad/√s; a bound where a coarse reading hides it. */
   randomWalkRadPerSqrtS: number;
+  /** Whether that is a bound only; results of an earlier Corvat do not say. */
+  isWalkBound?: boolean;
   /** How much the drift is proved to wander (one standard deviation); 0: none shows in this log. */
   wanderRadPerS: number;
   /** Sideways error per metre driven at the heading error of the end. */
@@ -174,6 +176,7 @@ export function stillCheck(
     ),
     quantum,
     randomWalkRadPerSqrtS: walkToExpect({ walk, quantumRad, cleanS }),
+    isWalkBound: walk.degreesOfFreedom === Infinity,
     wanderRadPerS: wander.shownRadPerS,
     sidewaysPerM: Math.sin(headingErrorAtEndRad),
     warmUp: warming === null ? null : warming.warmUp,

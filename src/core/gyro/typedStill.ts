@@ -63,6 +63,7 @@ export function typedStill(
     typed: true,
     quantum: stepRad,
     randomWalkRadPerSqrtS: WALK_GUESS,
+    isWalkBound: true,
     wanderRadPerS: 0,
     sidewaysPerM: Math.sin(headingErrorAtEndRad),
     warmUp: null,

@@ -30,6 +30,12 @@ export const programSchema = z.object({
     .max(1)
     .default(0)
     .describe('rolls on so far after the distance that a drive was told'),
+  headingScale: z
+    .number()
+    .min(0.5)
+    .max(2)
+    .default(1)
+    .describe('every heading that is turned to or held is told times this: the heading sensor’s own scale'),
 });
 
 export type ProgramProfile = z.output<typeof programSchema>;

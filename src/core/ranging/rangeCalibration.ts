@@ -1,6 +1,6 @@
 import { readingStepM, restsOnSteps } from './readingStep';
 import { distinct, noiseOf, pooledSd, scattersOf, type Heard, type Noise } from './rangeNoise';
-import { linearFit, type LinearFit } from '../stats/linearFit';
+import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
 import { median } from '../stats/median';
 import { mean } from '../stats/moments';
 import { student975, studentQuantile } from '../stats/student';
@@ -37,6 +37,8 @@ export interface UnitRange {
   scaleFactor: number | null;
   scaleLow95: number | null;
   scaleHigh95: number | null;
+  /** Where errors of offset and scale are independent, and half the 95 % interval of a mean reading there; null as the scale. */
+  atMid: { distanceM: number; half95M: number } | null;
   /** Scatter of single readings, over all distances; by how much it grows per metre. */
   noiseM: number;
   noisePerM: number;
@@ -166,6 +168,15 @@ function mostByRounding(used: readonly Heard[], noise: Noise, stepM: number): [n
   return [most(0), most(1)];
 }
 
+/** Where a line is known best, and how well. */
+function atMiddle(line: LinearFit, hiddenM: number): NonNullable<UnitRange['atMid']> {
+  const [, [shared = 0, ofScale = 1] = []] = line.unscaledCovariance;
+  const distanceM = -shared / ofScale;
+  if (line.degreesOfFreedom < 1) return { distanceM, half95M: Infinity };
+  const error = line.residualSd * Math.sqrt(leverage(line, [1, distanceM]));
+  return { distanceM, half95M: student975(line.degreesOfFreedom) * error + hiddenM };
+}
+
 function byLine(
   { unit, readings, used, valid }: OnLine,
   noise: ReturnType<typeof noiseOf>,
@@ -199,6 +210,7 @@ function byLine(
     scaleFactor,
     scaleLow95: scaleFactor - half(1),
     scaleHigh95: scaleFactor + half(1),
+    atMid: atMiddle(line, hidden[1] > 0 ? shared.quantumM / 2 : 0),
     noiseM,
     noisePerM: noise.perM,
     worstErrorM,
@@ -236,6 +248,7 @@ function againstOthers(
         scaleFactor: null,
         scaleLow95: null,
         scaleHigh95: null,
+        atMid: null,
         noiseM,
         noisePerM: 0,
         worstErrorM: Math.abs(offsetM),

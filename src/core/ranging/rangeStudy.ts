@@ -11,6 +11,8 @@ import { restsOnSteps } from './readingStep';
 
 /** Both intervals hold in 95 of 100 together: their half width in standard errors (normal, two-sided 97.5 %). */
 const Z_OF_BOTH = 2.241;
+/** Of one interval alone. */
+const Z = 1.96;
 /** Fewer distances prove no line: a dead zone would pass for an offset. */
 const LEAST_DISTANCES = 3;
 
@@ -139,6 +141,9 @@ export function rangeValueOf(unit: UnitRange | undefined): RangeValue | null {
     offsetSeM: (unit.offsetHigh95M - unit.offsetLow95M) / (2 * Z_OF_BOTH),
     scaleFactor: unit.scaleFactor,
     scaleFactorSe: (scaleHigh95 - scaleLow95) / (2 * Z_OF_BOTH),
+    ...(unit.atMid !== null && {
+      atMid: { distanceM: unit.atMid.distanceM, seM: unit.atMid.half95M / Z },
+    }),
     noiseM: unit.noiseM,
     quantumM: unit.quantumM,
     lostRate: lost / all,

@@ -14,9 +14,10 @@ import type { Robot } from '../robot';
 import { kindOfStep } from '../steps/registry';
 import type { Doubt, ImaginedRobot } from '../sources/source';
 import { imaginedRobot } from '../sources/sources';
+import { lateDrives } from './lateDrives';
 import { lateStops, type LateStop } from './lateStops';
 import { createMachine, type Machine } from './machine';
-import { randomStream } from './random';
+import { randomStream, type RandomStream } from './random';
 import { turnErrors, type TurnError } from './turnErrors';
 
 /** What is simulated: which robot drives which route on which table. */
@@ -47,6 +48,8 @@ export interface Prepared {
   plan: PlannedStep[];
   turnErrors: (TurnError | null)[];
   lateStops: (LateStop | null)[];
+  /** And how its drives by the encoders do. */
+  lateDrives: (LateStop | null)[];
   /** The robot of a run: so many runs each have one of their own. */
   robotOf(runIndex: number): ImaginedRobot;
 }
@@ -64,6 +67,7 @@ export function prepare({ robot, table, route, turns, doubts = [], seed }: Simul
     plan,
     turnErrors: turnErrors(plan, robot, turns ?? null),
     lateStops: lateStops(plan, robot),
+    lateDrives: lateDrives(plan, robot),
     robotOf,
   };
 }
@@ -98,6 +102,9 @@ export interface SimulatedRun {
 
 const MAX_RUN_S = 300;
 
+const drawnLate = (late: LateStop | null | undefined, random: RandomStream): number =>
+  late == null ? 0 : late.meanM + late.sdM * random.normal();
+
 /** The true start: the planned pose, and the scatter of placing the robot by hand. */
 function placedStart(route: Route, placed: Pose, seed: number, runIndex: number): Pose {
   const random = randomStream(seed, runIndex, 'placement');
@@ -120,12 +127,14 @@ function placedStart(route: Route, placed: Pose, seed: number, runIndex: number)
  */
 export function simulateRun(
   simulation: Simulation,
-  { plan, turnErrors, lateStops: late, robotOf }: Prepared,
+  { plan, turnErrors, lateStops: late, lateDrives: onDrives, robotOf }: Prepared,
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
   const { table, route, seed, headings } = simulation;
-  const { robot, lateS, stopLateS, placed, atWallRad, batteryMoreV } = robotOf(runIndex);
+  const imagined = robotOf(runIndex);
+  const { robot, placed, atWallRad, batteryMoreV } = imagined;
+  const { headingScale } = robot.program;
   const start = placedStart(route, placed, seed, runIndex);
   const machine = createMachine(onBattery(robot, batteryMoreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
@@ -135,8 +144,9 @@ export function simulateRun(
   let failure: Failure | null = null;
   const stops = randomStream(seed, runIndex, 'stop of a turn');
   const atStops = randomStream(seed, runIndex, 'stop by distance');
+  const atDrives = randomStream(seed, runIndex, 'drive by the encoders');
   const atWalls = randomStream(seed, runIndex, 'heading after a wall');
-  const asPlanned = ({ headingRad }: Pose) => headingRad - route.start.headingRad;
+  const asPlanned = ({ headingRad }: Pose) => headingScale * (headingRad - route.start.headingRad);
   /** So much more than planned the heading reads where the program takes it to be right. */
   let beyondPlanRad = 0;
   for (const [index, planned] of plan.entries()) {
@@ -149,16 +159,22 @@ export function simulateRun(
     }
     const error = turnErrors[index];
     const measured = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
-    const stop = late[index];
     const lateM =
-      (stop == null ? 0 : stop.meanM + stop.sdM * atStops.normal()) +
-      stopLateS * (kind.stopsBy?.(step).speedMPerS ?? 0);
-    const lateRad = measured + lateS * kind.rateRadPerS(step);
+      drawnLate(late[index], atStops) +
+      drawnLate(onDrives[index], atDrives) +
+      imagined.stopLateS * (kind.stopsBy?.(step).speedMPerS ?? 0) +
+      (kind.byEncoders === undefined ? 0 : imagined.rollsOnM);
+    const lateRad =
+      measured +
+      imagined.lateS * kind.rateRadPerS(step) +
+      imagined.lateShare * Math.abs(planned.angleRad);
     if (headings === 'zeroed each time') {
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);
     }
     const plannedReadingRad = asPlanned(planned.from) + beyondPlanRad;
-    const motion = kind.control(step, { ...planned, plannedReadingRad, lateRad, lateM }, robot);
+    const angleRad = headingScale * planned.angleRad;
+    const leg = { ...planned, angleRad, plannedReadingRad, lateRad, lateM };
+    const motion = kind.control(step, leg, robot);
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
     const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;

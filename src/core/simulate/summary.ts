@@ -1,3 +1,4 @@
+import { wrap } from '../geometry/angle';
 import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
@@ -7,6 +8,7 @@ import { missionOfStep } from '../steps/registry';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
 import type { MissionForecast } from './missionForecast';
+import { meanRange, type MeanRange } from './meanRange';
 import { robotRange, type RobotRange } from './robotRange';
 import { whatMatters } from './whatMatters';
 import { nearestWall, whyMissed } from './whyMissed';
@@ -17,6 +19,8 @@ export interface Forecast {
   runs: number;
   target: Pose;
   end: Consistency;
+  /** Where this very robot's runs end on average: offsets from the plan in the table's frame; null with too few runs. */
+  endOfRobot: { xM: MeanRange; yM: MeanRange; headingRad: MeanRange } | null;
   medianTimeS: number;
   missions: MissionForecast[];
   /** Runs in which every mission works; null where there is none. */
@@ -76,6 +80,23 @@ function endsOfRobots(target: Pose, runs: readonly SimulatedRun[]) {
   };
 }
 
+/** Where one robot's runs end on average, in the table's frame. */
+function endOfRobot(
+  target: Pose,
+  runs: readonly SimulatedRun[],
+  runsEach: number,
+): Forecast['endOfRobot'] {
+  const of = (value: (end: Pose) => number) =>
+    meanRange(
+      runs.map(({ end }) => value(end)),
+      runsEach,
+    );
+  const xM = of((end) => end.xM - target.xM);
+  const yM = of((end) => end.yM - target.yM);
+  const headingRad = of((end) => wrap(end.headingRad - target.headingRad));
+  return xM === null || yM === null || headingRad === null ? null : { xM, yM, headingRad };
+}
+
 /** Chance per mission, scatter at the end and at each mark, and time, from simulated runs (n ≥ 1). */
 export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]): Forecast {
   const { route, robot, table, doubts = [], seed } = simulation;
@@ -114,6 +135,7 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
       target,
       runs.map((run) => run.end),
     ),
+    endOfRobot: endOfRobot(target, runs, runsEach),
     medianTimeS: median(runs.map((run) => run.end.timeS)),
     missions,
     all: known.length === 0 ? null : rangeOf(passed),

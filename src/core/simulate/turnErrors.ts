@@ -54,7 +54,8 @@ export function turnErrors(
     if (turns === null || step.kind !== 'turn' || angleRad === 0) return null;
     const stop = stopOf(turns, angleRad, step.rateRadPerS);
     if (stop === null) return null;
-    const toldRad = Math.sign(angleRad) * Math.max(0.01, Math.abs(angleRad) - step.leadRad);
+    const wholeRad = robot.program.headingScale * Math.abs(angleRad);
+    const toldRad = Math.sign(angleRad) * Math.max(0.01, wholeRad - step.leadRad);
     const key = `${toldRad} ${step.rateRadPerS}`;
     const error = known.get(key) ?? errorOf(robot, stop, toldRad, step.rateRadPerS);
     known.set(key, error);

@@ -8,6 +8,10 @@ export interface ImaginedRobot {
   robot: Robot;
   /** Turns go on for so much longer than foreseen, s: rate × this is the angle. */
   lateS: number;
+  /** And by such a share of their angle. */
+  lateShare: number;
+  /** Drives by the encoders go on for so much longer than foreseen, m. */
+  rollsOnM: number;
   /** And stops by a distance reading for so much, s: speed × this is the way. */
   stopLateS: number;
   /** So much more its battery has than that of its timed drives. */
@@ -25,6 +29,10 @@ export interface Doubt {
   sdRobot: number;
   /** Whether anybody has measured it; else the deviation is a cautious guess. */
   measured: boolean;
+  /** Of a scale: the distance about which it was found, m; at it an error of the scale changes nothing. */
+  aboutM?: number;
+  /** Of the heading sensor's scale: a protractor says how far turns go, so that only what holds a heading is off by it. */
+  turnsAreKnown?: true;
 }
 
 /** A named source of error: something that can make every run of one robot differ from the plan. */
@@ -40,7 +48,7 @@ export interface Source {
   touches?(route: Route, robot: Robot): boolean;
   doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;
   /** The robot with so much of it. */
-  imagine(one: ImaginedRobot, deviation: number): ImaginedRobot;
+  imagine(one: ImaginedRobot, deviation: number, doubt: Doubt): ImaginedRobot;
 }
 
 /** A doubt about what nobody has measured. */

@@ -6,6 +6,7 @@ import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
+import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
 import { headingOf, lookingAhead, withDistance, withHeading } from '../units/ofRobot';
 import { kindOfStep } from '../steps/registry';
 import { guess, withErrors, type Doubt, type ImaginedRobot, type Source } from './source';
@@ -13,12 +14,14 @@ import { guess, withErrors, type Doubt, type ImaginedRobot, type Source } from '
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
 const TRACK_AFTER_SQUARE = 0.004;
 const WHEELS_AFTER_SQUARE = 0.0003;
-/** A turn measured by the protractor is measured with its gyro's scale in it. */
-const SCALE_AFTER_TURNS = 0.001;
+/** What an earlier method claims to know better than this of a scale, it does not. */
+const EARLIER_METHOD = 0.003;
 /** Of too few turns to tell their scatter. */
 const TURNS_SCATTER = deg(1);
 /** A sideways pull of 0.5° a metre, as a difference of the wheels over a usual track of 0.13 m. */
 const WHEELS_DIFFER = deg(0.5) * 0.13;
+/** What a drive by the encoders may roll on by. */
+const COAST_M = 0.003;
 /** Two degrees at 90°/s, and in proportion to the rate. */
 const STOP_S = 2 / 90;
 
@@ -46,10 +49,28 @@ export const SOURCES: readonly Source[] = [
     measuredBy: 'straight',
     doubt: (values) => {
       const straight = calibrationOf(values, 'straight');
-      return straight === null ? guess(0.01) : { sdRobot: straight.scaleFactorSe, measured: true };
+      if (straight === null) return guess(0.01);
+      const { scaleFactorSe, atMid } = straight;
+      return atMid === undefined
+        ? { sdRobot: Math.max(scaleFactorSe, EARLIER_METHOD), measured: true }
+        : { sdRobot: scaleFactorSe, measured: true, aboutM: atMid.distanceM };
     },
-    imagine: (one, share) =>
-      withErrors(one, { wheelScaleError: one.robot.errors.wheelScaleError + share }),
+    imagine: (one, share, { aboutM = 0 }) =>
+      withErrors(
+        { ...one, rollsOnM: one.rollsOnM - share * aboutM },
+        { wheelScaleError: one.robot.errors.wheelScaleError + share },
+      ),
+  },
+  {
+    name: 'coast of drives',
+    measuredBy: 'straight',
+    touches: ({ steps }) => steps.some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
+    doubt: (values) => {
+      const straight = calibrationOf(values, 'straight');
+      if (straight === null) return guess(COAST_M);
+      return { sdRobot: straight.atMid?.seM ?? straight.residualSdM, measured: true };
+    },
+    imagine: (one, coastM) => ({ ...one, rollsOnM: one.rollsOnM + coastM }),
   },
   {
     name: 'track width',
@@ -76,12 +97,19 @@ export const SOURCES: readonly Source[] = [
   {
     name: 'scale of the heading sensor',
     measuredBy: 'turns',
-    doubt: (values) =>
-      calibrationOf(values, 'turns') !== null
-        ? { sdRobot: SCALE_AFTER_TURNS, measured: true }
-        : guess(0.005),
-    imagine: (one, share) =>
-      onRobot(one, (robot) =>
+    doubt: (values) => {
+      const scale = calibrationOf(values, 'turns')?.gyroScale;
+      // By an earlier method, or told by nothing: only the turns are known, and the sensor's scale is not.
+      if (calibrationOf(values, 'turns') === null) return guess(GUESSED_GYRO_SCALE);
+      if (scale == null) return { ...guess(GUESSED_GYRO_SCALE), turnsAreKnown: true };
+      return {
+        sdRobot: scale.se,
+        measured: scale.by === 'readings',
+        ...(scale.by === 'trials' && { turnsAreKnown: true as const }),
+      };
+    },
+    imagine: (one, share, { turnsAreKnown = false }) =>
+      onRobot(turnsAreKnown ? { ...one, lateShare: one.lateShare + share } : one, (robot) =>
         withHeading(robot, { scaleError: (headingOf(robot)?.scaleError ?? 0) + share }),
       ),
   },
@@ -91,7 +119,8 @@ export const SOURCES: readonly Source[] = [
     doubt: (values) => {
       const drift = calibrationOf(values, 'gyro-drift');
       if (drift === null) return guess(deg(0.02));
-      return { sdRobot: (drift.high95 - drift.low95) / (2 * 1.96), measured: true };
+      const { low95, high95, nextRunLow95 = low95, nextRunHigh95 = high95 } = drift;
+      return { sdRobot: (nextRunHigh95 - nextRunLow95) / (2 * 1.96), measured: true };
     },
     imagine: (one, radPerS) =>
       onRobot(one, (robot) =>
@@ -107,8 +136,8 @@ export const SOURCES: readonly Source[] = [
       if (turns === null) return guess(STOP_S);
       // The mean of n turns, over the rate at which they were made.
       const errors = turns.groups.map(
-        ({ residualSdRad, n, rates }) =>
-          (residualSdRad ?? TURNS_SCATTER) / Math.sqrt(n) / Math.min(...rates),
+        ({ residualSdRad, meanSeRad, n, rates }) =>
+          (meanSeRad ?? (residualSdRad ?? TURNS_SCATTER) / Math.sqrt(n)) / Math.min(...rates),
       );
       return { sdRobot: Math.max(...errors), measured: true };
     },
@@ -120,7 +149,8 @@ export const SOURCES: readonly Source[] = [
     touches: goesByDistance,
     doubt: (values) => {
       const range = calibrationOf(values, 'range');
-      return range === null ? guess(0.005) : { sdRobot: range.offsetSeM, measured: true };
+      if (range === null) return guess(0.005);
+      return { sdRobot: range.atMid?.seM ?? range.offsetSeM, measured: true };
     },
     imagine: (one, offsetM) =>
       onRobot(one, (robot) =>
@@ -135,12 +165,22 @@ export const SOURCES: readonly Source[] = [
     touches: goesByDistance,
     doubt: (values) => {
       const range = calibrationOf(values, 'range');
-      return range === null ? guess(0.01) : { sdRobot: range.scaleFactorSe, measured: true };
+      if (range === null) return guess(0.01);
+      const { scaleFactorSe, atMid } = range;
+      return {
+        sdRobot: scaleFactorSe,
+        measured: true,
+        ...(atMid !== undefined && { aboutM: atMid.distanceM }),
+      };
     },
-    imagine: (one, share) =>
-      onRobot(one, (robot) =>
-        withDistance(robot, { scale: (lookingAhead(robot)?.behaviour.scale ?? 1) * (1 + share) }),
-      ),
+    imagine: (one, share, { aboutM = 0 }) =>
+      onRobot(one, (robot) => {
+        const { scale, offsetM } = lookingAhead(robot)?.behaviour ?? { scale: 1, offsetM: 0 };
+        return withDistance(robot, {
+          scale: scale * (1 + share),
+          offsetM: offsetM - scale * share * aboutM,
+        });
+      }),
   },
   {
     name: 'stops by distance',
@@ -150,8 +190,8 @@ export const SOURCES: readonly Source[] = [
     doubt: (values) => {
       const stop = calibrationOf(values, 'stop');
       if (stop === null) return guess(STOP_BY_DISTANCE_S);
-      const { residualSdM, n, slowestMPerS } = stop;
-      return { sdRobot: residualSdM / Math.sqrt(n) / slowestMPerS, measured: true };
+      const { residualSdM, n, slowestMPerS, lateSeS } = stop;
+      return { sdRobot: lateSeS ?? residualSdM / Math.sqrt(n) / slowestMPerS, measured: true };
     },
     imagine: (one, lateS) => ({ ...one, stopLateS: one.stopLateS + lateS }),
   },
@@ -233,15 +273,18 @@ export function imaginedRobot(
   const asFitted: ImaginedRobot = {
     robot,
     lateS: 0,
+    lateShare: 0,
+    rollsOnM: 0,
     stopLateS: 0,
     batteryMoreV: 0,
     atWallRad: 0,
     placed: { xM: 0, yM: 0, headingRad: 0 },
   };
-  return doubts.reduce((one, { name, sdRobot }) => {
+  return doubts.reduce((one, doubt) => {
+    const { name, sdRobot } = doubt;
     const source = SOURCES.find((each) => each.name === name);
     return source === undefined
       ? one
-      : source.imagine(one, sdRobot * drawn(name, seed, robotIndex));
+      : source.imagine(one, sdRobot * drawn(name, seed, robotIndex), doubt);
   }, asFitted);
 }

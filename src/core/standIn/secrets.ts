@@ -5,7 +5,7 @@ import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';
 import { headingOf, unitsOf, withHeading } from '../units/ofRobot';
 import { stopPhysics } from '../turns/stopPhysics';
-import type { TurnPoint } from '../turns/trial';
+import { turnPoint } from '../turns/trial';
 import type { StandInTruth } from './truth';
 
 /**
@@ -22,7 +22,7 @@ export function effectiveStop({ robot }: StandInTruth) {
     }),
     errors: { ...robot.errors, slipMPerSqrtM: 0 },
   };
-  const points = [0.8, 1.2, 1.6, 2.2, 2.8, 3.2].map((rateRadPerS): TurnPoint => {
+  const points = [0.8, 1.2, 1.6, 2.2, 2.8, 3.2].map((rateRadPerS) => {
     const target = 2.5;
     const step = {
       kind: 'turn' as const,
@@ -30,7 +30,7 @@ export function effectiveStop({ robot }: StandInTruth) {
       how: { school: 'stop-early' as const, rateRadPerS, leadRad: 0 },
     };
     const actual = runBenchProgram(exact, [step], 1).at(-1)?.pose.headingRad ?? target;
-    return { target, actual, side: 'left', rate: rateRadPerS, kind: 'spin' };
+    return turnPoint({ targetRad: target, actualRad: actual, rateRadPerS, kind: 'spin' }, 0);
   });
   return stopPhysics(points);
 }

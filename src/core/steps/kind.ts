@@ -30,13 +30,13 @@ export interface Motion {
   problems: PlanProblem[];
 }
 
-/** What a controller of a step is told beside the step itself. */
+/** What a controller of a step is told beside the step itself; its angles are as the heading sensor is to read them. */
 export interface Leg extends Motion {
   /** The reading of the heading that the plan has at its start. */
   plannedReadingRad: number;
   /** How much further a turn goes on this time than the robot's physics would have it. */
   lateRad: number;
-  /** The same of a stop by a reading. */
+  /** The same of a drive by the encoders, or a stop by a reading. */
   lateM: number;
 }
 
@@ -82,6 +82,8 @@ export interface StepKind<S extends { kind: string }> {
   rateRadPerS(step: S): number;
   /** The mission that is worked, or null. */
   missionId(step: S): string | null;
+  /** Of a step that ends by the encoders: how far it drives, and how fast. */
+  byEncoders?(step: S): { distanceM: number; speedMPerS: number };
   /** Of a step that stops by its distance sensor: at which reading, and from which speed. */
   stopsBy?(step: S): { thresholdM: number; speedMPerS: number };
   /**

@@ -1,5 +1,5 @@
-import { student975 } from '../stats/student';
-import { leverage, type LinearFit } from '../stats/linearFit';
+import { leverage } from '../stats/linearFit';
+import { leastScatter, type RoundedFit } from '../stats/roundedFit';
 import { fitErrors } from './weights';
 
 /** Which errors a group of turns has: |actual| = c + (1 + k)·|target| + noise. */
@@ -16,7 +16,13 @@ export interface TurnErrorModel {
   residualSdRad: number;
   n: number;
   points: readonly TargetAndActual[];
-  fit: LinearFit;
+  fit: RoundedFit;
+  /** The predictors of the fit at a target. */
+  columnsAt(target: number): number[];
+  /** Half of the 95 % interval of a share that is known from elsewhere (the gyro's readings); 0 where the fit has it. */
+  knownScaleHalf95: number;
+  /** Whether a constant or a share is proved to differ from nothing, at 5 %. */
+  isProved: boolean;
   /** Smallest and largest target tried. */
   fromRad: number;
   toRad: number;
@@ -31,6 +37,15 @@ export interface TargetAndActual {
   actual: number;
   /** How surely its angle was read, where that was less surely than the others. */
   readingSdRad?: number | undefined;
+  /** The step in which angles were read; 0 or left out: none. */
+  stepRad?: number | undefined;
+  known?: KnownScale | undefined;
+}
+
+/** A share of the angle that is known from elsewhere, with half its interval. */
+export interface KnownScale {
+  scaleError: number;
+  half95: number;
 }
 
 const COLUMNS: Record<TurnModelName, (target: number) => number[]> = {
@@ -61,17 +76,28 @@ export function aicc(residualSumOfSquares: number, n: number, meanParameters: nu
   );
 }
 
-const fitModel = (name: TurnModelName, trials: readonly TargetAndActual[]): LinearFit | null =>
+const fitModel = (name: TurnModelName, trials: readonly TargetAndActual[]): RoundedFit | null =>
   fitErrors(trials, ({ target }) => COLUMNS[name](target));
 
-/** With two or three trials no criterion can judge: a constant, if Student's t proves one at 5 %. */
-function smallSampleChoice(trials: readonly TargetAndActual[]): TurnModelName {
+/** The largest step in which one of them was read. */
+export const stepOf = (trials: readonly TargetAndActual[]): number =>
+  Math.max(0, ...trials.map(({ stepRad = 0 }) => stepRad));
+
+/** What nobody who reads a protractor would call an error: half a degree. */
+const SMALL_RAD = Math.PI / 360;
+
+/** Whether a constant is shown to be none: its interval lies within half a degree. To prove none is no proof of it. */
+function isShownSmall(trials: readonly TargetAndActual[]): boolean {
   const fit = fitModel('c', trials);
-  if (fit === null || trials.length < 2) return 'none';
-  const error = fit.residualSd * Math.sqrt(fit.unscaledCovariance[0]?.[0] ?? Infinity);
-  const limit = error * student975(trials.length - 1);
-  return Math.abs(fit.coefficients[0] ?? 0) > Math.max(limit, LEAST_SD_RAD) ? 'c' : 'none';
+  const [constant = 0] = fit?.coefficients ?? [];
+  return Math.abs(constant) + (fit?.halfWidth95([1]) ?? Infinity) <= SMALL_RAD;
 }
+
+/** Whether any of a fit's coefficients is proved to differ from 0. */
+const isAnyProved = (fit: RoundedFit): boolean =>
+  fit.coefficients.some(
+    (value, i) => Math.abs(value) > fit.halfWidth95(fit.coefficients.map((_, j) => Number(i === j))),
+  );
 
 /** Models that n trials can judge: "both" wants five of at least two targets. */
 function candidates(trials: readonly TargetAndActual[], oneTarget: boolean): TurnModelName[] {
@@ -79,10 +105,41 @@ function candidates(trials: readonly TargetAndActual[], oneTarget: boolean): Tur
   return trials.length >= 5 ? ['none', 'c', 'k', 'both'] : ['none', 'c', 'k'];
 }
 
+/** With fewer trials no criterion can judge: a constant is what they show. */
+const LEAST_TO_JUDGE = 4;
+
+/**
+ * Which model explains the trials best, by AICc: the first of equals is the simplest. "None" only where a constant is
+ * shown to be small: what is not proved is not nothing.
+ */
+function chooseModel(
+  trials: readonly TargetAndActual[],
+  oneTarget: boolean,
+): Pick<TurnErrorModel, 'aiccAbove'> & { name: TurnModelName } {
+  const n = trials.length;
+  const least = leastScatter(stepOf(trials)) ** 2 * n;
+  const judged = candidates(trials, oneTarget).flatMap((name) => {
+    const fit = fitModel(name, trials);
+    if (fit === null) return [];
+    const squares = Math.max(fit.residualSumOfSquares, least);
+    return [{ name, score: aicc(squares, n, COLUMNS[name](1).length) }];
+  });
+  const lowest = Math.min(...judged.map(({ score }) => score));
+  const best = judged.find(({ score }) => score === lowest)?.name ?? 'c';
+  const name = n < LEAST_TO_JUDGE || best === 'none' ? (isShownSmall(trials) ? 'none' : 'c') : best;
+  const aiccAbove = Object.fromEntries(
+    judged
+      .filter(({ score }) => Number.isFinite(score))
+      .map(({ name: judgedName, score }) => [judgedName, score - lowest]),
+  );
+  return { name, aiccAbove };
+}
+
 /**
  * The model of a group's turning errors: none, a constant c, a scale error k, or both, by AICc.
  *
- * With one target angle c and k cannot be told apart; the error is then called a constant.
+ * With one target angle c and k cannot be told apart; the error is then called a constant. Where the share is known
+ * from the gyro's own readings, the constant alone is fitted.
  * @param trials magnitudes; at least one
  * @param only leave no choice (for comparing groups by the same model)
  */
@@ -90,41 +147,37 @@ export function turnErrorModel(
   trials: readonly TargetAndActual[],
   only?: TurnModelName,
 ): TurnErrorModel {
-  const n = trials.length;
+  const known = trials.every((one) => one.known !== undefined) ? (trials[0]?.known ?? null) : null;
   const targets = trials.map(({ target }) => target);
   const fromRad = Math.min(...targets);
   const toRad = Math.max(...targets);
   const oneTarget = toRad - fromRad < SAME_TARGET_RAD;
-  const judged = (only === undefined ? candidates(trials, oneTarget) : [only]).flatMap((name) => {
-    const fit = fitModel(name, trials);
-    if (fit === null) return [];
-    return [{ name, fit, score: aicc(fit.residualSumOfSquares, n, COLUMNS[name](1).length) }];
-  });
-  const lowest = Math.min(...judged.map(({ score }) => score));
-  const small = n < 4 && only === undefined ? smallSampleChoice(trials) : undefined;
-  // The first of equals is the simplest.
-  const chosen =
-    judged.find(({ name, score }) => (small === undefined ? score === lowest : name === small)) ??
-    judged[0];
-  if (chosen === undefined) return turnErrorModel(trials, 'none');
-  const { name, fit } = chosen;
+  const { name: chosen, aiccAbove }: ReturnType<typeof chooseModel> =
+    known !== null
+      ? { name: 'both' as const, aiccAbove: {} }
+      : only !== undefined
+        ? { name: only, aiccAbove: {} }
+        : chooseModel(trials, oneTarget);
+  const columnsAt = known === null ? COLUMNS[chosen] : COLUMNS.c;
+  const fit = fitErrors(trials, ({ target }) => columnsAt(target), known?.scaleError ?? 0);
+  if (fit === null) return turnErrorModel(trials, 'none');
   const [first = 0, second = 0] = fit.coefficients;
   return {
-    model: name,
-    constantRad: name === 'c' || name === 'both' ? first : 0,
-    scaleError: name === 'k' ? first : name === 'both' ? second : 0,
-    residualSdRad: fit.residualSd,
-    n,
+    model: chosen,
+    constantRad: chosen === 'c' || chosen === 'both' ? first : 0,
+    scaleError: known?.scaleError ?? (chosen === 'k' ? first : chosen === 'both' ? second : 0),
+    residualSdRad: fit.scatterSd,
+    n: trials.length,
     points: trials,
     fit,
+    columnsAt,
+    knownScaleHalf95: known?.half95 ?? 0,
+    isProved:
+      isAnyProved(fit) || (known !== null && Math.abs(known.scaleError) > known.half95),
     fromRad,
     toRad,
     oneTarget,
-    aiccAbove: Object.fromEntries(
-      judged
-        .filter(({ score }) => Number.isFinite(score))
-        .map(({ name: judgedName, score }) => [judgedName, score - lowest]),
-    ),
+    aiccAbove,
   };
 }
 
@@ -164,8 +217,7 @@ function untoldScale({ model, oneTarget, points }: TurnErrorModel): number {
   if (model === 'k' || model === 'both') return 0;
   const both = oneTarget ? null : fitModel('both', points);
   if (both === null || both.degreesOfFreedom < 1) return UNTOLD_SCALE;
-  const error = both.residualSd * Math.sqrt(both.unscaledCovariance[1]?.[1] ?? 0);
-  const open = Math.abs(both.coefficients[1] ?? 0) + student975(both.degreesOfFreedom) * error;
+  const open = Math.abs(both.coefficients[1] ?? 0) + both.halfWidth95([0, 1]);
   return Math.min(UNTOLD_SCALE, open);
 }
 
@@ -178,20 +230,27 @@ const outside = ({ fromRad, toRad }: TurnErrorModel, commandRad: number): number
  * angles that were tried it grows by what the trials cannot exclude.
  */
 export function predictionHalfWidth(model: TurnErrorModel, commandRad: number): number {
-  const { fit, residualSdRad, n, points } = model;
+  const { fit, n, points, columnsAt, knownScaleHalf95 } = model;
   if (fit.degreesOfFreedom < 1 || n < 2) return Infinity;
-  const halfOf = (by: LinearFit, columns: number[]) =>
-    student975(by.degreesOfFreedom) * by.residualSd * Math.sqrt(1 + leverage(by, columns));
-  const half = halfOf({ ...fit, residualSd: residualSdRad }, COLUMNS[model.model](commandRad));
+  const half = Math.hypot(
+    fit.predictionHalfWidth95(columnsAt(commandRad)),
+    knownScaleHalf95 * commandRad,
+  );
   const beyond = outside(model, commandRad);
   if (beyond === 0) return half;
   // A share of the angle alone has a constant that the trials cannot exclude.
   const both = model.model === 'k' ? fitModel('both', points) : null;
   const withConstant =
-    both === null || both.degreesOfFreedom < 1 ? 0 : halfOf(both, COLUMNS.both(commandRad));
+    both === null || both.degreesOfFreedom < 1
+      ? 0
+      : both.predictionHalfWidth95(COLUMNS.both(commandRad));
   return Math.max(half, withConstant) + untoldScale(model) * beyond;
 }
 
+/** Half width of the 95 % interval of the mean error at a target. */
+export const meanHalfWidth = ({ fit, columnsAt }: TurnErrorModel, target: number): number =>
+  fit.halfWidth95(columnsAt(target));
+
 /** Variance of the fitted error at a target, in units of the noise's. */
 export const uncertaintyAt = (model: TurnErrorModel, targetRad: number): number =>
-  leverage(model.fit, COLUMNS[model.model](targetRad));
+  leverage(model.fit, model.columnsAt(targetRad));

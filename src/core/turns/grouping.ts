@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '../geometry/angle';
-import { linearFit } from '../stats/linearFit';
+import { roundedFit } from '../stats/roundedFit';
 import { student95 } from '../stats/student';
 import { turnedBy, turnErrorModel, type TurnErrorModel } from './errorModel';
 import type { TurnPoint } from './trial';
@@ -47,9 +47,11 @@ function areAlike(a: readonly TurnPoint[], b: readonly TurnPoint[]): boolean {
   if (Math.min(a.length, b.length) < LEAST_TRIALS_TO_POOL) return false;
   const all = [...a, ...b];
   const { oneTarget, fromRad, toRad } = turnErrorModel(all);
-  const joint = linearFit(
+  const known = all.every((one) => one.known !== undefined) ? (all[0]?.known?.scaleError ?? 0) : 0;
+  const joint = roundedFit(
     all.map(({ target }, i) => [...(oneTarget ? [1] : [1, target]), i < a.length ? 0.5 : -0.5]),
-    all.map(({ target, actual }) => actual - target),
+    all.map(({ target, actual }) => actual - (1 + known) * target),
+    all.map(({ stepRad }) => stepRad),
   );
   const difference = joint?.coefficients.at(-1);
   if (joint === null || difference === undefined || joint.degreesOfFreedom < 1) return false;

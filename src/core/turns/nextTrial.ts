@@ -27,8 +27,7 @@ function meanUncertainty(model: TurnErrorModel, wanted: readonly number[]): numb
 
 /** The same, if one more trial at a target were made: the inverse updated by one row (Sherman–Morrison). */
 function withOneMore(model: TurnErrorModel, target: number, wanted: readonly number[]): number {
-  const columns = (angle: number) =>
-    ({ none: [], c: [1], k: [angle], both: [1, angle] })[model.model];
+  const columns = model.columnsAt;
   const inverse = model.fit.unscaledCovariance;
   const times = (v: number[]) =>
     inverse.map((row) => row.reduce((sum, value, j) => sum + value * (v[j] ?? 0), 0));

@@ -1,3 +1,6 @@
+import type { KnownScale } from './errorModel';
+import { angleStepRad } from '../stats/instrumentStep';
+
 /** One turn that was tried: what the program was told, and what the robot truly did. */
 export interface TurnTrial {
   /** Left positive, right negative; unwrapped. */
@@ -10,6 +13,8 @@ export interface TurnTrial {
   durationS?: number | undefined;
   /** Standard deviation of its reading, where that was less sure than usual: judged by eye, say. */
   readingSdRad?: number | null | undefined;
+  /** What the heading sensor showed of that turn when it stood; left positive. */
+  readingRad?: number | null | undefined;
 }
 
 export type TurnSide = 'left' | 'right';
@@ -24,25 +29,43 @@ export interface TurnPoint {
   rate: number;
   kind: 'spin' | 'pivot';
   readingSdRad?: number | undefined;
+  /** What the heading sensor showed of it, the known drift taken out; a magnitude. */
+  reading?: number | undefined;
+  /** What the known drift came to during the turn; it is in `actual`, and was taken out of `reading`. */
+  driftRad: number;
+  /** The step in which angles were read. */
+  stepRad: number;
+  /** The share of the angle that is the heading sensor's, where its own reading told how far it turned. */
+  known?: KnownScale | undefined;
 }
 
 /**
  * A trial in magnitudes. A program stops by its gyro: with a drift d(reading − truth)/dt the robot
  * has truly turned drift·duration less than it read, which would pass for a scale error.
  */
-export function turnPoint(trial: TurnTrial, driftRadPerS: number): TurnPoint {
+export function turnPoint(trial: TurnTrial, driftRadPerS: number, stepRad = 0): TurnPoint {
   const { targetRad, actualRad, rateRadPerS, kind } = trial;
   const durationS = trial.durationS ?? Math.abs(targetRad) / rateRadPerS;
   const side = sideOf(targetRad);
   const sign = side === 'left' ? 1 : -1;
+  const driftRad = sign * driftRadPerS * durationS;
   return {
     target: Math.abs(targetRad),
-    actual: sign * (actualRad + driftRadPerS * durationS),
+    actual: sign * actualRad + driftRad,
+    driftRad,
+    stepRad,
     side,
     rate: rateRadPerS,
     kind,
     ...(trial.readingSdRad != null && { readingSdRad: trial.readingSdRad }),
+    ...(trial.readingRad != null && { reading: sign * trial.readingRad - driftRad }),
   };
+}
+
+/** Trials in magnitudes, with the step in which their angles were read. */
+export function turnPoints(trials: readonly TurnTrial[], driftRadPerS: number): TurnPoint[] {
+  const stepRad = angleStepRad(trials.map(({ actualRad }) => actualRad));
+  return trials.map((trial) => turnPoint(trial, driftRadPerS, stepRad));
 }
 
 /** How a turn was truly measured; see `trueAngle`. */

@@ -3,7 +3,8 @@ import { commandFor, hardlyTurns, predictionHalfWidth, turnedBy } from './errorM
 import { groupTurns, ratesTried, type TurnGroup } from './grouping';
 import { misfits, type Misfit } from './misfits';
 import { neverReachesRate, stopPhysics, type StopPhysics } from './stopPhysics';
-import { sideOf, turnPoint, type TurnSide, type TurnTrial } from './trial';
+import { byOwnReading, gyroScale, type GyroScale } from './gyroScale';
+import { sideOf, turnPoints, type TurnPoint, type TurnSide, type TurnTrial } from './trial';
 
 /** What to tell the program so that the robot turns by a wanted angle. */
 export interface TurnCommand {
@@ -28,6 +29,8 @@ export interface TurnModel extends StopPhysics {
   commands: TurnCommand[];
   /** Trials that do not fit the others: asked about; the gross ones are left out of all this. */
   misfits: Misfit[];
+  /** The scale of the heading sensor, which does not end with a turn; null: a guess. */
+  gyroScale: GyroScale | null;
 }
 
 /** The group that knows most about a turn: its own direction and rate, or else the other direction's. */
@@ -57,6 +60,9 @@ function whyNone({ model }: TurnGroup, wanted: number, rate: number): string | n
   return `At ${degrees(rate, 0)}/s it turns on by ${degrees(model.constantRad)} after the stop alone: ${degrees(wanted, 0)} cannot be made so. Turn more slowly.`;
 }
 
+const neverTried = (side: TurnSide, rate: number): string =>
+  `Nobody has tried a turn to the ${side} at ${degrees(rate, 0)}/s: the two sides often differ.`;
+
 function commandOf(
   groups: readonly TurnGroup[],
   kind: TurnGroup['kind'],
@@ -70,7 +76,7 @@ function commandOf(
   const sign = side === 'left' ? 1 : -1;
   const wanted = Math.abs(wantedRad);
   const { model } = group;
-  const reason = whyNone(group, wanted, rate);
+  const reason = tried ? whyNone(group, wanted, rate) : neverTried(side, rate);
   const command = commandFor(model, wanted);
   const half = reason === null ? predictionHalfWidth(model, command) : Infinity;
   const known = Number.isFinite(half);
@@ -90,6 +96,16 @@ function commandOf(
   ];
 }
 
+/** Trials as they count, and the scale of the heading sensor that they tell. */
+function read(
+  trials: readonly TurnTrial[],
+  driftRadPerS: number,
+): { points: TurnPoint[]; scale: GyroScale | null } {
+  const points = turnPoints(trials, driftRadPerS);
+  const scale = gyroScale(points);
+  return { points: byOwnReading(points, scale), scale };
+}
+
 /**
  * How far a robot's turns go beyond what they are told, and what to tell it instead.
  *
@@ -105,9 +121,10 @@ export function turnModel(
   wantedRad: readonly number[],
 ): TurnModel {
   const asked = misfits(trials, driftRadPerS);
-  const points = trials
-    .filter((_, index) => !asked.some((one) => one.leftOut && one.index === index))
-    .map((trial) => turnPoint(trial, driftRadPerS));
+  const { points, scale } = read(
+    trials.filter((_, index) => !asked.some((one) => one.leftOut && one.index === index)),
+    driftRadPerS,
+  );
   const groups = groupTurns(points);
   const kinds = (['spin', 'pivot'] as const).filter((kind) => points.some((p) => p.kind === kind));
   const physics = stopPhysics(points.filter(({ kind }) => kind === kinds[0]));
@@ -117,7 +134,7 @@ export function turnModel(
       rates.flatMap((rate) => commandOf(groups, kind, rate, wanted, physics.brakingRadPerS2)),
     );
   });
-  return { groups, commands, misfits: asked, ...physics };
+  return { groups, commands, misfits: asked, gyroScale: scale, ...physics };
 }
 
 /** The command for one wanted angle when every trial counts, whether it fits the others or not. */
@@ -126,7 +143,7 @@ export function commandWithAll(
   driftRadPerS: number,
   { wantedRad, kind, rateRadPerS }: Pick<TurnCommand, 'wantedRad' | 'kind' | 'rateRadPerS'>,
 ): number | null {
-  const groups = groupTurns(trials.map((trial) => turnPoint(trial, driftRadPerS)));
+  const groups = groupTurns(read(trials, driftRadPerS).points);
   const [command] = commandOf(groups, kind, rateRadPerS, wantedRad, null);
   return command?.commandRad ?? null;
 }

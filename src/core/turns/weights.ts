@@ -1,4 +1,4 @@
-import { linearFit, type LinearFit } from '../stats/linearFit';
+import { roundedFit, type RoundedFit } from '../stats/roundedFit';
 import { mean } from '../stats/moments';
 import type { TargetAndActual } from './errorModel';
 
@@ -32,17 +32,21 @@ export function weightsOf(trials: readonly TargetAndActual[]): number[] {
 }
 
 /**
- * Least squares of the turns' errors |actual| − |target|, each by its weight.
+ * Least squares of the turns' errors |actual| − |target|, each by its weight, and with the step in which it was read.
  *
  * Source: weighted least squares, Seber and Lee, Linear Regression Analysis, 2nd ed., 2003, section 3.10.
+ * @param knownScale a share of the target that is taken out first
  */
 export function fitErrors<T extends TargetAndActual>(
   trials: readonly T[],
   columns: (trial: T) => number[],
-): LinearFit | null {
+  knownScale = 0,
+): RoundedFit | null {
   const roots = weightsOf(trials).map(Math.sqrt);
-  return linearFit(
+  return roundedFit(
     trials.map((trial, i) => columns(trial).map((value) => value * (roots[i] ?? 1))),
-    trials.map(({ target, actual }, i) => (actual - target) * (roots[i] ?? 1)),
+    trials.map(({ target, actual }, i) => (actual - (1 + knownScale) * target) * (roots[i] ?? 1)),
+    trials.map(({ stepRad = 0 }, i) => stepRad * (roots[i] ?? 1)),
+    trials.map(({ target }) => String(target)),
   );
 }

@@ -32,8 +32,11 @@ export const straight: StepKind<StraightStep> = {
   control(step, leg, robot) {
     const { distanceM, speedMPerS } = step;
     const keep = heldHeading(step, leg);
-    return settled(driveStraight({ distanceM, speedMPerS, keep, timeoutS: leg.timeoutS }, robot));
+    const drivenM = Math.sign(distanceM) * Math.max(0, Math.abs(distanceM) + leg.lateM);
+    const { timeoutS: limit } = leg;
+    return settled(driveStraight({ distanceM: drivenM, speedMPerS, keep, timeoutS: limit }, robot));
   },
+  byEncoders: ({ distanceM, speedMPerS }) => ({ distanceM, speedMPerS }),
   describe({ distanceM, speedMPerS, gainMPerSPerRad }) {
     const way = distanceM < 0 ? 'back' : 'ahead';
     return `Drive ${benchLength(Math.abs(distanceM))} ${way} at ${benchSpeed(speedMPerS)}, heading held with gain ${shortNumber(gainMPerSPerRad, 2)}`;

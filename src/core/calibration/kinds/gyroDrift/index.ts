@@ -12,5 +12,10 @@ export const gyroDrift: CalibrationKindOf<GyroDriftCalibration> = {
   restsOn: ['heading sensor', 'heading sensor in use'],
   describe: ({ driftRadPerS, low95, high95 }) =>
     `drift ${driftText(driftRadPerS)} (${between(low95, high95).map(driftText).join(' to ')})`,
-  fit: (robot, { driftRadPerS }) => withHeading(robot, { driftRadPerS }),
+  fit: (robot, { driftRadPerS, walkRadPerSqrtS, wanderRadPerS }) =>
+    withHeading(robot, {
+      driftRadPerS,
+      ...(walkRadPerSqrtS != null && { noiseRadPerSqrtS: walkRadPerSqrtS }),
+      ...(wanderRadPerS !== undefined && wanderRadPerS > 0 && { driftSdRadPerS: wanderRadPerS }),
+    }),
 };

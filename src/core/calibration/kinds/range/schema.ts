@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { notNegative } from '../fields';
+import { finite, notNegative } from '../fields';
 
 const voltLaw = z.object({
   baseV: z.number().min(-60).max(60),
@@ -14,6 +14,8 @@ export const rangeValue = z.object({
   offsetSeM: notNegative,
   scaleFactor: z.number().min(0.2).max(5),
   scaleFactorSe: notNegative,
+  /** At this distance errors of scale and offset are independent, and this is that of a mean reading; left out: by an earlier method. */
+  atMid: z.object({ distanceM: finite, seM: notNegative }).optional(),
   noiseM: notNegative,
   /** The step in which it reads; 0, or left out: none was seen, as the record says. */
   quantumM: notNegative.optional(),

@@ -9,6 +9,8 @@ export const stopValue = z.object({
   brakingMPerS2: z.number().positive().max(1000).nullable(),
   /** Scatter of single stops, from so many. */
   residualSdM: notNegative.max(1),
+  /** Standard error of the mean way over the speed; left out: by an earlier method. */
+  lateSeS: notNegative.optional(),
   n: z.number().int().positive(),
   slowestMPerS: z.number().positive().max(10),
   fastestMPerS: z.number().positive().max(10),

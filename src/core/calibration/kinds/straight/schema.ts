@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { notNegative } from '../fields';
+import { finite, notNegative } from '../fields';
 
 /** How far straight drives truly go: actual = scaleFactor · told + coast. */
 export const straightValue = z.object({
@@ -9,6 +9,11 @@ export const straightValue = z.object({
   coastM: z.number().min(-1).max(1),
   /** Scatter of single drives. */
   residualSdM: notNegative,
+  /**
+   * At this distance the error of the scale and that of a drive's mean are independent, and this is the latter's standard
+   * error; calibrations by an earlier method do not say.
+   */
+  atMid: z.object({ distanceM: finite, seM: notNegative }).optional(),
 });
 
 export type StraightCalibration = z.output<typeof straightValue>;

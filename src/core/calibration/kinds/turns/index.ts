@@ -1,5 +1,6 @@
 import { degrees, number } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
+import { withHeading } from '../../../units/ofRobot';
 import { withStops } from '../../withStops';
 import type { TurnsCalibration } from './schema';
 
@@ -18,5 +19,11 @@ export const turns: CalibrationKindOf<TurnsCalibration> = {
         return `${way} at ${rate}/s: ${degrees(constantRad)}${share} too far`;
       })
       .join('; '),
-  fit: withStops,
+  // Only what the sensor's own readings showed is told to programs; what trials alone tell stays doubtful.
+  fit: (robot, value) => {
+    const { scaleError = 0, by = 'trials' } = value.gyroScale ?? {};
+    const headingScale = by === 'readings' ? 1 + scaleError : 1;
+    const sensing = value.gyroScale == null ? robot : withHeading(robot, { scaleError });
+    return withStops({ ...sensing, program: { ...sensing.program, headingScale } }, value);
+  },
 };

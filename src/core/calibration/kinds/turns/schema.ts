@@ -8,7 +8,10 @@ const turnGroup = z.object({
   kind: z.enum(['spin', 'pivot']),
   constantRad: finite,
   scaleError: z.number().gt(-0.9),
+  /** Of single turns, what rounding adds taken out. */
   residualSdRad: notNegative.nullable(),
+  /** Standard error of the mean turn; calibrations by an earlier method do not say. */
+  meanSeRad: notNegative.optional(),
   n: z.number().int().positive(),
 });
 
@@ -18,6 +21,16 @@ export const turnsValue = z.object({
   groups: z.array(turnGroup).min(1),
   lagS: notNegative.nullable(),
   brakingRadPerS2: z.number().positive().nullable(),
+  /** The heading sensor's own scale, reading = (1 + scaleError) · truly turned; left out: by an earlier method. */
+  gyroScale: z
+    .object({
+      scaleError: z.number().gt(-0.5).lt(0.5),
+      se: notNegative,
+      by: z.enum(['readings', 'trials']),
+      upToRateRadPerS: z.number().positive().nullable(),
+    })
+    .nullable()
+    .optional(),
 });
 
 export type TurnsCalibration = z.output<typeof turnsValue>;

@@ -1,0 +1,142 @@
+import { z } from 'zod';
+import { squareInput, stillInput, stillLog, turnInput } from './benchProcedures';
+import { calibrationFromTurns } from './calibration/fromTurns';
+import { calibrationFromStops } from './calibration/fromStops';
+import { driftFromCheck } from './calibration/fromCheck';
+import { driveFromSquare } from './calibration/fromSquare';
+import { withTurnCalibration } from './calibration/applyTurns';
+import type { CalibrationValue } from './calibration/calibration';
+import { calibrationOf } from './calibration/find';
+import { fittedRobot } from './calibration/fittedRobot';
+import { routeSchema } from './course/route';
+import { tableSchema } from './course/table';
+import { calibrationFromStraight } from './drive/straightStudy';
+import { straightModel } from './drive/straightModel';
+import { stillCheck } from './gyro/stillCheck';
+import { procedure } from './procedure';
+import { rangeCalibration } from './ranging/rangeCalibration';
+import { rangeValueOf } from './ranging/rangeStudy';
+import { stopModel } from './ranging/stopModel';
+import { rangeInput, stopInput, straightInput } from './rangingProcedures';
+import { robotSchema } from './robot';
+import { simulateRange, type SimulatedRun } from './simulate/run';
+import { forecast } from './simulate/summary';
+import { doubtsOf } from './sources/sources';
+import { encoderSquare } from './square/squareFit';
+import { hardlyTurns } from './turns/errorModel';
+import { turnModel } from './turns/turnModel';
+
+const forecastInput = z.object({
+  robot: robotSchema,
+  table: tableSchema,
+  route: routeSchema,
+  bench: z
+    .object({
+      stillCheck: stillInput.optional(),
+      straights: straightInput.optional(),
+      turns: turnInput.optional(),
+      square: squareInput.optional(),
+      range: rangeInput.optional(),
+      stops: stopInput.optional(),
+    })
+    .prefault({})
+    .describe('what was measured, each the input of its own procedure: fitted, and applied'),
+  runs: z.number().int().min(8).max(5000),
+  seed: z.number().int().min(0).max(4294967295).default(1),
+});
+
+type Bench = z.output<typeof forecastInput>['bench'];
+
+/** A drift, as it is applied; nothing where the robot did not lie still for long enough. */
+function driftOf({ stillCheck: input }: Bench): CalibrationValue | null {
+  if (input === undefined) return null;
+  const { samples, runDurationS, toleranceRad, settings } = input;
+  const found = stillCheck(stillLog(samples), runDurationS, toleranceRad, settings);
+  const isMeasured = found.verdict !== 'not-still' && found.verdict !== 'not-enough-still-time';
+  return isMeasured ? driftFromCheck(found) : null;
+}
+
+function straightOf({ straights }: Bench): CalibrationValue | null {
+  const forward = straights?.trials.filter(({ commandedM }) => commandedM > 0) ?? [];
+  const model = straightModel(forward);
+  return model && calibrationFromStraight(model);
+}
+
+/** Turns, the drift that a still check found taken out where none was given. */
+function turnsOf({ turns }: Bench, drift: CalibrationValue | null): CalibrationValue | null {
+  if (turns === undefined) return null;
+  const foundRadPerS = drift?.kind === 'gyro-drift' ? drift.driftRadPerS : 0;
+  const model = turnModel(turns.trials, turns.driftRadPerS || foundRadPerS, turns.wantedRad);
+  const canApply = model.groups.length > 0 && model.groups.every((one) => !hardlyTurns(one.model));
+  return canApply ? calibrationFromTurns(model) : null;
+}
+
+function squareOf({ square }: Bench): CalibrationValue | null {
+  if (square === undefined || square.driven !== 'encoders') return null;
+  const { driven: _, ...laps } = square;
+  return driveFromSquare(encoderSquare(laps));
+}
+
+function rangeOf({ range }: Bench): CalibrationValue | null {
+  if (range === undefined) return null;
+  return rangeValueOf(rangeCalibration(range.readings, range.toleranceM)?.units[0]);
+}
+
+function stopsOf({ stops }: Bench): CalibrationValue | null {
+  const model = stops === undefined ? null : stopModel(stops.trials);
+  return stops === undefined || model === null ? null : calibrationFromStops(model, stops.trials);
+}
+
+/** What was measured, each as a press on "apply" would leave it. */
+function applied(bench: Bench): CalibrationValue[] {
+  const drift = driftOf(bench);
+  return [
+    drift,
+    straightOf(bench),
+    squareOf(bench),
+    turnsOf(bench, drift),
+    rangeOf(bench),
+    stopsOf(bench),
+  ].filter((value) => value !== null);
+}
+
+const interval = (range: { rate: number; low: number; high: number }) => ({
+  value: range.rate,
+  low95: range.low,
+  high95: range.high,
+});
+
+/** The robot and the route as applied, and what is to be expected of them. */
+function forecastOf({ robot: record, table, route: asDrawn, bench, runs: n, seed }: z.output<typeof forecastInput>) {
+  const values = applied(bench);
+  const { robot, turns } = fittedRobot(record, values);
+  const isTold = calibrationOf(values, 'turns') !== null && turns !== null;
+  const route = isTold
+    ? withTurnCalibration(asDrawn, robot, table, turns, 'bench').route
+    : asDrawn;
+  const simulation = { robot, table, route, seed, turns, doubts: doubtsOf(values) };
+  const runs: SimulatedRun[] = [];
+  simulateRange(simulation, 0, n, (_, run) => runs.push(run));
+  const found = forecast(simulation, runs);
+  const { coastM, headingScale } = robot.program;
+  return {
+    robot,
+    program: { wheelDiameterM: robot.wheelDiameterM, trackM: robot.trackM, coastM, headingScale },
+    route,
+    chance: found.missions.map(({ mission, chance: { rate }, low, high }) => ({
+      missionId: mission.id,
+      ...interval({ rate, low, high }),
+    })),
+    all: found.all && interval(found.all),
+    end: found.endOfRobot,
+    measureFirst: found.measureFirst,
+  };
+}
+
+/** What runs of a route will do, on a robot as far as it was measured. */
+export const forecastProcedure = procedure(
+  'forecast',
+  'chance of each mission and where runs end, each with the interval that holds this very robot’s, by what was measured',
+  forecastInput,
+  forecastOf,
+);
