@@ -175,8 +175,12 @@ export const benchProcedures: readonly Procedure[] = [
     'still-check',
     'gyro drift of a robot at rest, touched stretches left out, and what it does to a run',
     stillInput,
-    ({ samples, runDurationS, toleranceRad, settings }) =>
-      stillCheck(stillLog(samples), runDurationS, toleranceRad, settings),
+    ({ samples, runDurationS, toleranceRad, settings }) => {
+      const log = stillLog(samples);
+      return (log.tS.at(-1) ?? 0) - (log.tS[0] ?? 0) < LEAST_APART_S
+        ? { sentence: 'Readings over at least a second are needed to tell a drift.' }
+        : stillCheck(log, runDurationS, toleranceRad, settings);
+    },
   ),
   procedure(
     'turn-model',

@@ -12,7 +12,8 @@ import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from './robot';
 import { consistency } from './runs/consistency';
 import { sensorProcedures } from './sensorProcedures';
-import { simulateRange, traceRun, type SimulatedRun } from './simulate/run';
+import { traceRun } from './simulate/run';
+import { simulateAll } from './simulate/simulateAll';
 
 const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
 
@@ -20,7 +21,7 @@ const convertInput = z
   .object({
     wheelDiameterM: limits.wheelDiameterM,
     trackM: limits.trackM,
-    gearRatio: limits.gearRatio.refine((value) => value !== 0, 'expected a number other than 0'),
+    gearRatio: limits.gearRatio,
     encoderCountsPerMotorDegree: limits.encoderCountsPerMotorDegree,
     distanceM: limits.distanceM.optional(),
     headingRad: limits.headingRad.optional(),
@@ -47,8 +48,9 @@ const simulateInput = z.object({
 });
 
 function simulate(input: z.output<typeof simulateInput>) {
-  const runs: SimulatedRun[] = [];
-  simulateRange(input, 0, input.runs, (_, run) => runs.push(run));
+  const all = simulateAll(input, input.runs);
+  if ('sentence' in all) return all;
+  const { runs } = all;
   return {
     ends: runs.map((run) => run.end),
     marks: runs.map((run) => run.marks),

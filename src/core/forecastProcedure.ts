@@ -6,7 +6,6 @@ import { driftFromCheck } from './calibration/fromCheck';
 import { driveFromSquare } from './calibration/fromSquare';
 import { withTurnCalibration } from './calibration/applyTurns';
 import type { CalibrationValue } from './calibration/calibration';
-import { calibrationOf } from './calibration/find';
 import { fittedRobot } from './calibration/fittedRobot';
 import { routeSchema } from './course/route';
 import { tableSchema } from './course/table';
@@ -19,7 +18,8 @@ import { rangeValueOf } from './ranging/rangeStudy';
 import { stopModel } from './ranging/stopModel';
 import { rangeInput, stopInput, straightInput } from './rangingProcedures';
 import { robotSchema } from './robot';
-import { simulateRange, type SimulatedRun } from './simulate/run';
+import { sensitivitiesOf } from './simulate/sensitivities';
+import { simulateAll } from './simulate/simulateAll';
 import { forecast } from './simulate/summary';
 import { doubtsOf } from './sources/sources';
 import { encoderSquare } from './square/squareFit';
@@ -110,14 +110,12 @@ const interval = (range: { rate: number; low: number; high: number }) => ({
 function forecastOf({ robot: record, table, route: asDrawn, bench, runs: n, seed }: z.output<typeof forecastInput>) {
   const values = applied(bench);
   const { robot, turns } = fittedRobot(record, values);
-  const isTold = calibrationOf(values, 'turns') !== null && turns !== null;
-  const route = isTold
-    ? withTurnCalibration(asDrawn, robot, table, turns, 'bench').route
-    : asDrawn;
+  const route =
+    turns === null ? asDrawn : withTurnCalibration(asDrawn, robot, table, turns, 'bench').route;
   const simulation = { robot, table, route, seed, turns, doubts: doubtsOf(values) };
-  const runs: SimulatedRun[] = [];
-  simulateRange(simulation, 0, n, (_, run) => runs.push(run));
-  const found = forecast(simulation, runs);
+  const all = simulateAll(simulation, n);
+  if ('sentence' in all) return all;
+  const found = forecast(simulation, all.runs, sensitivitiesOf(simulation));
   const { coastM, headingScale } = robot.program;
   return {
     robot,

@@ -40,8 +40,14 @@ export const limits = {
     .number()
     .min(0.005, 'expected at least 0.005 m')
     .max(1, `expected at most 1 m: ${MILLIMETRES}`),
-  gearRatio: within(-1000, 1000, 'expected at most 1000 motor turns per wheel turn'),
-  encoderCountsPerMotorDegree: z.number().positive().max(1e6, 'expected at most a million counts'),
+  gearRatio: within(-1000, 1000, 'expected at most 1000 motor turns per wheel turn').refine(
+    (value) => Math.abs(value) >= 1e-6,
+    'expected a number other than 0',
+  ),
+  encoderCountsPerMotorDegree: z
+    .number()
+    .min(1e-6, 'expected a number above 0')
+    .max(1e6, 'expected at most a million counts'),
   distanceM: within(-1000, 1000, `expected at most ± 1000 m: ${MILLIMETRES}`),
   headingRad: within(-1e4, 1e4, 'expected at most ± 10 000 rad'),
   motorDegrees: within(-1e9, 1e9, 'expected at most ± 10⁹ motor degrees'),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { speedTable } from './drive/speedTable';
 import { straightModel, type StraightModel } from './drive/straightModel';
 import { procedure, type Procedure } from './procedure';
-import { approachPlan } from './ranging/approach';
+import { approachPlan, tooClose } from './ranging/approach';
 import { gauge } from './ranging/gauge';
 import { rangeCalibration } from './ranging/rangeCalibration';
 import { stopModel } from './ranging/stopModel';
@@ -20,9 +20,9 @@ const MILLISECONDS = 'are these milliseconds? seconds are expected';
 const gapM = z.number().min(-0.5).max(30, `expected at most 30 m: ${MILLIMETRES}`);
 const distanceM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);
 const speedMPerS = z.number().positive().max(5, `expected at most 5 m/s: ${MILLIMETRES}`);
-const timeS = z.number().positive().max(600, `expected at most 600 s: ${MILLISECONDS}`);
+const timeS = z.number().min(0.001, 'expected at least 1 ms').max(600, `expected at most 600 s: ${MILLISECONDS}`);
 const command = z.number().min(0).max(1, 'are these percent? a share of full power is expected');
-const batteryV = z.number().positive().max(60);
+const batteryV = z.number().min(0.1, 'expected at least 0.1 V').max(60);
 const name = z.string().max(80);
 const tS = z.number().min(-1e9).max(1e9);
 
@@ -207,7 +207,8 @@ export const rangingProcedures: readonly Procedure[] = [
     approachInput,
     (input) =>
       orWhy(
-        approachPlan(input),
+        tooClose(input) === null ? approachPlan(input) : null,
+        tooClose(input) ??
         'The robot cannot stop in time: the wanted gap and its way to stop are longer than the start gap. Start further away, or drive slower.',
       ),
   ),

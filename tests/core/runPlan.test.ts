@@ -113,7 +113,7 @@ describe('a plan of one change', () => {
   it('needs fewer runs than three questions at once, and two changes at once fewer still', () => {
     const found = compareSeries(recordedRuns('runs-before'), recordedRuns('runs-after'), origin);
     if (found === null) throw new Error('no comparison');
-    const wish = { about: 'spread', lessM: found.a.meanDistanceM * 0.4 } as const;
+    const wish = { about: 'spread', lessM: (found.a.meanDistanceM ?? 0) * 0.4 } as const;
     const [one, two] = [planRuns(wish, found, 1), planRuns(wish, found, 2)];
     expect(4 * (two.perSeries ?? NaN)).toBeLessThan(4 * (one.perSeries ?? NaN));
     expect(two.order).toHaveLength(4 * (two.perSeries ?? 0));

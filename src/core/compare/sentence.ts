@@ -2,7 +2,7 @@ import { counted, errorLength, number, percent } from '../text/quantities';
 import type { Answer, Comparison, Question } from './compareSeries';
 
 export const TOO_FEW =
-  'Three measured ends in each are needed to compare: measure the ends of more runs.';
+  'Nothing in both can be compared: note of the runs whether they worked, or measure three ends in each.';
 
 export const OPENING: Record<Answer, string> = {
   helped: 'It helped',
@@ -41,8 +41,10 @@ function successWords({ a, b, success }: Comparison): string | null {
   return `success ${percent(a.success.rate)} → ${percent(b.success.rate)} (${rateInterval(success.low95, success.high95)})`;
 }
 
-const biasWords = ({ a, b, bias }: Comparison): string =>
-  `the middle of the ends ${errorLength(size(a.biasM))} → ${errorLength(size(b.biasM))} from the target (moved by ${errorLength(size(bias.shiftM))} ± ${errorLength(bias.shiftRadiusM)})`;
+const biasWords = ({ a, b, bias }: Comparison): string | null =>
+  bias === null || a.biasM === null || b.biasM === null
+    ? null
+    : `the middle of the ends ${errorLength(size(a.biasM))} → ${errorLength(size(b.biasM))} from the target (moved by ${errorLength(size(bias.shiftM))} ± ${errorLength(bias.shiftRadiusM)})`;
 
 const WORDS: Record<Question, (comparison: Comparison) => string | null> = {
   spread: spreadWords,
@@ -85,9 +87,25 @@ export function moreRunsSentence({ moreRuns }: Comparison): string | null {
 /** More runs than that in each are no answer to a coach, but a figure beside it. */
 const NEAR_RUNS = 60;
 
+/** Runs after aiming anew that show whether the middle stays where it was brought. */
+const RUNS_TO_PROVE_AIM = 3;
+
+/** Closer together but aimed wrong: what to do, and what it would bring. */
+function reAimSentence({ a, b, spread, reAim }: Comparison): string | null {
+  if (reAim === undefined || spread === null || a.biasM === null || b.biasM === null) return null;
+  const { byM, success } = reAim;
+  const would =
+    success === null
+      ? ''
+      : `: about ${number(100 * success.rate)} of 100 would work then (${number(100 * success.low95)} to ${number(100 * success.high95)}), if the offset stays as it is`;
+  return `Closer together (${errorLength(spread.meanDistanceAM)} → ${errorLength(spread.meanDistanceBM)}); now re-aim by ${errorLength(byM)}${would}. ${counted(RUNS_TO_PROVE_AIM, 'run')} after that prove it; from day to day, and from hand to hand, the middle itself may wander.`;
+}
+
 /** Whether it helped, in one or two plain sentences. */
 export function compareSentence(comparison: Comparison | null): string {
   if (comparison === null) return TOO_FEW;
+  const reAim = reAimSentence(comparison);
+  if (reAim !== null) return `${OPENING.helped}. ${reAim}`;
   const { shown, open } = shownWords(comparison);
   const first =
     shown.length === 0

@@ -1,5 +1,6 @@
-import { leverage, linearFit } from '../stats/linearFit';
-import { student975 } from '../stats/student';
+import { lengthStepM, timeStepS } from '../stats/instrumentStep';
+import { leverage } from '../stats/linearFit';
+import { roundedFit, type RoundedFit } from '../stats/roundedFit';
 
 /** A timed drive: the command as a share of full power. */
 export interface TimedDrive {
@@ -33,7 +34,7 @@ export interface SpeedTable {
   n: number;
   /** Speed per share of power and volt, beyond the dead band. */
   gainMPerSPerV: number;
-  /** The share of power below which the robot stands. */
+  /** The share of power below which the robot stands; at least what it was seen to stand at. */
   deadBand: number;
   deadBandLow95: number;
   deadBandHigh95: number;
@@ -59,27 +60,25 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
   const moved = drives.filter(({ distanceM }) => distanceM > 0);
   const commands = moved.map(({ command }) => command);
   if (moved.length < 3 || Math.max(...commands) - Math.min(...commands) < LEAST_APART) return null;
-  const fit = linearFit(
-    moved.map(({ command }) => [1, command]),
-    moved.map((drive) => drivenAtVolts(drive, 1)),
-  );
+  const fit = fitOf(moved);
   if (fit === null) return null;
   const [offset = 0, gain = 0] = fit.coefficients;
   if (!(gain > 0)) return null;
-  const t = student975(fit.degreesOfFreedom);
-  const [low, high] = deadBandInterval(fit.unscaledCovariance, offset, gain, t * fit.residualSd);
+  const [low, high] = deadBandInterval(fit, offset, gain);
+  const stood = stoodAt(drives, Math.min(...commands));
+  const deadBand = Math.min(1, Math.max(stood, -offset / gain));
   const [least, most] = [Math.min(...commands), Math.max(...commands)];
   const meanPerVolt = offset + (gain * commands.reduce((sum, one) => sum + one, 0)) / moved.length;
   return {
     n: moved.length,
     gainMPerSPerV: gain,
-    deadBand: Math.max(0, -offset / gain),
-    deadBandLow95: Math.max(0, low),
-    deadBandHigh95: Math.max(0, high),
-    residualShare: fit.residualSd / meanPerVolt,
+    deadBand,
+    deadBandLow95: Math.min(deadBand, Math.max(stood, low)),
+    deadBandHigh95: Math.min(1, Math.max(deadBand, high)),
+    residualShare: fit.scatterSd / meanPerVolt,
     at(command, batteryV) {
       const speed = (offset + gain * command) * batteryV;
-      const half = t * fit.residualSd * Math.sqrt(leverage(fit, [1, command])) * batteryV;
+      const half = fit.halfWidth95([1, command]) * batteryV;
       return {
         command,
         batteryV,
@@ -92,17 +91,38 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
   };
 }
 
+/** Speed per volt on the command; tape and watch were read in their steps. */
+function fitOf(moved: readonly TimedDrive[]): RoundedFit | null {
+  const stepM = lengthStepM(moved.map(({ distanceM }) => distanceM));
+  const stepS = timeStepS(moved.map(({ timeS }) => timeS));
+  return roundedFit(
+    moved.map(({ command }) => [1, command]),
+    moved.map((drive) => drivenAtVolts(drive, 1)),
+    moved.map((drive) =>
+      Math.hypot(stepM / drive.timeS, (drivenMPerS(drive) * stepS) / drive.timeS) / drive.batteryV,
+    ),
+    moved.map(({ command, batteryV }) => `${command} ${batteryV}`),
+  );
+}
+
+/** The strongest power at which it stood, of those weaker than any that moved it; 0 for none. */
+const stoodAt = (drives: readonly TimedDrive[], weakestMoved: number): number =>
+  Math.max(
+    0,
+    ...drives
+      .filter(({ distanceM, command }) => distanceM === 0 && command < weakestMoved)
+      .map(({ command }) => command),
+  );
+
 /** Fieller's interval of −offset/gain: where the line's own interval holds 0. */
-function deadBandInterval(
-  covariance: readonly (readonly number[])[],
-  offset: number,
-  gain: number,
-  scale: number,
-): [number, number] {
+function deadBandInterval(fit: RoundedFit, offset: number, gain: number): [number, number] {
+  const covariance = fit.unscaledCovariance;
+  // What the line's interval is wider than its scatter, by what rounding hides, is in the scale.
+  const scale = fit.halfWidth95([0, 1]) / Math.sqrt(leverage(fit, [0, 1]));
   const v = (i: number, j: number) => (covariance[i]?.[j] ?? 0) * scale * scale;
   const a = gain * gain - v(1, 1);
   const b = offset * gain - v(0, 1);
   const c = offset * offset - v(0, 0);
-  const root = Math.sqrt(b * b - a * c);
-  return a > 0 ? [(-b - root) / a, (-b + root) / a] : [-Infinity, Infinity];
+  const root = Math.sqrt(Math.max(0, b * b - a * c));
+  return a > 0 ? [(-b - root) / a, (-b + root) / a] : [0, 1];
 }

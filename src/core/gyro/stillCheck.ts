@@ -7,6 +7,7 @@ import { STILL_SETTINGS, type StillSettings } from './stillDefaults';
 import { looksDriven, type MotorLog } from './stillness';
 import type { Interval } from './interval';
 import { walkToExpect } from './runWalk';
+import { sparseStill } from './sparseStill';
 import { judgeStill, type StillVerdict } from './stillVerdict';
 import { findTouches } from './touches';
 import { findWander, type Wander } from './wander';
@@ -121,6 +122,19 @@ export function stillCheck(
   runDurationS: number,
   toleranceRad: number,
   settings: StillSettings = STILL_SETTINGS,
+): StillCheck {
+  const found = fittedCheck(log, runDurationS, toleranceRad, settings);
+  const isTold = [found.low95, found.high95, found.nextRunLow95, found.nextRunHigh95].every(
+    Number.isFinite,
+  );
+  return isTold ? found : (sparseStill(log, runDurationS, toleranceRad, settings) ?? found);
+}
+
+function fittedCheck(
+  log: StillLog,
+  runDurationS: number,
+  toleranceRad: number,
+  settings: StillSettings,
 ): StillCheck {
   const heading =
     log.kind === 'heading'

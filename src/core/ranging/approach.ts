@@ -31,6 +31,10 @@ export interface ApproachAnswer {
 
 /** Where within a period of readings the threshold lies is nobody's choice: so many places are looked at. */
 const PHASES = 24;
+/** Of readings that come so closely that many lie within their noise, one place does for all. */
+const MANY_READINGS = 2000;
+/** More readings than this within their noise are not looked at one by one. */
+const MOST_READINGS = 60_000;
 /** Readings further off than so many standard deviations are as good as impossible. */
 const FAR_SDS = 6;
 const HALVINGS = 60;
@@ -39,6 +43,16 @@ interface Passage {
   /** Gap where the robot comes to stand, and the chance of it. */
   gaps: { gapM: number; share: number }[];
 }
+
+/** So many readings it takes on its way through their noise about the threshold. */
+const readingsWithin = ({ noiseM, scaleFactor, speedMPerS, samplePeriodS }: ApproachPlan): number =>
+  (2 * FAR_SDS * noiseM) / scaleFactor / (speedMPerS * samplePeriodS);
+
+/** Why an approach is not computed: its readings come too closely for their noise; null where it is. */
+export const tooClose = (plan: ApproachPlan): string | null =>
+  readingsWithin(plan) > MOST_READINGS
+    ? `Its sensor would be read more than ${MOST_READINGS} times while its noise lasts: give a longer sample period, a higher speed, or less noise.`
+    : null;
 
 /** Where a robot comes to stand that compares its readings with a threshold, over all places of the first reading. */
 function passage(plan: ApproachPlan, thresholdM: number): Passage {
@@ -50,19 +64,20 @@ function passage(plan: ApproachPlan, thresholdM: number): Passage {
   const from = Math.min(plan.startGapM, meanGap + far + step);
   const until = meanGap - far - (confirmations + 1) * step;
   const gaps: Passage['gaps'] = [];
-  for (let phase = 0; phase < PHASES; phase += 1) {
+  const phases = readingsWithin(plan) > MANY_READINGS ? 1 : PHASES;
+  for (let phase = 0; phase < phases; phase += 1) {
     // The chance to drive still, with so many readings in a row at or under the threshold.
     let inRow = [1, ...Array.from({ length: confirmations - 1 }, () => 0)];
-    for (let gap = from - (step * (phase + 0.5)) / PHASES; gap > until; gap -= step) {
+    for (let gap = from - (step * (phase + 0.5)) / phases; gap > until; gap -= step) {
       const under = shareUnder(plan, thresholdM, gap);
       const stops = (inRow.at(-1) ?? 0) * under;
       const driving = inRow.reduce((sum, share) => sum + share, 0);
       inRow = [driving * (1 - under), ...inRow.slice(0, -1).map((share) => share * under)];
-      if (stops > 0) gaps.push({ gapM: gap - overrun, share: stops / PHASES });
+      if (stops > 0) gaps.push({ gapM: gap - overrun, share: stops / phases });
     }
     // What is left stops at the last reading that was looked at.
     const left = inRow.reduce((sum, share) => sum + share, 0);
-    if (left > 0) gaps.push({ gapM: until - overrun, share: left / PHASES });
+    if (left > 0) gaps.push({ gapM: until - overrun, share: left / phases });
   }
   return { gaps };
 }

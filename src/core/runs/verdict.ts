@@ -51,24 +51,53 @@ export const reAimInWords = (alongM: number, acrossM: number): string =>
     right: 'more to the right',
   });
 
-function successSentence(end: Consistency, allWorked: AllWorked | null): string {
-  if (allWorked !== null && end.success?.n === allWorked.n) {
-    return ` All ${allWorked.n} planned runs worked in a row: the true rate is above ${percent(allWorked.low95)}.`;
+/** How many runs worked, and what that says of the true rate; null where nobody noted it. */
+function successParts(
+  { success }: Consistency,
+  allWorked: AllWorked | null,
+): { worked: string; rate: string } | null {
+  if (success === null) return null;
+  if (allWorked !== null && success.n === allWorked.n) {
+    return {
+      worked: `All ${allWorked.n} planned runs worked in a row`,
+      rate: `the true rate is above ${percent(allWorked.low95)}`,
+    };
   }
-  if (end.success === null) return '';
-  const { successes, n, low95, high95 } = end.success;
-  return ` ${successes} of ${counted(n, 'run')} worked; the true rate lies between ${percent(low95)} and ${percent(high95)}.`;
+  const { successes, n, low95, high95 } = success;
+  return {
+    worked: `${successes} of ${counted(n, 'run')} worked`,
+    rate: `the true rate lies between ${percent(low95)} and ${percent(high95)}`,
+  };
 }
 
-function tooFew(end: Consistency, success: string): Verdict {
+function successSentence(end: Consistency, allWorked: AllWorked | null): string {
+  const parts = successParts(end, allWorked);
+  return parts === null ? '' : ` ${parts.worked}; ${parts.rate}.`;
+}
+
+/** Of runs whose ends nobody measured: how often it worked, which is what counts. */
+function successAlone(
+  end: Consistency,
+  { worked, rate }: { worked: string; rate: string },
+): Verdict {
+  return {
+    found: `${worked}.`,
+    sure: `${rate.charAt(0).toUpperCase()}${rate.slice(1)}.`,
+    next: `To see why the others fail, measure where ${counted(3 - end.nPose, 'more run')} end: that tells aim from scatter.`,
+  };
+}
+
+function tooFew(end: Consistency, allWorked: AllWorked | null): Verdict {
   const missing = 3 - end.nPose;
+  const success = successParts(end, allWorked);
+  if (success !== null) return successAlone(end, success);
   const found =
     end.n === 0
       ? 'No runs yet.'
       : `${counted(end.n, 'run')} logged, ${end.nPose === 0 ? 'none' : end.nPose} with a measured end: too few to tell where the robot ends.`;
   return {
     found,
-    sure: `Three measured ends give a first idea.${success}`,
+    sure: 'Three measured ends give a first idea.',
     next: `Measure the end of ${missing} more; ${ENOUGH_FOR_SPREAD - end.nPose} more tell the spread to about a quarter.`,
   };
 }
@@ -149,7 +178,7 @@ export function verdict(
   allWorked: AllWorked | null,
 ): Verdict {
   const success = successSentence(end, allWorked);
-  if (end.nPose < 3 || travel === null) return tooFew(end, success);
+  if (end.nPose < 3 || travel === null) return tooFew(end, allWorked);
   return {
     found: foundSentence(end, travel),
     sure: `${sureSentence(end)}${success}`,

@@ -173,7 +173,8 @@ export function simulateRun(
     }
     const plannedReadingRad = asPlanned(planned.from) + beyondPlanRad;
     const angleRad = headingScale * planned.angleRad;
-    const leg = { ...planned, angleRad, plannedReadingRad, lateRad, lateM };
+    const limitS = Math.min(planned.timeoutS, MAX_RUN_S);
+    const leg = { ...planned, timeoutS: limitS, angleRad, plannedReadingRad, lateRad, lateM };
     const motion = kind.control(step, leg, robot);
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
     const said = drive(machine, motion, onLoop);

@@ -5,11 +5,14 @@ import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { doubtsThatTouch } from '../sources/sources';
 import { missionOfStep } from '../steps/registry';
+import { mean } from '../stats/moments';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
 import type { MissionForecast } from './missionForecast';
 import { meanRange, type MeanRange } from './meanRange';
+import { ownChance, ownEnd, type AtMark } from './ownRuns';
 import { robotRange, type RobotRange } from './robotRange';
+import type { Sensitivity } from './sensitivities';
 import { whatMatters } from './whatMatters';
 import { nearestWall, whyMissed } from './whyMissed';
 import { RUNS_PER_ROBOT, type MarkPose, type SimulatedRun, type Simulation } from './run';
@@ -80,8 +83,8 @@ function endsOfRobots(target: Pose, runs: readonly SimulatedRun[]) {
   };
 }
 
-/** Where one robot's runs end on average, in the table's frame. */
-function endOfRobot(
+/** Where one robot's runs end on average, in the table's frame, by what runs of many robots have in common. */
+function endByRobots(
   target: Pose,
   runs: readonly SimulatedRun[],
   runsEach: number,
@@ -97,27 +100,53 @@ function endOfRobot(
   return xM === null || yM === null || headingRad === null ? null : { xM, yM, headingRad };
 }
 
-/** Chance per mission, scatter at the end and at each mark, and time, from simulated runs (n ≥ 1). */
-export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]): Forecast {
+/** Where runs end, against the plan. */
+const offsetsFrom = (target: Pose, runs: readonly SimulatedRun[]): Pose[] =>
+  runs.map(({ end }) => ({
+    xM: end.xM - target.xM,
+    yM: end.yM - target.yM,
+    headingRad: wrap(end.headingRad - target.headingRad),
+  }));
+
+/**
+ * Chance per mission, scatter at the end and at each mark, and time, from simulated runs (n ≥ 1).
+ *
+ * @param sensitivities by which this robot's own chance and end are told apart from others' like it; null: told by what
+ * the runs of each imagined robot have in common, which takes many runs
+ */
+export function forecast(
+  simulation: Simulation,
+  runs: readonly SimulatedRun[],
+  sensitivities: readonly Sensitivity[] | null = null,
+): Forecast {
   const { route, robot, table, doubts = [], seed } = simulation;
   const target = plannedEnd(route, planRoute(route, robot, table));
   // A robot that is known exactly is the same one in all runs.
   const runsEach = doubts.length === 0 ? 1 : RUNS_PER_ROBOT;
-  const rangeOf = (passed: readonly boolean[]) =>
-    robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach);
+  // A run that stops on its way is no small change of another.
+  const known = runs.every(({ end }) => end.failure === null) ? sensitivities : null;
+  const rangeOf = (passed: readonly boolean[], missions: readonly Mission[]) =>
+    known === null || doubts.length === 0
+      ? robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach)
+      : ownChance(missions.map(atMarks), known, seed, mean(passed.map(Number)));
   const marked = new Set(route.steps.map(missionOfStep));
-  const known = table.missions.filter(({ id }) => marked.has(id));
+  const marks = table.missions.filter(({ id }) => marked.has(id));
   const atMark = (run: SimulatedRun, mission: Mission): MarkPose | undefined =>
     run.marks.find((mark) => mark.missionId === mission.id);
   const works = (run: SimulatedRun, mission: Mission): boolean => {
     const pose = atMark(run, mission);
     return pose !== undefined && isInWindow(pose, mission.pose, mission.window);
   };
-  const missions = known.flatMap((mission): MissionForecast[] => {
+  const atMarks = (mission: Mission): AtMark => ({
+    missionId: mission.id,
+    poses: runs.flatMap((run) => atMark(run, mission) ?? []),
+    works: (pose) => isInWindow(pose, mission.pose, mission.window),
+  });
+  const missions = marks.flatMap((mission): MissionForecast[] => {
     const passed = runs.map((run) => works(run, mission));
     const chance = wilson(passed.filter(Boolean).length, runs.length);
     if (chance === null) return [];
-    const { low, high } = rangeOf(passed) ?? {
+    const { low, high } = rangeOf(passed, [mission]) ?? {
       low: chance.low95,
       high: chance.high95,
     };
@@ -127,7 +156,7 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
     const why = whyMissed({ mission, chance, low, high, scatter }, step);
     return [{ mission, chance, low, high, scatter, why }];
   });
-  const passed = runs.map((run) => known.every((mission) => works(run, mission)));
+  const passed = runs.map((run) => marks.every((mission) => works(run, mission)));
   return {
     runs: runs.length,
     target,
@@ -135,10 +164,13 @@ export function forecast(simulation: Simulation, runs: readonly SimulatedRun[]):
       target,
       runs.map((run) => run.end),
     ),
-    endOfRobot: endOfRobot(target, runs, runsEach),
+    endOfRobot:
+      known === null || doubts.length === 0
+        ? endByRobots(target, runs, runsEach)
+        : ownEnd(offsetsFrom(target, runs), known, seed),
     medianTimeS: median(runs.map((run) => run.end.timeS)),
     missions,
-    all: known.length === 0 ? null : rangeOf(passed),
+    all: marks.length === 0 ? null : rangeOf(passed, marks),
     measureFirst: whatMatters(
       doubtsThatTouch(doubts, route, robot),
       seed,

@@ -264,11 +264,22 @@ export const drawn = (name: string, seed: number, robotIndex: number): number =>
   randomStream(seed, robotIndex, `robot: ${name}`).normal();
 
 /** The robot that is imagined under a number: each source off by its own chance. */
-export function imaginedRobot(
+export const imaginedRobot = (
   robot: Robot,
   doubts: readonly Doubt[],
   seed: number,
   robotIndex: number,
+): ImaginedRobot => robotOffBy(robot, doubts, (name) => drawn(name, seed, robotIndex));
+
+/**
+ * A robot whose sources are off by so much.
+ *
+ * @param off of a source, by its name, in its standard deviations
+ */
+export function robotOffBy(
+  robot: Robot,
+  doubts: readonly Doubt[],
+  off: (name: string) => number,
 ): ImaginedRobot {
   const asFitted: ImaginedRobot = {
     robot,
@@ -285,6 +296,6 @@ export function imaginedRobot(
     const source = SOURCES.find((each) => each.name === name);
     return source === undefined
       ? one
-      : source.imagine(one, sdRobot * drawn(name, seed, robotIndex), doubt);
+      : source.imagine(one, sdRobot * off(name), doubt);
   }, asFitted);
 }

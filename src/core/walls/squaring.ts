@@ -98,7 +98,8 @@ function fitted(groups: readonly (readonly Pressed[])[]) {
  * @returns null where no power was tried twice with an error to take away
  */
 export function squaring(trials: readonly SquaringTrial[]): Squaring | null {
-  const told = [...new Set(trials.map(({ power }) => power))]
+  // Without power nothing presses.
+  const told = [...new Set(trials.map(({ power }) => power).filter((power) => power > 0))]
     .toSorted((a, b) => a - b)
     .map((power) => trials.filter((trial) => trial.power === power))
     .filter((some) => some.filter(({ beforeRad }) => beforeRad !== 0).length > 1);
@@ -126,7 +127,8 @@ export function squaring(trials: readonly SquaringTrial[]): Squaring | null {
         n: some.length,
         timeConstantS: 1 / rate,
         low95: 1 / (rate + half),
-        high95: rate > half ? 1 / (rate - half) : Infinity,
+        // As far as the slowest that is looked at: so few trials do not exclude that it hardly turns.
+        high95: 1 / Math.max(rate - half, Math.min(rate, SLOWEST * scale)),
       };
     }),
   };

@@ -5,7 +5,7 @@ import type { SavedSeries } from '../../formats/records';
 import type { Database } from '../database';
 
 /** Of what is kept: another one, and all of it is made anew. */
-const FORMAT = 3;
+const FORMAT = 4;
 
 interface RunState {
   seriesId: string;

@@ -16,5 +16,6 @@ export const meanText = (about: About, value: number): string =>
 /** What a plan is about, of one of its two ways. */
 export function sideFigure(about: About, { biasM, meanDistanceM, success }: Side): string {
   if (about === 'success') return success === null ? '–' : meanText(about, success.rate);
+  if (biasM === null || meanDistanceM === null) return '–';
   return meanText(about, about === 'aim' ? Math.hypot(biasM.xM, biasM.yM) : meanDistanceM);
 }

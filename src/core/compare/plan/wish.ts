@@ -43,14 +43,19 @@ const LEAST_OF_FOUR = 3;
 const DISTANCE_PER_SD = Math.sqrt(Math.PI / 2);
 
 function differenceOf(wish: Wish, { a }: Comparison): Difference | string {
+  const { meanDistanceM } = a;
+  if (wish.about !== 'success' && meanDistanceM === null) {
+    return 'Nobody measured where the runs before ended.';
+  }
   if (wish.about === 'aim') {
-    return { sdM: a.meanDistanceM / DISTANCE_PER_SD, differenceM: wish.differenceM };
+    return { sdM: (meanDistanceM ?? 0) / DISTANCE_PER_SD, differenceM: wish.differenceM };
   }
   if (wish.about === 'spread') {
-    const left = a.meanDistanceM - wish.lessM;
+    const before = meanDistanceM ?? 0;
+    const left = before - wish.lessM;
     return left <= 0
-      ? `The spread before is ${errorLength(a.meanDistanceM)}: it cannot come down by ${errorLength(wish.lessM)}.`
-      : { ratio: left / a.meanDistanceM };
+      ? `The spread before is ${errorLength(before)}: it cannot come down by ${errorLength(wish.lessM)}.`
+      : { ratio: left / before };
   }
   const rateA = a.success?.rate ?? null;
   if (rateA === null) return 'Nobody noted before whether the runs worked.';

@@ -4,6 +4,9 @@ import styles from '../Findings.module.css';
 
 const pText = (p: number): string => (p < 0.001 ? 'p < 0.001' : `p = ${number(p, 3)}`);
 const size = ({ xM, yM }: { xM: number; yM: number }) => Math.hypot(xM, yM);
+const NONE = '–';
+const lengthOrNone = (metres: number | null): string =>
+  metres === null ? NONE : errorLength(metres);
 const SHOWN = { helped: 'helped', hurt: 'hurt', 'no-difference-shown': 'not shown' } as const;
 
 /** The numbers behind the sentence. */
@@ -14,34 +17,36 @@ export function CompareFigures({ comparison }: { comparison: Comparison }) {
       question: 'bias',
       name: 'Middle of the ends, from the target',
       cells: [
-        errorLength(size(a.biasM)),
-        errorLength(size(b.biasM)),
-        `moved by ${errorLength(size(bias.shiftM))} ± ${errorLength(bias.shiftRadiusM)}`,
-        pText(bias.pValue),
+        lengthOrNone(a.biasM && size(a.biasM)),
+        lengthOrNone(b.biasM && size(b.biasM)),
+        bias === null
+          ? NONE
+          : `moved by ${errorLength(size(bias.shiftM))} ± ${errorLength(bias.shiftRadiusM)}`,
+        bias === null ? NONE : pText(bias.pValue),
       ],
     },
     {
       question: 'spread',
       name: 'Spread: mean distance from their own middle',
       cells: [
-        errorLength(a.meanDistanceM),
-        errorLength(b.meanDistanceM),
+        lengthOrNone(a.meanDistanceM),
+        lengthOrNone(b.meanDistanceM),
         spread === null
-          ? '–'
+          ? NONE
           : `× ${number(spread.ratio, 2)} (${number(spread.low95, 2)} to ${number(spread.high95, 2)})`,
-        spread === null ? '–' : pText(spread.pValue),
+        spread === null ? NONE : pText(spread.pValue),
       ],
     },
     {
       question: 'success',
       name: 'Worked',
       cells: [
-        a.success === null ? '–' : `${a.success.successes} of ${a.success.n}`,
-        b.success === null ? '–' : `${b.success.successes} of ${b.success.n}`,
+        a.success === null ? NONE : `${a.success.successes} of ${a.success.n}`,
+        b.success === null ? NONE : `${b.success.successes} of ${b.success.n}`,
         success === null
-          ? '–'
+          ? NONE
           : `${percent(success.difference)} (${percent(success.low95)} to ${percent(success.high95)})`,
-        success === null ? '–' : pText(success.pValue),
+        success === null ? NONE : pText(success.pValue),
       ],
     },
   ];

@@ -1,0 +1,89 @@
+import { wrap } from '../geometry/angle';
+import type { Pose } from '../geometry/pose';
+import { doubtsThatTouch, robotOffBy } from '../sources/sources';
+import type { Doubt } from '../sources/source';
+import { prepare, simulateRun, type SimulatedRun, type Simulation } from './run';
+
+/** How much a doubt moves one robot's runs: at its end and at each mission's mark, for one standard deviation of it. */
+export interface Sensitivity {
+  name: string;
+  end: Pose;
+  marks: ReadonlyMap<string, Pose>;
+}
+
+/** Each source is tried so many standard deviations to either side: what a loop's period rounds weighs the less. */
+const OFF = 2;
+/** Pairs of runs with the same luck, by the numbers that no forecast uses. */
+const PAIRS = 8;
+const FIRST_PAIR = 1_000_000;
+
+const moved = (plus: Pose, minus: Pose): Pose => ({
+  xM: plus.xM - minus.xM,
+  yM: plus.yM - minus.yM,
+  headingRad: wrap(plus.headingRad - minus.headingRad),
+});
+
+const meanOf = (moves: readonly Pose[], per: number): Pose => ({
+  xM: moves.reduce((sum, { xM }) => sum + xM, 0) / moves.length / per,
+  yM: moves.reduce((sum, { yM }) => sum + yM, 0) / moves.length / per,
+  headingRad: moves.reduce((sum, { headingRad }) => sum + headingRad, 0) / moves.length / per,
+});
+
+const markOf = ({ marks }: SimulatedRun, missionId: string) =>
+  marks.find((mark) => mark.missionId === missionId);
+
+/** Of one doubt; null where a run did not get to its end. */
+function sensitivityTo(
+  doubt: Doubt,
+  runOf: (off: number, pair: number) => SimulatedRun,
+): Sensitivity | null {
+  const pairs = Array.from({ length: PAIRS }, (_, pair) => ({
+    plus: runOf(OFF, pair),
+    minus: runOf(-OFF, pair),
+  }));
+  if (pairs.some(({ plus, minus }) => plus.end.failure !== null || minus.end.failure !== null)) {
+    return null;
+  }
+  const [first] = pairs;
+  const missions = first?.plus.marks.map(({ missionId }) => missionId) ?? [];
+  const atMark = (missionId: string) =>
+    pairs.flatMap(({ plus, minus }) => {
+      const [a, b] = [markOf(plus, missionId), markOf(minus, missionId)];
+      return a === undefined || b === undefined ? [] : [moved(a, b)];
+    });
+  return {
+    name: doubt.name,
+    end: meanOf(
+      pairs.map(({ plus, minus }) => moved(plus.end, minus.end)),
+      2 * OFF,
+    ),
+    marks: new Map(missions.map((missionId) => [missionId, meanOf(atMark(missionId), 2 * OFF)])),
+  };
+}
+
+/**
+ * How much each doubt about a robot moves its runs, by pairs of runs with the same luck, of which one is off to one side
+ * and one to the other: what is common to both cancels out.
+ *
+ * Source: central differences with common random numbers (Glasserman, Monte Carlo Methods in Financial Engineering,
+ * 2003, section 7.1).
+ * @returns null where a run of such a robot stops on its way: then it is no small change
+ */
+export function sensitivitiesOf(simulation: Simulation): Sensitivity[] | null {
+  const { doubts = [], robot, route } = simulation;
+  const prepared = prepare(simulation);
+  const found: Sensitivity[] = [];
+  for (const doubt of doubtsThatTouch(doubts, route, robot)) {
+    if (!(doubt.sdRobot > 0)) continue;
+    const robots = new Map(
+      [OFF, -OFF].map((off) => [off, robotOffBy(robot, [doubt], () => off)] as const),
+    );
+    const one = sensitivityTo(doubt, (off, pair) => {
+      const imagined = robots.get(off) ?? prepared.robotOf(0);
+      return simulateRun(simulation, { ...prepared, robotOf: () => imagined }, FIRST_PAIR + pair);
+    });
+    if (one === null) return null;
+    found.push(one);
+  }
+  return found;
+}
