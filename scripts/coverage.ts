@@ -1,15 +1,20 @@
 import { LOG_KINDS, stillCoverage, type LogKind } from './lib/coverage';
 import { TURN_KINDS, turnCoverage } from './lib/turnCoverage';
 import { BENCH_KINDS, benchCoverage } from './lib/benchCoverage';
+import { forecastCoverage, MEASURED, ROUTES } from './lib/forecastCoverage';
 import { main, say } from './lib/sentence';
 
 /** How often 95 % intervals hold the truth: of the still check for each kind of log, of turns, and of benches. */
 const LOGS = 2000;
 const SEED = 2026;
+/** Robots of which each forecast is judged. */
+const ROBOTS = 1000;
 
 main(() => {
   const logs = Number(process.argv[2] ?? LOGS);
-  say(`… ${logs} simulated logs of each kind; this takes some twenty minutes`);
+  say(
+    `… ${logs} simulated logs of each kind; and a thousand robots of each forecast; this takes some hours (a smaller number may be given)`,
+  );
   for (const kind of LOG_KINDS) {
     const found = stillCoverage(kind, logs, SEED);
     const holds =
@@ -28,6 +33,17 @@ main(() => {
     const share = benchCoverage(kind, logs, SEED);
     const holds = share >= 0.93 && share <= 0.98;
     console.log(`${holds ? 'ok  ' : 'FAIL'}  ${kind.name}  held ${share.toFixed(3)}`);
+  }
+  for (const how of MEASURED) {
+    for (const route of Object.keys(ROUTES)) {
+      const found = forecastCoverage(how, route, Math.min(logs, ROBOTS), SEED);
+      const { xM, yM, headingRad, chance } = found;
+      const holds = [xM, yM, headingRad, chance].every((share) => share >= 0.93);
+      const shares = [xM, yM, headingRad, chance].map((share) => share.toFixed(3)).join(' ');
+      console.log(
+        `${holds ? 'ok  ' : 'FAIL'}  forecast, ${how} measured: ${route}  held x y heading chance ${shares}`,
+      );
+    }
   }
   return Promise.resolve();
 });

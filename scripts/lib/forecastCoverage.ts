@@ -12,7 +12,12 @@ import {
 const DEG = Math.PI / 180;
 
 /** How much of a robot was measured before its forecast. */
-export const MEASURED = ['nothing', 'straights and turns', 'turns with a protractor alone', 'all'] as const;
+export const MEASURED = [
+  'nothing',
+  'straights and turns',
+  'turns with a protractor alone',
+  'all',
+] as const;
 export type MeasuredHow = (typeof MEASURED)[number];
 
 const BODY: Body = {
@@ -65,7 +70,15 @@ export const ROUTES: Record<string, { steps: RouteStep[]; end: [number, number, 
     end: [1, 0.5, 0],
   },
   'steps up': {
-    steps: [straight(0.4), turn(90), straight(0.3), turn(0), straight(0.5), turn(-90), straight(0.2)],
+    steps: [
+      straight(0.4),
+      turn(90),
+      straight(0.3),
+      turn(0),
+      straight(0.5),
+      turn(-90),
+      straight(0.2),
+    ],
     end: [1.4, 0.6, -90],
   },
 };
@@ -140,7 +153,10 @@ function stillBench(truth: Truth, random: () => number) {
   let walk = 0;
   const samples = Array.from({ length: 2400 }, (_, i) => {
     walk += truth.walkRadPerSqrtS * Math.sqrt(0.05) * normal(random);
-    return { tS: i * 0.05, headingRad: rounded(truth.driftRadPerS * i * 0.05 + walk, BODY.quantumRad) };
+    return {
+      tS: i * 0.05,
+      headingRad: rounded(truth.driftRadPerS * i * 0.05 + walk, BODY.quantumRad),
+    };
   });
   return { samples, runDurationS: 30, toleranceRad: 2 * DEG };
 }
@@ -172,7 +188,13 @@ const asEuler = (step: RouteStep): EulerStep =>
 const PLACEMENT = { alongSdM: 0.002, acrossSdM: 0.002, headingSdRad: 0.3 * DEG };
 
 /** Where a robot's runs truly end, and how often its mission works: by the other simulator. */
-function truly(answer: Answer, truth: Truth, end: [number, number, number], runs: number, random: () => number) {
+function truly(
+  answer: Answer,
+  truth: Truth,
+  end: [number, number, number],
+  runs: number,
+  random: () => number,
+) {
   const steps = answer.route.steps.map(asEuler);
   const sums = { xM: 0, yM: 0, headingRad: 0, worked: 0 };
   for (let run = 0; run < runs; run += 1) {
@@ -229,14 +251,23 @@ export function forecastCoverage(
   const route = ROUTES[routeName];
   if (procedure === undefined || route === undefined) throw new Error(routeName);
   const held = { xM: 0, yM: 0, headingRad: 0, chance: 0, chanceInside: 0, inside: 0 };
-  const widths: Record<'xM' | 'yM' | 'headingRad' | 'chance', number[]> = { xM: [], yM: [], headingRad: [], chance: [] };
+  const widths: Record<'xM' | 'yM' | 'headingRad' | 'chance', number[]> = {
+    xM: [],
+    yM: [],
+    headingRad: [],
+    chance: [],
+  };
   for (let i = 0; i < robots; i += 1) {
     const random = generator(seed * 100_003 + i * 7919);
     const truth = robotAt(random);
     const answer = procedure.run({
       robot: RECORD,
       table: table(route.end),
-      route: { start: { xM: 0.5, yM: 0.5, headingRad: 0 }, placement: PLACEMENT, steps: [...route.steps, { kind: 'mark', missionId: 'm', dwellS: 0.1 }] },
+      route: {
+        start: { xM: 0.5, yM: 0.5, headingRad: 0 },
+        placement: PLACEMENT,
+        steps: [...route.steps, { kind: 'mark', missionId: 'm', dwellS: 0.1 }],
+      },
       bench: benchOf(how, truth, random),
       runs,
       seed: i + 1,
@@ -261,6 +292,11 @@ export function forecastCoverage(
   return {
     ...held,
     chanceInside: held.chanceInside / Math.max(1, held.inside),
-    widths: [median(widths.xM), median(widths.yM), median(widths.headingRad) / DEG, median(widths.chance)],
+    widths: [
+      median(widths.xM),
+      median(widths.yM),
+      median(widths.headingRad) / DEG,
+      median(widths.chance),
+    ],
   };
 }

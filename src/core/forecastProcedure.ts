@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { squareInput, stillInput, stillLog, turnInput } from './benchProcedures';
 import { calibrationFromTurns } from './calibration/fromTurns';
 import { calibrationFromStops } from './calibration/fromStops';
-import { driftFromCheck } from './calibration/fromCheck';
+import { driftFromCheck, measuresDrift } from './calibration/fromCheck';
 import { driveFromSquare } from './calibration/fromSquare';
 import { withTurnCalibration } from './calibration/applyTurns';
 import type { CalibrationValue } from './calibration/calibration';
@@ -52,8 +52,7 @@ function driftOf({ stillCheck: input }: Bench): CalibrationValue | null {
   if (input === undefined) return null;
   const { samples, runDurationS, toleranceRad, settings } = input;
   const found = stillCheck(stillLog(samples), runDurationS, toleranceRad, settings);
-  const isMeasured = found.verdict !== 'not-still' && found.verdict !== 'not-enough-still-time';
-  return isMeasured ? driftFromCheck(found) : null;
+  return measuresDrift(found) ? driftFromCheck(found) : null;
 }
 
 function straightOf({ straights }: Bench): CalibrationValue | null {
@@ -107,7 +106,14 @@ const interval = (range: { rate: number; low: number; high: number }) => ({
 });
 
 /** The robot and the route as applied, and what is to be expected of them. */
-function forecastOf({ robot: record, table, route: asDrawn, bench, runs: n, seed }: z.output<typeof forecastInput>) {
+function forecastOf({
+  robot: record,
+  table,
+  route: asDrawn,
+  bench,
+  runs: n,
+  seed,
+}: z.output<typeof forecastInput>) {
   const values = applied(bench);
   const { robot, turns } = fittedRobot(record, values);
   const route =

@@ -20,7 +20,10 @@ const MILLISECONDS = 'are these milliseconds? seconds are expected';
 const gapM = z.number().min(-0.5).max(30, `expected at most 30 m: ${MILLIMETRES}`);
 const distanceM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);
 const speedMPerS = z.number().positive().max(5, `expected at most 5 m/s: ${MILLIMETRES}`);
-const timeS = z.number().min(0.001, 'expected at least 1 ms').max(600, `expected at most 600 s: ${MILLISECONDS}`);
+const timeS = z
+  .number()
+  .min(0.001, 'expected at least 1 ms')
+  .max(600, `expected at most 600 s: ${MILLISECONDS}`);
 const command = z.number().min(0).max(1, 'are these percent? a share of full power is expected');
 const batteryV = z.number().min(0.1, 'expected at least 0.1 V').max(60);
 const name = z.string().max(80);
@@ -209,7 +212,7 @@ export const rangingProcedures: readonly Procedure[] = [
       orWhy(
         tooClose(input) === null ? approachPlan(input) : null,
         tooClose(input) ??
-        'The robot cannot stop in time: the wanted gap and its way to stop are longer than the start gap. Start further away, or drive slower.',
+          'The robot cannot stop in time: the wanted gap and its way to stop are longer than the start gap. Start further away, or drive slower.',
       ),
   ),
   procedure(

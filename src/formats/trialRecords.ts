@@ -28,6 +28,10 @@ export const turnTrialRecord = z.object({
     .nullable()
     .default(null)
     .describe('of an angle that was judged less surely than usual; null: as usual'),
+  readingRad: angle
+    .nullable()
+    .default(null)
+    .describe('what the heading sensor showed of that turn; null: nobody noted it'),
   measuredBy: z.enum(ANGLE_SOURCES),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

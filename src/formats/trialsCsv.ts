@@ -48,6 +48,13 @@ const TURN_COLUMNS: WantedColumn[] = [
     number: degrees(720),
   },
   { key: 'place', heading: /^place$/i, name: 'place', optional: true },
+  {
+    key: 'reading',
+    heading: /^reading_deg$/i,
+    name: 'reading_deg',
+    optional: true,
+    number: degrees(745),
+  },
 ];
 
 const LAP_COLUMNS: WantedColumn[] = [
@@ -178,6 +185,8 @@ export async function readTurnTrials(
         facedRad: values.faced === undefined ? null : radiansFromDegrees(Number(values.faced)),
         place: String(values.place ?? '').slice(0, 40),
         readingSdRad: null,
+        readingRad:
+          values.reading === undefined ? null : radiansFromDegrees(Number(values.reading)),
         measuredBy: 'file',
         setAsideReason: null,
       });

@@ -175,7 +175,8 @@ describe('did it help?', () => {
   });
 
   it('of series that only count what worked is a comparison of that', () => {
-    const runs = (worked: number) => Array.from({ length: 10 }, (_, i) => ({ success: i < worked }));
+    const runs = (worked: number) =>
+      Array.from({ length: 10 }, (_, i) => ({ success: i < worked }));
     const found = compareSeries(runs(0), runs(10), origin);
     expect(found?.verdict).toBe('helped');
     expect(found?.success?.pValue).toBeLessThan(0.001);

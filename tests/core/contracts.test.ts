@@ -129,7 +129,13 @@ describe('turn-model', () => {
         const rates = new Set(list.map(({ rateRadPerS }) => rateRadPerS));
         expect(commands).toHaveLength(wantedRad.length * rates.size);
         expect(groups.reduce((sum, { n }) => sum + n, 0)).toBe(list.length);
-        for (const { wantedRad: wanted, rateRadPerS, commandRad, low95Rad, high95Rad } of commands) {
+        for (const {
+          wantedRad: wanted,
+          rateRadPerS,
+          commandRad,
+          low95Rad,
+          high95Rad,
+        } of commands) {
           // Never a command for a side that nobody tried.
           const isTried = list.some(
             (one) =>

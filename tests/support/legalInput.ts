@@ -42,7 +42,9 @@ function numbers({ minimum, maximum, exclusiveMinimum, exclusiveMaximum, type }:
       fc.constantFrom(...[low, high, 0, 1, 2].filter(isInside)),
     );
   }
-  const usual = [low, high, 0, 1e-9, 1e-3, 0.01, 0.1, 0.3, 0.5, 1, 1.57, 2, -1, -0.1, 20].filter(isInside);
+  const usual = [low, high, 0, 1e-9, 1e-3, 0.01, 0.1, 0.3, 0.5, 1, 1.57, 2, -1, -0.1, 20].filter(
+    isInside,
+  );
   const sized = fc
     .tuple(fc.double({ min: -9, max: Math.log10(Math.max(high, 1e-8)), noNaN: true }), fc.boolean())
     .map(([exponent, negative]) => (negative ? -1 : 1) * 10 ** exponent)

@@ -4,7 +4,7 @@ import type { Table } from '../course/table';
 import type { Robot } from '../robot';
 import type { StepOf } from '../steps/step';
 import type { TurnsCalibration } from './kinds/turns/schema';
-import { leadFor } from './turnStop';
+import { headingScaleOf, leadFor } from './turnStop';
 
 /** A turn whose command a calibration changes. */
 export interface CommandChange {
@@ -32,11 +32,11 @@ export function withTurnCalibration(
   calibrationId: string,
 ): { route: Route; changes: CommandChange[] } {
   const plan = planRoute(route, robot, table);
-  const { headingScale } = robot.program;
+  const headingScale = headingScaleOf(turns);
   const changes: CommandChange[] = [];
   const steps = plan.map(({ step, angleRad }, stepIndex) => {
     if (step.kind !== 'turn' || angleRad === 0) return step;
-    const lead = leadFor(turns, angleRad, step.rateRadPerS, headingScale);
+    const lead = leadFor(turns, angleRad, step.rateRadPerS);
     if (lead === null || Math.abs(lead - step.leadRad) < LEAST_CHANGE_RAD) return step;
     const leadRad = Math.max(-0.5, Math.min(1.5, lead));
     const sign = Math.sign(angleRad);

@@ -13,6 +13,10 @@ type DriftFound = Pick<
   | 'wanderRadPerS'
 >;
 
+/** Whether a check measured the drift, whatever is done about it: it lay still, and for long enough. */
+export const measuresDrift = ({ verdict }: Pick<StillCheck, 'verdict'>): boolean =>
+  verdict !== 'not-still' && verdict !== 'not-enough-still-time';
+
 /** The drift that a still check found, and how it scatters, as a calibration. */
 export const driftFromCheck = ({
   driftRadPerS,

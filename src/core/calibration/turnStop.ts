@@ -23,6 +23,17 @@ const constantByPhysics = ({ lagS, brakingRadPerS2 }: TurnsCalibration, rate: nu
     ? null
     : rate * (lagS ?? 0) + (brakingRadPerS2 === null ? 0 : (rate * rate) / (2 * brakingRadPerS2));
 
+/**
+ * By what programs are to multiply every heading that they turn to or hold, counted from the start: the sensor's own
+ * scale, as its readings showed it. What trials alone tell of it stays doubtful, and is told to nobody.
+ */
+export const headingScaleOf = ({ gyroScale }: TurnsCalibration): number =>
+  gyroScale?.by === 'readings' ? 1 + gyroScale.scaleError : 1;
+
+/** Whether it knows of any turn on the spot, as routes make them. */
+export const knowsSpins = ({ groups }: TurnsCalibration): boolean =>
+  groups.some(({ kind }) => kind === 'spin');
+
 /** What trials tell of such a turn: |turned| = constant + (1 + scale) · |told|, and its scatter. */
 export interface TurnStop {
   constantRad: number;
@@ -52,19 +63,17 @@ export function stopOf(
 /**
  * How much early the motors have to stop so that a spin by an angle comes right.
  *
- * @param headingScale with which headings are told
  * @returns null when the calibration knows nothing of such turns, or they cannot be made at that rate
  */
 export function leadFor(
   turns: TurnsCalibration,
   angleRad: number,
   rateRadPerS: number,
-  headingScale = 1,
 ): number | null {
   const size = Math.abs(angleRad);
   const stop = stopOf(turns, angleRad, rateRadPerS);
   if (stop === null) return null;
   const command = commandFor(stop, size);
   // A turn that goes on by more than is wanted has no command.
-  return command > 0 ? headingScale * size - command : null;
+  return command > 0 ? headingScaleOf(turns) * size - command : null;
 }

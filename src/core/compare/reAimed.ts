@@ -42,11 +42,13 @@ export function successReAimed(
   b: readonly MeasuredRun[],
   target: Pose,
 ): SuccessRate | null {
-  const judged = [...a, ...b].filter(isPlaced).flatMap((run): Judged[] =>
-    typeof run.success === 'boolean'
-      ? [{ far: Math.hypot(run.xM - target.xM, run.yM - target.yM), worked: run.success }]
-      : [],
-  );
+  const judged = [...a, ...b]
+    .filter(isPlaced)
+    .flatMap((run): Judged[] =>
+      typeof run.success === 'boolean'
+        ? [{ far: Math.hypot(run.xM - target.xM, run.yM - target.yM), worked: run.success }]
+        : [],
+    );
   const limitM = worksWithinM(judged);
   const ends = b.filter(isPlaced);
   if (limitM === null || ends.length === 0) return null;

@@ -94,12 +94,16 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
 /** Speed per volt on the command; tape and watch were read in their steps. */
 function fitOf(moved: readonly TimedDrive[]): RoundedFit | null {
   const stepM = lengthStepM(moved.map(({ distanceM }) => distanceM));
-  const stepS = timeStepS(moved.map(({ timeS }) => timeS));
+  const times = moved.map(({ timeS }) => timeS);
+  // Drives that all took the same time were told it: nobody read a watch.
+  const stepS = new Set(times).size === 1 ? 0 : timeStepS(times);
   return roundedFit(
     moved.map(({ command }) => [1, command]),
     moved.map((drive) => drivenAtVolts(drive, 1)),
-    moved.map((drive) =>
-      Math.hypot(stepM / drive.timeS, (drivenMPerS(drive) * stepS) / drive.timeS) / drive.batteryV,
+    moved.map(
+      (drive) =>
+        Math.hypot(stepM / drive.timeS, (drivenMPerS(drive) * stepS) / drive.timeS) /
+        drive.batteryV,
     ),
     moved.map(({ command, batteryV }) => `${command} ${batteryV}`),
   );

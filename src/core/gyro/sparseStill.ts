@@ -24,8 +24,7 @@ export function sparseStill(
   if (!(durationS > LEAST_S)) return null;
   const heading =
     log.kind === 'heading' ? log.headingRad : integrateRate(tS, log.rateRadPerS).headingRad;
-  const step =
-    log.kind === 'heading' ? quantumOf(heading) : quantumOf(log.rateRadPerS) * durationS;
+  const step = log.kind === 'heading' ? quantumOf(heading) : quantumOf(log.rateRadPerS) * durationS;
   const fromRad = heading[0] ?? 0;
   const readings = {
     fromRad,

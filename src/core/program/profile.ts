@@ -35,7 +35,9 @@ export const programSchema = z.object({
     .min(0.5)
     .max(2)
     .default(1)
-    .describe('every heading that is turned to or held is told times this: the heading sensor’s own scale'),
+    .describe(
+      'every heading that is turned to or held is told times this: the heading sensor’s own scale',
+    ),
 });
 
 export type ProgramProfile = z.output<typeof programSchema>;

@@ -97,8 +97,7 @@ export function stopModel(
   const brakingMPerS2 = inverseBraking > 1 / MOST_BRAKING_M_PER_S2 ? 1 / inverseBraking : null;
   const overrun = (v: number) => overrunM({ lagS, brakingMPerS2 }, v);
   const rest = trials.map((trial) => trial.thresholdM - trial.stopM - overrun(trial.speedMPerS));
-  const columns = (v: number) =>
-    fit === both ? [v, (v * v) / 2] : [isBraking ? (v * v) / 2 : v];
+  const columns = (v: number) => (fit === both ? [v, (v * v) / 2] : [isBraking ? (v * v) / 2 : v]);
   return {
     n: trials.length,
     lagS,
@@ -110,9 +109,7 @@ export function stopModel(
         ? Math.max(Math.sqrt(squares(rest) / fit.degreesOfFreedom), leastScatter(stepM))
         : Number.NaN,
     stepM,
-    lateSeS: Math.max(
-      ...trials.map(({ speedMPerS: v }) => fit.halfWidth95(columns(v)) / (Z * v)),
-    ),
+    lateSeS: Math.max(...trials.map(({ speedMPerS: v }) => fit.halfWidth95(columns(v)) / (Z * v))),
     overrunM: overrun,
   };
 }

@@ -1,7 +1,7 @@
 import { prepare, simulateRange, type SimulatedRun, type Simulation } from './run';
 
 /** More periods of the loop than this are not simulated at once: a few seconds of computing. */
-export const MOST_LOOPS = 12_000_000;
+export const MOST_LOOPS = 7_000_000;
 
 /** All runs of a simulation, or why it would take too long. */
 export type AllRuns = { runs: SimulatedRun[] } | { sentence: string };

@@ -294,8 +294,6 @@ export function robotOffBy(
   return doubts.reduce((one, doubt) => {
     const { name, sdRobot } = doubt;
     const source = SOURCES.find((each) => each.name === name);
-    return source === undefined
-      ? one
-      : source.imagine(one, sdRobot * off(name), doubt);
+    return source === undefined ? one : source.imagine(one, sdRobot * off(name), doubt);
   }, asFitted);
 }

@@ -29,7 +29,11 @@ export interface RoundedFit extends LinearFit {
 }
 
 /** Weights with which each observation enters a combination of the coefficients. */
-const weightsOf = (fit: LinearFit, rows: readonly (readonly number[])[], columns: readonly number[]) => {
+const weightsOf = (
+  fit: LinearFit,
+  rows: readonly (readonly number[])[],
+  columns: readonly number[],
+) => {
   const byColumn = fit.unscaledCovariance.map((row) =>
     row.reduce((sum, value, j) => sum + value * (columns[j] ?? 0), 0),
   );

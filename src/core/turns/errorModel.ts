@@ -96,7 +96,8 @@ function isShownSmall(trials: readonly TargetAndActual[]): boolean {
 /** Whether any of a fit's coefficients is proved to differ from 0. */
 const isAnyProved = (fit: RoundedFit): boolean =>
   fit.coefficients.some(
-    (value, i) => Math.abs(value) > fit.halfWidth95(fit.coefficients.map((_, j) => Number(i === j))),
+    (value, i) =>
+      Math.abs(value) > fit.halfWidth95(fit.coefficients.map((_, j) => Number(i === j))),
   );
 
 /** Models that n trials can judge: "both" wants five of at least two targets. */
@@ -172,8 +173,7 @@ export function turnErrorModel(
     fit,
     columnsAt,
     knownScaleHalf95: known?.half95 ?? 0,
-    isProved:
-      isAnyProved(fit) || (known !== null && Math.abs(known.scaleError) > known.half95),
+    isProved: isAnyProved(fit) || (known !== null && Math.abs(known.scaleError) > known.half95),
     fromRad,
     toRad,
     oneTarget,

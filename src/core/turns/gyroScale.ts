@@ -1,4 +1,7 @@
 import { angleStepRad } from '../stats/instrumentStep';
+import type { LinearFit } from '../stats/linearFit';
+import { student975 } from '../stats/student';
+import { mean } from '../stats/moments';
 import { roundedFit } from '../stats/roundedFit';
 import { ratesTried } from './grouping';
 import type { TurnPoint } from './trial';
@@ -74,27 +77,54 @@ function topRate(points: readonly Read[]): number | null {
   return first < 0 ? null : (rates[first] ?? null);
 }
 
+/**
+ * By how much more than single turns the turns of one setting go off together: a loop that stops all turns of an angle
+ * at the same moment of its period shifts all of them alike, and more of them tell no more.
+ *
+ * Source: analysis of variance, lack of fit against repeats (Seber and Lee, Linear Regression Analysis, 2nd ed., 2003,
+ * section 4.4).
+ * @returns 1 where it does not show
+ */
+function sharedBySetting(rows: readonly number[][], errors: readonly number[], fit: LinearFit) {
+  const rest = rows.map(
+    (row, i) =>
+      (errors[i] ?? 0) - row.reduce((sum, one, j) => sum + one * (fit.coefficients[j] ?? 0), 0),
+  );
+  const settings = rows.map((row) => row.join(' '));
+  const different = [...new Set(settings)];
+  const free = different.length - fit.coefficients.length;
+  if (free < 1 || !(fit.residualSd > 0)) return 1;
+  const squares = different.reduce((sum, setting) => {
+    const own = rest.filter((_, i) => settings[i] === setting);
+    return sum + own.length * mean(own) ** 2;
+  }, 0);
+  const wider = Math.sqrt(squares / free) / fit.residualSd;
+  // Then so few settings tell it as there are, and not so many turns.
+  return wider <= 1 ? 1 : (wider * student975(free)) / student975(fit.degreesOfFreedom);
+}
+
 /** By trials alone: what share of the angle turns go wrong, each kind, side and rate with a constant of its own. */
 function byShare(points: readonly TurnPoint[]): Found | null {
   const keyOf = ({ kind, side, rate }: TurnPoint) => `${kind} ${side} ${rate.toPrecision(2)}`;
   const keys = [...new Set(points.map(keyOf))];
+  const rows = points.map((point) => [
+    ...keys.map((key) => Number(key === keyOf(point))),
+    point.target,
+  ]);
+  const errors = points.map(({ target, actual }) => actual - target);
   const fit = roundedFit(
-    points.map((point) => [...keys.map((key) => Number(key === keyOf(point))), point.target]),
-    points.map(({ target, actual }) => actual - target),
+    rows,
+    errors,
     points.map(({ stepRad }) => stepRad),
   );
   const share = fit?.coefficients.at(-1);
   if (fit === null || share === undefined) return null;
-  const half95 = fit.halfWidth95([...keys.map(() => 0), 1]);
+  const half95 = fit.halfWidth95([...keys.map(() => 0), 1]) * sharedBySetting(rows, errors, fit);
   // true = told / (1 + e) + coast.
   return { value: 1 / (1 + share) - 1, half95 };
 }
 
-const scaleOf = (
-  found: Found,
-  by: GyroScale['by'],
-  upToRateRadPerS: number | null,
-): GyroScale => {
+const scaleOf = (found: Found, by: GyroScale['by'], upToRateRadPerS: number | null): GyroScale => {
   const { value, half95 } = withGuess(found);
   return {
     scaleError: value,
@@ -114,7 +144,8 @@ const scaleOf = (
  * 3rd ed., 2013, section 2.5.
  * @returns null where neither tells anything: it stays a guess of 1 %
  */
-export function gyroScale(points: readonly TurnPoint[]): GyroScale | null {
+export function gyroScale(all: readonly TurnPoint[]): GyroScale | null {
+  const points = all.filter(({ bySensor }) => !bySensor);
   const read = points.filter(isRead);
   const top = topRate(read);
   const counted = top === null ? read : read.filter(({ rate }) => rate <= top * 1.011);

@@ -15,7 +15,12 @@ export interface TurnTrial {
   readingSdRad?: number | null | undefined;
   /** What the heading sensor showed of that turn when it stood; left positive. */
   readingRad?: number | null | undefined;
+  /** By what it was measured; what the sensor itself says tells nothing of its scale. */
+  measuredBy?: string | undefined;
 }
+
+/** As trials name it that were measured by the heading sensor itself. */
+const BY_SENSOR = 'own heading';
 
 export type TurnSide = 'left' | 'right';
 
@@ -33,6 +38,8 @@ export interface TurnPoint {
   reading?: number | undefined;
   /** What the known drift came to during the turn; it is in `actual`, and was taken out of `reading`. */
   driftRad: number;
+  /** Measured by the sensor itself: it tells how far the turn went on, and nothing of the sensor's scale. */
+  bySensor: boolean;
   /** The step in which angles were read. */
   stepRad: number;
   /** The share of the angle that is the heading sensor's, where its own reading told how far it turned. */
@@ -53,6 +60,7 @@ export function turnPoint(trial: TurnTrial, driftRadPerS: number, stepRad = 0): 
     target: Math.abs(targetRad),
     actual: sign * actualRad + driftRad,
     driftRad,
+    bySensor: trial.measuredBy === BY_SENSOR,
     stepRad,
     side,
     rate: rateRadPerS,

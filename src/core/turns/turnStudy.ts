@@ -6,6 +6,7 @@ import type { TurnGroup } from './grouping';
 import { misfitText, type Misfit } from './misfits';
 import { adviseNextTrial, type Advice } from './nextTrial';
 import { sideOf, type TurnTrial } from './trial';
+import { further, soFarInWords } from './notProved';
 import { commandWithAll, turnModel, type TurnCommand, type TurnModel } from './turnModel';
 
 /** Angles that a team is asked about when it has named none. */
@@ -35,11 +36,9 @@ export function groupName({ direction, rateRadPerS, kind, rates }: TurnGroup): s
   return `${kind === 'spin' ? 'in place' : 'about one wheel'}, ${way}, ${rate}/s`;
 }
 
-const further = (angleRad: number): string =>
-  angleRad >= 0 ? `${degrees(angleRad)} too far` : `${degrees(-angleRad)} short`;
-
 function errorInWords(model: TurnErrorModel): string {
   const { constantRad, scaleError } = model;
+  if (!model.isProved && model.model !== 'none') return soFarInWords(model);
   const share = `${number(Math.abs(scaleError) * 100, 1)} % ${scaleError >= 0 ? 'too far' : 'short'}`;
   switch (model.model) {
     case 'none':
@@ -82,9 +81,35 @@ function whyModel(model: TurnErrorModel): string {
     : `${basis}: ${NAMES[model.model]} explains them best.`;
 }
 
-/** The command that is asked about most: 90° to the left, or the first. */
-const askedCommand = ({ commands }: TurnModel): TurnCommand | undefined =>
-  commands.find(({ wantedRad }) => Math.abs(wantedRad - Math.PI / 2) < 0.01) ?? commands[0];
+/** The command that is asked about most: 90° to the left, or else the first that there is. */
+function askedCommand({ commands }: TurnModel): TurnCommand | undefined {
+  const known = commands.filter(({ commandRad }) => commandRad !== null);
+  return (
+    known.find(({ wantedRad }) => Math.abs(wantedRad - Math.PI / 2) < 0.01) ??
+    known[0] ??
+    commands[0]
+  );
+}
+
+/** Of the heading sensor's own scale, which does not end with a turn. */
+function scaleInWords({ gyroScale, groups }: TurnModel): string {
+  if (gyroScale === null || gyroScale.by === 'trials') {
+    const isShare = groups.some(({ model }) => model.isProved && Math.abs(model.scaleError) > 0);
+    return isShare
+      ? ' That may be the heading sensor’s own scale, and then drives that hold a heading go off by it as well: note what it reads after each turn, and it is told.'
+      : '';
+  }
+  const { scaleError, low95, high95, upToRateRadPerS } = gyroScale;
+  if (low95 <= 0 && high95 >= 0) {
+    return ` Its heading sensor reads right, to ${number(100 * Math.max(high95, -low95), 1)} %.`;
+  }
+  const [least, most] = [Math.abs(low95), Math.abs(high95)].sort((a, b) => a - b);
+  const upTo =
+    upToRateRadPerS === null
+      ? ''
+      : ` Turned faster than ${degrees(upToRateRadPerS, 0)}/s it reads less still: that is as fast as it can follow.`;
+  return ` Its heading sensor reads ${number(100 * Math.abs(scaleError), 1)} % (${number(100 * (least ?? 0), 1)} to ${number(100 * (most ?? 0), 1)} %) ${scaleError > 0 ? 'too much' : 'too little'}: every heading is told × ${number(1 + scaleError, 4)}, in turns and in drives.${upTo}`;
+}
 
 function commandSentence(asked: TurnCommand | undefined): string {
   if (asked === undefined) return 'Name the angles that your routes use.';
@@ -126,7 +151,8 @@ function noSurerThanRead(command: TurnCommand, readingSdRad: number): TurnComman
   };
 }
 
-function scatterInWords({ residualSdRad }: TurnErrorModel, readingSdRad: number): string {
+function scatterInWords({ residualSdRad, n }: TurnErrorModel, readingSdRad: number): string {
+  if (n === 1) return 'one turn alone tells no scatter';
   const sd = residualSdRad || 0;
   return sd < readingSdRad / 2
     ? `one turn scatters by less than can be read (± ${degrees(readingSdRad)})`
@@ -177,10 +203,10 @@ function sentencesOf(model: TurnModel, readingSdRad: number): ThreeSentences {
   const means =
     Math.abs(at90) < radiansFromDegrees(0.3)
       ? `Four quarter turns leave the heading right; ${scatter}.`
-      : `After four quarter turns at ${rate}/s the robot faces ${after4}° the wrong way; ${scatter}.`;
+      : `${group.model.isProved ? 'After' : 'If that is so, after'} four quarter turns at ${rate}/s the robot faces ${after4}° the wrong way; ${scatter}.`;
   return {
     found: `${found.charAt(0).toUpperCase()}${found.slice(1)}.`,
-    means: means + physicsInWords(model),
+    means: means + scaleInWords(model) + physicsInWords(model),
     next: commandSentence(command),
   };
 }

@@ -149,6 +149,7 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     facedRad: null,
     place: '',
     readingSdRad: null,
+    readingRad: null,
     measuredBy: 'protractor',
     setAsideReason: null,
   };

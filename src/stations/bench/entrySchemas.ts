@@ -22,6 +22,8 @@ export const turnEntrySchema = z.object({
   angleRad: z.number().min(-20).max(20).nullable(),
   lengthM: z.number().positive().max(5),
   offsetM: lengthM.nullable(),
+  /** A magnitude, as it is read off. */
+  readingRad: z.number().min(-20).max(20).nullable(),
   facedRad: turnTrialRecord.shape.facedRad.unwrap(),
   place: turnTrialRecord.shape.place.unwrap(),
 });

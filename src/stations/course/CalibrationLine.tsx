@@ -2,6 +2,7 @@ import { dayOf } from '../../ui/dates';
 import type { Doubt } from '../../core/sources/source';
 import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
+import { knowsSpins } from '../../core/calibration/turnStop';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
 import type { Freshness } from '../../core/freshness';
@@ -52,6 +53,14 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
       <p>
         The turns stop as early as typed; <a href="/bench/turns">measured turns</a> would know
         better.
+      </p>
+    );
+  }
+  if (!knowsSpins(turns.value)) {
+    return (
+      <p>
+        Only turns about one wheel were measured, and these are on the spot: they stop as early as
+        typed. <a href="/bench/turns">Measure some on the spot</a>.
       </p>
     );
   }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { driftFromCheck } from '../../../core/calibration/fromCheck';
+import { driftFromCheck, measuresDrift } from '../../../core/calibration/fromCheck';
 import { driftText } from '../../../core/gyro/driftText';
 import { clock, degrees } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
@@ -64,7 +64,7 @@ export default function Station({ robot, checks: loaded }: Props) {
       />
       {latest !== null && (
         <div className={styles.actions}>
-          {latest.result.verdict === 'correctable' && (
+          {measuresDrift(latest.result) && (
             <Button onClick={() => setApplying(true)}>Use this drift…</Button>
           )}
           {latest.result.verdict === 're-zero' && (
@@ -87,9 +87,9 @@ export default function Station({ robot, checks: loaded }: Props) {
         >
           <p>
             The Course foretells runs with a drift of {driftText(latest.result.driftRadPerS)} from
-            now on: after {clock(latest.runDurationS)} the heading is off by{' '}
-            {degrees(latest.result.headingErrorAtEndRad)}. Turn trials of the next hours have it
-            taken out. It holds until the sensor is started anew.
+            now on, and as surely as this check tells it: after {clock(latest.runDurationS)} the
+            heading is off by {degrees(latest.result.headingErrorAtEndRad)}. Turn trials of the next
+            hours have it taken out. It holds until the sensor is started anew.
           </p>
         </ApplyDialog>
       )}

@@ -41,6 +41,17 @@ export const ReadingFields = ({ by, means }: Reading) => (
         hint={means === 'whole' ? 'as a positive number' : 'positive: too far'}
       />
     )}
+    {by !== 'eye' && (
+      <F.Number
+        name="readingRad"
+        label="Heading sensor showed"
+        unit={DEG}
+        min={-90}
+        max={800}
+        optional
+        hint="after the turn, if you noted it"
+      />
+    )}
     {by === 'eye, in degrees' && (
       <>
         <F.Number name="angleRad" label="About" unit={DEG} min={-90} max={800} optional />

@@ -203,7 +203,7 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
           <TrialsFile
             label="Turn trials (CSV)"
             what="trial"
-            columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent; faced_deg and place if you noted them"
+            columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent; reading_deg (of the heading sensor), faced_deg and place if you noted them"
             read={async (file, newId) =>
               (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId, told)
             }

@@ -37,7 +37,7 @@ const signOf = (direction: 'left' | 'right') => (direction === 'left' ? 1 : -1);
 
 function baseTrial(
   setting: TurnSetting,
-  { facedRad, place }: Reading,
+  { facedRad, place, readingRad }: Reading,
 ): Omit<TurnTrialRecord, 'actualRad' | 'measuredBy'> {
   return {
     id: ulid(),
@@ -49,6 +49,7 @@ function baseTrial(
     facedRad,
     place,
     readingSdRad: null,
+    readingRad: readingRad === null ? null : signOf(setting.direction) * readingRad,
     setAsideReason: null,
   };
 }
@@ -77,7 +78,7 @@ const SettingFields = ({ children }: { children: ReactNode }) => (
   </div>
 );
 
-const NOTHING_READ = { angleRad: null, offsetM: null };
+const NOTHING_READ = { angleRad: null, offsetM: null, readingRad: null };
 
 const FIRST_READING: Reading = {
   by: 'protractor',

@@ -49,6 +49,7 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         facedRad: null,
         place: '',
         readingSdRad: null,
+        readingRad: null,
         measuredBy: 'own heading',
         setAsideReason: null,
       })),

@@ -75,8 +75,8 @@ export function TurnSentence({ step, onChange }: StepFields<'turn'>) {
         inline
         label="Lead"
         unit={DEG}
-        min={0}
-        max={80}
+        min={-28}
+        max={85}
         value={step.leadRad}
         onChange={(leadRad) => onChange({ ...step, leadRad })}
       />{' '}
