@@ -15,7 +15,8 @@ const MAY_IMPORT = {
   server: ['server', 'formats', 'core'],
   api: ['server', 'formats', 'core'],
   pages: ['pages', 'stations', 'ui', 'server', 'formats', 'core'],
-  scripts: ['scripts', 'server', 'formats', 'core'],
+  // Coverage judges by the simulator that the tests are judged by.
+  scripts: ['scripts', 'tests', 'server', 'formats', 'core'],
   tests: ['tests', 'scripts', 'server', 'formats', 'core', 'stations', 'ui'],
 };
 

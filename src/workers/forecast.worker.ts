@@ -1,9 +1,10 @@
 import { expose } from 'comlink';
 import { setTeamManner } from '../core/text/manner';
+import { sensitivitiesOf } from '../core/simulate/sensitivities';
 import { forecast } from '../core/simulate/summary';
 
 /** Forecasts are made here: the statistics are not with the simulator. */
-const forecaster = { speakAs: setTeamManner, forecast };
+const forecaster = { speakAs: setTeamManner, forecast, sensitivitiesOf };
 
 export type ForecastWorker = typeof forecaster;
 

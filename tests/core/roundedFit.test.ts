@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { angleStepRad, lengthStepM } from '../../src/core/stats/instrumentStep';
+import { angleStepRad, floorStepM, lengthStepM } from '../../src/core/stats/instrumentStep';
 import { roundedFit, withoutRounding } from '../../src/core/stats/roundedFit';
 import { straightModel } from '../../src/core/drive/straightModel';
 import { stopModel } from '../../src/core/ranging/stopModel';
@@ -78,7 +78,7 @@ describe('a fit of rounded readings', () => {
     expect(lengthStepM([0.98, 1.47, 1.96])).toBeCloseTo(0.01, 9);
     expect(lengthStepM([0.981, 1.47, 1.96])).toBeCloseTo(0.001, 9);
     expect(lengthStepM([1, 1, 0.5])).toBeCloseTo(0.01, 9);
-    expect(lengthStepM([0.05, -0.1, 0.15, 0], 0.05)).toBeCloseTo(0.05, 9);
+    expect(floorStepM([0.05, -0.1, 0.05])).toBeCloseTo(0.05, 9);
     expect(angleStepRad([93, 95, 92].map(deg))).toBeCloseTo(deg(1), 9);
     expect(angleStepRad([90, 95, 85].map(deg))).toBeCloseTo(deg(5), 9);
     // Nothing is read without a step.

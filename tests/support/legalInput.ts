@@ -68,7 +68,7 @@ function valuesOf(schema: Schema, root: Schema): fc.Arbitrary<unknown> {
   if (schema.allOf !== undefined) {
     return valuesOf(Object.assign({}, ...schema.allOf) as Schema, root);
   }
-  switch (schema.type) {
+  switch (schema.type ?? '') {
     case 'null':
       return fc.constant(null);
     case 'boolean':

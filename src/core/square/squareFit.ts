@@ -2,6 +2,7 @@ import { student975 } from '../stats/student';
 import { linearFit } from '../stats/linearFit';
 import { mean, sampleSd } from '../stats/moments';
 import { randomStream } from '../simulate/random';
+import { lapRounding } from './lapRounding';
 import {
   closureM,
   guessDriveErrors,
@@ -140,7 +141,7 @@ const LEFT_OF_ONE_LAP = 4;
  * Track and wheels of a drive from laps of an encoder-driven square in both directions.
  *
  * Intervals: bootstrap of the laps within each direction; its standard error, enlarged by √(n/(n−1))
- * for what few laps hide, with Student's quantile. With one lap a direction the usual scatter of a
+ * for what few laps hide, with Student's quantile; each resample as it may have been before it was read off. With one lap a direction the usual scatter of a
  * ruler stands in, enlarged by what the lap's own returns contradict one another.
  * Source: Borenstein and Feng 1996; Efron and Tibshirani, An Introduction to the Bootstrap, 1993.
  */
@@ -155,17 +156,21 @@ export function encoderSquare(laps: SquareLaps): EncoderSquare {
       yM: yM + scatter.positionM * random.normal(),
       headingRad: headingRad + scatter.headingRad * random.normal(),
     }));
+  const asRead = lapRounding(laps);
   const fits = Array.from({ length: RESAMPLES }, () =>
     fitDriveErrors(
-      fewest > 1
-        ? resampled(laps, () => random.uniform())
-        : { ...laps, cw: shaken(laps.cw), ccw: shaken(laps.ccw) },
+      asRead(
+        fewest > 1
+          ? resampled(laps, () => random.uniform())
+          : { ...laps, cw: shaken(laps.cw), ccw: shaken(laps.ccw) },
+        random,
+      ),
       scatter,
       errors,
     ),
   );
   const degreesOfFreedom =
-    fewest > 1 ? Math.max(2, laps.cw.length + laps.ccw.length - 2) : LEFT_OF_ONE_LAP;
+    fewest > 1 ? Math.max(2, laps.cw.length + laps.ccw.length - 3) : LEFT_OF_ONE_LAP;
   const enlarged =
     fewest > 1 ? Math.sqrt(fewest / (fewest - 1)) : scatterFactor(laps, errors, scatter);
   const half = (of: (fit: DriveErrors) => number) =>

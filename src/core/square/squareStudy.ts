@@ -8,6 +8,9 @@ const percentOver = (ratio: number): string => {
   return `${number(Math.abs(value), 2)} % ${value >= 0 ? 'larger' : 'smaller'}`;
 };
 
+/** New sizes are worth applying where laps should end nearer by this share at least. */
+const WORTH_APPLYING = 0.8;
+
 /** What an encoder-driven square says about the drive. */
 export function encoderSquareSentences(result: EncoderSquare): ThreeSentences {
   const trackProved = result.trackRatioLow95 > 1 || result.trackRatioHigh95 < 1;
@@ -19,13 +22,16 @@ export function encoderSquareSentences(result: EncoderSquare): ThreeSentences {
     ? `the right wheel is ${percentOver(result.diameterRatio)} than the left`
     : 'no difference of the wheels is proved';
   const before = errorLength(result.closureBeforeM);
+  const isGained = result.closureAfterM < WORTH_APPLYING * result.closureBeforeM;
   return {
     found: `${track}; ${wheels}.`,
     means: `Laps end ${before} from where they began, on average.`,
     next:
-      trackProved || wheelsProved
+      (trackProved || wheelsProved) && isGained
         ? `With the corrected sizes they should end about ${errorLength(result.closureAfterM)} off: apply them, and drive two laps to see.`
-        : 'Nothing to correct is proved: the laps scatter more than they are off. Drive three more each way, slowly.',
+        : trackProved || wheelsProved
+          ? `New sizes would bring them no nearer than about ${errorLength(result.closureAfterM)}: something else turns the robot. See whether a wheel slips, and drive slowly.`
+          : 'Nothing to correct is proved: the laps scatter more than they are off. Drive three more each way, slowly.',
   };
 }
 

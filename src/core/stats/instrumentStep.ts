@@ -30,7 +30,8 @@ const TIMES_S = [1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01, 0.001];
 
 /** A tape along the floor is read to half an inch at worst, a protractor to 5°. */
 const COARSEST_TAPE_M = INCH / 2;
-const COARSEST_PROTRACTOR_RAD = 5 * DEGREE;
+const COARSEST_FLOOR_M = 0.05;
+export const COARSEST_PROTRACTOR_RAD = 5 * DEGREE;
 /** So few different readings prove no step coarser than this. */
 const FEW = 2;
 const FEW_PROVE_M = 0.01;
@@ -55,17 +56,21 @@ function stepOf(
   return possible.find(isWhole) ?? steps.at(-1) ?? 0;
 }
 
-/**
- * The step in which lengths were read, m.
- *
- * @param coarsestM that is believed: coarser where somebody reads squares on the floor than along a tape
- */
-export const lengthStepM = (readingsM: readonly number[], coarsestM = COARSEST_TAPE_M): number =>
-  stepOf(readingsM, LENGTHS_M, { ofMany: coarsestM, ofFew: Math.min(coarsestM, FEW_PROVE_M) });
+/** The step in which lengths were read along a tape, m. */
+export const lengthStepM = (readingsM: readonly number[]): number =>
+  stepOf(readingsM, LENGTHS_M, { ofMany: COARSEST_TAPE_M, ofFew: FEW_PROVE_M });
 
-/** The step in which angles were read, rad. */
-export const angleStepRad = (readingsRad: readonly number[]): number =>
-  stepOf(readingsRad, ANGLES_RAD, { ofMany: COARSEST_PROTRACTOR_RAD, ofFew: FEW_PROVE_RAD });
+/** The step in which places were read on the floor, m: by its squares at worst, of however few. */
+export const floorStepM = (readingsM: readonly number[]): number =>
+  stepOf(readingsM, LENGTHS_M, { ofMany: COARSEST_FLOOR_M, ofFew: COARSEST_FLOOR_M });
+
+/**
+ * The step in which angles were read, rad.
+ *
+ * @param ofFew the coarsest that two different readings prove
+ */
+export const angleStepRad = (readingsRad: readonly number[], ofFew = FEW_PROVE_RAD): number =>
+  stepOf(readingsRad, ANGLES_RAD, { ofMany: COARSEST_PROTRACTOR_RAD, ofFew });
 
 /** The step in which times were read, s. */
 export const timeStepS = (readingsS: readonly number[]): number =>

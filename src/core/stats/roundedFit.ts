@@ -18,6 +18,10 @@ export const leastScatter = (step: number): number => HIDDEN_SCATTER * step;
 export const withoutRounding = (sd: number, step: number): number =>
   Math.max(leastScatter(step), Math.sqrt(Math.max(0, sd ** 2 - (ROUNDING_SD * step) ** 2)));
 
+/** Which part of half a step readings that scatter so may still share: all where they agree, none where they scatter by more. */
+export const shareHiddenByRounding = (sd: number, step: number): number =>
+  step > 0 ? Math.max(0, 1 - (sd / (NOISE_FROM * step)) ** 2) : 0;
+
 /** A least-squares fit of readings that were rounded to steps. */
 export interface RoundedFit extends LinearFit {
   /** The scatter that is reckoned with, in the readings' own unit: what rounding may hide is in it. */
@@ -86,7 +90,7 @@ export function roundedFit(
   const meanStep = steps.reduce((sum, one) => sum + one, 0) / Math.max(1, steps.length);
   const seen = Number.isNaN(fit.residualSd) ? 0 : fit.residualSd;
   const scatterSd = Math.max(seen, leastScatter(meanStep));
-  const shareHidden = meanStep > 0 ? Math.max(0, 1 - (seen / (NOISE_FROM * meanStep)) ** 2) : 0;
+  const shareHidden = shareHiddenByRounding(seen, meanStep);
   const half = (columns: readonly number[], more: number, free: number) => {
     if (free < 1) return Infinity;
     const byScatter = student975(free) * scatterSd * Math.sqrt(more + leverage(fit, columns));

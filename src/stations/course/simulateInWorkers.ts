@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { teamManner } from '../../core/text/manner';
 import type { SimulatedRun, Simulation } from '../../core/simulate/run';
+import type { Sensitivity } from '../../core/simulate/sensitivities';
 import type { Forecast } from '../../core/simulate/summary';
 import type { ForecastWorker } from '../../workers/forecast.worker';
 import type { NumberedRun, SimulateWorker } from '../../workers/simulate.worker';
@@ -75,9 +76,15 @@ export function simulateInWorkers(
   let given = 0;
   let done = 0;
   let isFirstAsked = count <= FIRST_RUNS;
-  const forecastOf = async (some: SimulatedRun[]): Promise<Forecast> => {
+  // Asked for when the first figures are told, so that these need not wait.
+  let sensitivities: Promise<Sensitivity[] | null> | null = null;
+  const askSensitivities = () => (sensitivities ??= forecaster.sensitivitiesOf(simulation));
+  const forecastOf = async (
+    some: SimulatedRun[],
+    known: Sensitivity[] | null,
+  ): Promise<Forecast> => {
     await forecaster.speakAs(teamManner());
-    return forecaster.forecast(simulation, some);
+    return forecaster.forecast(simulation, some, known);
   };
   const take = (portion: readonly NumberedRun[]) => {
     for (const { index, run, path } of portion) {
@@ -95,8 +102,12 @@ export function simulateInWorkers(
     isFirstAsked = first.length === FIRST_RUNS;
     if (!isFirstAsked || done === count) return;
     // What stops it is told by the forecast of all runs.
-    forecastOf(first).then(
-      (said) => !cancelled && onFirst(said),
+    forecastOf(first, null).then(
+      (said) => {
+        if (cancelled) return;
+        onFirst(said);
+        askSensitivities().catch(() => undefined);
+      },
       () => undefined,
     );
   };
@@ -113,7 +124,7 @@ export function simulateInWorkers(
     await Promise.all(simulators.map(simulate));
     // One that was cancelled is nobody's any more.
     if (cancelled) return new Promise(() => undefined);
-    return { runs, paths, forecast: await forecastOf(runs) };
+    return { runs, paths, forecast: await forecastOf(runs, await askSensitivities()) };
   };
   const result = Promise.race([whole(), fault]).catch((error: unknown) => {
     // After a fault new ones are started.
