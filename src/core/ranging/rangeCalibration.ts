@@ -2,6 +2,7 @@ import { readingStepM, restsOnSteps } from './readingStep';
 import { distinct, noiseOf, pooledSd, scattersOf, type Heard, type Noise } from './rangeNoise';
 import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
 import { median } from '../stats/median';
+import { stuckAtEnds } from './stuck';
 import { mean } from '../stats/moments';
 import { student975, studentQuantile } from '../stats/student';
 import { wilson } from '../stats/wilson';
@@ -82,12 +83,13 @@ const lineOf = (heard: readonly Heard[], noise: Noise = () => 1): LinearFit | nu
   );
 
 /**
- * The distances that lie on one line: from both ends, those are left out whose mean is far off the line through the
+ * The distances that lie on one line: from both ends, those are left out at which the reading sticks, and those whose mean is far off the line through the
  * others, as in a dead zone or beyond the range.
  */
 function onLine(heard: readonly Heard[]): Set<number> {
-  let kept = distinct(heard.map(({ trueM }) => trueM));
-  const sd = pooledSd(heard);
+  const stuck = stuckAtEnds(heard);
+  let kept = distinct(heard.map(({ trueM }) => trueM)).filter((at) => !stuck.has(at));
+  const sd = pooledSd(heard.filter(({ trueM }) => !stuck.has(trueM)));
   while (kept.length >= LEAST_FOR_OFF_LINE) {
     const off = [kept[0] ?? 0, kept.at(-1) ?? 0].map((end) => {
       const others = heard.filter(({ trueM }) => trueM !== end && kept.includes(trueM));

@@ -70,6 +70,12 @@ function meansSentence(units: readonly UnitRange[], toleranceM: number): string 
   return `Not ${within}: ${out.map(({ unit }) => unit).join(', ')}. ${best === undefined ? '' : `${best.unit} is the nearest to the tape: put it where it matters most.`}`;
 }
 
+/** A scale that no distance sensor has: something else was read, or in another unit. */
+const isNoScale = (scaleFactor: number): boolean =>
+  scaleFactor < LEAST_SCALE || scaleFactor > MOST_SCALE;
+const LEAST_SCALE = 0.75;
+const MOST_SCALE = 1.33;
+
 function nextSentence({ against }: RangeCalibration, own: UnitRange): string {
   if (against === 'other units') {
     return 'One distance tells how they differ, not which is right: measure two more against the tape.';
@@ -77,6 +83,9 @@ function nextSentence({ against }: RangeCalibration, own: UnitRange): string {
   const onLine = own.distances.filter((at) => at.isOnLine).length;
   if (own.scaleFactor === null || onLine < LEAST_DISTANCES) {
     return 'Measure at two more distances, near and far: then offset and scale are told apart.';
+  }
+  if (isNoScale(own.scaleFactor)) {
+    return `No distance sensor reads × ${number(own.scaleFactor, 2)}: see whether tape and sensor were read in one unit, and measure again where it reads clearly.`;
   }
   return 'Apply it: then the Course knows what it reads, and how far to trust it.';
 }
@@ -127,12 +136,13 @@ export function rangeSentences(
   };
 }
 
-/** What a unit leaves to be computed with; null where its line is not known. */
+/** What a unit leaves to be computed with; null where its line is not known, or is none that a sensor has. */
 export function rangeValueOf(unit: UnitRange | undefined): RangeValue | null {
   if (unit === undefined || unit.scaleFactor === null) return null;
   const { scaleLow95, scaleHigh95, distances } = unit;
   const onLine = distances.filter(({ isOnLine }) => isOnLine);
   if (onLine.length < LEAST_DISTANCES || scaleLow95 === null || scaleHigh95 === null) return null;
+  if (isNoScale(unit.scaleFactor)) return null;
   const lost = onLine.reduce((sum, at) => sum + at.lost, 0);
   const all = onLine.reduce((sum, at) => sum + at.readings, 0);
   return {
