@@ -15,6 +15,10 @@ describe('trials from a file', () => {
     const turns = await readTurnTrials(file(recordedText('turn-trials.csv')), newId, pipit);
     expect(turns.records).toHaveLength(24);
     expect(turns.records[0]).toMatchObject({ targetRad: deg(-90), kind: 'spin' });
+    expect(turns.records[0]?.readingRad).toBeNull();
+    const read = 'target_deg,actual_deg,rate_deg_per_s,reading_deg\n-90,-91,90,-92.5\n';
+    const { records } = await readTurnTrials(file(read), newId, pipit);
+    expect(records[0]?.readingRad).toBeCloseTo(deg(-92.5), 9);
     const laps = await readLaps(file(recordedText('square-path.csv')), newId);
     expect(laps.records.filter(({ direction }) => direction === 'ccw')).toHaveLength(5);
     const anchors = await readAnchors(file(recordedText('run-log-anchors.csv')));

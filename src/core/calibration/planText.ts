@@ -10,12 +10,12 @@ export interface DatedCalibration {
   day: string;
 }
 
-/** By what every heading is told, where the heading sensor does not read right. */
-function headingsTold(value: CalibrationValue): string {
+/** By what every heading is told, where the heading sensor does not read right; empty where it does. */
+export function headingsTold(value: CalibrationValue): string {
   const scale = value.kind === 'turns' ? headingScaleOf(value) : 1;
   return scale === 1
     ? ''
-    : ` In the program tell every heading × ${number(scale, 4)}, counted from the start: in turns and in drives that hold one.`;
+    : `In the program tell every heading × ${number(scale, 4)}, counted from the start: in turns and in drives that hold one.`;
 }
 
 /**
@@ -33,7 +33,7 @@ export function planText(
   const ofTurns =
     turns === null
       ? 'Turns stop as early as typed: no measured turns stand behind them.'
-      : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}).${headingsTold(turns.value)}`;
+      : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}). ${headingsTold(turns.value)}`.trim();
   return [
     ...(hasTurns ? [ofTurns] : []),
     ...(others.length > 0 ? [`Computed with ${others.join('; ')}.`] : []),
