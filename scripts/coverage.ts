@@ -1,7 +1,8 @@
 import { LOG_KINDS, stillCoverage, type LogKind } from './lib/coverage';
 import { TURN_KINDS, turnCoverage } from './lib/turnCoverage';
 import { BENCH_KINDS, benchCoverage } from './lib/benchCoverage';
-import { forecastCoverage, MEASURED, ROUTES } from './lib/forecastCoverage';
+import { MEASURED } from './lib/forecastBench';
+import { forecastCoverage, ROUTES } from './lib/forecastCoverage';
 import { main, say } from './lib/sentence';
 
 /** How often 95 % intervals hold the truth: of the still check for each kind of log, of turns, and of benches. */

@@ -136,7 +136,6 @@ describe('turn-model', () => {
           low95Rad,
           high95Rad,
         } of commands) {
-          // Never a command for a side that nobody tried.
           const isTried = list.some(
             (one) =>
               one.rateRadPerS === rateRadPerS && Math.sign(one.targetRad) === Math.sign(wanted),

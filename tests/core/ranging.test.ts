@@ -294,26 +294,3 @@ describe('what stops and sensors say', () => {
     expect(neighbour(0.25, 1)).toBe(0.3);
   });
 });
-
-describe('a sensor that sticks', () => {
-  const bench = (reads: (trueM: number) => number) =>
-    [0.02, 0.04, 0.06, 0.1, 0.2, 0.3].flatMap((trueM) =>
-      [0, 1, 2].map((i) => ({ unit: 'D', trueM, readingM: reads(trueM) + 0.0005 * (i - 1) })),
-    );
-  const studyOf = (readings: ReturnType<typeof bench>) => rangeStudy(readings, 'D', 0.01);
-
-  it('near a wall, is not taken for one with another scale', () => {
-    const found = studyOf(bench((trueM) => Math.max(0.06, trueM)));
-    expect(found?.value?.scaleFactor).toBeCloseTo(1, 2);
-    expect(found?.value?.validFromM).toBeCloseTo(0.1, 9);
-    expect(found?.sentences?.means).toMatch(/At 2 cm, 4 cm, 6 cm it reads something else/);
-    const short = studyOf(bench((trueM) => Math.min(0.1, trueM)));
-    expect(short?.value?.validToM).toBeCloseTo(0.06, 9);
-  });
-
-  it('or reads in another unit, is not applied', () => {
-    const found = studyOf(bench((trueM) => trueM / 2.54));
-    expect(found?.value).toBeNull();
-    expect(found?.sentences?.next).toMatch(/No distance sensor reads × 0\.39/);
-  });
-});
