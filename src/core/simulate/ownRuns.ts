@@ -96,6 +96,9 @@ export interface AtMark {
   works(pose: Pose): boolean;
 }
 
+/** So few runs of all may as well be none (Hanley and Lippman-Hand, JAMA 249 (1983) 1743–1745). */
+const RULE_OF_THREE = 3;
+
 /** So far from the middle as two independent reasons take it together. */
 const together = (rate: number, limit: number, further: number): number =>
   rate + Math.sign(limit - rate || further - limit) * Math.hypot(limit - rate, further - limit);
@@ -138,10 +141,9 @@ export function ownChance(
   const [worst, best] = [at(0.025), at(0.975)];
   const low = together(rate, worst, told(worst)?.low95 ?? 0);
   const high = together(rate, best, told(best)?.high95 ?? 1);
-  // Less than one run in all is none.
   return {
     rate,
-    low: low * runs < 1 ? 0 : low,
-    high: (1 - high) * runs < 1 ? 1 : high,
+    low: low * runs < RULE_OF_THREE ? 0 : low,
+    high: (1 - high) * runs < RULE_OF_THREE ? 1 : high,
   };
 }
