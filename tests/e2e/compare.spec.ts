@@ -80,7 +80,7 @@ test('a comparison goes out as Markdown with its picture, and as CSV; a part too
   expect(head).toBe('side,series,run,along_mm,across_left_mm,worked,placed_by,battery');
   expect(rows).toHaveLength(59);
   await open(page, `/findings/compare?a.series=${S}1&a.from=1&a.to=2&b.series=${S}2`);
-  await expect(page.getByTestId('compare-verdict')).toContainText('Three measured ends in each');
+  await expect(page.getByTestId('compare-verdict')).toContainText('three measured ends in each');
   const answer = await page.request.get(
     `/findings/compare?a.series=01DEMS0000000000000000000X&b.series=${S}2`,
   );

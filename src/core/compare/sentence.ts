@@ -117,5 +117,9 @@ export function compareSentence(comparison: Comparison | null): string {
       : ` Of the ${open.map((question) => SUBJECT[question]).join(' and the ')} no difference is shown.`;
   const isNear = (comparison.moreRuns?.perSeries ?? Infinity) <= NEAR_RUNS;
   const more = isNear ? moreRunsSentence(comparison) : null;
-  return `${first}${unchanged}${more === null ? '' : ` ${more}`}`;
+  const ends =
+    comparison.bias === null
+      ? ' Where they end is not compared: three measured ends in each are needed for that.'
+      : '';
+  return `${first}${unchanged}${more === null ? '' : ` ${more}`}${ends}`;
 }
