@@ -4,6 +4,10 @@ import type { Answer, Comparison, Question } from './compareSeries';
 export const TOO_FEW =
   'Nothing in both can be compared: note of the runs whether they worked, or measure three ends in each.';
 
+/** Of a plan that asks where runs end. */
+export const TOO_FEW_ENDS =
+  'Three measured ends in each are needed to compare: measure the ends of more runs.';
+
 export const OPENING: Record<Answer, string> = {
   helped: 'It helped',
   hurt: 'It hurt',

@@ -1,9 +1,8 @@
-import { plannedVerdict } from '../../core/compare/plan/plannedVerdict';
+import { plannedVerdict, tooFewFor } from '../../core/compare/plan/plannedVerdict';
 import { twoByTwo, type FourWays } from '../../core/compare/plan/twoByTwo';
 import { meanText, sideFigure } from '../../core/compare/plan/figures';
 import { NOT_YET, twoByTwoSentences } from '../../core/compare/plan/twoByTwoSentences';
 import { wayLabels, WAYS } from '../../core/compare/plan/ways';
-import { TOO_FEW } from '../../core/compare/sentence';
 import { consistency, type Consistency, type MeasuredRun } from '../../core/runs/consistency';
 import type { PlanSoFar } from '../../formats/planSoFar';
 import type { RunPlanRecord } from '../../formats/runPlan';
@@ -78,7 +77,7 @@ function ofTwoChanges(
   }
   const planned = ends.map((runs) => runs.slice(0, plan.perSeries));
   const found = twoByTwo(plan.about, planned as unknown as FourWays<MeasuredRun[]>, ORIGIN);
-  if (found === null) return { ...nothing, sentences: [TOO_FEW], isOver: true };
+  if (found === null) return { ...nothing, sentences: [tooFewFor(plan.about)], isOver: true };
   const [first, second, together, keep] = twoByTwoSentences(plan.about, changes, found);
   return {
     // What to do comes first.

@@ -2,7 +2,7 @@ import type { Pose } from '../../geometry/pose';
 import type { MeasuredRun } from '../../runs/consistency';
 import { counted, number } from '../../text/quantities';
 import { compareSeries, type Answer, type Comparison, type Question } from '../compareSeries';
-import { OPENING, questionWords, SUBJECT, TOO_FEW } from '../sentence';
+import { OPENING, questionWords, SUBJECT, TOO_FEW, TOO_FEW_ENDS } from '../sentence';
 import { lookAllowed, type Look } from './lookOnce';
 
 /** The question that each wish asks. */
@@ -23,6 +23,9 @@ export interface PlannedVerdict {
 
 const pValueOf = (comparison: Comparison, question: Question): number =>
   comparison[question]?.pValue ?? 1;
+
+/** What a plan lacks that cannot be judged. */
+export const tooFewFor = (about: About): string => (about === 'success' ? TOO_FEW : TOO_FEW_ENDS);
 
 const tooEarly = (perSeries: number) =>
   `Not to be judged yet: the first look is with ${counted(Math.ceil(perSeries / 2), 'run')} of each. Looking earlier, and stopping when it looks good, would fool you.`;
@@ -58,7 +61,10 @@ export function plannedVerdict(
   }
   const isEnd = look.at === 'end';
   const comparison = compareSeries(a.slice(0, look.runsEach), b.slice(0, look.runsEach), target);
-  if (comparison === null) return { ...nothing, isOver: isEnd, sentence: TOO_FEW };
+  const isAsked = about === 'success' ? comparison?.success : comparison?.bias;
+  if (comparison === null || isAsked == null) {
+    return { ...nothing, isOver: isEnd, sentence: tooFewFor(about) };
+  }
   const question = QUESTION_OF[about];
   const isShown = pValueOf(comparison, question) <= look.level;
   const answer = isShown ? comparison.looked[question] : 'no-difference-shown';
