@@ -24,7 +24,9 @@ test('what the heading sensor showed beside the protractor tells its scale, whic
   );
   await expect(page.getByText('Everything is kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Apply these commands…' }).click();
-  await expect(page.getByRole('dialog')).toContainText(/headings told × 1\.0[12]\d+/);
+  await expect(page.getByRole('dialog')).toContainText(
+    /In the program tell every heading × 1\.0[12]\d+/,
+  );
   await page.getByRole('button', { name: 'Apply from now on' }).click();
   await expect(page.getByText('These commands hold from now on.')).toBeVisible();
   await open(page, '/course');

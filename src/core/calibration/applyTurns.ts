@@ -44,7 +44,7 @@ export function withTurnCalibration(
       stepIndex,
       angleRad,
       rateRadPerS: step.rateRadPerS,
-      oldCommandRad: sign * (headingScale * Math.abs(angleRad) - step.leadRad),
+      oldCommandRad: sign * (robot.program.headingScale * Math.abs(angleRad) - step.leadRad),
       newCommandRad: sign * (headingScale * Math.abs(angleRad) - leadRad),
     });
     return { ...step, leadRad } satisfies StepOf<'turn'>;

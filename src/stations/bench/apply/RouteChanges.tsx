@@ -1,4 +1,5 @@
 import { withTurnCalibration } from '../../../core/calibration/applyTurns';
+import { headingsTold } from '../../../core/calibration/planText';
 import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
 import { counted, degrees } from '../../../core/text/quantities';
 import type { RobotRecord } from '../../../formats/records';
@@ -13,35 +14,49 @@ interface Props {
 
 /** What a turn calibration changes in each saved route: old command → new command. */
 export function RouteChanges({ turns, robot, routes }: Props) {
-  if (routes.length === 0) return <p className="faint">No route of this robot is saved yet.</p>;
+  const told = headingsTold(turns);
+  const inProgram = told === '' ? null : <p>{told}</p>;
+  if (routes.length === 0) {
+    return (
+      <>
+        {inProgram}
+        <p className="faint">No route of this robot is saved yet.</p>
+      </>
+    );
+  }
   return (
-    <ul className={styles.routes}>
-      {routes.map(({ routeId, name, version, table }) => {
-        const { changes } = withTurnCalibration(version.route, robot.robot, table, turns, '');
-        return (
-          <li key={routeId}>
-            <strong>
-              {name}, version {version.number}
-            </strong>
-            :{' '}
-            {changes.length === 0 ? 'nothing changes' : `${counted(changes.length, 'turn')} change`}
-            {changes.length > 0 && (
-              <ul>
-                {changes.map(
-                  ({ stepIndex, angleRad, rateRadPerS, oldCommandRad, newCommandRad }) => (
-                    <li key={stepIndex}>
-                      Step {stepIndex + 1}, {degrees(Math.abs(angleRad), 0)} to the{' '}
-                      {angleRad < 0 ? 'right' : 'left'} at {degrees(rateRadPerS, 0)}/s: stop at{' '}
-                      {degrees(Math.abs(oldCommandRad))} →{' '}
-                      <strong>{degrees(Math.abs(newCommandRad))}</strong>
-                    </li>
-                  ),
-                )}
-              </ul>
-            )}
-          </li>
-        );
-      })}
-    </ul>
+    <>
+      {inProgram}
+      <ul className={styles.routes}>
+        {routes.map(({ routeId, name, version, table }) => {
+          const { changes } = withTurnCalibration(version.route, robot.robot, table, turns, '');
+          return (
+            <li key={routeId}>
+              <strong>
+                {name}, version {version.number}
+              </strong>
+              :{' '}
+              {changes.length === 0
+                ? 'nothing changes'
+                : `${counted(changes.length, 'turn')} change`}
+              {changes.length > 0 && (
+                <ul>
+                  {changes.map(
+                    ({ stepIndex, angleRad, rateRadPerS, oldCommandRad, newCommandRad }) => (
+                      <li key={stepIndex}>
+                        Step {stepIndex + 1}, {degrees(Math.abs(angleRad), 0)} to the{' '}
+                        {angleRad < 0 ? 'right' : 'left'} at {degrees(rateRadPerS, 0)}/s: stop at{' '}
+                        {degrees(Math.abs(oldCommandRad))} →{' '}
+                        <strong>{degrees(Math.abs(newCommandRad))}</strong>
+                      </li>
+                    ),
+                  )}
+                </ul>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </>
   );
 }
