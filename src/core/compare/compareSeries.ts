@@ -7,6 +7,7 @@ import { fisherExact } from './fisherExact';
 import { holm } from './holm';
 import { meanShift } from './meanShift';
 import { rateDifference } from './newcombe';
+import { isPlaced } from './placed';
 import { successReAimed } from './reAimed';
 import { MOST_PER_SERIES, runsNeeded, type Difference } from './runsNeeded';
 import { distancesFromMedian, spreadRatio, type SpreadRatio } from './spreadRatio';
@@ -53,9 +54,6 @@ export interface Comparison {
 
 const ALPHA = 0.05;
 export const LEAST_ENDS = 3;
-
-const isPlaced = (run: MeasuredRun): run is MeasuredRun & Point =>
-  typeof run.xM === 'number' && typeof run.yM === 'number';
 
 const placesOf = (runs: readonly MeasuredRun[]): Point[] =>
   runs.filter(isPlaced).map(({ xM, yM }) => ({ xM, yM }));

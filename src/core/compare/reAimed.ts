@@ -1,7 +1,8 @@
-import type { Point, Pose } from '../geometry/pose';
+import type { Pose } from '../geometry/pose';
 import type { MeasuredRun } from '../runs/consistency';
 import { meanPoint } from '../stats/covariance';
 import { wilson, type SuccessRate } from '../stats/wilson';
+import { isPlaced } from './placed';
 
 /** Runs with an end, of which it is known whether they worked, that tell from where they do. */
 const LEAST_OF_EACH = 2;
@@ -27,9 +28,6 @@ function worksWithinM(runs: readonly Judged[]): number | null {
   const best = limits.reduce((a, b) => (right(b) > right(a) ? b : a), limits[0] ?? 0);
   return right(best) >= LEAST_RIGHT ? best : null;
 }
-
-const isPlaced = (run: MeasuredRun): run is MeasuredRun & Point =>
-  typeof run.xM === 'number' && typeof run.yM === 'number';
 
 /**
  * How often a series would work if its middle were brought to the target, and stayed there: its ends moved by its own
