@@ -40,12 +40,30 @@ const stillSamples = z
     });
   });
 
+/** What a later check needs of an answer of this procedure; the rest of it may stand there as well. */
+const earlierCheckSchema = z.object({
+  kind: z.enum(['heading', 'rate']),
+  quantum: z.number().min(0).max(1),
+  ownWalk: z
+    .object({
+      radPerSqrtS: z.number().min(0).max(1),
+      degreesOfFreedom: z.number().min(1).max(1e6),
+    })
+    .optional(),
+  wanderRadPerS: z.number().min(0).max(1),
+});
+
 export const stillInput = z
   .object({
     samples: stillSamples,
     runDurationS: limits.runDurationS,
     toleranceRad: limits.toleranceRad,
     settings: stillSettingsSchema.default(STILL_SETTINGS),
+    earlier: z
+      .array(earlierCheckSchema)
+      .max(50)
+      .default([])
+      .describe('what still-check answered for this sensor before'),
   })
   .superRefine(({ samples }, context) => {
     const log = stillLog(samples);
@@ -175,11 +193,11 @@ export const benchProcedures: readonly Procedure[] = [
     'still-check',
     'gyro drift of a robot at rest, touched stretches left out, and what it does to a run',
     stillInput,
-    ({ samples, runDurationS, toleranceRad, settings }) => {
+    ({ samples, runDurationS, toleranceRad, settings, earlier }) => {
       const log = stillLog(samples);
       return (log.tS.at(-1) ?? 0) - (log.tS[0] ?? 0) < LEAST_APART_S
         ? { sentence: 'Readings over at least a second are needed to tell a drift.' }
-        : stillCheck(log, runDurationS, toleranceRad, settings);
+        : stillCheck(log, runDurationS, toleranceRad, settings, earlier);
     },
   ),
   procedure(

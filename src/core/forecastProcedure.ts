@@ -50,8 +50,8 @@ type Bench = z.output<typeof forecastInput>['bench'];
 /** A drift, as it is applied; nothing where the robot did not lie still for long enough. */
 function driftOf({ stillCheck: input }: Bench): CalibrationValue | null {
   if (input === undefined) return null;
-  const { samples, runDurationS, toleranceRad, settings } = input;
-  const found = stillCheck(stillLog(samples), runDurationS, toleranceRad, settings);
+  const { samples, runDurationS, toleranceRad, settings, earlier } = input;
+  const found = stillCheck(stillLog(samples), runDurationS, toleranceRad, settings, earlier);
   return measuresDrift(found) ? driftFromCheck(found) : null;
 }
 

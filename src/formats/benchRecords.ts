@@ -87,12 +87,15 @@ export const benchLogPiece = z
     'expected columns of one length',
   );
 
+const unitId = z.string().min(1).max(40).nullable().default(null);
+
 /** A still check of a log; its result is computed by the server from the log. */
 export const stillCheckRecord = z.object({
   id,
   version,
   robotId: id,
   logId: id,
+  unitId: unitId.describe('the heading sensor that was plugged in; null: not known'),
   takenAt: time,
   powerUp: z.enum(POWER_UPS),
   school: z.enum(REZERO_SCHOOLS).nullable().describe('what was done before it, if anything'),
@@ -183,7 +186,6 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
 ]);
 
 /** The unit to which a calibration belongs; null: the whole robot's, or made before units were told apart. */
-const unitId = z.string().min(1).max(40).nullable().default(null);
 
 /** A result that was applied; never changed. */
 export const calibrationRecord = z.object({

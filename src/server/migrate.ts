@@ -14,6 +14,7 @@ import * as season from './migrations/0013-season';
 import * as runsFound from './migrations/0014-runs-found';
 import * as seriesGrouped from './migrations/0015-series-grouped';
 import * as endsKept from './migrations/0016-ends-kept';
+import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
 
@@ -35,6 +36,7 @@ export const MIGRATIONS = [
   { name: '0014-runs-found', up: runsFound.up },
   { name: '0015-series-grouped', up: seriesGrouped.up },
   { name: '0016-ends-kept', up: endsKept.up },
+  { name: '0017-checks-of-units', up: checksOfUnits.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

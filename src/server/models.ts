@@ -132,6 +132,7 @@ const TABLES = {
     version,
     robotId: ulid,
     logId: ulid,
+    unitId: textOrNull(40),
     takenAt: time,
     powerUp: text(40),
     school: textOrNull(40),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { HeadingLog } from '../../src/core/gyro/log';
 import { quantumOf } from '../../src/core/gyro/quantum';
-import { stillCheck } from '../../src/core/gyro/stillCheck';
+import { stillCheck, type StillCheck } from '../../src/core/gyro/stillCheck';
 import { stillSentences } from '../../src/core/gyro/stillSentence';
 import { STILL_SETTINGS } from '../../src/core/gyro/stillDefaults';
 import { judgeStill } from '../../src/core/gyro/stillVerdict';
@@ -158,12 +158,16 @@ describe('the still check', () => {
     expect(recorded.verdict).not.toBe('correctable');
   });
 
-  it('tells a healthy sensor to be left as it is, and never to be corrected', () => {
+  it('tells a healthy sensor to be left as it is, and hardly ever to be corrected', () => {
     const advice = Array.from({ length: 60 }, (_, seed) => {
       const check = still(simulated({ lengthS: 30, periodS: 0.04 }, seed));
       return { check, ...stillSentences(check, RUN_S, TOLERANCE) };
     });
-    for (const { check, next } of advice) {
+    // An interval of 95 % leaves zero out in a few of sixty.
+    const isProved = ({ low95, high95 }: StillCheck) => low95 > 0 || high95 < 0;
+    const open = advice.filter(({ check }) => !isProved(check) && check.warmUp?.hinted !== true);
+    expect(open.length).toBeGreaterThanOrEqual(50);
+    for (const { check, next } of open) {
       expect(['steady', 'measure-longer']).toContain(check.verdict);
       expect(next).toMatch(/^Leave it as it is/);
     }
@@ -248,6 +252,7 @@ describe('the still check', () => {
           hiddenRadPerS: 0,
           wanderRadPerS: 0,
           changing: false,
+          hinted: false,
           settledS: 0,
           driven: false,
           ...over,

@@ -1,4 +1,5 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { withKnown } from './earlierChecks';
 import type { HeadingLog } from './log';
 import { angleRandomWalk, type RandomWalk } from './randomWalk';
 
@@ -7,7 +8,9 @@ export interface DriftFit {
   driftRadPerS: number;
   low95: number;
   high95: number;
+  /** With what was known of it before; and as this log alone tells. */
   walk: RandomWalk;
+  ownWalk: RandomWalk;
   /** Heading at the start of each window by the fitted line. */
   startsRad: number[];
 }
@@ -53,14 +56,16 @@ function fitSlope({ tS, headingRad }: HeadingLog, windows: Windows) {
 }
 
 /**
- * Standard error of the slope by rounding, in steps per length of the log: half a step when fewer
- * than one is passed, then falling as one over the steps passed, be it by drift or by the walk.
+ * Standard error of the slope by rounding, in steps per length of the log, so that 1.96 of it hold 95 %: 0.6 steps
+ * when fewer than one is passed, then falling as one over the steps passed; a walk blurs it, and also makes each
+ * passage uncertain.
  *
  * Measured by simulation of rounded ramps with random phase, with and without a random walk
  * (docs/methods.md has the table).
  */
 export function roundingErrorOfSlope(stepsByDrift: number, stepsByWalk: number): number {
-  return Math.min(0.52, 0.36 / Math.max(stepsByDrift, 1.4 * stepsByWalk, 1e-9));
+  const few = 0.6 / (1 + 1.4 * stepsByWalk);
+  return Math.min(few, (0.44 + 0.6 * stepsByWalk) / Math.max(stepsByDrift, 1e-9));
 }
 
 /** Student's quantile, or the normal one where the walk is only bounded. */
@@ -88,11 +93,19 @@ export function halfWidth(
  * Integrated white noise makes the heading a random walk of strength N, for which one window of T
  * seconds gives Var(slope) = (6/5)·N²/T; the variance is computed from the real time stamps. N is
  * estimated from the same log; where its few steps do not show it, the bound is about ±quantum/T.
+ * @param known the walk as earlier checks of this sensor showed it
  * Source: least squares with correlated errors; the variance by direct integration of the weights.
  */
-export function fitDrift(log: HeadingLog, windows: Windows, quantumRad: number): DriftFit {
+export function fitDrift(
+  log: HeadingLog,
+  windows: Windows,
+  quantumRad: number,
+  known: RandomWalk | null = null,
+): DriftFit {
   const { slope, perWalk2, startsRad } = fitSlope(log, windows);
-  const walk = angleRandomWalk(log, windows, slope, quantumRad);
+  const ownWalk = angleRandomWalk(log, windows, slope, quantumRad);
+  const walk = withKnown(ownWalk, known);
   const half = halfWidth(1.2 / perWalk2, slope, walk, quantumRad);
-  return { driftRadPerS: slope, low95: slope - half, high95: slope + half, walk, startsRad };
+  const interval = { low95: slope - half, high95: slope + half };
+  return { driftRadPerS: slope, ...interval, walk, ownWalk, startsRad };
 }

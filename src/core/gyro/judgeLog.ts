@@ -1,3 +1,4 @@
+import { knownFrom, type EarlierCheck } from './earlierChecks';
 import { stillCheck, type StillCheck, type StillLog } from './stillCheck';
 import type { StillSettings } from './stillDefaults';
 import { typedStill } from './typedStill';
@@ -6,6 +7,7 @@ import { typedStill } from './typedStill';
  * The still check of a log, or of two readings that were typed from a screen.
  *
  * @param displayStepRad the step of that screen; null: it was logged
+ * @param earlier what earlier checks of the same sensor showed of it
  */
 export function judgeLog(
   log: StillLog,
@@ -13,9 +15,10 @@ export function judgeLog(
   toleranceRad: number,
   settings: StillSettings,
   displayStepRad: number | null,
+  earlier: readonly EarlierCheck[] = [],
 ): StillCheck {
   if (displayStepRad === null || log.kind === 'rate') {
-    return stillCheck(log, runDurationS, toleranceRad, settings);
+    return stillCheck(log, runDurationS, toleranceRad, settings, earlier);
   }
   const { tS, headingRad } = log;
   const readings = {
@@ -24,5 +27,11 @@ export function judgeLog(
     durationS: (tS.at(-1) ?? 0) - (tS[0] ?? 0),
     stepRad: displayStepRad,
   };
-  return typedStill(readings, runDurationS, toleranceRad, settings);
+  return typedStill(
+    readings,
+    runDurationS,
+    toleranceRad,
+    settings,
+    knownFrom(earlier, 'heading').walk,
+  );
 }

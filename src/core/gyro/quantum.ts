@@ -66,13 +66,27 @@ function commonStep(
   return null;
 }
 
+/** Steps that heading sensors have, in degrees, the coarsest first: a gap seen once is a jump, perhaps of several. */
+const USUAL_STEPS = [1, 1 / 2, 1 / 4, 1 / 5, 1 / 8, 1 / 10, 1 / 16, 1 / 20, 1 / 50, 1 / 100];
+/** A reading that flickers between two values changes more often than one that is knocked and comes back. */
+const FEW_CHANGES = 2;
+
+const isWhole = (ratio: number): boolean =>
+  ratio > 0.5 && Math.abs(ratio - Math.round(ratio)) < WHOLE;
+
+/** The coarsest usual step of which a jump is a whole number; the jump itself where there is none. */
+const usualStepIn = (jump: number): number => {
+  const parts = USUAL_STEPS.map((step) => jump / (step * DEGREE)).find(isWhole);
+  return parts === undefined ? jump : jump / Math.round(parts);
+};
+
+const changesIn = (values: readonly number[], leastGap: number): number =>
+  values.filter((value, i) => i > 0 && Math.abs(value - (values[i - 1] ?? value)) > leastGap / 2)
+    .length;
+
 /** How many readings there are for each time that the reading changes. */
 function readingsPerChange(values: readonly number[], leastGap: number): number {
-  const changes = values.reduce(
-    (sum, value, i) => sum + (Math.abs(value - (values[i - 1] ?? value)) > leastGap / 2 ? 1 : 0),
-    0,
-  );
-  return values.length / Math.max(1, changes);
+  return values.length / Math.max(1, changesIn(values, leastGap));
 }
 
 /**
@@ -84,17 +98,21 @@ function readingsPerChange(values: readonly number[], leastGap: number): number 
  * the decimal, if the sensor is seen to rest on its steps; a steady creep, read once at each value,
  * proves none. Of a reading that never changes only the number itself tells: the coarsest decimal of a
  * degree that it fits, at most 1°; where it fits none, 1° all the same, for a sensor without a step
- * would flicker.
+ * would flicker. Of one jump between two readings nothing but the usual steps of sensors tells.
  *
  * @param values readings in order of time, in radians, or radians per second; the step is in the same
+ * @param known the step that earlier logs of the same sensor showed: it counts where this one cannot tell
  */
-export function quantumOf(values: ArrayLike<number>): number {
+export function quantumOf(values: ArrayLike<number>, known: number | null = null): number {
   const read = Array.from(values);
   const sorted = [...new Set(read)].sort((a, b) => a - b);
   const range = (sorted.at(-1) ?? 0) - (sorted[0] ?? 0);
   const decimal = decimalOf(sorted);
-  if (range <= 1e-12) return Math.min(DEGREE, decimal ?? DEGREE);
+  if (range <= 1e-12) return known ?? Math.min(DEGREE, decimal ?? DEGREE);
   const gaps = gapsOf(sorted);
+  if (gaps.length === 1 && changesIn(read, range) <= FEW_CHANGES) {
+    return known !== null && isWhole(range / known) ? known : usualStepIn(range);
+  }
   const finest = range * FINEST_SHARE;
   if (decimal === null) return commonStep(gaps, (step) => WHOLE * step, finest) ?? 0;
   const wholes = gaps.map((gap) => Math.round(gap / decimal)).filter((gap) => gap > 0);

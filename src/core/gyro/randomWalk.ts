@@ -1,4 +1,6 @@
-import type { HeadingLog } from './log';
+import type { HeadingLog, Window } from './log';
+import { passagesIn } from './passages';
+import { walkBehindSteps } from './roundedWalk';
 
 /** Angle random walk, and how well it is known. */
 export interface RandomWalk {
@@ -39,7 +41,7 @@ export function withoutRounding(square: number, meanChange: number): number {
 /** Mean square of the change over a lag beyond the drift, over all pairs within the windows. */
 function meanSquareChange(
   { tS, headingRad }: HeadingLog,
-  windows: readonly { from: number; to: number }[],
+  windows: readonly Window[],
   driftRadPerS: number,
   lagS: number,
 ) {
@@ -73,26 +75,19 @@ function meanSquareChange(
  * @returns null where the drift passes fewer than five steps
  */
 function walkFromPassages(
-  { tS, headingRad }: HeadingLog,
-  windows: readonly { from: number; to: number }[],
+  log: HeadingLog,
+  windows: readonly Window[],
   driftRadPerS: number,
   quantumRad: number,
 ): RandomWalk | null {
   const sign = Math.sign(driftRadPerS);
-  const times: number[] = [];
-  for (const { from, to } of windows) {
-    let reached = sign * (headingRad[from] ?? 0);
-    let last: number | null = null;
-    for (let i = from + 1; i < to; i += 1) {
-      const steps = Math.round((sign * (headingRad[i] ?? 0) - reached) / quantumRad);
-      if (steps < 1) continue;
-      const now = ((tS[i] ?? 0) + (tS[i - 1] ?? 0)) / 2;
-      // A reading that jumps several steps passed them all at about this moment: no time is known.
-      if (last !== null && steps === 1) times.push(now - last);
-      last = now;
-      reached += steps * quantumRad;
-    }
-  }
+  // A reading that jumps several steps passed them all at about this moment: no time is known.
+  const times = windows.flatMap((window) => {
+    const passages = passagesIn(log, window, sign, quantumRad);
+    return passages
+      .slice(1)
+      .flatMap(({ tS, steps }, i) => (steps === 1 ? [tS - (passages[i]?.tS ?? tS)] : []));
+  });
   if (times.length < 4) return null;
   const mean = times.reduce((sum, time) => sum + time, 0) / times.length;
   const shape = times.reduce((sum, time) => sum + 1 / time - 1 / mean, 0);
@@ -109,22 +104,19 @@ function walkFromPassages(
  * From the changes over a lag: their mean square beyond the drift is N²·lag, plus what rounding to
  * the quantum adds. The shortest lag (from one second) counts at which the walk makes 0.7 steps. A
  * walk too weak for that shows in the times at which the drift passes from step to step. Where it
- * passes too few, all the change over the longest lag is taken for walk, rounding and all: that is
- * a bound, not an estimate.
+ * passes too few, it is what the steps of the longest window allow: a bound, not an estimate.
  */
 export function angleRandomWalk(
   log: HeadingLog,
-  windows: readonly { from: number; to: number }[],
+  windows: readonly Window[],
   driftRadPerS: number,
   quantumRad: number,
 ): RandomWalk {
   const lengths = windows.map(({ from, to }) => (log.tS[to - 1] ?? 0) - (log.tS[from] ?? 0));
   const longestS = Math.max(0, ...lengths);
-  let bound = 0;
   for (let lagS = Math.min(1, longestS / 10); lagS <= longestS / 4; lagS *= Math.SQRT2) {
     const found = meanSquareChange(log, windows, driftRadPerS, lagS);
     if (found === null) break;
-    bound = Math.sqrt(found.square / lagS);
     const sd =
       quantumRad > 0
         ? quantumRad *
@@ -134,10 +126,12 @@ export function angleRandomWalk(
     const degreesOfFreedom = Math.max(1, (1.5 * found.stretchS) / lagS - 2);
     if (sd >= 0.7 * quantumRad) return { radPerSqrtS: sd / Math.sqrt(lagS), degreesOfFreedom };
   }
-  return (
-    walkFromPassages(log, windows, driftRadPerS, quantumRad) ?? {
-      radPerSqrtS: bound,
-      degreesOfFreedom: Infinity,
-    }
-  );
+  const passed = walkFromPassages(log, windows, driftRadPerS, quantumRad);
+  if (passed !== null) return passed;
+  const longest = windows[lengths.indexOf(longestS)];
+  const radPerSqrtS =
+    longest === undefined || quantumRad === 0
+      ? 0
+      : walkBehindSteps(log, longest, driftRadPerS, quantumRad);
+  return { radPerSqrtS, degreesOfFreedom: Infinity };
 }

@@ -1,5 +1,6 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { mean, sampleSd } from '../stats/moments';
+import { withKnown } from './earlierChecks';
 import type { RandomWalk } from './randomWalk';
 
 /** More blocks give a smaller quantile, fewer keep slow noise in one block: 20 is a usual middle. */
@@ -10,7 +11,9 @@ export interface RateDrift {
   driftRadPerS: number;
   low95: number;
   high95: number;
+  /** With what was known of it before; and as this log alone tells. */
   walk: RandomWalk;
+  ownWalk: RandomWalk;
   /** What rounding of the rate hides, however long the log. */
   hiddenRadPerS: number;
 }
@@ -22,12 +25,14 @@ export interface RateDrift {
  *
  * Source: method of batch means (Conway, Management Science 10 (1963) 47–61).
  * @param windows index ranges of untouched rates
+ * @param known the noise as earlier checks of this sensor showed it
  */
 export function fitRateDrift(
   tS: Float64Array,
   rateRadPerS: Float64Array,
   windows: readonly { from: number; to: number }[],
   quantumRadPerS: number,
+  known: RandomWalk | null = null,
 ): RateDrift {
   const rates = windows.flatMap(({ from, to }) => Array.from(rateRadPerS.slice(from, to)));
   const cleanS = windows.reduce(
@@ -41,12 +46,16 @@ export function fitRateDrift(
   const driftRadPerS = mean(rates);
   const error = size > 0 ? sampleSd(blocks) / Math.sqrt(BLOCKS) : Infinity;
   const hidden = sampleSd(rates) < quantumRadPerS ? quantumRadPerS / 2 : 0;
-  const half = tQuantile(0.975, BLOCKS - 1) * error + hidden;
+  const ownWalk = { radPerSqrtS: error * Math.sqrt(cleanS), degreesOfFreedom: BLOCKS - 1 };
+  const walk = withKnown(ownWalk, known);
+  const walkError = walk.radPerSqrtS / Math.sqrt(cleanS);
+  const half = tQuantile(0.975, walk.degreesOfFreedom) * walkError + hidden;
   return {
     driftRadPerS,
     low95: driftRadPerS - half,
     high95: driftRadPerS + half,
-    walk: { radPerSqrtS: error * Math.sqrt(cleanS), degreesOfFreedom: BLOCKS - 1 },
+    walk,
+    ownWalk,
     hiddenRadPerS: hidden,
   };
 }

@@ -1,4 +1,5 @@
 import { allanOfHeading, allanDeviation, LEAST_ALLAN_S, type AllanResult } from './allan';
+import { knownFrom, type EarlierCheck, type KnownSensor } from './earlierChecks';
 import { fitDrift } from './driftFit';
 import { cleanWindows, integrateRate, medianPeriod, type HeadingLog, type Span } from './log';
 import { quantumOf } from './quantum';
@@ -6,8 +7,9 @@ import { fitRateDrift } from './rateDrift';
 import { STILL_SETTINGS, type StillSettings } from './stillDefaults';
 import { looksDriven, type MotorLog } from './stillness';
 import type { Interval } from './interval';
-import { walkToExpect } from './runWalk';
+import type { RandomWalk } from './randomWalk';
 import { sparseStill } from './sparseStill';
+import { withoutSteps } from './passages';
 import { judgeStill, type StillVerdict } from './stillVerdict';
 import { findTouches } from './touches';
 import { findWander, type Wander } from './wander';
@@ -40,12 +42,16 @@ export interface StillCheck {
   neededS: number | null;
   /** Of two readings only: what they cannot tell is guessed. */
   typed?: true;
+  /** How many earlier checks of the sensor tell how far it wanders; none: this log alone does. */
+  earlierChecks?: number;
   /** Step of the reading (rad, or rad/s for rates); 0 for none seen. */
   quantum: number;
   /** Angle random walk, rad/√s; a bound where a coarse reading hides it. */
   randomWalkRadPerSqrtS: number;
   /** Whether that is a bound only; results of an earlier Corvat do not say. */
   isWalkBound?: boolean;
+  /** What this log alone tells of it; absent: no more than a bound. */
+  ownWalk?: RandomWalk;
   /** How much the drift is proved to wander (one standard deviation); 0: none shows in this log. */
   wanderRadPerS: number;
   /** Sideways error per metre driven at the heading error of the end. */
@@ -69,16 +75,19 @@ const CHANGE_PER_OCTAVE = 1;
 const lengthOf = (tS: Float64Array, windows: readonly { from: number; to: number }[]): number =>
   windows.reduce((sum, { from, to }) => sum + (tS[to - 1] ?? 0) - (tS[from] ?? 0), 0);
 
-function drift(log: StillLog, heading: HeadingLog) {
-  const quantum = quantumOf(log.kind === 'heading' ? log.headingRad : log.rateRadPerS);
+function drift(log: StillLog, heading: HeadingLog, known: KnownSensor) {
+  const quantum = quantumOf(
+    log.kind === 'heading' ? log.headingRad : log.rateRadPerS,
+    known.quantum,
+  );
   const touched =
     log.kind === 'heading' ? findTouches(heading, quantum) : findTouches(heading, 0, quantum);
   const windows = cleanWindows(log.tS, touched, LEAST_WINDOW_S);
-  const line = fitDrift(heading, windows, log.kind === 'heading' ? quantum : 0);
+  const line = fitDrift(heading, windows, log.kind === 'heading' ? quantum : 0, known.walk);
   const found =
     log.kind === 'heading'
       ? { ...line, hiddenRadPerS: 0 }
-      : fitRateDrift(log.tS, log.rateRadPerS, windows, quantum);
+      : fitRateDrift(log.tS, log.rateRadPerS, windows, quantum, known.walk);
   return { quantum, touched, windows, found, line };
 }
 
@@ -99,6 +108,17 @@ function nextRun(
   return { low95: middle - half, high95: middle + half };
 }
 
+/** Before wander: by the fitted course while the drift is proved to change, by both where that is only hinted. */
+function courseOrMean(warmUp: WarmUp, mean: Interval): Interval {
+  const course = { low95: warmUp.nextRunLow95, high95: warmUp.nextRunHigh95 };
+  if (warmUp.changing) return course;
+  if (!warmUp.hinted) return mean;
+  return {
+    low95: Math.min(course.low95, mean.low95),
+    high95: Math.max(course.high95, mean.high95),
+  };
+}
+
 /** The Allan deviation of a log that is long enough and that nobody touched. */
 function allanOf(log: StillLog, heading: HeadingLog, quantum: number, touched: readonly Span[]) {
   const { tS } = log;
@@ -116,14 +136,17 @@ function allanOf(log: StillLog, heading: HeadingLog, quantum: number, touched: r
  * drift is proved to be changing (a sensor that warms up), else by the mean and the wander.
  * @param runDurationS how long a run lasts
  * @param toleranceRad heading error that a run can bear
+ * @param earlier what earlier checks of this sensor showed of it
  */
 export function stillCheck(
   log: StillLog,
   runDurationS: number,
   toleranceRad: number,
   settings: StillSettings = STILL_SETTINGS,
+  earlier?: readonly EarlierCheck[],
 ): StillCheck {
-  const found = fittedCheck(log, runDurationS, toleranceRad, settings);
+  const known = knownFrom(earlier ?? [], log.kind);
+  const found = fittedCheck(log, runDurationS, toleranceRad, settings, known);
   const isTold = [found.low95, found.high95, found.nextRunLow95, found.nextRunHigh95].every(
     Number.isFinite,
   );
@@ -135,23 +158,38 @@ function fittedCheck(
   runDurationS: number,
   toleranceRad: number,
   settings: StillSettings,
+  known: KnownSensor,
 ): StillCheck {
   const heading =
     log.kind === 'heading'
       ? { tS: log.tS, headingRad: log.headingRad }
       : integrateRate(log.tS, log.rateRadPerS);
-  const { quantum, touched, windows, found, line } = drift(log, heading);
+  const { quantum, touched, windows, found, line } = drift(log, heading, known);
   const cleanS = lengthOf(log.tS, windows);
   const quantumRad = log.kind === 'heading' ? quantum : 0;
-  const { driftRadPerS, low95, high95, walk, hiddenRadPerS } = found;
-  const warming = findWarmUp(heading, windows, quantumRad, runDurationS);
+  const { driftRadPerS, low95, high95, walk, ownWalk, hiddenRadPerS } = found;
+  const stepless = withoutSteps({ log: heading, windows, quantumRad }, driftRadPerS);
+  const warming = findWarmUp(
+    stepless,
+    { fromS: log.tS[0] ?? 0, toS: log.tS.at(-1) ?? 0 },
+    runDurationS,
+  );
   const changing = warming?.warmUp.changing === true;
+  const hinted = warming?.warmUp.hinted === true;
   const course = changing ? warming.course : null;
-  const settled = course === null ? heading : withoutFading(heading, course);
-  const wander = findWander(settled, windows, line.walk, quantumRad);
+  const settled = course === null ? stepless.log : withoutFading(stepless.log, course);
+  const seen = findWander({ ...stepless, log: settled }, line.walk);
+  // What three checks did not show is no longer suspected; what this log proves counts all the same.
+  const wander = {
+    ...seen,
+    suspectedVariance: Math.max(
+      known.wanderVariance ?? seen.suspectedVariance,
+      seen.shownRadPerS ** 2,
+    ),
+  };
   const mean = { low95, high95 };
   const next = nextRun(
-    changing ? { low95: warming.warmUp.nextRunLow95, high95: warming.warmUp.nextRunHigh95 } : mean,
+    warming === null ? mean : courseOrMean(warming.warmUp, mean),
     wander,
     runDurationS / Math.max(cleanS, 1),
   );
@@ -177,6 +215,7 @@ function fittedCheck(
         wanderRadPerS: wander.shownRadPerS,
         nextRun: next,
         changing,
+        hinted,
         settledS: course === null ? 0 : settledAfter(course, toleranceRad, cleanS),
         driven: looksDriven(
           heading,
@@ -189,9 +228,11 @@ function fittedCheck(
       settings,
     ),
     quantum,
-    randomWalkRadPerSqrtS: walkToExpect({ walk, quantumRad, cleanS }),
+    randomWalkRadPerSqrtS: walk.radPerSqrtS,
     isWalkBound: walk.degreesOfFreedom === Infinity,
+    ...(Number.isFinite(ownWalk.degreesOfFreedom) && { ownWalk }),
     wanderRadPerS: wander.shownRadPerS,
+    ...(known.wanderVariance !== null && { earlierChecks: known.checks }),
     sidewaysPerM: Math.sin(headingErrorAtEndRad),
     warmUp: warming === null ? null : warming.warmUp,
     allan: allanOf(log, heading, quantum, touched),

@@ -1,4 +1,4 @@
-import { benchLength, clock, degrees, number } from '../text/quantities';
+import { benchLength, counted, clock, degrees, number } from '../text/quantities';
 import { driftFigures, driftSize, driftText, measuredDrift } from './driftText';
 import type { StillCheck } from './stillCheck';
 import { STILL_SETTINGS } from './stillDefaults';
@@ -84,10 +84,12 @@ const sideways = (sizeRad: number): string =>
     : '';
 
 /** Whether the drift wanders, as far as such a check can tell. */
-const wanderText = ({ wanderRadPerS }: Judged): string =>
+const wanderText = ({ wanderRadPerS, earlierChecks = 0 }: Judged): string =>
   wanderRadPerS > 0
     ? ` It wanders by itself as well, by ± ${driftSize(wanderRadPerS)}.`
-    : ' Whether it wanders from one run to the next, so short a check cannot show.';
+    : earlierChecks > 0
+      ? ` What ${counted(earlierChecks, 'earlier check')} of this sensor showed of its wandering is counted in.`
+      : ' Whether it wanders from one run to the next, so short a check cannot show.';
 
 function means(check: Judged, run: Run): string {
   if (check.verdict === 'not-still') return 'It tells nothing about drift, and is not kept.';
@@ -111,6 +113,9 @@ function measureLonger(check: Judged, run: Run): string {
   const { neededS, cleanS } = check;
   if (isChanging(check)) {
     return `Subtract nothing yet: wait for ${clock(Math.max(60, (neededS ?? 0) - cleanS))} more, and measure again.`;
+  }
+  if (check.warmUp?.hinted === true) {
+    return `Subtract nothing yet: the drift may be changing, as it does while a sensor warms up. Check again, over ${clock(neededS ?? 2 * cleanS)}.`;
   }
   if (isHidden(check)) {
     return `Look at the heading over ${headingInstead(check, run)} instead: such a rate proves nothing.`;

@@ -1,6 +1,6 @@
 import { halfWidth } from './driftFit';
 import type { RandomWalk } from './randomWalk';
-import { walkInRun, walkToExpect } from './runWalk';
+import { walkInRun } from './runWalk';
 import { isProved, type Interval } from './interval';
 import type { StillSettings } from './stillDefaults';
 
@@ -19,6 +19,8 @@ export const LEAST_STILL_S = 10;
 export const LONGEST_STILL_S = 1800;
 /** A wander that is suspected and not shown is looked for in a log so many times as long. */
 const TO_SHOW_WANDER = 4;
+/** So many times as long a log shows whether a drift changes that only seems to. */
+const TO_SHOW_CHANGE = 2;
 
 interface Measured extends Interval {
   driftRadPerS: number;
@@ -34,6 +36,8 @@ interface Measured extends Interval {
   nextRun: Interval;
   /** The drift is proved to be changing: its mean says nothing about the next run. */
   changing: boolean;
+  /** Something speaks for a drift that changes; the next run's interval has it. */
+  hinted: boolean;
   /** Until which time a sensor that warms up has to lie, s from the start of the log. */
   settledS: number;
   driven: boolean;
@@ -64,7 +68,7 @@ function lengthThatTells(measured: Measured, runS: number, allowedRad: number): 
     // A walk that is only bounded by the coarse reading is bounded better by a longer log.
     const shrinks = walk.degreesOfFreedom === Infinity ? Math.sqrt(cleanS / lengthS) : 1;
     const then = { ...walk, radPerSqrtS: walk.radPerSqrtS * shrinks };
-    const inRun = walkInRun(walkToExpect(measured) * shrinks, runS);
+    const inRun = walkInRun(then.radPerSqrtS, runS);
     const mean = scale * half(lengthS, then) + hiddenRadPerS;
     const left = wander + inRun;
     const steady = (size + mean) * runS + left <= allowedRad;
@@ -77,6 +81,7 @@ function lengthThatTells(measured: Measured, runS: number, allowedRad: number): 
 function longer(measured: Measured, runS: number, allowedRad: number): number | null {
   if (measured.changing) return tens(measured.settledS);
   const tells = lengthThatTells(measured, runS, allowedRad);
+  if (measured.hinted) return Math.max(tells ?? 0, tens(TO_SHOW_CHANGE * measured.cleanS));
   // What stands in the way may be a wander that is suspected only: a longer log shows it, or does not.
   const half = (measured.nextRun.high95 - measured.nextRun.low95) / 2;
   const suspected = half > 1.01 * ((measured.high95 - measured.low95) / 2);
@@ -101,14 +106,14 @@ export function judgeStill(
   toleranceRad: number,
   { driftShare, healthyRadPerS }: StillSettings,
 ): Judgement {
-  const { walk, cleanS, changing, nextRun, driven, wanderRadPerS } = measured;
+  const { walk, cleanS, changing, hinted, nextRun, driven, wanderRadPerS } = measured;
   const plain = (verdict: StillVerdict): Judgement => ({ verdict, neededS: null });
   if (driven) return plain('not-still');
   if (cleanS < LEAST_STILL_S) return { verdict: 'not-enough-still-time', neededS: LEAST_STILL_S };
-  const mean: Interval = changing ? nextRun : measured;
+  const mean: Interval = changing || hinted ? nextRun : measured;
   if (mean.low95 > healthyRadPerS || mean.high95 < -healthyRadPerS) return plain('re-zero');
   const allowedRad = driftShare * toleranceRad;
-  const inRun = walkInRun(walkToExpect(measured), runDurationS);
+  const inRun = walkInRun(walk.radPerSqrtS, runDurationS);
   const left = 2 * wanderRadPerS * runDurationS + inRun;
   if (worstOf(mean) * runDurationS + left <= allowedRad) return plain('steady');
   const half = (nextRun.high95 - nextRun.low95) / 2;

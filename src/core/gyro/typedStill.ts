@@ -1,4 +1,5 @@
 import { radiansFromDegrees } from '../geometry/angle';
+import type { RandomWalk } from './randomWalk';
 import type { StillCheck } from './stillCheck';
 import type { StillSettings } from './stillDefaults';
 import { judgeStill } from './stillVerdict';
@@ -21,16 +22,18 @@ const WALK_GUESS = radiansFromDegrees(0.02);
  *
  * Each reading is rounded by up to half a step, so the difference is off by less than one: the interval is
  * ± (step + what the sensor may wander by itself) / time, and never narrower than two readings are worth. The
- * wander is a guess, and a bound: two readings tell nothing of it.
+ * wander is a guess, and a bound, where no logged check of the sensor has shown it: two readings tell nothing of it.
  */
 export function typedStill(
   { fromRad, untilRad, durationS, stepRad }: TypedReadings,
   runDurationS: number,
   toleranceRad: number,
   settings: StillSettings,
+  known: RandomWalk | null = null,
 ): StillCheck {
+  const walk = known ?? { radPerSqrtS: WALK_GUESS, degreesOfFreedom: Infinity };
   const driftRadPerS = (untilRad - fromRad) / durationS;
-  const half = (stepRad + 1.96 * WALK_GUESS * Math.sqrt(durationS)) / durationS;
+  const half = (stepRad + 1.96 * walk.radPerSqrtS * Math.sqrt(durationS)) / durationS;
   const interval = { low95: driftRadPerS - half, high95: driftRadPerS + half };
   const headingErrorAtEndRad = driftRadPerS * runDurationS;
   return {
@@ -47,12 +50,13 @@ export function typedStill(
         driftRadPerS,
         ...interval,
         cleanS: durationS,
-        walk: { radPerSqrtS: WALK_GUESS, degreesOfFreedom: Infinity },
+        walk,
         quantumRad: 0,
         hiddenRadPerS: 0,
         wanderRadPerS: 0,
         nextRun: interval,
         changing: false,
+        hinted: false,
         settledS: 0,
         driven: false,
       },
@@ -62,7 +66,7 @@ export function typedStill(
     ),
     typed: true,
     quantum: stepRad,
-    randomWalkRadPerSqrtS: WALK_GUESS,
+    randomWalkRadPerSqrtS: walk.radPerSqrtS,
     isWalkBound: true,
     wanderRadPerS: 0,
     sidewaysPerM: Math.sin(headingErrorAtEndRad),

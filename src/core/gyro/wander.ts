@@ -1,5 +1,6 @@
 import chiSquareQuantile from '@stdlib/stats-base-dists-chisquare-quantile';
 import { evenHeading, type HeadingLog, type Window } from './log';
+import type { SteppedLog } from './passages';
 import type { RandomWalk } from './randomWalk';
 
 /** How much a drift wanders by itself, beyond what the white noise of its readings explains. */
@@ -38,9 +39,8 @@ interface AllanPart {
 function allanPart(
   log: HeadingLog,
   windows: readonly Window[],
-  quantumRad: number,
   tauS: number,
-): AllanPart[] {
+): Omit<AllanPart, 'rounding'>[] {
   let sum = 0;
   let terms = 0;
   let stretchS = 0;
@@ -60,12 +60,21 @@ function allanPart(
     {
       tauS,
       variance: sum / (2 * tauS * tauS * terms),
-      // Three rounded readings make one second difference, with weights 1, 2 and 1.
-      rounding: quantumRad ** 2 / (4 * tauS * tauS),
       // Overlapping averages: about 1.5 independent squares per averaging time (Riley, NIST SP 1065, 5.4.1).
       degreesOfFreedom: Math.max(1, (1.5 * stretchS) / tauS - 2),
     },
   ];
+}
+
+/**
+ * What rounding may add to the Allan variance: three readings make one second difference, with weights 1, 2 and 1.
+ * A ramp's rounding is not white; where the walk does not blur it, it reaches twice as much.
+ */
+function roundingOfAllan(tauS: number, walkRadPerSqrtS: number, quantumRad: number): number {
+  if (quantumRad === 0) return 0;
+  const blurred = (walkRadPerSqrtS * Math.sqrt(tauS)) / quantumRad;
+  const white = quantumRad ** 2 / (4 * tauS * tauS);
+  return white * (1 + Math.exp(-2 * (Math.PI * blurred) ** 2));
 }
 
 /**
@@ -107,17 +116,16 @@ function averagingTimes(lengthS: number): number[] {
  *
  * @param walk as the log shows it, or its bound
  */
-export function findWander(
-  log: HeadingLog,
-  windows: readonly Window[],
-  walk: RandomWalk,
-  quantumRad: number,
-): Wander {
+export function findWander({ log, windows, quantumRad }: SteppedLog, walk: RandomWalk): Wander {
   const lengthS = windows.reduce(
     (sum, { from, to }) => sum + (log.tS[to - 1] ?? 0) - (log.tS[from] ?? 0),
     0,
   );
-  const at = (tauS: number) => allanPart(log, windows, quantumRad, tauS);
+  const at = (tauS: number) =>
+    allanPart(log, windows, tauS).map((part) => ({
+      ...part,
+      rounding: roundingOfAllan(tauS, walk.radPerSqrtS, quantumRad),
+    }));
   const { white, wander } = whiteAndWander(averagingTimes(lengthS).flatMap(at));
   let suspectedVariance = wander;
   let shown = 0;

@@ -1,5 +1,6 @@
 import { fUpperTail, student975 } from '../stats/student';
-import type { HeadingLog, Window } from './log';
+import type { HeadingLog, Span } from './log';
+import type { SteppedLog } from './passages';
 
 /** Whether the drift itself changes during a log, as it does while a sensor warms up. */
 export interface WarmUp {
@@ -8,6 +9,8 @@ export interface WarmUp {
   pValue: number;
   /** Proved at 0.5 %, and more than the reading's step can feign. */
   changing: boolean;
+  /** Not proved, and yet what chance makes in one of ten steady logs only. */
+  hinted: boolean;
   /** The time in which what is left of the change falls to 37 %. */
   timeConstantS: number;
   /** Mean drift during the next run by the fitted course, 95 %. */
@@ -24,11 +27,15 @@ export interface DriftCourse {
 }
 
 const BLOCKS = 16;
+/** Fewer blocks, or a smaller untouched share of the log, tell no course. */
+const LEAST_BLOCKS = 6;
+const LEAST_SHARE = 0.7;
 /** Time constants that are tried, as parts of the log. */
 const SHORTEST = 1 / 16;
 const LONGEST = 3;
 const CONSTANTS = 40;
 const PROVED = 0.005;
+const HINTED = 0.1;
 
 interface Block {
   fromS: number;
@@ -37,13 +44,12 @@ interface Block {
 }
 
 /** The drift of equal blocks, end minus start: independent for a random walk. Times from the log's start. */
-function blocksOf({ tS, headingRad }: HeadingLog, windows: readonly Window[]): Block[] {
-  const start = tS[0] ?? 0;
-  const total = (tS.at(-1) ?? 0) - start;
+function blocksOf({ log: { tS, headingRad }, windows }: SteppedLog, { fromS: start, toS }: Span) {
+  const total = toS - start;
   return windows.flatMap(({ from, to }) => {
     const length = (tS[to - 1] ?? 0) - (tS[from] ?? 0);
-    const parts = Math.round((BLOCKS * length) / total);
-    return Array.from({ length: parts }, (_, k) => {
+    const parts = Math.min(Math.round((BLOCKS * length) / total), to - from - 1);
+    return Array.from({ length: parts }, (_, k): Block => {
       const first = from + Math.floor(((to - 1 - from) * k) / parts);
       const last = from + Math.floor(((to - 1 - from) * (k + 1)) / parts);
       const fromS = (tS[first] ?? 0) - start;
@@ -92,24 +98,24 @@ function fitCourse(blocks: readonly Block[], constantS: number) {
  * the time constant at 95 %), each with Student's interval. The time constant enters the test as a
  * parameter. Source: Seber and Wild, Nonlinear Regression (1989), sections 5.4 and 5.9.
  * @param runDurationS the run begins when the log ends
- * @returns null for a log of which fewer than three quarters are untouched
+ * @param span the whole log, from its first reading to its last
+ * @returns null for a log of which less than seven tenths are untouched, or that passes too few steps
  */
 export function findWarmUp(
-  log: HeadingLog,
-  windows: readonly Window[],
-  quantumRad: number,
+  stepped: SteppedLog,
+  span: Span,
   runDurationS: number,
 ): { warmUp: WarmUp; course: DriftCourse } | null {
-  const blocks = blocksOf(log, windows);
+  const blocks = blocksOf(stepped, span);
   const n = blocks.length;
-  if (n < 0.75 * BLOCKS) return null;
-  const startS = log.tS[0] ?? 0;
-  const lengthS = (log.tS.at(-1) ?? 0) - startS;
+  const startS = span.fromS;
+  const lengthS = span.toS - startS;
+  const weight = blocks.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
+  if (n < LEAST_BLOCKS || weight < LEAST_SHARE * lengthS) return null;
   const fits = Array.from({ length: CONSTANTS }, (_, i) =>
     fitCourse(blocks, lengthS * SHORTEST * (LONGEST / SHORTEST) ** (i / (CONSTANTS - 1))),
   );
   const best = fits.reduce((a, b) => (b.square < a.square ? b : a));
-  const weight = blocks.reduce((sum, { fromS, toS }) => sum + toS - fromS, 0);
   const mean = blocks.reduce((sum, { fromS, toS, rate }) => sum + (toS - fromS) * rate, 0) / weight;
   const flat = blocks.reduce(
     (s, { fromS, toS, rate }) => s + (toS - fromS) * (rate - mean) ** 2,
@@ -121,9 +127,13 @@ export function findWarmUp(
   const pValue = fUpperTail((flat - best.square) / 2 / noise, 2, degreesOfFreedom);
   const startRadPerS = best.at(1);
   const endRadPerS = best.at(Math.exp(-lengthS / best.constantS));
-  const feigned = quantumRad / (weight / n);
+  const change = Math.abs(endRadPerS - startRadPerS);
+  const feigned = stepped.quantumRad / (weight / n);
+  // The constants next to the best one are always possible: between them nothing is tried.
   const possible = fits.filter(
-    ({ square }) => square - best.square <= noise * student975(degreesOfFreedom) ** 2,
+    ({ square }, i) =>
+      Math.abs(i - fits.indexOf(best)) <= 1 ||
+      square - best.square <= noise * student975(degreesOfFreedom) ** 2,
   );
   const next = possible.map(({ constantS, at, leverage }) => {
     const fade = meanFade(lengthS, lengthS + runDurationS, constantS);
@@ -135,7 +145,8 @@ export function findWarmUp(
       startRadPerS,
       endRadPerS,
       pValue,
-      changing: pValue < PROVED && Math.abs(endRadPerS - startRadPerS) > feigned,
+      changing: pValue < PROVED && change > feigned,
+      hinted: pValue >= PROVED && pValue < HINTED && change > feigned,
       timeConstantS: best.constantS,
       nextRunLow95: Math.min(...next.map(({ low }) => low)),
       nextRunHigh95: Math.max(...next.map(({ high }) => high)),

@@ -17,6 +17,10 @@ export const headingOf = (robot: WithUnits): UnitOf<'heading sensor'>['behaviour
 /** Half of the angle in which a sensor is said to look ahead, or to a side. */
 const AHEAD_RAD = Math.PI / 4;
 
+/** The id of the heading sensor that is used, or null. */
+export const headingUnitOf = (robot: WithUnits): string | null =>
+  unitsOf(robot, 'heading sensor')[0]?.id ?? null;
+
 /** The distance sensor that looks where the robot drives, or null. */
 export const lookingAhead = (robot: WithUnits): UnitOf<'distance sensor'> | null =>
   unitsOf(robot, 'distance sensor').find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ??

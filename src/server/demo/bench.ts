@@ -96,6 +96,7 @@ async function loadChecks(db: Database, robotId: string): Promise<void> {
       version: 0,
       robotId,
       logId,
+      unitId: 'u3',
       takenAt: check.at,
       powerUp: check.powerUp,
       displayStepRad: null,

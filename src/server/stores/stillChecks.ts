@@ -1,4 +1,6 @@
+import { Op } from 'sequelize';
 import { z } from 'zod';
+import { earlierOf, LATEST_CHECKS } from '../../core/gyro/earlierChecks';
 import { judgeLog } from '../../core/gyro/judgeLog';
 import type { StillLog } from '../../core/gyro/stillCheck';
 import { STILL_CHANNELS, stillLogOf } from '../../core/gyro/stillLog';
@@ -49,10 +51,29 @@ async function logOfCheck(db: Database, { logId, robotId }: StillCheckRecord): P
   });
 }
 
+/** What the latest checks of the same heading sensor showed, before this one. */
+async function earlierChecks(db: Database, record: StillCheckRecord) {
+  const { robotId, unitId, takenAt } = record;
+  if (unitId === null) return [];
+  const rows = await db.models.stillCheck.findAll({
+    where: { robotId, unitId, setAsideReason: null, takenAt: { [Op.lt]: new Date(takenAt) } },
+    order: [['takenAt', 'DESC']],
+    limit: LATEST_CHECKS + 1,
+  });
+  return earlierOf(rows.map(toSaved), record);
+}
+
 async function resultOf(db: Database, record: StillCheckRecord): Promise<StillResult> {
   const { runDurationS, toleranceRad, settings, displayStepRad } = record;
   const log = await logOfCheck(db, record);
-  const check = judgeLog(log, runDurationS, toleranceRad, settings, displayStepRad);
+  const check = judgeLog(
+    log,
+    runDurationS,
+    toleranceRad,
+    settings,
+    displayStepRad,
+    await earlierChecks(db, record),
+  );
   if (check.verdict === 'not-still') {
     const { found, next } = stillSentences(check, runDurationS, toleranceRad);
     throw new Problem(422, 'not-still', `${found} ${next}`, { path: 'logId' });

@@ -1,5 +1,6 @@
 import { proxy } from 'comlink';
 import type { Anchor } from '../../core/gyro/anchors';
+import type { EarlierCheck } from '../../core/gyro/earlierChecks';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
 import type { StillSettings } from '../../core/gyro/stillDefaults';
 import type { RawConvention } from '../../core/rawConvention';
@@ -44,10 +45,11 @@ export const analyseStill = (
   runDurationS: number,
   toleranceRad: number,
   settings: StillSettings,
-  displayStepRad: number | null = null,
+  displayStepRad: number | null,
+  earlier: readonly EarlierCheck[],
 ): WorkerJob<StillAnalysis> =>
   inWorker<BenchWorker, StillAnalysis>(newWorker(), ({ still }) =>
-    still(log, runDurationS, toleranceRad, settings, displayStepRad),
+    still(log, runDurationS, toleranceRad, settings, displayStepRad, earlier),
   );
 
 /** A recorded run corrected by anchors, and what its encoders and time stamps say. */

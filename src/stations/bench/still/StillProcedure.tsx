@@ -1,8 +1,10 @@
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
+import { earlierOf } from '../../../core/gyro/earlierChecks';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillDefaults';
 import { rawConvention } from '../../../core/rawConvention';
+import { headingUnitOf } from '../../../core/units/ofRobot';
 import { number } from '../../../core/text/quantities';
 import { POWER_UPS, type RezeroSchool } from '../../../formats/benchConstants';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
@@ -81,6 +83,9 @@ export function StillProcedure({
   const [sent, setSent] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
+  const unitId = headingUnitOf(robot.robot);
+  const earlierThan = (takenAt: string) => earlierOf(known, { id: '', unitId, takenAt });
+
   const keep = async (log: Log, from: KeptFrom, displayStepRad: number | null) => {
     const { logId, name, takenAt } = from;
     setSent(0);
@@ -91,6 +96,7 @@ export function StillProcedure({
       version: 0,
       robotId: robot.id,
       logId,
+      unitId,
       takenAt,
       powerUp: from.powerUp,
       school: school ?? null,
@@ -111,8 +117,14 @@ export function StillProcedure({
   const judge = async (log: Log, from: KeptFrom, displayStepRad: number | null = null) => {
     forget();
     try {
-      const analysis = await analyseStill(log, runDurationS, toleranceRad, settings, displayStepRad)
-        .result;
+      const analysis = await analyseStill(
+        log,
+        runDurationS,
+        toleranceRad,
+        settings,
+        displayStepRad,
+        earlierThan(from.takenAt),
+      ).result;
       setResult(analysis);
       if (analysis.check.verdict === 'not-still') return;
       // The chart is drawn before the log goes out, so that no frame waits for both.
@@ -166,6 +178,7 @@ export function StillProcedure({
         <LiveChart
           readings={capture.state.readings}
           raw={rawConvention(robot.robot)}
+          earlier={earlierThan(new Date().toISOString())}
           {...{ runDurationS, toleranceRad, settings }}
         />
       ) : (

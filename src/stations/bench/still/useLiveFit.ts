@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import type { EarlierCheck } from '../../../core/gyro/earlierChecks';
 import type { StillSettings } from '../../../core/gyro/stillDefaults';
 import type { RawConvention } from '../../../core/rawConvention';
 import type { Reading } from '../../../formats/readings';
@@ -15,6 +16,8 @@ export interface LiveFitProps {
   runDurationS: number;
   toleranceRad: number;
   settings: StillSettings;
+  /** What earlier checks of this sensor showed. */
+  earlier: readonly EarlierCheck[];
 }
 
 /** What the readings so far say, fitted in a worker while more of them come. */
@@ -29,9 +32,16 @@ export function useLiveFit(props: LiveFitProps): StillAnalysis | null {
   const step = Math.floor(lengthS / EVERY_S);
   useEffect(() => {
     if (step < 1) return undefined;
-    const { readings: soFar, raw, runDurationS, toleranceRad, settings } = latest.current;
+    const { readings: soFar, raw, runDurationS, toleranceRad, settings, earlier } = latest.current;
     try {
-      const job = analyseStill(logOf(soFar, raw), runDurationS, toleranceRad, settings);
+      const job = analyseStill(
+        logOf(soFar, raw),
+        runDurationS,
+        toleranceRad,
+        settings,
+        null,
+        earlier,
+      );
       // What cannot be fitted yet will be said at the end.
       job.result.then(setAnalysis, () => undefined);
       return job.cancel;
