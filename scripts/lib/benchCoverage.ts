@@ -217,7 +217,7 @@ export const BENCH_KINDS: BenchKind[] = [
       }));
       const found = voltCurve(readings);
       const truth = between(random, 0.12, 0.7);
-      const at = found === null ? NaN : distanceAtVolts(found, voltsAt(law, truth));
+      const at = found === null ? NaN : distanceAtVolts(found.law, voltsAt(law, truth));
       const half = found?.halfWidthM(truth) ?? NaN;
       return [{ low: at - half, truth, high: at + half }];
     },

@@ -34,8 +34,15 @@ const powerSchema = z.object({
   nowV: positive.max(60),
 });
 
-/** A distance sensor that shows volts: volts = base + scale / (distance + shift). */
-const voltsSchema = z.object({ baseV: z.number(), scaleVM: z.number(), shiftM: z.number() });
+/** A distance sensor that shows volts: its law (`ranging/voltLaw.ts`), and where it was measured. */
+const voltsSchema = z.object({
+  law: z.union([
+    z.object({ atZeroV: z.number(), perMV: z.number() }),
+    z.object({ baseV: z.number(), scaleVM: z.number(), shiftM: z.number() }),
+  ]),
+  fromM: z.number(),
+  toM: z.number(),
+});
 
 /**
  * What only calibrations say of a robot: a record by itself has none of it, and each part is null until it was

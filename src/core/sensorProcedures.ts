@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { procedure, type Procedure } from './procedure';
 import { mountAngle } from './ranging/mountAngle';
-import { voltCurve, voltNoiseM } from './ranging/voltCurve';
-import { voltsAt } from './ranging/voltLaw';
+import { voltCurve, voltsThere } from './ranging/voltCurve';
+import { isStraight } from './ranging/voltLaw';
 
 const MAX_READINGS = 10_000;
 const metres = (least: number) =>
@@ -46,18 +46,15 @@ export const sensorProcedures: readonly Procedure[] = [
       if (curve === null) {
         return {
           sentence:
-            'Readings at four distances at least are needed, and volts that change from one to the next.',
+            'Three readings at two distances at least are needed, volts that change from one to the next, and a fourth distance where they do not go straight.',
         };
       }
-      const { halfWidthM, ...figures } = curve;
+      const { halfWidthM: _half, law, ...figures } = curve;
       return {
+        law: isStraight(law) ? 'straight' : 'bent',
+        ...law,
         ...figures,
-        volts: at.map((distanceM) => ({
-          distanceM,
-          volts: voltsAt(curve, distanceM),
-          noiseM: voltNoiseM(curve, distanceM),
-          halfWidthM: halfWidthM(distanceM),
-        })),
+        volts: at.map((distanceM) => voltsThere(curve, distanceM)),
       };
     },
   ),

@@ -47,7 +47,7 @@ describe('what has nothing to compute from gets a sentence, and no figure', () =
       /Two readings of one unit/,
     ],
     ['approach', { ...approach, startGapM: 0.06 }, /cannot stop in time/],
-    ['volt-curve', { readings: [{ trueM: 0.1, readingV: 2 }] }, /four distances/],
+    ['volt-curve', { readings: [{ trueM: 0.1, readingV: 2 }] }, /two distances/],
     ['mount-angle', { readings: [{ turnedRad: 0, readingM: 0.3 }], aheadM: 0.1 }, /Six echoes/],
     ['stop-model', { trials: [], wantedM: 0.05, at: [0.3] }, /Two stops/],
     ['gauge', { readings: [{ part: 1, person: 'A', valueM: 0.1 }] }, /Two parts, two persons/],

@@ -3,8 +3,13 @@ import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { notesOnStep } from '../../src/core/program/sentence';
 import { mountAngle, mountSentence } from '../../src/core/ranging/mountAngle';
-import { voltCurve, voltNoiseM } from '../../src/core/ranging/voltCurve';
-import { distanceAtVolts, voltsAt, voltsOrNearer } from '../../src/core/ranging/voltLaw';
+import { voltCurve, voltNoiseM, voltsThere } from '../../src/core/ranging/voltCurve';
+import {
+  distanceAtVolts,
+  voltsAt,
+  voltsOrNearer,
+  type VoltLaw,
+} from '../../src/core/ranging/voltLaw';
 import { voltStudy } from '../../src/core/ranging/voltStudy';
 import { randomStream } from '../../src/core/simulate/random';
 import { gapAhead } from '../../src/core/simulate/ray';
@@ -14,7 +19,7 @@ import { deg, idealRobot, routeOf, withUnit } from './support';
 const truth = { baseV: 0.1, scaleVM: 0.24, shiftM: 0.004 };
 const DISTANCES = [0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8];
 
-function bench(seed: number, law = truth, noiseV = 0.01) {
+function bench(seed: number, law: VoltLaw = truth, noiseV = 0.01) {
   const random = randomStream(seed, 0, 'volts');
   return DISTANCES.flatMap((trueM) =>
     Array.from({ length: 6 }, () => ({
@@ -36,7 +41,7 @@ describe('a sensor that shows volts', () => {
           const found = voltCurve(bench(1, law, 1e-6));
           if (found === null) throw new Error('no curve');
           for (const at of [0.12, 0.35, 0.7]) {
-            expect(distanceAtVolts(found, voltsAt(law, at))).toBeCloseTo(at, 4);
+            expect(distanceAtVolts(found.law, voltsAt(law, at))).toBeCloseTo(at, 4);
           }
         },
       ),
@@ -63,7 +68,62 @@ describe('a sensor that shows volts', () => {
     );
   });
 
-  it('needs four distances, and volts that change', () => {
+  it('that goes straight is told so, by two distances or by many, and exactly where it is exact', () => {
+    const straight = { atZeroV: 0.01, perMV: 0.9876 };
+    const typed = [0.1, 0.2, 0.3, 0.5, 0.8].flatMap((trueM) =>
+      [1, 2].map(() => ({ trueM, readingV: Math.round(100 * voltsAt(straight, trueM)) / 100 })),
+    );
+    const found = voltCurve(typed);
+    if (found === null) throw new Error('no curve');
+    expect(found.law).toHaveProperty('perMV');
+    // Steps of 0.01 V are 1 cm: it is no surer than that, and not much less sure.
+    for (const at of [0.1, 0.3, 0.8]) {
+      expect(Math.abs(voltsAt(found.law, at) - voltsAt(straight, at))).toBeLessThan(0.006);
+      expect(found.halfWidthM(at)).toBeGreaterThan(0.002);
+      expect(found.halfWidthM(at)).toBeLessThan(0.01);
+    }
+    const two = voltStudy(
+      typed.filter(({ trueM }) => trueM === 0.1 || trueM === 0.3),
+      'D1',
+    );
+    expect(two?.thresholds.find(({ distanceM }) => distanceM === 0.3)?.text).toBe('0.31 V or less');
+    expect(two?.sentences.means).toMatch(/Two distances cannot show whether/);
+    expect(two?.curve.halfWidthM(0.8)).toBeGreaterThan(3 * (found.halfWidthM(0.8) || 1));
+  });
+
+  it('holds what it truly shows in 93 of 100 benches, straight or bent, with the step of its readings', () => {
+    for (const law of [truth, { atZeroV: 0.02, perMV: 1.3 }]) {
+      for (const stepV of [0.001, 0.02]) {
+        const held = Array.from({ length: 150 }, (_, seed) => {
+          const read = bench(seed, law, 0.006).map(({ trueM, readingV }) => ({
+            trueM,
+            readingV: stepV * Math.round(readingV / stepV),
+          }));
+          const found = voltCurve(read);
+          if (found === null) throw new Error('no curve');
+          const offM = distanceAtVolts(found.law, voltsAt(law, 0.35)) - 0.35;
+          return Math.abs(offM) <= found.halfWidthM(0.35);
+        });
+        expect(held.filter(Boolean).length / 150, `${stepV} V`).toBeGreaterThanOrEqual(0.9);
+      }
+    }
+  });
+
+  it('is called a guess beyond what was tried, on the step card as well', () => {
+    const found = voltCurve(bench(5));
+    if (found === null) throw new Error('no curve');
+    expect(voltsThere(found, 0.05).isGuess).toBe(true);
+    expect(voltsThere(found, 0.8).isGuess).toBe(false);
+    const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+    const value = voltStudy(bench(5), 'D1')?.value;
+    const [step] = routeOf([{ kind: 'approach', thresholdM: 0.06 }]).steps;
+    if (value === undefined || step === undefined) throw new Error('nothing to tell');
+    expect(notesOnStep(fittedRobot(robot, [value]).robot, step).join(' ')).toMatch(
+      /then: a guess, nobody measured it there/,
+    );
+  });
+
+  it('wants a fourth distance where three contradict a straight line, and volts that change', () => {
     expect(voltCurve(bench(1).filter(({ trueM }) => trueM < 0.25))).toBeNull();
     expect(voltCurve(bench(1, { baseV: 1, scaleVM: 1e-6, shiftM: 0 }))).toBeNull();
   });

@@ -4,7 +4,7 @@ import { linearFit } from '../stats/linearFit';
 import { student975 } from '../stats/student';
 import { degrees, number } from '../text/quantities';
 import { unitsOf } from '../units/ofRobot';
-import { aicc } from '../turns/errorModel';
+import { aicc } from '../stats/aicc';
 
 /** A reading of a flat wall while the robot stands turned by an angle; null: the echo was lost. */
 export interface TurnedReading {

@@ -1,8 +1,11 @@
+import { aicc } from '../stats/aicc';
+import { voltStepV } from '../stats/instrumentStep';
 import { linearFit } from '../stats/linearFit';
 import { mean } from '../stats/moments';
-import { student975 } from '../stats/student';
+import { leastScatter, roundedFit, type RoundedFit } from '../stats/roundedFit';
+import { fUpperTail } from '../stats/student';
 import { distinct } from './rangeNoise';
-import { voltSlope, voltsAt, type VoltLaw } from './voltLaw';
+import { isBeyond, voltSlope, voltsAt, type BentLaw, type VoltLaw } from './voltLaw';
 
 /** What a sensor shows in volts at a distance; null: the echo was lost. */
 export interface VoltReading {
@@ -10,7 +13,10 @@ export interface VoltReading {
   readingV: number | null;
 }
 
-export interface VoltCurve extends VoltLaw {
+export interface VoltCurve {
+  law: VoltLaw;
+  /** Whether the readings could show that it is the other law: not with two distances. */
+  isLawShown: boolean;
   n: number;
   /** Scatter of single readings about the curve. */
   noiseV: number;
@@ -24,7 +30,10 @@ export interface VoltCurve extends VoltLaw {
   halfWidthM(trueM: number): number;
 }
 
-const LEAST_DISTANCES = 4;
+/** A bend wants so many distances; a straight line two. */
+const LEAST_BENT = 4;
+/** A straight line that the repeats contradict as surely is none. */
+const CONTRADICTED = 0.05;
 /** Shifts that are tried, m: from just behind the nearest distance to a curve that is as good as straight. */
 const LARGEST_SHIFT_M = 20;
 const STEPS = 120;
@@ -32,7 +41,7 @@ const HALVINGS = 40;
 
 /** How far off one reading's distance is there, by its noise. */
 export const voltNoiseM = (curve: VoltCurve, distanceM: number): number =>
-  curve.noiseV / Math.abs(voltSlope(curve, distanceM));
+  curve.noiseV / Math.abs(voltSlope(curve.law, distanceM));
 
 interface Heard {
   trueM: number;
@@ -45,6 +54,7 @@ function foldedBelow(heard: readonly Heard[]): number | null {
   const middles = distances.map((at) =>
     mean(heard.filter(({ trueM }) => trueM === at).map(({ readingV }) => readingV)),
   );
+  if (middles.length < 3) return null;
   const far = Math.floor(middles.length / 2);
   const way = Math.sign((middles.at(-1) ?? 0) - (middles[far] ?? 0));
   let from = 0;
@@ -81,13 +91,87 @@ function bestShift(heard: readonly Heard[]): number {
   return shiftOf((low + high) / 2);
 }
 
+/** A law through the readings, with how sure it is. */
+interface Fitted {
+  law: VoltLaw;
+  fit: RoundedFit;
+  columns(trueM: number): number[];
+  score: number;
+}
+
+/** In proportion to the distance. */
+function straightFit(heard: readonly Heard[], stepV: number): Fitted | null {
+  const columns = (trueM: number) => [1, trueM];
+  const fit = roundedFit(
+    heard.map(({ trueM }) => columns(trueM)),
+    heard.map(({ readingV }) => readingV),
+    stepV,
+  );
+  if (fit === null) return null;
+  const [atZeroV = 0, perMV = 0] = fit.coefficients;
+  const score = aicc(fit.residualSumOfSquares, heard.length, 2, leastScatter(stepV));
+  return { law: { atZeroV, perMV }, fit, columns, score };
+}
+
+/** Bent, linearised at the best shift. */
+function bentFit(heard: readonly Heard[], stepV: number): Fitted | null {
+  const shiftM = bestShift(heard);
+  const [baseV = 0, scaleVM = 0] = fitAt(heard, shiftM)?.coefficients ?? [];
+  const law: BentLaw = { baseV, scaleVM, shiftM };
+  const columns = (trueM: number) => [1, 1 / (trueM + shiftM), voltSlope(law, trueM)];
+  const fit = roundedFit(
+    heard.map(({ trueM }) => columns(trueM)),
+    heard.map(({ trueM, readingV }) => readingV - voltsAt(law, trueM)),
+    stepV,
+  );
+  if (fit === null) return null;
+  const score = aicc(fit.residualSumOfSquares, heard.length, 3, leastScatter(stepV));
+  return { law, fit, columns, score };
+}
+
 /**
- * The curve of a sensor that shows volts, against a tape: volts = base + scale / (distance + shift), by least squares
- * in volts; near distances at which it folds back are left out.
+ * Chance that repeats which scatter so would lie about a straight line as these do (test of lack of fit); 1 where
+ * nothing was repeated.
+ *
+ * Source: Draper and Smith, Applied Regression Analysis, 3rd ed., 1998, section 2.1.
+ */
+function chanceOfStraight(heard: readonly Heard[], straight: Fitted, stepV: number): number {
+  const distances = distinct(heard.map(({ trueM }) => trueM));
+  const [lack, pure] = [distances.length - 2, heard.length - distances.length];
+  if (lack < 1 || pure < 1) return 1;
+  const within = distances.reduce((sum, at) => {
+    const there = heard.filter(({ trueM }) => trueM === at).map(({ readingV }) => readingV);
+    const middle = mean(there);
+    return sum + there.reduce((s, value) => s + (value - middle) ** 2, 0);
+  }, 0);
+  const noise = Math.max(within / pure, leastScatter(stepV) ** 2, stepV ** 2 / 12);
+  const lacking = Math.max(0, straight.fit.residualSumOfSquares - within) / lack;
+  return fUpperTail(lacking / noise, lack, pure);
+}
+
+/** The law that the readings speak for: the straight one unless a bend explains them better. */
+function betterLaw(heard: readonly Heard[]): Fitted | null {
+  const stepV = voltStepV(heard.map(({ readingV }) => readingV));
+  const count = distinct(heard.map(({ trueM }) => trueM)).length;
+  const straight = count < 2 ? null : straightFit(heard, stepV);
+  const bent = count < LEAST_BENT ? null : bentFit(heard, stepV);
+  // A bend that cannot be told from a straight line is none.
+  if (count >= LEAST_BENT) {
+    return bent === null || (straight !== null && straight.score <= bent.score) ? straight : bent;
+  }
+  if (straight === null) return null;
+  return chanceOfStraight(heard, straight, stepV) < CONTRADICTED ? null : straight;
+}
+
+/**
+ * The curve of a sensor that shows volts, against a tape: in proportion to the distance, or volts = base +
+ * scale / (distance + shift), by least squares in volts, whichever the readings speak for (Akaike's criterion for
+ * small samples); near distances at which it folds back are left out, and rounding is reckoned with.
  *
  * Source: the inverse law of triangulating sensors; nonlinear least squares, linearised at the best fit (Seber and
  * Wild, Nonlinear Regression, 1989, section 2.1), the distance's interval by the delta method.
- * @returns null with fewer than four distances, or where the volts hardly change
+ * @returns null with fewer than two distances or three readings, where the volts hardly change, or where two or three
+ * distances contradict a straight line and a bent one needs a fourth
  */
 export function voltCurve(readings: readonly VoltReading[]): VoltCurve | null {
   const all = readings.flatMap(({ trueM, readingV }) =>
@@ -96,39 +180,30 @@ export function voltCurve(readings: readonly VoltReading[]): VoltCurve | null {
   const foldsBackBelowM = foldedBelow(all);
   const heard = all.filter(({ trueM }) => trueM >= (foldsBackBelowM ?? 0));
   const distances = distinct(heard.map(({ trueM }) => trueM));
-  if (distances.length < LEAST_DISTANCES) return null;
-  const shiftM = bestShift(heard);
-  const fit = fitAt(heard, shiftM);
-  const degreesOfFreedom = heard.length - 3;
-  if (fit === null || degreesOfFreedom < 1) return null;
-  const [baseV = 0, scaleVM = 0] = fit.coefficients;
-  const law = { baseV, scaleVM, shiftM };
-  const noiseV = Math.sqrt(fit.residualSumOfSquares / degreesOfFreedom);
-  const columns = (trueM: number) => [1, 1 / (trueM + shiftM), voltSlope(law, trueM)];
-  // A unit noise through the linearised curve: only its covariance is asked for.
-  const linear = linearFit(
-    heard.map(({ trueM }) => columns(trueM)),
-    heard.map(() => 0),
-  );
+  const found = betterLaw(heard);
+  if (found === null || found.fit.degreesOfFreedom < 1) return null;
+  const { law, fit, columns } = found;
+  const noiseV = fit.scatterSd;
   const [near, far] = [distances[0] ?? 0, distances.at(-1) ?? 0];
-  if (linear === null || Math.abs(voltsAt(law, near) - voltsAt(law, far)) < 4 * noiseV) return null;
+  if (Math.abs(voltsAt(law, near) - voltsAt(law, far)) < 4 * noiseV) return null;
   return {
-    ...law,
+    law,
+    isLawShown: distances.length > 2,
     n: heard.length,
     noiseV,
     fromM: near,
     toM: far,
     foldsBackBelowM,
     lostRate: (readings.length - all.length) / readings.length,
-    halfWidthM(trueM) {
-      const at = columns(trueM);
-      const variance = at.reduce(
-        (sum, x, i) =>
-          sum + at.reduce((s, y, j) => s + x * y * (linear.unscaledCovariance[i]?.[j] ?? 0), 0),
-        0,
-      );
-      const half = student975(degreesOfFreedom) * noiseV * Math.sqrt(variance);
-      return half / Math.abs(voltSlope(law, trueM));
-    },
+    halfWidthM: (trueM) => fit.halfWidth95(columns(trueM)) / Math.abs(voltSlope(law, trueM)),
   };
 }
+
+/** What it shows at a distance, as far as the readings tell; beyond them the law is only a guess. */
+export const voltsThere = (curve: VoltCurve, distanceM: number) => ({
+  distanceM,
+  volts: voltsAt(curve.law, distanceM),
+  noiseM: voltNoiseM(curve, distanceM),
+  halfWidthM: curve.halfWidthM(distanceM),
+  isGuess: isBeyond(curve, distanceM),
+});

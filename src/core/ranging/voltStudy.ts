@@ -1,8 +1,8 @@
 import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { benchLength, errorLength } from '../text/quantities';
-import { voltCurve, voltNoiseM, type VoltCurve, type VoltReading } from './voltCurve';
-import { growsNearer, voltsAt, voltsOrNearer, voltsText as volts } from './voltLaw';
+import { voltCurve, voltNoiseM, voltsThere, type VoltCurve, type VoltReading } from './voltCurve';
+import { growsNearer, isStraight, voltsAt, voltsOrNearer, voltsText as volts } from './voltLaw';
 
 /** What a program compares with, to stop at a distance or nearer. */
 export interface VoltThreshold {
@@ -25,26 +25,27 @@ export interface VoltStudy {
 const ROUND_DISTANCES_M = [0.05, 0.08, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.8, 1.2];
 
 const thresholdAt = (curve: VoltCurve, distanceM: number): VoltThreshold => ({
-  distanceM,
-  volts: voltsAt(curve, distanceM),
-  text: voltsOrNearer(curve, distanceM),
-  noiseM: voltNoiseM(curve, distanceM),
-  halfWidthM: curve.halfWidthM(distanceM),
+  ...voltsThere(curve, distanceM),
+  text: voltsOrNearer(curve.law, distanceM),
 });
 
 function meansSentence(curve: VoltCurve): string {
-  const { fromM, toM, foldsBackBelowM } = curve;
+  const { law, isLawShown, fromM, toM, foldsBackBelowM } = curve;
   const sure = (at: number) => `± ${errorLength(voltNoiseM(curve, at), 1)} at ${benchLength(at)}`;
   const folds =
     foldsBackBelowM === null
       ? ''
       : ` Nearer than ${benchLength(foldsBackBelowM)} it turns back and would be taken for farther off: mount it so that nothing comes that near.`;
-  return `One reading tells the distance ${sure(fromM)} and ${sure(toM)}.${folds}`;
+  const shape = isLawShown
+    ? isStraight(law)
+      ? ' The volts go straight with the distance.'
+      : ''
+    : ' Two distances cannot show whether the volts go straight with the distance: a third tells.';
+  return `One reading tells the distance ${sure(fromM)} and ${sure(toM)}.${shape}${folds}`;
 }
 
 function valueOf(curve: VoltCurve): RangeValue {
   const middleM = (curve.fromM + curve.toM) / 2;
-  const { baseV, scaleVM, shiftM } = curve;
   return {
     kind: 'range',
     offsetM: 0,
@@ -55,11 +56,11 @@ function valueOf(curve: VoltCurve): RangeValue {
     lostRate: curve.lostRate,
     validFromM: curve.fromM,
     validToM: curve.toM,
-    volts: { baseV, scaleVM, shiftM },
+    volts: curve.law,
   };
 }
 
-/** What readings in volts say of one sensor; null while there are fewer than four distances. */
+/** What readings in volts say of one sensor; null while they tell no law. */
 export function voltStudy(readings: readonly VoltReading[], unit: string): VoltStudy | null {
   const curve = voltCurve(readings);
   if (curve === null) return null;
@@ -67,12 +68,12 @@ export function voltStudy(readings: readonly VoltReading[], unit: string): VoltS
   const tried = ROUND_DISTANCES_M.filter((at) => at >= fromM && at <= toM);
   const thresholds = tried.map((at) => thresholdAt(curve, at));
   const [first] = thresholds;
-  const way = growsNearer(curve) ? 'more' : 'less';
+  const way = growsNearer(curve.law) ? 'more' : 'less';
   return {
     curve,
     thresholds,
     sentences: {
-      found: `${unit} shows ${volts(voltsAt(curve, fromM))} at ${benchLength(fromM)} and ${volts(voltsAt(curve, toM))} at ${benchLength(toM)}: the nearer, the ${way}.`,
+      found: `${unit} shows ${volts(voltsAt(curve.law, fromM))} at ${benchLength(fromM)} and ${volts(voltsAt(curve.law, toM))} at ${benchLength(toM)}: the nearer, the ${way}.`,
       means: meansSentence(curve),
       next:
         first === undefined

@@ -25,6 +25,8 @@ const LENGTHS_M = [
 ];
 /** The steps in which angles are read, rad: from what an eye tells to hundredths of a degree. */
 const ANGLES_RAD = [5, 2, 1, 0.5, 0.25, 0.2, 0.1, 0.05, 0.02, 0.01].map((step) => step * DEGREE);
+/** The steps in which volts are read, V. */
+const VOLTS = [0.1, 0.05, 0.02, 0.01, 0.005, 0.002, 0.001, 0.0001];
 /** The steps in which times are read, s. */
 const TIMES_S = [1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01, 0.001];
 
@@ -75,3 +77,7 @@ export const angleStepRad = (readingsRad: readonly number[], ofFew = FEW_PROVE_R
 /** The step in which times were read, s. */
 export const timeStepS = (readingsS: readonly number[]): number =>
   stepOf(readingsS, TIMES_S, { ofMany: 1, ofFew: 0.1 });
+
+/** The step in which volts were read, V. */
+export const voltStepV = (readingsV: readonly number[]): number =>
+  stepOf(readingsV, VOLTS, { ofMany: 0.1, ofFew: 0.1 });

@@ -1,3 +1,4 @@
+import { aicc } from '../stats/aicc';
 import { leverage } from '../stats/linearFit';
 import { leastScatter, type RoundedFit } from '../stats/roundedFit';
 import { fitErrors } from './weights';
@@ -57,25 +58,6 @@ const COLUMNS: Record<TurnModelName, (target: number) => number[]> = {
 
 /** Two targets closer than this are one: nobody reads a protractor finer. */
 const SAME_TARGET_RAD = 0.009;
-/** A residual below this is no scatter but the rounding of numbers. */
-const LEAST_SD_RAD = 1e-6;
-
-/**
- * Akaike's criterion for small samples, the noise's variance counted as a parameter.
- *
- * Source: Hurvich and Tsai, Biometrika 76 (1989) 297–307.
- */
-export function aicc(residualSumOfSquares: number, n: number, meanParameters: number): number {
-  const parameters = meanParameters + 1;
-  if (n - parameters - 1 <= 0) return Infinity;
-  const variance = Math.max(residualSumOfSquares / n, LEAST_SD_RAD ** 2);
-  return (
-    n * Math.log(variance) +
-    2 * parameters +
-    (2 * parameters * (parameters + 1)) / (n - parameters - 1)
-  );
-}
-
 const fitModel = (name: TurnModelName, trials: readonly TargetAndActual[]): RoundedFit | null =>
   fitErrors(trials, ({ target }) => COLUMNS[name](target));
 

@@ -1,5 +1,5 @@
 import type { LinearFit } from '../stats/linearFit';
-import { aicc } from './errorModel';
+import { aicc } from '../stats/aicc';
 import { ratesTried } from './grouping';
 import type { TurnPoint } from './trial';
 import { fitErrors } from './weights';

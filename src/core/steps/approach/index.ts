@@ -5,7 +5,7 @@ import { obstacles } from '../../course/obstacles';
 import type { PlanProblem } from '../../course/problems';
 import type { Table } from '../../course/table';
 import type { Pose } from '../../geometry/pose';
-import { voltsOrNearer } from '../../ranging/voltLaw';
+import { isBeyond, voltsOrNearer } from '../../ranging/voltLaw';
 import { overrunM } from '../../ranging/overrun';
 import type { Robot } from '../../robot';
 import { gapAhead } from '../../simulate/ray';
@@ -41,7 +41,11 @@ function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[]
   const { volts } = robot.measured;
   const onM = drivesOnM(robot, speedMPerS);
   return [
-    ...(volts === null ? [] : [`Its sensor shows ${voltsOrNearer(volts, thresholdM)} then.`]),
+    ...(volts === null
+      ? []
+      : [
+          `Its sensor shows ${voltsOrNearer(volts.law, thresholdM)} then${isBeyond(volts, thresholdM) ? ': a guess, nobody measured it there' : ''}.`,
+        ]),
     ...(onM === null ? [] : [`It drives on by ${errorLength(onM)} after that.`]),
   ];
 }

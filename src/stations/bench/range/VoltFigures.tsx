@@ -18,7 +18,7 @@ export function VoltFigures({
   readings: readonly RangeTrialRecord[];
 }) {
   const { perM, label } = benchScale();
-  const { fromM, toM } = curve;
+  const { law, fromM, toM } = curve;
   return (
     <>
       <Frame
@@ -35,7 +35,7 @@ export function VoltFigures({
               label: 'as fitted',
               points: Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
                 const at = fromM + ((toM - fromM) * i) / CURVE_POINTS;
-                return { x: at * perM, y: voltsAt(curve, at) };
+                return { x: at * perM, y: voltsAt(law, at) };
               }),
               tone: 'predicted',
               look: 'line',

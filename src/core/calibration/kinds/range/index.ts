@@ -14,9 +14,18 @@ export const range: CalibrationKindOf<RangeCalibration> = {
     volts !== undefined
       ? `in volts, ${voltsOrNearer(volts, validFromM)} at ${benchLength(validFromM)} and ${voltsOrNearer(volts, validToM)} at ${benchLength(validToM)}`
       : `reads ${errorLength(Math.abs(offsetM), 1)} too ${offsetM < 0 ? 'short' : 'long'}, × ${number(scaleFactor, 3)}, single readings ± ${errorLength(noiseM, 1)}`,
-  fit: (robot, { offsetM, scaleFactor, noiseM, quantumM, lostRate, volts }) =>
+  fit: (
+    robot,
+    { offsetM, scaleFactor, noiseM, quantumM, lostRate, volts: law, validFromM, validToM },
+  ) =>
     withFirst(
-      { ...robot, measured: { ...robot.measured, volts: volts ?? null } },
+      {
+        ...robot,
+        measured: {
+          ...robot.measured,
+          volts: law === undefined ? null : { law, fromM: validFromM, toM: validToM },
+        },
+      },
       'distance sensor',
       {
         offsetM,

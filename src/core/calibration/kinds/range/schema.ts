@@ -1,11 +1,15 @@
 import { z } from 'zod';
 import { finite, notNegative } from '../fields';
 
-const voltLaw = z.object({
-  baseV: z.number().min(-60).max(60),
-  scaleVM: z.number().min(-1e4).max(1e4),
-  shiftM: z.number().min(-5).max(50),
-});
+/** Straight with the distance, or bent; an earlier Corvat knew only the bent law. */
+const voltLaw = z.union([
+  z.object({ atZeroV: z.number().min(-1000).max(1000), perMV: z.number().min(-1e4).max(1e4) }),
+  z.object({
+    baseV: z.number().min(-60).max(60),
+    scaleVM: z.number().min(-1e4).max(1e4),
+    shiftM: z.number().min(-5).max(50),
+  }),
+]);
 
 /** How a distance sensor reads: reading = offset + scaleFactor · true. */
 export const rangeValue = z.object({
@@ -23,7 +27,7 @@ export const rangeValue = z.object({
   lostRate: z.number().min(0).max(1),
   validFromM: notNegative,
   validToM: notNegative,
-  /** Of a sensor that shows volts: volts = base + scale / (distance + shift). */
+  /** Of a sensor that shows volts: how they go with the distance. */
   volts: voltLaw.optional(),
 });
 
