@@ -78,7 +78,10 @@ function squareOf({ square }: Bench): CalibrationValue | null {
 
 function rangeOf({ range }: Bench): CalibrationValue | null {
   if (range === undefined) return null;
-  return rangeValueOf(rangeCalibration(range.readings, range.toleranceM)?.units[0]);
+  return rangeValueOf(
+    rangeCalibration(range.readings, range.toleranceM)?.units[0],
+    range.toleranceM,
+  );
 }
 
 function stopsOf({ stops }: Bench): CalibrationValue | null {

@@ -17,6 +17,19 @@ describe('a sensor that sticks', () => {
     expect(short?.value?.validToM).toBeCloseTo(0.06, 9);
   });
 
+  it('or bends, is told by its repeats: not applied where it bends far, less surely known where it bends a little', () => {
+    const far = studyOf(bench((trueM) => trueM + 0.03 * Math.sin(22 * trueM)));
+    expect(far?.value).toBeNull();
+    expect(far?.sentences?.next).toMatch(
+      /does not read straight with the distance: up to [123]\d mm off/,
+    );
+    const straight = studyOf(bench((trueM) => trueM + 0.004));
+    const little = studyOf(bench((trueM) => trueM + 0.004 + 0.002 * Math.sin(20 * trueM)));
+    expect(straight?.found.units[0]?.bendM).toBeNull();
+    expect(little?.found.units[0]?.bendM).toBeGreaterThan(0.0005);
+    expect(little?.value?.offsetSeM).toBeGreaterThan(3 * (straight?.value?.offsetSeM ?? Infinity));
+  });
+
   it('or reads in another unit, is not applied', () => {
     const found = studyOf(bench((trueM) => trueM / 2.54));
     expect(found?.value).toBeNull();

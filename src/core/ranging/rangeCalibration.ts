@@ -1,5 +1,6 @@
-import { readingStepM, restsOnSteps } from './readingStep';
+import { readingStepM, restsOnSteps, roundingSdM } from './readingStep';
 import { distinct, noiseOf, pooledSd, scattersOf, type Heard, type Noise } from './rangeNoise';
+import { lackOfFit } from '../stats/lackOfFit';
 import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
 import { median } from '../stats/median';
 import { stuckAtEnds } from './stuck';
@@ -40,6 +41,8 @@ export interface UnitRange {
   scaleHigh95: number | null;
   /** Where errors of offset and scale are independent, and half the 95 % interval of a mean reading there; null as the scale. */
   atMid: { distanceM: number; half95M: number } | null;
+  /** How far a distance's mean lies off the line, where the repeats prove that it bends; null: nothing does. */
+  bendM: number | null;
   /** Scatter of single readings, over all distances; by how much it grows per metre. */
   noiseM: number;
   noisePerM: number;
@@ -170,6 +173,34 @@ function mostByRounding(used: readonly Heard[], noise: Noise, stepM: number): [n
   return [most(0), most(1)];
 }
 
+/** Repeats that contradict a straight line as surely prove that it bends. */
+const CONTRADICTED = 0.01;
+
+/**
+ * Whether the repeats contradict the line. Where they do, it is only as sure as the distances' means lie on it, however
+ * often each was read.
+ */
+function bendOf(used: readonly Heard[], line: LinearFit, noise: Noise, stepM: number) {
+  const { residualSd, degreesOfFreedom } = line;
+  const repeats = used.map(({ trueM, readingM }) => ({
+    setting: trueM,
+    value: readingM,
+    noise: noise(trueM),
+  }));
+  const lack = lackOfFit(repeats, line.residualSumOfSquares, 2, roundingSdM(stepM));
+  if (lack.pValue >= CONTRADICTED) return { bendM: null, residualSd, degreesOfFreedom };
+  const [offsetM = 0, scale = 1] = line.coefficients;
+  const offs = distinct(used.map(({ trueM }) => trueM)).map((at) => {
+    const there = used.filter(({ trueM }) => trueM === at).map(({ readingM }) => readingM);
+    return Math.abs(mean(there) - offsetM - scale * at);
+  });
+  return {
+    bendM: Math.max(...offs),
+    residualSd: Math.sqrt(lack.meanSquare),
+    degreesOfFreedom: lack.degreesOfFreedom,
+  };
+}
+
 /** Where a line is known best, and how well. */
 function atMiddle(line: LinearFit, hiddenM: number): NonNullable<UnitRange['atMid']> {
   const [, [shared = 0, ofScale = 1] = []] = line.unscaledCovariance;
@@ -188,14 +219,15 @@ function byLine(
   if (line === null) return null;
   const shared = common(unit, readings, valid);
   const noiseM = pooledSd(used);
+  const bend = bendOf(used, line, noise.at, shared.quantumM);
   const hidden = restsOnSteps(noiseM, shared.quantumM)
     ? mostByRounding(used, noise.at, shared.quantumM)
     : ([0, 0] as const);
   const half = (i: 0 | 1) =>
-    line.degreesOfFreedom < 1
+    bend.degreesOfFreedom < 1
       ? Infinity
-      : studentQuantile(TAILS_OF_BOTH, line.degreesOfFreedom) *
-          line.residualSd *
+      : studentQuantile(TAILS_OF_BOTH, bend.degreesOfFreedom) *
+          bend.residualSd *
           Math.sqrt(line.unscaledCovariance[i]?.[i] ?? 0) +
         hidden[i];
   const [offsetM = 0, scaleFactor = 1] = line.coefficients;
@@ -212,7 +244,8 @@ function byLine(
     scaleFactor,
     scaleLow95: scaleFactor - half(1),
     scaleHigh95: scaleFactor + half(1),
-    atMid: atMiddle(line, hidden[1] > 0 ? shared.quantumM / 2 : 0),
+    atMid: atMiddle({ ...line, ...bend }, hidden[1] > 0 ? shared.quantumM / 2 : 0),
+    bendM: bend.bendM,
     noiseM,
     noisePerM: noise.perM,
     worstErrorM,
@@ -251,6 +284,7 @@ function againstOthers(
         scaleLow95: null,
         scaleHigh95: null,
         atMid: null,
+        bendM: null,
         noiseM,
         noisePerM: 0,
         worstErrorM: Math.abs(offsetM),

@@ -76,7 +76,13 @@ const isNoScale = (scaleFactor: number): boolean =>
 const LEAST_SCALE = 0.75;
 const MOST_SCALE = 1.33;
 
-function nextSentence({ against }: RangeCalibration, own: UnitRange): string {
+/** A bend of less is borne, whatever else is asked of it. */
+const SMALL_BEND_M = 0.01;
+
+const bendsTooFar = ({ bendM }: UnitRange, toleranceM: number): boolean =>
+  bendM !== null && bendM > Math.max(toleranceM, SMALL_BEND_M);
+
+function nextSentence({ against }: RangeCalibration, own: UnitRange, toleranceM: number): string {
   if (against === 'other units') {
     return 'One distance tells how they differ, not which is right: measure two more against the tape.';
   }
@@ -86,6 +92,9 @@ function nextSentence({ against }: RangeCalibration, own: UnitRange): string {
   }
   if (isNoScale(own.scaleFactor)) {
     return `No distance sensor reads × ${number(own.scaleFactor, 2)}: see whether tape and sensor were read in one unit, and measure again where it reads clearly.`;
+  }
+  if (bendsTooFar(own, toleranceM)) {
+    return `It does not read straight with the distance: up to ${errorLength(own.bendM ?? 0)} off any line, more than its readings scatter. Measure only where it is used, closer together.`;
   }
   return 'Apply it: then the Course knows what it reads, and how far to trust it.';
 }
@@ -132,17 +141,18 @@ export function rangeSentences(
   return {
     found: `${unitSentence(own)}${against}; ${scatterSentence(own)}.`,
     means: `${meansSentence(found.units, toleranceM)} ${lostSentence(own)}${outside}${askewSentence(own)}`,
-    next: swap === null ? nextSentence(found, own) : swapSentence(swap),
+    next: swap === null ? nextSentence(found, own, toleranceM) : swapSentence(swap),
   };
 }
 
 /** What a unit leaves to be computed with; null where its line is not known, or is none that a sensor has. */
-export function rangeValueOf(unit: UnitRange | undefined): RangeValue | null {
+export function rangeValueOf(unit: UnitRange | undefined, toleranceM: number): RangeValue | null {
   if (unit === undefined || unit.scaleFactor === null) return null;
   const { scaleLow95, scaleHigh95, distances } = unit;
   const onLine = distances.filter(({ isOnLine }) => isOnLine);
   if (onLine.length < LEAST_DISTANCES || scaleLow95 === null || scaleHigh95 === null) return null;
   if (isNoScale(unit.scaleFactor)) return null;
+  if (bendsTooFar(unit, toleranceM)) return null;
   const lost = onLine.reduce((sum, at) => sum + at.lost, 0);
   const all = onLine.reduce((sum, at) => sum + at.readings, 0);
   return {
@@ -188,7 +198,10 @@ export function rangeStudy(
     found && {
       found,
       sentences: rangeSentences(found, unit, toleranceM, pluggedIn),
-      value: rangeValueOf(found.units.find((one) => one.unit === unit)),
+      value: rangeValueOf(
+        found.units.find((one) => one.unit === unit),
+        toleranceM,
+      ),
     }
   );
 }

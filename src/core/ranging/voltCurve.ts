@@ -1,9 +1,9 @@
 import { aicc } from '../stats/aicc';
 import { voltStepV } from '../stats/instrumentStep';
+import { lackOfFit } from '../stats/lackOfFit';
 import { linearFit } from '../stats/linearFit';
 import { mean } from '../stats/moments';
-import { leastScatter, roundedFit, type RoundedFit } from '../stats/roundedFit';
-import { fUpperTail } from '../stats/student';
+import { leastScatter, ROUNDING_SD, roundedFit, type RoundedFit } from '../stats/roundedFit';
 import { distinct } from './rangeNoise';
 import { isBeyond, voltSlope, voltsAt, type BentLaw, type VoltLaw } from './voltLaw';
 
@@ -129,26 +129,6 @@ function bentFit(heard: readonly Heard[], stepV: number): Fitted | null {
   return { law, fit, columns, score };
 }
 
-/**
- * Chance that repeats which scatter so would lie about a straight line as these do (test of lack of fit); 1 where
- * nothing was repeated.
- *
- * Source: Draper and Smith, Applied Regression Analysis, 3rd ed., 1998, section 2.1.
- */
-function chanceOfStraight(heard: readonly Heard[], straight: Fitted, stepV: number): number {
-  const distances = distinct(heard.map(({ trueM }) => trueM));
-  const [lack, pure] = [distances.length - 2, heard.length - distances.length];
-  if (lack < 1 || pure < 1) return 1;
-  const within = distances.reduce((sum, at) => {
-    const there = heard.filter(({ trueM }) => trueM === at).map(({ readingV }) => readingV);
-    const middle = mean(there);
-    return sum + there.reduce((s, value) => s + (value - middle) ** 2, 0);
-  }, 0);
-  const noise = Math.max(within / pure, leastScatter(stepV) ** 2, stepV ** 2 / 12);
-  const lacking = Math.max(0, straight.fit.residualSumOfSquares - within) / lack;
-  return fUpperTail(lacking / noise, lack, pure);
-}
-
 /** The law that the readings speak for: the straight one unless a bend explains them better. */
 function betterLaw(heard: readonly Heard[]): Fitted | null {
   const stepV = voltStepV(heard.map(({ readingV }) => readingV));
@@ -160,7 +140,10 @@ function betterLaw(heard: readonly Heard[]): Fitted | null {
     return bent === null || (straight !== null && straight.score <= bent.score) ? straight : bent;
   }
   if (straight === null) return null;
-  return chanceOfStraight(heard, straight, stepV) < CONTRADICTED ? null : straight;
+  const repeats = heard.map(({ trueM, readingV }) => ({ setting: trueM, value: readingV }));
+  const rounding = Math.max(leastScatter(stepV), ROUNDING_SD * stepV);
+  const { pValue } = lackOfFit(repeats, straight.fit.residualSumOfSquares, 2, rounding);
+  return pValue < CONTRADICTED ? null : straight;
 }
 
 /**
