@@ -3,7 +3,9 @@ import { counted, number } from '../text/quantities';
 import { adviceByEye, type SeenGain } from './byEye';
 import { gainText, type TunedId } from './controllers/shown';
 import type { GainVerdict } from './judge';
+import type { GoodGains } from './firstGain';
 import { nextGain } from './nextGain';
+import { disagreement } from './onSimulator';
 
 /** A gain that was tried at the table: looked at, or judged by a trace. */
 export interface GainTrial {
@@ -40,6 +42,10 @@ const WORDS: Record<SeenGain, string> = {
   'wrong way': 'has the wrong sign: it drives the error on',
 };
 
+/** An eye is never quite certain. */
+const chanceText = (chance: number): string =>
+  chance > 0.99 ? 'over 99 %' : `${number(100 * chance)} %`;
+
 function adviceOf(trials: readonly GainTrial[]): { gain: number; isFound: boolean; sure: string } {
   const last = trials.at(-1);
   const judged = trials.flatMap(({ gain, seen, proposedGainFactor }) =>
@@ -50,7 +56,7 @@ function adviceOf(trials: readonly GainTrial[]): { gain: number; isFound: boolea
     return { gain: nextGain(judged), isFound: last.seen === 'good', sure };
   }
   const { gain, chance, isFound } = adviceByEye(trials);
-  const sure = `By ${counted(trials.length, 'look')}; an eye errs now and then. ${isFound ? 'This' : 'The next'} gain is good with a chance of ${number(100 * chance)} %.`;
+  const sure = `By ${counted(trials.length, 'look')}; an eye errs now and then. ${isFound ? 'This' : 'The next'} gain is good with a chance of ${chanceText(chance)}.`;
   return { gain, isFound, sure };
 }
 
@@ -58,9 +64,14 @@ function adviceOf(trials: readonly GainTrial[]): { gain: number; isFound: boolea
  * What gains that were tried say together, and which to try next.
  *
  * @param trials of one controller, in the order in which they were tried
+ * @param simulated the gains that are good on the simulator; left out: it was not asked
  * @returns null where none was tried
  */
-export function gainStudy(id: TunedId, trials: readonly GainTrial[]): GainStudy | null {
+export function gainStudy(
+  id: TunedId,
+  trials: readonly GainTrial[],
+  simulated?: GoodGains | null,
+): GainStudy | null {
   const last = trials.at(-1);
   if (last === undefined) return null;
   const { gain, isFound, sure } = adviceOf(trials);
@@ -72,7 +83,7 @@ export function gainStudy(id: TunedId, trials: readonly GainTrial[]): GainStudy 
       found: isFound
         ? `${gainText(id, gain)} is good.`
         : `${gainText(id, last.gain)} ${WORDS[last.seen]}.`,
-      means: sure,
+      means: isFound ? sure + disagreement(id, gain, simulated) : sure,
       next: isFound
         ? 'Keep it in the program; try again when wheels, speed or battery change.'
         : again

@@ -32,7 +32,11 @@ const LEAST_SWINGS = 3;
 const CLEAR_OF_BAND = 1.5;
 /** An error that grows to so many times its first size runs away. */
 const RUN_AWAY = 2.5;
+/** Half swings that are each so much larger than the one before: no gain is too weak for that. */
+const GROWS = 1.05;
 const AT_LIMIT = 0.98;
+/** A correction that stands at its limits for so much of the time cannot be made stronger. */
+const LIMIT_SHARE = 0.3;
 /** A correction that stands at its limits for so much of the time after a return chatters. */
 const CHATTER_SHARE = 0.25;
 /** The error of the last part of a trace is to be small. */
@@ -161,6 +165,11 @@ export function judgeGain(
   if (returnS === null && afterS < RETURN_LIMIT_S) return null;
   const late = Math.max(0, ...swings.swings.slice(LEAST_SWINGS - 1).map((s) => Math.abs(s.error)));
   const swingsOn = late > CLEAR_OF_BAND * swings.band && (decay ?? 0) > DECAY_LIMIT;
+  const grows = swingsOn && (decay ?? 0) > GROWS && largest > RUN_AWAY * began;
+  const isAtLimit = evidence.saturatedShare > LIMIT_SHARE;
+  if (grows || (swingsOn && isAtLimit)) {
+    return { verdict: 'too-strong', proposedGainFactor: weakerBy(swings), ...evidence };
+  }
   if (swingsOn && (halfPeriodS(swings) ?? 0) > weavesFromS) {
     return { verdict: 'too-weak', proposedGainFactor: WEAVING_FACTOR, ...evidence };
   }

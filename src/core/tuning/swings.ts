@@ -24,15 +24,65 @@ const BAND_SHARE = 0.12;
 const NOISE_SDS = 4;
 /** The ratio of a normal distribution's standard deviation to its median absolute deviation. */
 const SD_PER_MAD = 1.4826;
+/** Of the squares that tell the noise so many are left out, the largest: a knock is none. */
+const KNOCKS = 0.05;
+/** A program that is faster than its sensor reads each reading so often; shorter runs are no more than this share. */
+const SHORT_RUNS = 0.1;
+/** A reading that shows so few different values rests on steps. */
+const READINGS_PER_VALUE = 4;
+/** Back on the target is what is nearer than one step of the reading. */
+const STEP_SHARE = 0.75;
+
+/** How many readings in a row are the same one: a sensor's own period, in those of the program. */
+function readingsHeld(errors: readonly number[]): number {
+  const changes = errors.flatMap((value, i) => (i > 0 && value !== errors[i - 1] ? [i] : []));
+  const runs = changes
+    .slice(1)
+    .map((at, i) => at - (changes[i] ?? at))
+    .sort((a, b) => a - b);
+  const held = runs[Math.floor(SHORT_RUNS * runs.length)] ?? 1;
+  return Math.min(held, Math.max(1, Math.floor(errors.length / 20)));
+}
+
+const secondDifferences = (read: readonly number[]): number[] =>
+  read.slice(2).map((value, i) => value - 2 * (read[i + 1] ?? 0) + (read[i] ?? 0));
+
+/** Of readings that flicker between few of their steps: equal ones in a row are readings, too. */
+function noiseOnSteps(errors: readonly number[]): number {
+  const held = readingsHeld(errors);
+  const first = Math.max(
+    0,
+    errors.findIndex((value) => value !== errors[0]),
+  );
+  const read = errors.filter((_, i) => (i - first) % held === 0);
+  const squares = secondDifferences(read)
+    .map((second) => second ** 2)
+    .sort((a, b) => a - b);
+  const kept = squares.slice(0, Math.ceil((1 - KNOCKS) * squares.length));
+  return Math.sqrt(kept.reduce((sum, one) => sum + one, 0) / Math.max(1, kept.length) / 6);
+}
 
 /**
  * Noise of single readings, from second differences, which a smooth course leaves almost nothing in. A program that
- * is faster than its sensor reads the same reading several times: each counts once.
+ * is faster than its sensor reads the same reading several times: each counts once, but where readings rest on their
+ * steps.
  */
-function noiseOf(errors: readonly number[]): number {
+function noiseOf(errors: readonly number[], step: number): number {
+  const onSteps = step > 0 ? noiseOnSteps(errors) : Infinity;
+  if (onSteps < step) return onSteps;
   const read = errors.filter((value, i) => i === 0 || value !== errors[i - 1]);
-  const seconds = read.slice(2).map((value, i) => value - 2 * (read[i + 1] ?? 0) + (read[i] ?? 0));
+  const seconds = secondDifferences(read);
   return seconds.length === 0 ? 0 : (SD_PER_MAD * median(seconds.map(Math.abs))) / Math.sqrt(6);
+}
+
+/** The step in which an error is read, 0 for none: the smallest gap where few values come again and again. */
+function stepOf(errors: readonly number[]): number {
+  const values = [...new Set(errors.map((value) => Number(value.toPrecision(9))))].sort(
+    (a, b) => a - b,
+  );
+  if (errors.length < READINGS_PER_VALUE * values.length) return 0;
+  const gaps = values.slice(1).map((value, i) => value - (values[i] ?? 0));
+  return gaps.length === 0 ? 0 : Math.min(...gaps);
 }
 
 /**
@@ -50,7 +100,12 @@ export function swingsOf(
   wantedBand?: number,
 ): Swings {
   const largest = errors.reduce((most, error) => Math.max(most, Math.abs(error)), 0);
-  const band = Math.max(wantedBand ?? BAND_SHARE * largest, NOISE_SDS * noiseOf(errors));
+  const step = stepOf(errors);
+  const band = Math.max(
+    wantedBand ?? BAND_SHARE * largest,
+    NOISE_SDS * noiseOf(errors, step),
+    STEP_SHARE * step,
+  );
   const swings: Swing[] = [];
   let returnS: number | null = null;
   for (const [i, error] of errors.entries()) {

@@ -55,9 +55,13 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
       record.trials.filter((one) => one.setAsideReason === null && one.controller === controller),
     [record, controller],
   );
-  const study = useMemo(() => gainStudy(controller, used), [controller, used]);
   const good = useGoodGains(fitted, controller);
-  const simulated = good.answer?.lack === null ? good.answer.good : null;
+  const simulated = good.answer?.lack === null ? good.answer.good : undefined;
+  const study = useMemo(
+    () => gainStudy(controller, used, simulated),
+    [controller, used, simulated],
+  );
+  const aheadM = SHOWN[controller].sensor?.(fitted)?.place.aheadM ?? null;
   const advised = study?.gain ?? simulated?.middle ?? (good.answer && usual);
   const field = useGainField(advised && asTyped(controller, advised));
   const [followed, setFollowed] = useState<Record<string, Followed>>(FOLLOWED);
@@ -127,7 +131,7 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
               }}
             />
           </div>
-          <OnSimulator robot={robot} controller={controller} reply={good.answer} />
+          <OnSimulator robotName={robot.name} {...{ controller, aheadM }} reply={good.answer} />
           {good.answer?.lack === null && SHOWN[controller].column.keepsReading && (
             <MountPlaces key={`${controller} places`} {...{ controller, fitted }} />
           )}
@@ -147,7 +151,7 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
               <TraceLog
                 key={`${controller} log`}
                 {...{ robot, fitted, ...traced }}
-                aheadM={SHOWN[controller].sensor?.(fitted)?.place.aheadM ?? 0}
+                aheadM={aheadM ?? 0}
                 gain={field.gain}
               />
               <TraceFile key={`${controller} file`} {...traced} gain={field.gain} />
