@@ -7,6 +7,7 @@ import { STILL_SETTINGS } from './gyro/stillDefaults';
 import { limits } from './limits';
 import { unitSlip } from './unitSlip';
 import { procedure, type Procedure } from './procedure';
+import { oneWaySentences, oneWaySquare } from './square/oneWay';
 import { encoderSquare, gyroSquare } from './square/squareFit';
 import { CORNERS } from './square/squarePath';
 import { turnModel } from './turns/turnModel';
@@ -131,15 +132,44 @@ const lap = z.object({
   headingRad: limits.lapHeadingRad,
 });
 
-export const squareInput = z.object({
-  sideM: limits.sideM,
-  trackM: limits.trackM,
-  wheelDiameterM: limits.wheelDiameterM,
-  driven: z.enum(['encoders', 'gyro']),
-  corners: z.enum(CORNERS).optional().describe('default: spin; pivot: the inner wheel stands'),
-  cw: z.array(lap).min(1).max(1000),
-  ccw: z.array(lap).min(1).max(1000),
-});
+const stillDrift = z
+  .object({
+    driftRadPerS: z.number().min(-1).max(1),
+    low95: z.number().min(-1).max(1),
+    high95: z.number().min(-1).max(1),
+    lapS: z.number().min(1).max(600),
+  })
+  .refine(({ low95, high95 }) => low95 <= high95, 'expected low95 up to high95');
+
+export const squareInput = z
+  .object({
+    sideM: limits.sideM,
+    trackM: limits.trackM,
+    wheelDiameterM: limits.wheelDiameterM,
+    driven: z.enum(['encoders', 'gyro']),
+    corners: z.enum(CORNERS).optional().describe('default: spin; pivot: the inner wheel stands'),
+    cw: z.array(lap).max(1000).default([]),
+    ccw: z.array(lap).max(1000).default([]),
+    stillDrift: stillDrift
+      .optional()
+      .describe('what parts turns and drift where all laps go one way round'),
+  })
+  .refine(({ cw, ccw }) => cw.length + ccw.length > 0, 'expected a lap at least');
+
+/** Laps both ways, or what those of one way tell. */
+function squares({ driven, stillDrift: drift, ...laps }: z.output<typeof squareInput>) {
+  const { cw, ccw } = laps;
+  if (cw.length > 0 && ccw.length > 0) {
+    return driven === 'encoders' ? encoderSquare(laps) : gyroSquare(laps);
+  }
+  const one =
+    cw.length > 0
+      ? ({ direction: 'cw', laps: cw } as const)
+      : ({ direction: 'ccw', laps: ccw } as const);
+  const found = oneWaySquare({ ...one, driven }, drift ?? null);
+  const { found: said, means, next } = oneWaySentences({ ...one, driven }, found);
+  return { ...found, sentence: `${said} ${means} ${next}` };
+}
 
 /** An anchor so far from all readings is in another unit: two full turns. */
 const FAR_RAD = 4 * Math.PI;
@@ -210,7 +240,7 @@ export const benchProcedures: readonly Procedure[] = [
     'square-path',
     'track and wheels (or turn bias and drift) from laps of a square in both directions',
     squareInput,
-    ({ driven, ...laps }) => (driven === 'encoders' ? encoderSquare(laps) : gyroSquare(laps)),
+    squares,
   ),
   procedure(
     'drift-anchors',

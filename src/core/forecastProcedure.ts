@@ -72,7 +72,9 @@ function turnsOf({ turns }: Bench, drift: CalibrationValue | null): CalibrationV
 
 function squareOf({ square }: Bench): CalibrationValue | null {
   if (square === undefined || square.driven !== 'encoders') return null;
-  const { driven: _, ...laps } = square;
+  const { driven: _, stillDrift: __, ...laps } = square;
+  // Laps of one way part no track from wheels.
+  if (laps.cw.length === 0 || laps.ccw.length === 0) return null;
   return driveFromSquare(encoderSquare(laps));
 }
 

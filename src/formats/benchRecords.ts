@@ -162,6 +162,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
     sideM: z.number().min(0.1).max(5),
     driven: z.enum(DRIVEN_BY),
     corners: z.enum(CORNERS).default('spin'),
+    lapS: z.number().min(1).max(600).nullable().default(null).describe('what a lap takes'),
   }),
   listOf('straight', straightTrialRecord, { keep: z.enum(STRAIGHT_SCHOOLS) }),
   listOf('range', rangeTrialRecord, {

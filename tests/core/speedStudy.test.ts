@@ -69,6 +69,10 @@ describe('what timed drives say', () => {
     const next = (...drives: ReturnType<typeof exact>[]) => speedStudy(drives)?.sentences.next;
     expect(next(exact(0.3), exact(0.4), exact(0.4))).toMatch(/Time a drive at 90 % as well/);
     expect(next(exact(0.2), exact(0.5), exact(0.9))).toMatch(/battery that is nearly empty/);
+    // Of one battery nothing is said as if it were known of another.
+    const one = speedStudy([exact(0.2), exact(0.5), exact(0.9)]);
+    expect(one?.sentences.means).toMatch(/say nothing of other batteries/);
+    expect(one?.table.at(0.5, one.batteryV - 1).isExtrapolated).toBe(true);
     expect(speedStudy([exact(0.2), exact(0.2)])).toBeNull();
   });
 });

@@ -6,8 +6,6 @@ import { drivenMPerS, speedTable, type SpeedTable, type TimedDrive } from './spe
 
 /** Powers between which a table is hardly a guess. */
 const WIDE = 0.5;
-/** Batteries nearer to each other than this say nothing about voltage. */
-const VOLTS_APART = 0.3;
 /** Slower than the others say by more than so many prediction intervals, and by this share: it does not follow. */
 const SHORT_BY = 0.05;
 
@@ -46,17 +44,22 @@ function stopsFollowing(drives: readonly TimedDrive[]): StopsFollowing | null {
 function nextSentence(drives: readonly TimedDrive[], table: SpeedTable): string {
   const commands = drives.map(({ command }) => command);
   const [least, most] = [Math.min(...commands), Math.max(...commands)];
-  const volts = drives.map(({ batteryV }) => batteryV);
   if (most - least < WIDE) {
     return `Time a drive at ${percent(most < 0.7 ? 0.9 : 0.2)} as well: what is outside of ${percent(least)} to ${percent(most)} is a guess.`;
   }
-  if (Math.max(...volts) - Math.min(...volts) < VOLTS_APART) {
+  if (!table.voltsTried) {
     return 'Time one more with a battery that is nearly empty: so far it is taken that speed goes with the voltage, as that of motors does.';
   }
   return table.n < 6
     ? `${counted(6 - table.n, 'more drive')} would make it surer; or apply it now.`
     : 'Known well enough: apply it, and programs that count in percent are told the right one.';
 }
+
+/** What another battery does, and whether anybody has tried it. */
+const byBattery = ({ voltsTried }: SpeedTable, batteryV: number): string =>
+  voltsTried
+    ? `A battery that is 1 V lower drives ${percent(1 / batteryV)} slower at the same power.`
+    : `Drives at ${number(batteryV, 1)} V say nothing of other batteries; if speed goes with the voltage, 1 V less drives ${percent(1 / batteryV)} slower.`;
 
 /** What timed drives say, in three sentences, and the calibration that they give. */
 export function speedStudy(drives: readonly TimedDrive[]): SpeedStudy | null {
@@ -78,7 +81,7 @@ export function speedStudy(drives: readonly TimedDrive[]): SpeedStudy | null {
     stopsFollowing: bent,
     sentences: {
       found: `${percent(middle)} of power drives ${benchSpeed(speedMPerS)} (${benchSpeed(low95)} to ${benchSpeed(high95)}) at ${number(batteryV, 1)} V; below ${number(100 * table.deadBand, 1)} % (${number(100 * table.deadBandLow95, 1)} to ${number(100 * table.deadBandHigh95, 1)} %) it stands.`,
-      means: `A battery that is 1 V lower drives ${percent(1 / batteryV)} slower at the same power.${end} Single drives scatter by ${number(100 * table.residualShare, 1)} %.`,
+      means: `${byBattery(table, batteryV)}${end} Single drives scatter by ${number(100 * table.residualShare, 1)} %.`,
       next: nextSentence(drives, table),
     },
     value: {

@@ -26,7 +26,7 @@ export interface SpeedAt {
   speedMPerS: number;
   low95: number;
   high95: number;
-  /** Outside the commands that were tried. */
+  /** Outside the commands or the batteries that were tried. */
   isExtrapolated: boolean;
 }
 
@@ -40,8 +40,13 @@ export interface SpeedTable {
   deadBandHigh95: number;
   /** Relative scatter of single drives. */
   residualShare: number;
+  /** Whether batteries were tried that differ enough to tell anything of the voltage; else it is taken for that of motors. */
+  voltsTried: boolean;
   at(command: number, batteryV: number): SpeedAt;
 }
+
+/** Batteries nearer to each other than this say nothing about voltage. */
+const VOLTS_APART = 0.3;
 
 /** Commands nearer to each other than this tell no dead band. */
 const LEAST_APART = 0.05;
@@ -68,6 +73,8 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
   const stood = stoodAt(drives, Math.min(...commands));
   const deadBand = Math.min(1, Math.max(stood, -offset / gain));
   const [least, most] = [Math.min(...commands), Math.max(...commands)];
+  const volts = moved.map(({ batteryV }) => batteryV);
+  const [leastV, mostV] = [Math.min(...volts), Math.max(...volts)];
   const meanPerVolt = offset + (gain * commands.reduce((sum, one) => sum + one, 0)) / moved.length;
   return {
     n: moved.length,
@@ -76,6 +83,7 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
     deadBandLow95: Math.min(deadBand, Math.max(stood, low)),
     deadBandHigh95: Math.min(1, Math.max(deadBand, high)),
     residualShare: fit.scatterSd / meanPerVolt,
+    voltsTried: mostV - leastV >= VOLTS_APART,
     at(command, batteryV) {
       const speed = (offset + gain * command) * batteryV;
       const half = fit.halfWidth95([1, command]) * batteryV;
@@ -85,7 +93,11 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
         speedMPerS: Math.max(0, speed),
         low95: Math.max(0, speed - half),
         high95: Math.max(0, speed + half),
-        isExtrapolated: command < least || command > most,
+        isExtrapolated:
+          command < least ||
+          command > most ||
+          batteryV < leastV - VOLTS_APART / 2 ||
+          batteryV > mostV + VOLTS_APART / 2,
       };
     },
   };

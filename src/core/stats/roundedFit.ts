@@ -33,7 +33,7 @@ export interface RoundedFit extends LinearFit {
 }
 
 /** Weights with which each observation enters a combination of the coefficients. */
-const weightsOf = (
+export const weightsOf = (
   fit: LinearFit,
   rows: readonly (readonly number[])[],
   columns: readonly number[],
@@ -48,7 +48,7 @@ const weightsOf = (
  * What rounding may shift a combination of readings by, in 95 of 100: readings of one setting that agree share it, and
  * those of different settings have each their own (uniform). Exact for one, some percent too wide for two.
  */
-function hiddenByRounding(
+export function hiddenByRounding(
   weights: readonly number[],
   settings: readonly string[],
   steps: readonly number[],

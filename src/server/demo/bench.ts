@@ -242,7 +242,14 @@ async function loadSquare(db: Database, robotId: string): Promise<void> {
     version: 0,
     robotId,
     procedure: 'square',
-    conditions: { ...CONDITIONS, who: 'Moss', sideM: 1.2, driven: 'encoders', corners: 'spin' },
+    conditions: {
+      ...CONDITIONS,
+      who: 'Moss',
+      sideM: 1.2,
+      driven: 'encoders',
+      corners: 'spin',
+      lapS: null,
+    },
     trials,
     archivedAt: null,
   });

@@ -1,6 +1,8 @@
 import { lazy, Suspense, useMemo } from 'react';
+import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
 import { ownReturns } from '../../../core/square/ownReturns';
+import { oneWaySentences, oneWaySquare } from '../../../core/square/oneWay';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
@@ -8,7 +10,7 @@ import { notAside } from '../openedList';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
-import { BENCH_LENGTH } from '../../../ui/units';
+import { BENCH_LENGTH, SECONDS } from '../../../ui/units';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
@@ -26,6 +28,8 @@ interface Props extends BenchProps {
   trials: SquareTrials;
   /** All lists of laps of this robot. */
   lists: TrialListEntry[];
+  /** What a still check showed and was applied: it parts turns and drift where laps go one way. */
+  drift: GyroDriftCalibration | null;
 }
 
 const STEPS = [
@@ -36,7 +40,13 @@ const STEPS = [
 
 const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];
 
-function study({ conditions, trials }: SquareTrials, trackM: number) {
+const NOTHING = { encoders: null, gyro: null, oneWay: null };
+
+function study(
+  { conditions, trials }: SquareTrials,
+  trackM: number,
+  drift: GyroDriftCalibration | null,
+) {
   // A lap that was set aside is still where the next one began.
   const own = notAside(ownReturns(trials)).map((lap) => ({
     ...lap,
@@ -45,27 +55,34 @@ function study({ conditions, trials }: SquareTrials, trackM: number) {
   const used = own.filter(({ driven }) => driven === conditions.driven);
   const cw = used.filter(({ direction }) => direction === 'cw');
   const ccw = used.filter(({ direction }) => direction === 'ccw');
-  if (cw.length === 0 || ccw.length === 0) return { own, cw, ccw, encoders: null, gyro: null };
-  const { sideM, corners } = conditions;
+  const { sideM, corners, driven, lapS } = conditions;
+  if (cw.length + ccw.length === 0) return { own, cw, ccw, ...NOTHING };
+  if (cw.length === 0 || ccw.length === 0) {
+    const direction: 'cw' | 'ccw' = cw.length > 0 ? 'cw' : 'ccw';
+    const one = { direction, driven, laps: [...cw, ...ccw] };
+    const known = drift === null || lapS === null ? null : { ...drift, lapS };
+    const sentences = oneWaySentences(one, oneWaySquare(one, known));
+    return { own, cw, ccw, ...NOTHING, oneWay: sentences };
+  }
   const laps = { sideM, corners, trackM, cw, ccw };
-  return conditions.driven === 'encoders'
-    ? { own, cw, ccw, encoders: encoderSquare(laps), gyro: null }
-    : { own, cw, ccw, encoders: null, gyro: gyroSquare(laps) };
+  return driven === 'encoders'
+    ? { own, cw, ccw, ...NOTHING, encoders: encoderSquare(laps) }
+    : { own, cw, ccw, ...NOTHING, gyro: gyroSquare(laps) };
 }
 
-const sentencesOf = ({ encoders, gyro }: ReturnType<typeof study>) =>
+const sentencesOf = ({ encoders, gyro, oneWay }: ReturnType<typeof study>) =>
   encoders !== null
     ? encoderSquareSentences(encoders)
     : gyro !== null
       ? gyroSquareSentences(gyro)
-      : null;
+      : oneWay;
 
 /** Square path: laps both ways tell the true track and wheels, or drift and turn bias. */
-export default function Station({ robot, trials: loaded, lists }: Props) {
+export default function Station({ robot, trials: loaded, lists, drift }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const { trackM, wheelDiameterM } = robot.robot;
-  const found = useMemo(() => study(record, trackM), [record, trackM]);
+  const found = useMemo(() => study(record, trackM, drift), [record, trackM, drift]);
   const { own, cw, ccw, encoders, gyro } = found;
   const sentences = sentencesOf(found);
   const { conditions } = record;
@@ -129,6 +146,17 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               ]}
               onChange={(corners) => setConditions({ corners })}
             />
+            {conditions.driven === 'gyro' && (
+              <NumberField
+                label="A lap takes"
+                unit={SECONDS}
+                min={1}
+                max={600}
+                onClear={() => setConditions({ lapS: null })}
+                value={conditions.lapS}
+                onChange={(lapS) => setConditions({ lapS })}
+              />
+            )}
           </div>
           <LapEntry {...conditions} robot={robot} onLap={add} />
           <TrialsFile

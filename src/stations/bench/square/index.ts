@@ -12,5 +12,12 @@ export const square: Procedure = {
   gives: 'drive',
   known: (facts) =>
     heldOrTrials(facts, 'drive', 'square', 'lap', (text) => `Against the record: ${text}`),
-  props: (facts) => openedList(facts, 'square', newSquareTrials),
+  props: async (facts) => {
+    const [list, holding] = await Promise.all([
+      openedList(facts, 'square', newSquareTrials),
+      facts.holding(),
+    ]);
+    const drift = holding['gyro-drift']?.value;
+    return { ...list, drift: drift?.kind === 'gyro-drift' ? drift : null };
+  },
 };

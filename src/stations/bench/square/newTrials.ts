@@ -13,6 +13,7 @@ export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
     sideM: 1.2,
     driven: 'encoders',
     corners: 'spin',
+    lapS: null,
   },
   trials: [],
   archivedAt: null,
