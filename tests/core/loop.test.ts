@@ -3,6 +3,8 @@ import { describe, expect, it } from 'vitest';
 import {
   countSentences,
   passSentences,
+  safeSpeedMPerS,
+  windowOf,
   periodFromCount,
   periodFromPasses,
 } from '../../src/core/control/loopByHand';
@@ -131,12 +133,55 @@ describe('a loop without a log', () => {
     const pass = { passes: 10, extent: deg(1), ratePerS: deg(90) };
     const all = periodFromPasses({ ...pass, caught: 10 });
     expect(all).toMatchObject({ low95S: 0, high95S: expect.closeTo(0.0154, 3) as number });
-    expect(all && passSentences(all, { ...pass, caught: 10 }).found).toMatch(
+    expect(all && passSentences(all, { ...pass, caught: 10 }, { what: 'degree' }).found).toMatch(
       /^A round takes at most 15\.4 ms/,
     );
     const none = periodFromPasses({ ...pass, caught: 0 });
     expect(none).toMatchObject({ high95S: Infinity });
-    expect(none && passSentences(none, { ...pass, caught: 0 }).next).toMatch(/wait with ≥ or ≤/);
+    expect(none && passSentences(none, { ...pass, caught: 0 }, { what: 'degree' }).next).toMatch(
+      /wait with ≥ or ≤/,
+    );
     expect(periodFromPasses({ ...pass, passes: 0, caught: 0 })).toBeNull();
+  });
+
+  it('tells the speed at which no line is missed, and not that ≥ would hold behind it', () => {
+    const found = { periodS: 0.04, low95S: 0.03, high95S: 0.05 };
+    const speed = safeSpeedMPerS(found, 0.02) ?? 0;
+    expect(speed).toBeCloseTo(0.2, 12);
+    // A program that looks every 50 ms, begun at any moment, looks twice on 2 cm.
+    for (let first = 0; first < 0.05; first += 0.001) {
+      const looks = [0, 1, 2, 3].map((round) => (first + 0.05 * round) * speed);
+      expect(looks.filter((atM) => atM <= 0.02).length).toBeGreaterThanOrEqual(2);
+    }
+    const passes = { passes: 10, caught: 5 };
+    const line = passSentences(found, passes, { what: 'line', widthM: 0.02 });
+    expect(line.next).toMatch(/^Pass it at 20(\.0)? cm\/s at most/);
+    expect(line.next).not.toMatch(/hold from then on/);
+    const never = { ...found, high95S: Infinity };
+    expect(
+      passSentences(never, { passes: 9, caught: 0 }, { what: 'line', widthM: 0.02 }).next,
+    ).toMatch(/Pass it slower until/);
+  });
+
+  it('tells the window of an arm that no round steps over, through 0 as well', () => {
+    const found = { periodS: 0.04, low95S: 0.03, high95S: 0.05 };
+    const rate = deg(180);
+    for (const wanted of [deg(90), deg(355), 0]) {
+      const window = windowOf(found, wanted, rate);
+      if (window === null) throw new Error('no window');
+      const { fromRad, toRad } = window;
+      const isIn = (at: number) =>
+        toRad < fromRad ? at >= fromRad || at <= toRad : at >= fromRad && at <= toRad;
+      for (let first = 0; first < 0.05; first += 0.001) {
+        const angles = Array.from({ length: 60 }, (_, round) => rate * (first + 0.05 * round));
+        const shown = angles.map((angle) => angle % (2 * Math.PI));
+        expect(shown.some(isIn)).toBe(true);
+      }
+    }
+    const arm = { what: 'arm', wantedRad: deg(355), ratePerS: rate } as const;
+    expect(passSentences(found, { passes: 10, caught: 5 }, arm).next).toMatch(
+      /^Wait for 355(\.0)?° or more, or 4(\.0)?° or less: the angle begins anew at 0/,
+    );
+    expect(windowOf(found, 0, deg(7200))).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { wilson } from '../stats/wilson';
-import { number, percent } from '../text/quantities';
+import { benchSpeed, degrees, number, percent } from '../text/quantities';
 import { equalitySentence, type LoopStudy, type MeasuredLoop } from './loopStudy';
 
 /** The period of a loop and its 95 % interval, s; where nothing bounds it, 0 or Infinity. */
@@ -91,8 +91,80 @@ export function countSentences(found: PeriodByHand, rateRadPerS: number): ThreeS
   };
 }
 
+/** Two looks while it passes: one alone may be a late round's, or half beside the line. */
+const LOOKS = 2;
+
+/** How fast a line may be passed to be looked at twice on it, m/s; null where no pass was caught. */
+export const safeSpeedMPerS = ({ high95S }: PeriodByHand, widthM: number): number | null =>
+  high95S === Infinity ? null : widthM / (LOOKS * high95S);
+
+/** Angles of an arm or a wheel, 0 up to a full turn; where `to` is less than `from` it goes through 0. */
+export interface AngleWindow {
+  fromRad: number;
+  toRad: number;
+}
+
+const FULL_TURN = 2 * Math.PI;
+
+/**
+ * A window of angles that no round of a loop can step over, from the wanted angle on; an angle that comes round again
+ * begins anew at 0.
+ *
+ * @returns null where no pass was caught, or the window would be a full turn
+ */
+export function windowOf(
+  { high95S }: PeriodByHand,
+  wantedRad: number,
+  ratePerS: number,
+): AngleWindow | null {
+  const widthRad = ratePerS * high95S;
+  if (!(widthRad < FULL_TURN)) return null;
+  const wrapped = (angleRad: number) => ((angleRad % FULL_TURN) + FULL_TURN) % FULL_TURN;
+  return { fromRad: wrapped(wantedRad), toRad: wrapped(wantedRad + widthRad) };
+}
+
+/** What a program waits for while it passes. */
+export type Passed =
+  | { what: 'degree' }
+  | { what: 'line'; widthM: number }
+  | { what: 'arm'; wantedRad: number; ratePerS: number };
+
+/** A line's reading comes back behind it: no inequality holds from then on. */
+function nextAtLine(found: PeriodByHand, widthM: number): string {
+  const speed = safeSpeedMPerS(found, widthM);
+  return speed === null
+    ? 'Pass it slower until some passes are caught: then it can be said how fast is safe.'
+    : `Pass it at ${benchSpeed(speed)} at most: then the program looks at least twice while the sensor is on it. Behind the line the reading is the floor’s again, so ≥ or ≤ alone does not help.`;
+}
+
+function nextAtArm(found: PeriodByHand, wantedRad: number, ratePerS: number): string {
+  const window = windowOf(found, wantedRad, ratePerS);
+  if (window === null) return 'Turn it slower: so it can go all the way round between two looks.';
+  const { fromRad, toRad } = window;
+  return toRad < fromRad
+    ? `Wait for ${degrees(fromRad)} or more, or ${degrees(toRad)} or less: the angle begins anew at 0, and no round steps over that.`
+    : `Wait for ${degrees(fromRad)} to ${degrees(toRad)}: no round steps over that, and ≥ alone would hold at the wrong side of 0 as well.`;
+}
+
+function nextAfterPasses(found: PeriodByHand, missesAny: boolean, passed: Passed): string {
+  switch (passed.what) {
+    case 'line':
+      return nextAtLine(found, passed.widthM);
+    case 'arm':
+      return nextAtArm(found, passed.wantedRad, passed.ratePerS);
+    case 'degree':
+      return missesAny
+        ? 'Pass it slower, or wait with ≥ or ≤: these hold from then on, and cannot be missed.'
+        : 'Still wait with ≥ or ≤: one late round is enough to miss a single value.';
+  }
+}
+
 /** By passes that were caught or missed, in three sentences. */
-export function passSentences(found: PeriodByHand, { passes, caught }: Passes): ThreeSentences {
+export function passSentences(
+  found: PeriodByHand,
+  { passes, caught }: Pick<Passes, 'passes' | 'caught'>,
+  passed: Passed,
+): ThreeSentences {
   const range =
     caught === passes
       ? `A round takes at most ${milliseconds(found.high95S)}, as far as ${passes} passes tell.`
@@ -105,9 +177,6 @@ export function passSentences(found: PeriodByHand, { passes, caught }: Passes): 
       caught === passes
         ? 'None was missed: pass it faster to see where that begins.'
         : `${percent(1 - caught / passes)} of such passes are missed: it is over before the program looks again.`,
-    next:
-      caught === passes
-        ? 'Still wait with ≥ or ≤: one late round is enough to miss a single value.'
-        : 'Pass it slower, or wait with ≥ or ≤: these hold from then on, and cannot be missed.',
+    next: nextAfterPasses(found, caught < passes, passed),
   };
 }

@@ -10,7 +10,7 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { ThreeSentences } from '../../../core/gyro/stillSentence';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
-import { SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/units';
+import { DEG, DEG_PER_S, SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/units';
 import styles from '../Bench.module.css';
 
 interface Props {
@@ -72,6 +72,7 @@ function RoundsFold({ rateRadPerS, counted, onCounted }: Props) {
 const PASSED = [
   { value: 'degree', label: 'one whole degree (=)' },
   { value: 'line', label: 'a line on the floor' },
+  { value: 'arm', label: 'a degree of an arm or wheel' },
 ] as const;
 
 /** Passing what a program waits for, again and again: how often does it notice? */
@@ -81,11 +82,21 @@ function PassesFold({ rateRadPerS }: { rateRadPerS: number }) {
   const [speedMPerS, setSpeed] = useState(0.3);
   const [passes, setPasses] = useState(10);
   const [caught, setCaught] = useState<number | null>(null);
-  const what =
-    passed === 'degree'
-      ? { extent: radiansFromDegrees(1), ratePerS: rateRadPerS }
-      : { extent: widthM, ratePerS: speedMPerS };
-  const seen = caught === null ? null : { passes, caught: Math.min(caught, passes), ...what };
+  const [wantedRad, setWanted] = useState(radiansFromDegrees(350));
+  const [armRadPerS, setArmRate] = useState(radiansFromDegrees(180));
+  const WHAT = {
+    degree: {
+      passed: { what: 'degree' },
+      over: { extent: radiansFromDegrees(1), ratePerS: rateRadPerS },
+    },
+    line: { passed: { what: 'line', widthM }, over: { extent: widthM, ratePerS: speedMPerS } },
+    arm: {
+      passed: { what: 'arm', wantedRad, ratePerS: armRadPerS },
+      over: { extent: radiansFromDegrees(1), ratePerS: armRadPerS },
+    },
+  } as const;
+  const what = WHAT[passed];
+  const seen = caught === null ? null : { passes, caught: Math.min(caught, passes), ...what.over };
   const found = seen && periodFromPasses(seen);
   return (
     <details>
@@ -112,6 +123,26 @@ function PassesFold({ rateRadPerS }: { rateRadPerS: number }) {
             />
           </>
         )}
+        {passed === 'arm' && (
+          <>
+            <NumberField
+              label="It waits for"
+              unit={DEG}
+              min={0}
+              max={360}
+              value={wantedRad}
+              onChange={setWanted}
+            />
+            <NumberField
+              label="It turns at"
+              unit={DEG_PER_S}
+              min={1}
+              max={2000}
+              value={armRadPerS}
+              onChange={setArmRate}
+            />
+          </>
+        )}
         <NumberField
           label="Passed"
           unit={TIMES}
@@ -131,7 +162,7 @@ function PassesFold({ rateRadPerS }: { rateRadPerS: number }) {
         />
       </div>
       {found !== null && seen !== null && (
-        <Verdict testId="caught-passes" sentences={passSentences(found, seen)} />
+        <Verdict testId="caught-passes" sentences={passSentences(found, seen, what.passed)} />
       )}
     </details>
   );
