@@ -16,6 +16,10 @@ export const turnTrialRecord = z.object({
   /** Null: judged by eye only. */
   actualRad: angle.nullable(),
   seen: z.enum(['under', 'right', 'over']).nullable(),
+  wantedRad: angle
+    .nullable()
+    .default(null)
+    .describe('what a turn that was only looked at was to make; null: what it was told'),
   rateRadPerS: z.number().min(0.05).max(20),
   kind: z.enum(['spin', 'pivot']),
   durationS: z.number().positive().max(600).nullable(),

@@ -179,6 +179,7 @@ export async function readTurnTrials(
         targetRad: radiansFromDegrees(target),
         actualRad: radiansFromDegrees(actual),
         seen: null,
+        wantedRad: null,
         rateRadPerS,
         kind,
         durationS: values.duration === undefined ? null : Number(values.duration),

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { headingScaleOf, leadFor } from '../../src/core/calibration/turnStop';
-import { planText } from '../../src/core/calibration/planText';
+import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
+import { planText, turnsStandText } from '../../src/core/calibration/planText';
+import type { Table } from '../../src/core/course/table';
 import { doubtsOf } from '../../src/core/sources/sources';
 import { headingOf } from '../../src/core/units/ofRobot';
 import { turnModel } from '../../src/core/turns/turnModel';
@@ -108,6 +110,29 @@ describe('the heading sensor’s own scale', () => {
     const route = { ...routeOf([{ kind: 'turn', angleRad: deg(90) }]), turnCalibrationId: 'c' };
     expect(planText(route, { value, day: 'today' }, [])[0]).toMatch(
       /In the program tell every heading × 1\.0[12]\d+, counted from the start/,
+    );
+  });
+
+  it('of turns about one wheel, or at another rate, says nothing of the turns of a route', () => {
+    const table = { widthM: 2, heightM: 1, walls: [], missions: [] } as unknown as Table;
+    const route = routeOf([
+      { kind: 'turn', angleRad: deg(90), rateRadPerS: deg(90) },
+      { kind: 'turn', angleRad: 0, rateRadPerS: deg(40) },
+    ]);
+    const spins = calibrationFromTurns(turnModel(trialsOf({ scale: 0 }), 0, [deg(90)]));
+    const known = withTurnCalibration(route, idealRobot, table, spins, 'c');
+    expect(known).toMatchObject({ known: 1, unknown: 1 });
+    expect(turnsStandText(known, 'the calibration of today', false)).toMatch(
+      /^The calibration of today would change 1 turn\. 1 turn at a rate that nobody tried/,
+    );
+    const pivots = trialsOf({ scale: 0 }).map((trial) => ({ ...trial, kind: 'pivot' as const }));
+    const value = calibrationFromTurns(turnModel(pivots, 0, [deg(90)]));
+    const none = withTurnCalibration(route, idealRobot, table, value, 'c');
+    expect(turnsStandText(none, 'the calibration of today', true)).toMatch(
+      /^No turn of this route/,
+    );
+    expect(planText({ ...route, turnCalibrationId: 'c' }, { value, day: 'today' }, [])[0]).toMatch(
+      /no measured turns stand behind them/,
     );
   });
 

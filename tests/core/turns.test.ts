@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { randomStream } from '../../src/core/simulate/random';
 import { linearFit } from '../../src/core/stats/linearFit';
-import { estimateByEye } from '../../src/core/turns/byEye';
+import { adviceByEye, eyeAdvices, type EyeLook, type Seen } from '../../src/core/turns/byEye';
 import { aicc } from '../../src/core/stats/aicc';
 import { turnErrorModel } from '../../src/core/turns/errorModel';
 import { trueAngle, type TurnTrial } from '../../src/core/turns/trial';
@@ -226,11 +226,50 @@ describe('measuring a turn', () => {
   });
 
   it('by eye proves little, and says so', () => {
-    const none = estimateByEye(['over', 'under', 'right']);
-    expect(none?.sentence).toContain('nothing is proved');
-    const over = estimateByEye(Array<'over'>(6).fill('over'));
+    const at90 = (seen: Seen) => ({ seen, toldRad: deg(90), wantedRad: deg(90) });
+    const none = adviceByEye([at90('over'), at90('under'), at90('right')]);
+    expect(none?.sentence).toContain('not proved');
+    const over = adviceByEye(Array.from({ length: 6 }, () => at90('over')));
     expect(over?.low95Rad).toBeGreaterThan(0);
     expect((over?.high95Rad ?? 0) - (over?.low95Rad ?? 0)).toBeGreaterThan(deg(8));
-    expect(estimateByEye([])).toBeNull();
+    expect(adviceByEye([])).toBeNull();
+  });
+
+  it('by eye bracket the number to tell, whatever the robot does', () => {
+    const random = randomStream(3, 0, 'looks');
+    for (const beyondDeg of [-12, -5, 0, 8, 15]) {
+      const looks: EyeLook[] = [];
+      let toldDeg = 90;
+      for (let look = 0; look < 8; look += 1) {
+        const offDeg = toldDeg + beyondDeg + 1 * random.normal() - 90;
+        const seen = offDeg < -3 ? 'under' : offDeg > 3 ? 'over' : 'right';
+        looks.push({ seen, toldRad: deg(toldDeg), wantedRad: deg(90) });
+        const advice = adviceByEye(looks);
+        if (advice === null || advice.isFound) break;
+        toldDeg = (advice.tellRad * 180) / Math.PI;
+      }
+      const found = adviceByEye(looks);
+      expect(found?.isFound, `${beyondDeg}°`).toBe(true);
+      expect(Math.abs((found?.tellRad ?? 0) - deg(90 - beyondDeg))).toBeLessThan(deg(4.5));
+    }
+  });
+
+  it('by eye are told apart by what was told and what was wanted, and by side', () => {
+    const trial = (targetDeg: number, seen: Seen, wantedDeg: number | null) => ({
+      targetRad: deg(targetDeg),
+      wantedRad: wantedDeg === null ? null : deg(wantedDeg),
+      seen,
+    });
+    // Whoever tells 82 and finds it right means that 82 makes 90.
+    const [left, right] = eyeAdvices([
+      trial(82, 'right', 90),
+      trial(-90, 'right', null),
+      trial(82, 'right', 90),
+    ]);
+    expect(left).toMatchObject({ direction: 'left', advice: { isFound: true } });
+    expect(left?.advice.tellRad).toBeCloseTo(deg(82), 9);
+    expect(left?.advice.sentence).toMatch(/^By eye, for 90°: telling 82° makes it/);
+    expect(right).toMatchObject({ direction: 'right', advice: { isFound: false } });
+    expect(right?.advice.sentence).toMatch(/look at 90° once more/);
   });
 });

@@ -16,6 +16,16 @@ export interface CommandChange {
   newCommandRad: number;
 }
 
+/** What a calibration changes of a route. */
+export interface TurnChanges {
+  route: Route;
+  changes: CommandChange[];
+  /** Turns of which it knows nothing: at other rates than were tried. They stay as they are. */
+  unknown: number;
+  /** Turns of which it knows. */
+  known: number;
+}
+
 /** A change of the command smaller than this is none: a tenth of a degree. */
 const LEAST_CHANGE_RAD = 0.00175;
 
@@ -30,13 +40,16 @@ export function withTurnCalibration(
   table: Table,
   turns: TurnsCalibration,
   calibrationId: string,
-): { route: Route; changes: CommandChange[] } {
+): TurnChanges {
   const plan = planRoute(route, robot, table);
   const headingScale = headingScaleOf(turns);
   const changes: CommandChange[] = [];
+  let [known, unknown] = [0, 0];
   const steps = plan.map(({ step, angleRad }, stepIndex) => {
     if (step.kind !== 'turn' || angleRad === 0) return step;
     const lead = leadFor(turns, angleRad, step.rateRadPerS);
+    if (lead === null) unknown += 1;
+    else known += 1;
     if (lead === null || Math.abs(lead - step.leadRad) < LEAST_CHANGE_RAD) return step;
     const leadRad = Math.max(-0.5, Math.min(1.5, lead));
     const sign = Math.sign(angleRad);
@@ -49,5 +62,5 @@ export function withTurnCalibration(
     });
     return { ...step, leadRad } satisfies StepOf<'turn'>;
   });
-  return { route: { ...route, steps, turnCalibrationId: calibrationId }, changes };
+  return { route: { ...route, steps, turnCalibrationId: calibrationId }, changes, known, unknown };
 }

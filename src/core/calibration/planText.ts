@@ -1,8 +1,10 @@
 import type { Route } from '../course/route';
-import { number } from '../text/quantities';
+import { capitalised } from '../text/capitalised';
+import { counted, number } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
 import { describeCalibration } from './registry';
-import { headingScaleOf } from './turnStop';
+import type { TurnChanges } from './applyTurns';
+import { headingScaleOf, knowsSpins } from './turnStop';
 
 /** A calibration and the day it was made. */
 export interface DatedCalibration {
@@ -19,6 +21,29 @@ export function headingsTold(value: CalibrationValue): string {
 }
 
 /**
+ * How the turns of a route stand to a calibration.
+ *
+ * @param named "the calibration of 3 May (today)"
+ * @param isCurrent whether the route names it
+ */
+export function turnsStandText(
+  { changes, known, unknown }: TurnChanges,
+  named: string,
+  isCurrent: boolean,
+): string {
+  const untried =
+    unknown === 0
+      ? ''
+      : ` ${counted(unknown, 'turn')} at a rate that nobody tried: there it stops as early as typed.`;
+  if (known === 0) {
+    return `No turn of this route is at a rate that ${named} knows: they stop as early as typed.`;
+  }
+  return changes.length === 0
+    ? `The turns are as ${named} wants them.${untried}`
+    : `${capitalised(named)} would change ${counted(changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.${untried}`;
+}
+
+/**
  * With which calibrations a route was planned, in sentences for its step card.
  *
  * @param turns the one that the route names; null where it names none
@@ -31,7 +56,7 @@ export function planText(
 ): string[] {
   const hasTurns = route.steps.some(({ kind }) => kind === 'turn');
   const ofTurns =
-    turns === null
+    turns?.value.kind !== 'turns' || !knowsSpins(turns.value)
       ? 'Turns stop as early as typed: no measured turns stand behind them.'
       : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}). ${headingsTold(turns.value)}`.trim();
   return [

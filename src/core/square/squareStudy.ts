@@ -1,5 +1,6 @@
 import { degreesFromRadians } from '../geometry/angle';
 import type { ThreeSentences } from '../gyro/stillSentence';
+import { capitalised } from '../text/capitalised';
 import { degrees, errorLength, number } from '../text/quantities';
 import type { EncoderSquare, GyroSquare } from './squareFit';
 
@@ -57,7 +58,7 @@ export function gyroSquareSentences(result: GyroSquare): ThreeSentences {
       ? 'Make turn trials: they tell why, and what to command instead.'
       : 'Drive.';
   return {
-    found: found.charAt(0).toUpperCase() + found.slice(1) + '.',
+    found: `${capitalised(found)}.`,
     means: `A lap ends ${errorLength(result.closureBeforeM)} from where it began. Turned by the gyro, it says nothing about the track (heading the same sign both ways is drift, opposite signs a turn bias: ${number(degreesFromRadians(driftRadPerLap), 1)}° and ${number(degreesFromRadians(turnBiasRad), 1)}°).`,
     next,
   };

@@ -1,65 +1,137 @@
 import { normalCdf } from '../stats/normalCdf';
-import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
-import { counted, number } from '../text/quantities';
+import { radiansFromDegrees } from '../geometry/angle';
+import { counted, degrees } from '../text/quantities';
+import { sideOf } from './trial';
 
 /** How a turn looked: not far enough, right, or too far. */
 export type Seen = 'under' | 'right' | 'over';
 
-export interface EyeEstimate {
-  /** Mean error; positive is turning too far. */
-  meanRad: number;
+/** A turn that was only looked at: what the program was told, what it was to make, how that looked. Magnitudes. */
+export interface EyeLook {
+  seen: Seen;
+  toldRad: number;
+  wantedRad: number;
+}
+
+export interface EyeAdvice {
+  wantedRad: number;
+  /** How far turns go beyond what they are told, on average. */
+  beyondRad: number;
   low95Rad: number;
   high95Rad: number;
+  /** To tell next, or to keep: whole degrees. */
+  tellRad: number;
+  /** Telling it looked right twice. */
+  isFound: boolean;
   sentence: string;
 }
 
 /** What looks right to the eye: within so much. */
 export const EYE_STEP_RAD = radiansFromDegrees(3);
+/** Programs are told whole degrees when nobody measures. */
+const TOLD_STEP_RAD = radiansFromDegrees(1);
+/** So many looks that were right at one number end the search. */
+const LOOKS_THAT_END_IT = 2;
 
-const MEANS = Array.from({ length: 161 }, (_, i) => radiansFromDegrees((i - 80) / 4));
+const BEYOND = Array.from({ length: 241 }, (_, i) => radiansFromDegrees((i - 120) / 4));
 const SPREADS = Array.from({ length: 20 }, (_, i) => radiansFromDegrees(0.5 * (i + 1)));
 
-function likelihood(mean: number, sd: number, seen: readonly Seen[]): number {
-  const under = normalCdf(-EYE_STEP_RAD, mean, sd);
-  const over = 1 - normalCdf(EYE_STEP_RAD, mean, sd);
-  const chance = { under, over, right: Math.max(0, 1 - under - over) };
-  return seen.reduce((product, one) => product * Math.max(chance[one], 1e-12), 1);
+function likelihood(beyond: number, sd: number, looks: readonly EyeLook[]): number {
+  return looks.reduce((product, { seen, toldRad, wantedRad }) => {
+    const off = toldRad + beyond - wantedRad;
+    const under = normalCdf(-EYE_STEP_RAD, off, sd);
+    const over = 1 - normalCdf(EYE_STEP_RAD, off, sd);
+    const chance = { under, over, right: Math.max(0, 1 - under - over) };
+    return product * Math.max(chance[seen], 1e-12);
+  }, 1);
 }
 
 /**
- * How far turns go too far on average, when they were only looked at: an ordinal probit with known
- * steps, every mean within ±20° and every spread up to 10° held equally likely beforehand.
+ * What to tell a turn that is only looked at, so that it makes a wanted angle: an ordinal probit with known steps,
+ * turns that go beyond what they are told by up to 30° either way and scatter by up to 10° held equally likely
+ * beforehand. The next number to tell lies in the middle of what is left, so that looks bracket it.
  *
  * Source: Agresti, Analysis of Ordinal Categorical Data, 2nd ed., 2010, chapter 5; summed on a grid.
+ * @param looks of one wanted angle and one side
  */
-export function estimateByEye(seen: readonly Seen[]): EyeEstimate | null {
-  if (seen.length === 0) return null;
-  const weights = MEANS.map((mean) =>
-    SPREADS.reduce((sum, sd) => sum + likelihood(mean, sd, seen), 0),
+export function adviceByEye(looks: readonly EyeLook[]): EyeAdvice | null {
+  const wantedRad = looks.at(-1)?.wantedRad;
+  if (wantedRad === undefined) return null;
+  const weights = BEYOND.map((beyond) =>
+    SPREADS.reduce((sum, sd) => sum + likelihood(beyond, sd, looks), 0),
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const quantile = (share: number) => {
     let sum = 0;
     for (const [i, weight] of weights.entries()) {
       sum += weight / total;
-      if (sum >= share) return MEANS[i] ?? 0;
+      if (sum >= share) return BEYOND[i] ?? 0;
     }
-    return MEANS.at(-1) ?? 0;
+    return BEYOND.at(-1) ?? 0;
   };
-  const meanRad = MEANS.reduce((sum, mean, i) => sum + (mean * (weights[i] ?? 0)) / total, 0);
-  const low95Rad = quantile(0.025);
-  const high95Rad = quantile(0.975);
-  const whole = (angle: number) => `${number(degreesFromRadians(angle))}°`;
-  const told =
+  const beyondRad = BEYOND.reduce((sum, one, i) => sum + (one * (weights[i] ?? 0)) / total, 0);
+  const right = looks.filter(({ seen }) => seen === 'right');
+  const kept = right.find(
+    ({ toldRad }) =>
+      right.filter((one) => Math.abs(one.toldRad - toldRad) < TOLD_STEP_RAD / 2).length >=
+      LOOKS_THAT_END_IT,
+  );
+  const whole = TOLD_STEP_RAD * Math.round((wantedRad - beyondRad) / TOLD_STEP_RAD);
+  const found = {
+    wantedRad,
+    beyondRad,
+    low95Rad: quantile(0.025),
+    high95Rad: quantile(0.975),
+    tellRad: kept?.toldRad ?? Math.max(TOLD_STEP_RAD, whole),
+    isFound: kept !== undefined,
+  };
+  return { ...found, sentence: sentenceOf(found, looks) };
+}
+
+function sentenceOf(
+  { wantedRad, low95Rad, high95Rad, tellRad, isFound }: Omit<EyeAdvice, 'sentence'>,
+  looks: readonly EyeLook[],
+): string {
+  const told = `somewhere from ${degrees(wantedRad - high95Rad, 0)} to ${degrees(wantedRad - low95Rad, 0)}`;
+  const last = looks.at(-1);
+  const again = last?.seen === 'right' && Math.abs(last.toldRad - tellRad) < TOLD_STEP_RAD / 2;
+  const proved =
     low95Rad > 0
       ? 'they go too far'
       : high95Rad < 0
         ? 'they do not go far enough'
-        : 'nothing is proved';
-  return {
-    meanRad,
-    low95Rad,
-    high95Rad,
-    sentence: `By eye ${counted(seen.length, 'turn')} tell little: on average somewhere from ${whole(low95Rad)} to ${whole(high95Rad)} too far; ${told}. A protractor tells more with three turns.`,
-  };
+        : 'that they go wrong is not proved';
+  const next = isFound
+    ? `telling ${degrees(tellRad, 0)} makes it, as far as an eye can tell`
+    : again
+      ? `look at ${degrees(tellRad, 0)} once more`
+      : `tell ${degrees(tellRad, 0)} next`;
+  return `By eye, for ${degrees(wantedRad, 0)}: ${next}. ${counted(looks.length, 'look')} leave ${told} (${proved}); a protractor tells more with three turns.`;
+}
+
+/** A trial as far as the eye is concerned. */
+interface SeenTrial {
+  targetRad: number;
+  wantedRad: number | null;
+  seen: Seen | null;
+}
+
+/** What to tell for each angle and side that was looked at; what was told stands for what was wanted where nobody said. */
+export function eyeAdvices(
+  trials: readonly SeenTrial[],
+): { direction: 'left' | 'right'; advice: EyeAdvice }[] {
+  const groups = new Map<string, { direction: 'left' | 'right'; looks: EyeLook[] }>();
+  for (const { targetRad, wantedRad, seen } of trials) {
+    if (seen === null) continue;
+    const toldRad = Math.abs(targetRad);
+    const look = { seen, toldRad, wantedRad: Math.abs(wantedRad ?? targetRad) };
+    const direction = sideOf(targetRad);
+    const key = `${direction} ${look.wantedRad.toFixed(4)}`;
+    const group = groups.get(key) ?? { direction, looks: [] };
+    groups.set(key, { direction, looks: [...group.looks, look] });
+  }
+  return [...groups.values()].flatMap(({ direction, looks }) => {
+    const advice = adviceByEye(looks);
+    return advice === null ? [] : [{ direction, advice }];
+  });
 }

@@ -144,6 +144,7 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     targetRad: deg(angle),
     actualRad: deg(Math.round((read * 360) / Math.PI) / 2),
     seen: null,
+    wantedRad: null,
     rateRadPerS: deg(rate),
     kind: 'spin',
     durationS: null,

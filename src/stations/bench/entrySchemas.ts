@@ -18,6 +18,8 @@ export const turnEntrySchema = z.object({
   direction: z.enum(['left', 'right']),
   by: z.enum(['protractor', 'along the reference', 'along the edge', 'eye, in degrees', 'eye']),
   withinRad: z.number().positive().max(1),
+  /** A magnitude: what a turn is to make that is only looked at. */
+  wantedRad: z.number().positive().max(13),
   means: z.enum(['whole', 'over']),
   angleRad: z.number().min(-20).max(20).nullable(),
   lengthM: z.number().positive().max(5),

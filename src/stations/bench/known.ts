@@ -2,14 +2,13 @@ import type { CalibrationKind } from '../../core/calibration/calibration';
 import { describeCalibration } from '../../core/calibration/registry';
 import type { Freshness } from '../../core/freshness';
 import type { ThreeSentences } from '../../core/gyro/stillSentence';
+import { capitalised } from '../../core/text/capitalised';
 import { counted } from '../../core/text/quantities';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
 import { usedTrials } from './openedList';
 import type { BenchFacts, Known } from './procedure';
 
 export const NOTHING_KNOWN: Known = { sentence: null, freshness: null };
-
-const capitalised = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
 /** What the calibration of a kind says that holds, and how far it can be relied on; null where none does. */
 export async function heldOf(

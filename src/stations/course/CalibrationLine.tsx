@@ -2,7 +2,7 @@ import { dayOf } from '../../ui/dates';
 import type { Doubt } from '../../core/sources/source';
 import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
-import { headingsTold } from '../../core/calibration/planText';
+import { headingsTold, turnsStandText } from '../../core/calibration/planText';
 import { knowsSpins } from '../../core/calibration/turnStop';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
@@ -70,11 +70,9 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
   const day = dayOf(turns.madeAt);
   return (
     <p>
-      {planned.changes.length === 0
-        ? `The turns are as the calibration of ${day} wants them (${validity.text}).`
-        : `The calibration of ${day} (${validity.text}) would change ${counted(planned.changes.length, 'turn')}${isCurrent ? ', typed otherwise since' : ''}.`}{' '}
+      {turnsStandText(planned, `the calibration of ${day} (${validity.text})`, isCurrent)}{' '}
       {headingsTold(turns.value)}{' '}
-      {(planned.changes.length > 0 || !isCurrent) && (
+      {planned.known > 0 && (planned.changes.length > 0 || !isCurrent) && (
         <Button look="bare" onClick={() => onChange(planned.route)}>
           {planned.changes.length > 0 ? 'Use its commands' : 'Note it in the route'}
         </Button>

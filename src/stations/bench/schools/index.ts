@@ -1,3 +1,4 @@
+import { knowsSpins } from '../../../core/calibration/turnStop';
 import { dayOf } from '../../../ui/dates';
 import type { Procedure } from '../procedure';
 
@@ -14,7 +15,9 @@ export const schools: Procedure = {
       sentence:
         turns === undefined
           ? 'Simulated with the record alone: no turns have been measured.'
-          : `Simulated with the turns that were measured on ${dayOf(turns.madeAt)}.`,
+          : turns.value.kind === 'turns' && !knowsSpins(turns.value)
+            ? 'Simulated with the record alone: only turns about one wheel have been measured.'
+            : `Simulated with the turns that were measured on ${dayOf(turns.madeAt)}.`,
       freshness: null,
     };
   },
@@ -25,7 +28,9 @@ export const schools: Procedure = {
     const turnsNote =
       current === undefined
         ? `Computed with the record of ${facts.robot.name} alone: turn trials count here once their commands are applied.`
-        : `Computed with the turn trials whose commands were applied on ${dayOf(current.madeAt)}; later trials count once they are applied.`;
+        : current.value.kind === 'turns' && !knowsSpins(current.value)
+          ? `Only turns about one wheel were measured, and these are on the spot: computed with the record of ${facts.robot.name} alone.`
+          : `Computed with the turn trials whose commands were applied on ${dayOf(current.madeAt)}; later trials count once they are applied.`;
     return { fitted, turnsNote };
   },
 };

@@ -20,6 +20,16 @@ export const ReadingFields = ({ by, means }: Reading) => (
         { value: 'eye', label: 'eye' },
       ]}
     />
+    {by === 'eye' && (
+      <F.Number
+        name="wantedRad"
+        label="It is to make"
+        unit={DEG}
+        min={5}
+        max={720}
+        hint="told a few degrees less, it may make just that"
+      />
+    )}
     {by !== 'eye' && (
       <F.Choice
         name="means"

@@ -2,7 +2,7 @@ import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import type { Robot } from '../../../core/robot';
 import type { Doubt } from '../../../core/sources/source';
-import { estimateByEye } from '../../../core/turns/byEye';
+import { eyeAdvices } from '../../../core/turns/byEye';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { whereItStood } from '../../../core/turns/whereItStood';
 import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
@@ -141,7 +141,7 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
     () => studied(record.trials, record.conditions),
     [record.trials, record.conditions],
   );
-  const byEye = estimateByEye(used.flatMap(({ seen }) => seen ?? []));
+  const byEye = useMemo(() => eyeAdvices(notAside(record.trials)), [record.trials]);
   const next = study?.advice.next ?? null;
   const canApply = study?.model.groups.every(({ model }) => !hardlyTurns(model)) === true;
   const value = study === null || !canApply ? null : calibrationFromTurns(study.model);
@@ -155,7 +155,19 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
       opening="Tell the robot to turn, measure how far it truly turned, and Corvat says what to tell it instead."
       questions={(ask) => (
         <>
-          {byEye !== null && <p data-testid="by-eye">{byEye.sentence}</p>}
+          {byEye.map(({ direction, advice }) => (
+            <p key={`${direction} ${advice.wantedRad}`} data-testid="by-eye">
+              To the {direction}. {advice.sentence}{' '}
+              {!advice.isFound && (
+                <Button
+                  look="bare"
+                  onClick={() => setSetting({ ...setting, direction, targetRad: advice.tellRad })}
+                >
+                  Set that up
+                </Button>
+              )}
+            </p>
+          ))}
           {stood.map((sentence) => (
             <p key={sentence} data-testid="stood">
               {sentence}

@@ -18,7 +18,9 @@ function truly(trial: TurnTrialRecord): string {
   if (trial.actualRad !== null) {
     return `${number(Math.abs(degreesFromRadians(trial.actualRad)), 1)}°`;
   }
-  return trial.seen === null ? '–' : SEEN[trial.seen];
+  if (trial.seen === null) return '–';
+  const wanted = trial.wantedRad === null ? '' : ` for ${degrees(Math.abs(trial.wantedRad), 0)}`;
+  return `${SEEN[trial.seen]}${wanted}`;
 }
 
 /** The trials as they were made, the newest first; none is ever deleted. */

@@ -43,6 +43,7 @@ function baseTrial(
     id: ulid(),
     targetRad: signOf(setting.direction) * setting.targetRad,
     seen: null,
+    wantedRad: null,
     rateRadPerS: setting.rateRadPerS,
     kind: setting.kind,
     durationS: null,
@@ -85,6 +86,7 @@ const FIRST_READING: Reading = {
   means: 'whole',
   lengthM: 0.2,
   withinRad: radiansFromDegrees(5),
+  wantedRad: radiansFromDegrees(90),
   facedRad: null,
   place: '',
   ...NOTHING_READ,
@@ -144,7 +146,13 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
     }
   };
   const see = (seen: 'under' | 'right' | 'over') =>
-    onTrial({ ...baseTrial(setting, read), actualRad: null, seen, measuredBy: 'eye' });
+    onTrial({
+      ...baseTrial(setting, read),
+      wantedRad: signOf(setting.direction) * read.wantedRad,
+      actualRad: null,
+      seen,
+      measuredBy: 'eye',
+    });
   const letStandInTurn = () => {
     const trial = baseTrial(setting, read);
     const how = { school: 'stop-early' as const, rateRadPerS: trial.rateRadPerS, leadRad: 0 };

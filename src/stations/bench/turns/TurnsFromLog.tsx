@@ -46,6 +46,7 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         ...trial,
         id: ulid(),
         seen: null,
+        wantedRad: null,
         facedRad: null,
         place: '',
         readingSdRad: null,
