@@ -17,8 +17,12 @@ export interface TrialPlan {
   each: number;
   done: number;
   wanted: number;
+  /** The four turns to begin with: what they tell is enough to go on by. */
+  isFirst: boolean;
 }
 
+/** So many turns tell whether there is anything to correct. */
+const FIRST = 4;
 /** Three tell a scatter; what more would tell, the advice says. */
 const EACH = 3;
 const ALIKE = 0.05;
@@ -36,8 +40,23 @@ function ratesToTry(tried: readonly number[]): number[] {
   return isAlike(fast, slow) ? [slow, 2 * slow] : [slow, fast];
 }
 
+const planned = (
+  turns: PlannedTurn[],
+  rates: number[],
+  each: number,
+  isFirst: boolean,
+): TrialPlan => ({
+  turns,
+  rates,
+  each,
+  done: turns.reduce((sum, { done }) => sum + Math.min(each, done), 0),
+  wanted: each * turns.length,
+  isFirst,
+});
+
 /**
- * Which turns to make: the smallest and the largest angle in use (a constant and a share of the angle
+ * Which turns to make. Four to begin with, at the angles in use, to either side, at one rate. Then, for who wants to
+ * know why: the smallest and the largest angle in use (a constant and a share of the angle
  * are told apart by angles far from one another), to either side (they often differ), at two rates
  * (lag and braking are told apart by rates far from one another): three of each.
  *
@@ -66,11 +85,10 @@ export function trialPlan(
       }),
     ),
   );
-  return {
-    turns,
-    rates,
-    each: EACH,
-    done: turns.reduce((sum, { done }) => sum + Math.min(EACH, done), 0),
-    wanted: EACH * turns.length,
-  };
+  const doneAt = (rate: number) =>
+    turns.reduce((sum, turn) => sum + (turn.rateRadPerS === rate ? turn.done : 0), 0);
+  const [usual = 0] = rates.toSorted((a, b) => doneAt(b) - doneAt(a));
+  const few = turns.filter(({ rateRadPerS }) => rateRadPerS === usual);
+  const first = planned(few, [usual], Math.max(1, FIRST / few.length), true);
+  return first.done < first.wanted ? first : planned(turns, rates, EACH, false);
 }

@@ -32,8 +32,8 @@ export function PlanTable({
   return (
     <details open={!isEnough && plan.done < plan.wanted}>
       <summary>
-        Plan: {plan.done} of {plan.wanted} turns made, {plan.each} of each; begin each facing
-        another way
+        {plan.isFirst ? 'To begin with' : 'Plan'}: {plan.done} of {plan.wanted} turns made,{' '}
+        {plan.each} of each; begin each facing another way
       </summary>
       <table className={styles.table} aria-label="Plan">
         <thead>
