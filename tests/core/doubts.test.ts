@@ -94,6 +94,7 @@ describe('what is known of a robot', () => {
       'scale of the heading sensor',
       'drift',
       'turns',
+      'scatter of turns',
     ]);
   });
 
@@ -101,6 +102,8 @@ describe('what is known of a robot', () => {
     const asRecorded = {
       robot: { ...pipit },
       lateS: 0,
+      drivesScatter: 1,
+      turnsScatter: 1,
       lateShare: 0,
       rollsOnM: 0,
       stopLateS: 0,

@@ -29,9 +29,13 @@ it('nobody is asked to measure what changes nothing about the route', () => {
     'scale of the distance sensor',
     'stops by distance',
   ];
-  expect(left([drive])).toEqual([...distance, 'heading after a wall', 'charge of the battery']);
-  expect(left([drive, approach])).toEqual(['heading after a wall', 'charge of the battery']);
-  expect(left([squareUp])).toEqual(['coast of drives', ...distance, 'charge of the battery']);
+  // Scatters that nobody measured are the robot’s own physics.
+  const scatters = ['scatter of drives', 'scatter of turns'];
+  const wall = 'heading after a wall';
+  const charge = 'charge of the battery';
+  expect(left([drive])).toEqual([...distance, wall, charge, ...scatters]);
+  expect(left([drive, approach])).toEqual([wall, charge, ...scatters]);
+  expect(left([squareUp])).toEqual(['coast of drives', ...distance, charge, ...scatters]);
 });
 
 it('the battery matters to a robot that is driven by power, and was timed', () => {

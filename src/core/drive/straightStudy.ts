@@ -91,6 +91,7 @@ export function calibrationFromStraight(model: StraightModel): StraightCalibrati
     scaleFactorSe: (scaleFactor.high95 - scaleFactor.low95) / (2 * Z),
     coastM: coastM.value,
     residualSdM: withoutRounding(residualSdM, stepM),
+    scatterFreedom: Math.max(1, model.n - 2),
     atMid: { distanceM: midM, seM: atMidHalf95M / Z },
   };
 }

@@ -2,8 +2,8 @@ import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { drawn } from '../sources/sources';
 import { mean, sampleSd } from '../stats/moments';
-import { wilson } from '../stats/wilson';
 import type { MeanRange } from './meanRange';
+import { randomStream } from './random';
 import type { RobotRange } from './robotRange';
 import { RUNS_PER_ROBOT } from './run';
 import type { Sensitivity } from './sensitivities';
@@ -50,6 +50,48 @@ const minus = (a: Pose, b: Pose): Pose => ({
   xM: a.xM - b.xM,
   yM: a.yM - b.yM,
   headingRad: wrap(a.headingRad - b.headingRad),
+});
+
+const NO_SHARE: Pose = { xM: 0, yM: 0, headingRad: 0 };
+
+/** How much further from their middle the runs of an imagined robot lie, by the scatters that are doubtful. */
+function widerBy(
+  sensitivities: readonly Sensitivity[],
+  missionId: string,
+  seed: number,
+  robotIndex: number,
+): Pose {
+  const more = { ...NO_SHARE };
+  for (const { name, spread, logSd = 0 } of sensitivities) {
+    const share = spread?.marks.get(missionId);
+    if (share === undefined) continue;
+    const times = Math.exp(2 * logSd * drawn(name, seed, robotIndex)) - 1;
+    more.xM += share.xM * times;
+    more.yM += share.yM * times;
+    more.headingRad += share.headingRad * times;
+  }
+  const root = (variance: number) => Math.sqrt(Math.max(0, 1 + variance));
+  return { xM: root(more.xM), yM: root(more.yM), headingRad: root(more.headingRad) };
+}
+
+/** The middle of some runs; headings about the first of them. */
+function middleOf(poses: readonly Pose[]): Pose {
+  const first = poses[0] ?? NO_SHARE;
+  return {
+    xM: mean(poses.map(({ xM }) => xM)),
+    yM: mean(poses.map(({ yM }) => yM)),
+    headingRad: wrap(
+      first.headingRad + mean(poses.map(({ headingRad }) => wrap(headingRad - first.headingRad))),
+    ),
+  };
+}
+
+const spreadOut = (pose: Pose, middle: Pose, wider: Pose): Pose => ({
+  xM: middle.xM + wider.xM * (pose.xM - middle.xM),
+  yM: middle.yM + wider.yM * (pose.yM - middle.yM),
+  headingRad: wrap(
+    middle.headingRad + wider.headingRad * wrap(pose.headingRad - middle.headingRad),
+  ),
 });
 
 /** Runs as they would have been of the robot that is computed with: what its doubts moved them by is taken out. */
@@ -99,9 +141,28 @@ export interface AtMark {
 /** So few runs of all may as well be none (Hanley and Lippman-Hand, JAMA 249 (1983) 1743–1745). */
 const RULE_OF_THREE = 3;
 
-/** So far from the middle as two independent reasons take it together. */
-const together = (rate: number, limit: number, further: number): number =>
-  rate + Math.sign(limit - rate || further - limit) * Math.hypot(limit - rate, further - limit);
+/** Each robot's chance is imagined so often as it may be counted. */
+const COUNTS = 8;
+
+/**
+ * Chances as they may be counted: what so many simulated runs cannot tell, and as many runs of the robot itself, beside
+ * what the robots differ by. Most robots may work nearly always: then no root of squares adds to them what the counts
+ * do, and the two are drawn together.
+ *
+ * Source: variance of a share with two more of either kind (Agresti and Coull, Am. Stat. 52 (1998) 119–126).
+ */
+function counted(shares: readonly number[], runs: number, seed: number): number[] {
+  const random = randomStream(seed, 0, 'chance as counted');
+  return shares
+    .flatMap((share) => {
+      const nearly = (share * runs + 2) / (runs + 4);
+      const sd = Math.sqrt((2 * nearly * (1 - nearly)) / runs);
+      return Array.from({ length: COUNTS }, () =>
+        Math.min(1, Math.max(0, share + sd * random.normal())),
+      );
+    })
+    .sort((a, b) => a - b);
+}
 
 /**
  * Between which chances one robot's own lies: of each of many robots that it may be, moved by its doubts, how many of
@@ -121,26 +182,27 @@ export function ownChance(
   const own = missions.map(({ missionId, poses }) =>
     ofOneRobot(poses, sensitivities, atMark(missionId), seed),
   );
+  const middles = own.map(middleOf);
   const shares = Array.from({ length: ROBOTS }, (_, robot) => {
-    const moved = missions.map(({ missionId }) =>
-      movedBy(sensitivities, atMark(missionId), seed, FIRST_ROBOT + robot),
-    );
+    const moved = missions.map(({ missionId }, i) => ({
+      by: movedBy(sensitivities, atMark(missionId), seed, FIRST_ROBOT + robot),
+      wider: widerBy(sensitivities, missionId, seed, FIRST_ROBOT + robot),
+      middle: middles[i] ?? NO_SHARE,
+    }));
     let worked = 0;
     for (let run = 0; run < runs; run += 1) {
       const all = missions.every(({ works }, i) => {
-        const [pose, by] = [own[i]?.[run], moved[i]];
-        return pose !== undefined && by !== undefined && works(plus(pose, by));
+        const [pose, one] = [own[i]?.[run], moved[i]];
+        if (pose === undefined || one === undefined) return false;
+        return works(plus(spreadOut(pose, one.middle, one.wider), one.by));
       });
       if (all) worked += 1;
     }
     return worked / runs;
-  }).sort((a, b) => a - b);
-  const at = (share: number) => shares[Math.round(share * (ROBOTS - 1))] ?? rate;
-  // As many runs of the robot itself scatter as much as the simulated ones: half as many tell of both.
-  const told = (share: number) => wilson(Math.round((share * runs) / 2), Math.round(runs / 2));
-  const [worst, best] = [at(0.025), at(0.975)];
-  const low = together(rate, worst, told(worst)?.low95 ?? 0);
-  const high = together(rate, best, told(best)?.high95 ?? 1);
+  });
+  const all = counted(shares, runs, seed);
+  const at = (share: number) => all[Math.round(share * (all.length - 1))] ?? rate;
+  const [low, high] = [Math.min(rate, at(0.025)), Math.max(rate, at(0.975))];
   return {
     rate,
     low: low * runs < RULE_OF_THREE ? 0 : low,

@@ -102,8 +102,8 @@ export interface SimulatedRun {
 
 const MAX_RUN_S = 300;
 
-const drawnLate = (late: LateStop | null | undefined, random: RandomStream): number =>
-  late == null ? 0 : late.meanM + late.sdM * random.normal();
+const drawnLate = (late: LateStop | null | undefined, random: RandomStream, times = 1): number =>
+  late == null ? 0 : late.meanM + times * late.sdM * random.normal();
 
 /** The true start: the planned pose, and the scatter of placing the robot by hand. */
 function placedStart(route: Route, placed: Pose, seed: number, runIndex: number): Pose {
@@ -158,10 +158,11 @@ export function simulateRun(
       marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }
     const error = turnErrors[index];
-    const measured = error == null ? 0 : error.meanRad + error.sdRad * stops.normal();
+    const measured =
+      error == null ? 0 : error.meanRad + imagined.turnsScatter * error.sdRad * stops.normal();
     const lateM =
       drawnLate(late[index], atStops) +
-      drawnLate(onDrives[index], atDrives) +
+      drawnLate(onDrives[index], atDrives, imagined.drivesScatter) +
       imagined.stopLateS * (kind.stopsBy?.(step).speedMPerS ?? 0) +
       (kind.byEncoders === undefined ? 0 : imagined.rollsOnM);
     const lateRad =

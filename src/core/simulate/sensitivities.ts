@@ -2,6 +2,7 @@ import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { doubtsThatTouch, robotOffBy } from '../sources/sources';
 import type { Doubt } from '../sources/source';
+import { sampleSd } from '../stats/moments';
 import { prepare, simulateRun, type SimulatedRun, type Simulation } from './run';
 
 /** How much a doubt moves one robot's runs: at its end and at each mission's mark, for one standard deviation of it. */
@@ -9,6 +10,10 @@ export interface Sensitivity {
   name: string;
   end: Pose;
   marks: ReadonlyMap<string, Pose>;
+  /** Of a scatter: which share of the variance of one robot's runs it makes, in x, y and heading. */
+  spread?: { end: Pose; marks: ReadonlyMap<string, Pose> };
+  /** And the deviation of its logarithm. */
+  logSd?: number;
 }
 
 /** Each source is tried so many standard deviations to either side: what a loop's period rounds weighs the less. */
@@ -16,6 +21,8 @@ const OFF = 2;
 /** Pairs of runs with the same luck, by the numbers that no forecast uses. */
 const PAIRS = 8;
 const FIRST_PAIR = 1_000_000;
+/** Runs with a scatter and without it tell its share of their variance. */
+const SPREAD_RUNS = 40;
 
 const moved = (plus: Pose, minus: Pose): Pose => ({
   xM: plus.xM - minus.xM,
@@ -61,6 +68,64 @@ function sensitivityTo(
   };
 }
 
+const NOWHERE: Pose = { xM: 0, yM: 0, headingRad: 0 };
+
+/** Which share of the variance of runs a scatter makes, by runs with the same luck that have it and do not. */
+function shareOf(withIt: readonly Pose[], without: readonly Pose[]): Pose {
+  const effects = withIt.map((pose, i) => moved(pose, without[i] ?? pose));
+  const first = withIt[0] ?? NOWHERE;
+  const about = withIt.map((pose) => moved(pose, first));
+  const share = (of: (pose: Pose) => number): number => {
+    const all = sampleSd(about.map(of)) ** 2;
+    return all > 0 ? Math.min(1, sampleSd(effects.map(of)) ** 2 / all) : 0;
+  };
+  return {
+    xM: share(({ xM }) => xM),
+    yM: share(({ yM }) => yM),
+    headingRad: share(({ headingRad }) => headingRad),
+  };
+}
+
+/** Of a scatter; null where a run did not get to its end. */
+function spreadOf(
+  { name, sdRobot }: Doubt,
+  runOf: (off: number, pair: number) => SimulatedRun,
+): Sensitivity | null {
+  const runs = Array.from({ length: SPREAD_RUNS }, (_, pair) => ({
+    withIt: runOf(0, pair),
+    without: runOf(-Infinity, pair),
+  }));
+  if (
+    runs.some(({ withIt, without }) => withIt.end.failure !== null || without.end.failure !== null)
+  ) {
+    return null;
+  }
+  const missions = runs[0]?.withIt.marks.map(({ missionId }) => missionId) ?? [];
+  const atMark = (missionId: string): Pose => {
+    const both = runs.flatMap(({ withIt, without }) => {
+      const [a, b] = [markOf(withIt, missionId), markOf(without, missionId)];
+      return a === undefined || b === undefined ? [] : [[a, b] as const];
+    });
+    return shareOf(
+      both.map(([a]) => a),
+      both.map(([, b]) => b),
+    );
+  };
+  return {
+    name,
+    end: NOWHERE,
+    marks: new Map(),
+    spread: {
+      end: shareOf(
+        runs.map(({ withIt }) => withIt.end),
+        runs.map(({ without }) => without.end),
+      ),
+      marks: new Map(missions.map((missionId) => [missionId, atMark(missionId)])),
+    },
+    logSd: sdRobot,
+  };
+}
+
 /**
  * How much each doubt about a robot moves its runs, by pairs of runs with the same luck, of which one is off to one side
  * and one to the other: what is common to both cancels out.
@@ -74,11 +139,12 @@ export function sensitivitiesOf(simulation: Simulation): Sensitivity[] | null {
   const prepared = prepare(simulation);
   const found: Sensitivity[] = [];
   for (const doubt of doubtsThatTouch(doubts, route, robot)) {
-    if (!(doubt.sdRobot > 0)) continue;
+    if (!(doubt.sdRobot > 0) || (doubt.ofScatter === true && !doubt.measured)) continue;
     const robots = new Map(
-      [OFF, -OFF].map((off) => [off, robotOffBy(robot, [doubt], () => off)] as const),
+      [OFF, -OFF, 0, -Infinity].map((off) => [off, robotOffBy(robot, [doubt], () => off)] as const),
     );
-    const one = sensitivityTo(doubt, (off, pair) => {
+    const told = doubt.ofScatter === true ? spreadOf : sensitivityTo;
+    const one = told(doubt, (off, pair) => {
       const imagined = robots.get(off) ?? prepared.robotOf(0);
       return simulateRun(simulation, { ...prepared, robotOf: () => imagined }, FIRST_PAIR + pair);
     });

@@ -26,7 +26,7 @@ export function whatMatters(
   { along, across, far }: { along: number[]; across: number[]; far: number[] },
 ): string | null {
   const weights = doubts
-    .filter(({ measured, sdRobot }) => !measured && sdRobot > 0)
+    .filter(({ measured, sdRobot, ofScatter }) => !measured && sdRobot > 0 && ofScatter !== true)
     .map(({ name }) => {
       const draws = far.map((_, robot) => drawn(name, seed, robot));
       const sizes = draws.map(Math.abs);

@@ -18,6 +18,9 @@ export interface ImaginedRobot {
   batteryMoreV: number;
   /** So far off it faces after squaring up on a wall. */
   atWallRad: number;
+  /** Single drives, and single turns, scatter so many times as much as was measured. */
+  drivesScatter: number;
+  turnsScatter: number;
   /** Where its start jig truly puts it, in its own frame. */
   placed: Pose;
 }
@@ -33,6 +36,8 @@ export interface Doubt {
   aboutM?: number;
   /** Of the heading sensor's scale: a protractor says how far turns go, so that only what holds a heading is off by it. */
   turnsAreKnown?: true;
+  /** It is a scatter that is doubtful: the deviation is that of its logarithm, and moves no run on average. */
+  ofScatter?: true;
 }
 
 /** A named source of error: something that can make every run of one robot differ from the plan. */

@@ -9,6 +9,8 @@ import { randomStream } from '../simulate/random';
 import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
 import { headingOf, lookingAhead, withDistance, withHeading } from '../units/ofRobot';
 import { kindOfStep } from '../steps/registry';
+import { SCATTERS } from './scatters';
+import { START_JIG } from './startJig';
 import { guess, withErrors, type Doubt, type ImaginedRobot, type Source } from './source';
 
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
@@ -229,24 +231,8 @@ export const SOURCES: readonly Source[] = [
     doubt: () => guess(CHARGE_V),
     imagine: (one, moreV) => ({ ...one, batteryMoreV: one.batteryMoreV + moreV }),
   },
-  {
-    name: 'place of the start jig',
-    measuredBy: null,
-    doubt: () => guess(0.001),
-    imagine: (one, acrossM) => ({
-      ...one,
-      placed: { ...one.placed, yM: one.placed.yM + acrossM },
-    }),
-  },
-  {
-    name: 'aim of the start jig',
-    measuredBy: null,
-    doubt: () => guess(deg(0.3)),
-    imagine: (one, angleRad) => ({
-      ...one,
-      placed: { ...one.placed, headingRad: one.placed.headingRad + angleRad },
-    }),
-  },
+  ...START_JIG,
+  ...SCATTERS,
 ];
 
 /** How well each source is known of a robot, by the calibrations that hold. */
@@ -289,6 +275,8 @@ export function robotOffBy(
     stopLateS: 0,
     batteryMoreV: 0,
     atWallRad: 0,
+    drivesScatter: 1,
+    turnsScatter: 1,
     placed: { xM: 0, yM: 0, headingRad: 0 },
   };
   return doubts.reduce((one, doubt) => {

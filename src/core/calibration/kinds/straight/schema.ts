@@ -9,6 +9,8 @@ export const straightValue = z.object({
   coastM: z.number().min(-1).max(1),
   /** Scatter of single drives. */
   residualSdM: notNegative,
+  /** Degrees of freedom on which it rests; left out: by an earlier method. */
+  scatterFreedom: notNegative.optional(),
   /**
    * At this distance the error of the scale and that of a drive's mean are independent, and this is the latter's standard
    * error; calibrations by an earlier method do not say.
