@@ -1,15 +1,16 @@
 import type { Route } from './course/route';
 import { kindOfStep } from './steps/registry';
 import type { Robot } from './robot';
-import { counted } from './text/quantities';
+import { counted, degrees } from './text/quantities';
 import { unitsOf } from './units/ofRobot';
+import { BUILT_IN } from './units/port';
 import { kindOf, type UnitKindName } from './units/registry';
 import type { Unit } from './units/unit';
 
 type Wired = Pick<Robot, 'units' | 'build'>;
 
 /** Whether it is noted in which port a unit sits. */
-const hasPort = ({ port }: Unit): boolean => port !== null && port !== '';
+const hasPort = ({ port }: Unit): boolean => port !== null && port !== '' && port !== BUILT_IN;
 
 /** Ports to which more than one unit is said to be plugged. */
 export function portsUsedTwice({ units }: Wired): { port: string; labels: string[] }[] {
@@ -23,8 +24,47 @@ export function portsUsedTwice({ units }: Wired): { port: string; labels: string
     .map(([port, labels]) => ({ port, labels }));
 }
 
+/** Names by which programs call more than one unit that is in use. */
+function namesUsedTwice({ units }: Wired): { name: string; labels: string[] }[] {
+  const byName = new Map<string, string[]>();
+  for (const { programName, label, port } of units) {
+    const name = programName.trim();
+    if (port === null || name === '') continue;
+    byName.set(name, [...(byName.get(name) ?? []), label]);
+  }
+  return [...byName]
+    .filter(([, labels]) => labels.length > 1)
+    .map(([name, labels]) => ({ name, labels }));
+}
+
+/** And what is said of them. */
+export const sameNames = (robot: Wired): string[] =>
+  namesUsedTwice(robot).map(
+    ({ name, labels }) =>
+      `Programs call ${labels.join(' and ')} by the same name, “${name}”: give each its own.`,
+  );
+
+/** What is wrong with ports and names, a sentence each. */
+export const wiringProblems = (robot: Wired): string[] => [
+  ...misplugged(robot),
+  ...sameNames(robot),
+];
+
+/** Which way a unit looks, in words; empty where it matters not. */
+export function looksText({ kind, facingRad }: Unit): string {
+  if (!kindOf(kind).faces) return '';
+  const size = Math.abs(facingRad);
+  if (size < AHEAD_RAD) return 'ahead';
+  if (Math.PI - size < AHEAD_RAD) return 'back';
+  const side = facingRad > 0 ? 'left' : 'right';
+  return Math.abs(size - Math.PI / 2) < AHEAD_RAD ? side : `${degrees(size, 0)} to the ${side}`;
+}
+
+/** Within a few degrees nobody says how many. */
+const AHEAD_RAD = 0.09;
+
 /** What is said of a unit that cannot sit where the record says it does. */
-export function misplugged({ units, build }: Wired): string[] {
+function misplugged({ units, build }: Wired): string[] {
   return units.filter(hasPort).flatMap((unit) => {
     const port = build.ports.find(({ name }) => name === unit.port);
     if (port === undefined) {

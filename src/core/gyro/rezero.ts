@@ -15,6 +15,8 @@ export interface SchoolFacts {
   takesS: number | null;
   needs: string;
   steps: string[];
+  /** It needs a cable that can be pulled. */
+  needsCable?: true;
 }
 
 /** The five schools, in the order in which they are usually tried. */
@@ -32,6 +34,7 @@ export const REZERO_FACTS: readonly SchoolFacts[] = [
   },
   {
     school: 'reconnect',
+    needsCable: true,
     title: 'Unplug the sensor and plug it in again',
     takesS: 15,
     needs: 'a hand on the cable and a robot that does not move',
@@ -101,9 +104,13 @@ const isOpen = (verdict: StillVerdict): boolean =>
 export const didWork = (verdict: StillVerdict): boolean =>
   verdict === 'steady' || verdict === 'correctable';
 
-/** What each school has come to in this team's hands. Checks that could not tell are not counted. */
-export function schoolRecords(trials: readonly SchoolTrial[]): SchoolRecord[] {
-  return REZERO_FACTS.map((facts) => {
+/**
+ * What each school has come to in this team's hands. Checks that could not tell are not counted.
+ *
+ * @param isBuiltIn the heading sensor is part of the controller: it has no cable to unplug
+ */
+export function schoolRecords(trials: readonly SchoolTrial[], isBuiltIn = false): SchoolRecord[] {
+  return REZERO_FACTS.filter(({ needsCable }) => !(isBuiltIn && needsCable)).map((facts) => {
     const own = trials.filter(({ school, verdict }) => school === facts.school && !isOpen(verdict));
     const worked = own.filter(({ verdict }) => didWork(verdict)).length;
     return {

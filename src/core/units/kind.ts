@@ -22,6 +22,8 @@ export interface UnitKind<Kind extends string = string, Behaviour extends z.ZodT
   behaviour: Behaviour;
   /** A robot has at most one of it in use. */
   single: boolean;
+  /** Whether some controllers have one built in. */
+  isBuiltInSomewhere: boolean;
   /** Whether it matters which way it looks. */
   faces: boolean;
   /** What it would cost not to have one. */

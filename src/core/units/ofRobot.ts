@@ -1,3 +1,4 @@
+import { BUILT_IN } from './port';
 import type { Robot } from '../robot';
 import type { Unit, UnitOf } from './unit';
 
@@ -20,6 +21,10 @@ const AHEAD_RAD = Math.PI / 4;
 /** The id of the heading sensor that is used, or null. */
 export const headingUnitOf = (robot: WithUnits): string | null =>
   unitsOf(robot, 'heading sensor')[0]?.id ?? null;
+
+/** Whether the heading sensor is part of the controller: it has no cable that could be pulled. */
+export const headingIsBuiltIn = (robot: WithUnits): boolean =>
+  unitsOf(robot, 'heading sensor')[0]?.port === BUILT_IN;
 
 /** The distance sensor that looks where the robot drives, or null. */
 export const lookingAhead = (robot: WithUnits): UnitOf<'distance sensor'> | null =>

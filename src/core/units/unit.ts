@@ -31,7 +31,9 @@ const common = {
   port: label
     .nullable()
     .default('')
-    .describe('empty: plugged in, and nobody has noted where; null: not plugged in'),
+    .describe(
+      'empty: plugged in, and nobody has noted where; "built in": into the controller; null: not plugged in',
+    ),
   place: place.prefault({}),
   facingRad: z.number().min(-3.2).max(3.2).default(0).describe('0: ahead; left positive'),
   mounting: label.default('').describe('where it sits and which way it looks, in words'),

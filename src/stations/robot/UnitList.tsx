@@ -2,7 +2,7 @@ import { ulid } from 'ulid';
 import { sensorSentence, wantedOf } from '../../core/robotSummary';
 import { KINDS } from '../../core/units/registry';
 import type { Unit } from '../../core/units/unit';
-import { misplugged, portSentence } from '../../core/wiring';
+import { portSentence, wiringProblems } from '../../core/wiring';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';
@@ -31,7 +31,7 @@ export function UnitList({ robot, onChange, onStock }: RobotProps & StockProps) 
       <p className="faint">
         {sensorSentence(robot)} {portSentence(robot)}
       </p>
-      {misplugged(robot).map((sentence) => (
+      {wiringProblems(robot).map((sentence) => (
         <Notice key={sentence} tone="careful">
           {sentence}
         </Notice>

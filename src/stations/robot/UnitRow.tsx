@@ -8,6 +8,7 @@ import { Select } from '../../ui/Select';
 import { DEG, SMALL_LENGTH, PLAIN } from '../../ui/units';
 import { F, numberOf, textOf } from './FieldGroup';
 import styles from './RobotStation.module.css';
+import { BUILT_IN } from '../../core/units/port';
 import { useUnfolded } from './useUnfolded';
 import { UNIT_PARTS } from './units/registry';
 
@@ -117,7 +118,11 @@ export function UnitRow({ at, unit, ports, onChange, onRemove, onStock }: Props)
   const details = useId();
   const names = ports.map(({ name }) => name);
   const offered = [
-    ...new Set([...names, ...(unit.port === null || unit.port === '' ? [] : [unit.port])]),
+    ...new Set([
+      ...names,
+      ...(kindOf(unit.kind).isBuiltInSomewhere ? [BUILT_IN] : []),
+      ...(unit.port === null || unit.port === '' ? [] : [unit.port]),
+    ]),
   ];
   const changeKind = async (value: string) => {
     const kind = KINDS.find((one) => one.kind === value)?.kind;
@@ -139,7 +144,10 @@ export function UnitRow({ at, unit, ports, onChange, onRemove, onStock }: Props)
         value={unit.port ?? UNPLUGGED}
         options={[
           { value: '', label: 'not noted' },
-          ...offered.map((port) => ({ value: port, label: port })),
+          ...offered.map((port) => ({
+            value: port,
+            label: port === BUILT_IN ? 'built into the controller' : port,
+          })),
           { value: UNPLUGGED, label: 'not plugged in' },
         ]}
         onChange={(port) => onChange({ ...unit, port: port === UNPLUGGED ? null : port })}

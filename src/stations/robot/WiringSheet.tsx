@@ -1,6 +1,8 @@
 import type { Robot } from '../../core/robot';
 import { errorLength } from '../../core/text/quantities';
 import type { Unit } from '../../core/units/unit';
+import { BUILT_IN } from '../../core/units/port';
+import { looksText, sameNames } from '../../core/wiring';
 import styles from './WiringSheet.module.css';
 
 const named = ({ label, kind }: Unit) => `${label} (${kind})`;
@@ -13,6 +15,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
   const onPort = (port: string) => units.filter((unit) => unit.port === port);
   const loose = units.filter(({ port }) => port === null);
   const notNoted = units.filter(({ port }) => port === '');
+  const builtIn = onPort(BUILT_IN);
   return (
     <article className={styles.sheet}>
       <h1>Wiring of {name}</h1>
@@ -23,6 +26,9 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
             <th>Port</th>
             <th>What</th>
             <th>Label</th>
+            <th>In programs</th>
+            <th>Plug</th>
+            <th>Looks</th>
             <th>Height</th>
             <th>Mounted</th>
           </tr>
@@ -34,7 +40,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
               return (
                 <tr key={port}>
                   <th>{port}</th>
-                  <td colSpan={4}>free</td>
+                  <td colSpan={7}>free</td>
                 </tr>
               );
             }
@@ -46,6 +52,9 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
                 </th>
                 <td>{unit.kind}</td>
                 <td>{unit.label}</td>
+                <td>{unit.programName}</td>
+                <td>{unit.connection}</td>
+                <td>{looksText(unit)}</td>
                 <td>{unit.place.heightM === null ? '' : errorLength(unit.place.heightM)}</td>
                 <td>{unit.mounting}</td>
               </tr>
@@ -53,6 +62,10 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
           })}
         </tbody>
       </table>
+      {builtIn.length > 0 && <p>Built into the controller: {builtIn.map(named).join(', ')}.</p>}
+      {sameNames(robot).map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
       {loose.length > 0 && <p>Not plugged in: {loose.map(named).join(', ')}.</p>}
       {notNoted.length > 0 && <p>Plugged in somewhere: {notNoted.map(named).join(', ')}.</p>}
       <p>

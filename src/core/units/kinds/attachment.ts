@@ -12,6 +12,7 @@ export const attachment = unitKind({
   connection: 'motor',
   behaviour: attachmentBehaviour.prefault({}),
   single: false,
+  isBuiltInSomewhere: false,
   faces: false,
   lack: null,
   column: { alone: 'attachment', ending: '_deg', factor: 1, decimals: 0 },

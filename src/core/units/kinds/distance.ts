@@ -23,6 +23,7 @@ export const distance = unitKind({
   connection: 'sensor',
   behaviour: distanceBehaviour.prefault({}),
   single: false,
+  isBuiltInSomewhere: false,
   faces: true,
   lack: 'approaches fail; drive a set distance instead, or against a wall',
   column: { alone: 'distance', ending: '_cm', factor: 100, decimals: 2 },

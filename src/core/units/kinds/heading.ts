@@ -31,6 +31,7 @@ export const heading = unitKind({
   connection: 'sensor',
   behaviour: headingBehaviour.prefault({}),
   single: true,
+  isBuiltInSomewhere: true,
   faces: false,
   lack: 'turns and straight drives go by the encoders alone, and slip is not seen',
   column: null,

@@ -18,6 +18,7 @@ export const light = unitKind({
   connection: 'sensor',
   behaviour: lightBehaviour.prefault({}),
   single: false,
+  isBuiltInSomewhere: false,
   faces: false,
   lack: null,
   column: { alone: 'light', ending: '_percent', factor: 100, decimals: 0 },

@@ -8,6 +8,7 @@ const motor = <Side extends 'left' | 'right'>(side: Side) =>
     connection: 'motor',
     behaviour: z.object({}).prefault({}),
     single: true,
+    isBuiltInSomewhere: false,
     faces: false,
     lack: 'it does not drive',
     column: null,

@@ -8,6 +8,7 @@ export const other = unitKind({
   connection: 'sensor',
   behaviour: z.object({}).prefault({}),
   single: false,
+  isBuiltInSomewhere: false,
   faces: false,
   lack: null,
   column: null,

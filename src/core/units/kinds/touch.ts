@@ -17,6 +17,7 @@ export const touch = unitKind({
   connection: 'sensor',
   behaviour: touchBehaviour.prefault({}),
   single: false,
+  isBuiltInSomewhere: false,
   faces: true,
   lack: null,
   // A robot's own button is the column "touch".

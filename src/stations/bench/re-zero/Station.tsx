@@ -8,6 +8,7 @@ import {
   type SchoolRecord,
 } from '../../../core/gyro/rezero';
 import { driftText, measuredDrift } from '../../../core/gyro/driftText';
+import { headingIsBuiltIn } from '../../../core/units/ofRobot';
 import type { StandInAction } from '../../../core/standIn/act';
 import { clock, percent } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
@@ -59,7 +60,7 @@ interface TableProps {
 function SchoolTable({ records, stillS, recommended, chosen, onChoose }: TableProps) {
   return (
     <div className={styles.scroll}>
-      <table className={styles.table} aria-label="Five ways">
+      <table className={styles.table} aria-label="Ways to get rid of drift">
         <thead>
           <tr>
             <th>Way</th>
@@ -155,7 +156,7 @@ export default function Station({ robot, checks: loaded }: Props) {
   const [proof, setProof] = useState<string | null>(null);
   const [toast, tell] = useToast();
   const used = checks.filter(({ setAsideReason }) => setAsideReason === null);
-  const records = schoolRecords(schoolTrials(checks));
+  const records = schoolRecords(schoolTrials(checks), headingIsBuiltIn(robot.robot));
   const before = used[0];
   if (before === undefined) {
     return (
