@@ -6,6 +6,7 @@ import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import {
   CALIBRATION_KINDS,
   describeCalibration,
+  isByEarlierMethod,
   ofEveryKind,
 } from '../../src/core/calibration/registry';
 import { doubtsOf } from '../../src/core/sources/sources';
@@ -103,6 +104,20 @@ describe.each(CALIBRATION_KINDS.map((one) => [one.name, one] as const))('%s', (_
   it('comes from a procedure of the Bench that says so', () => {
     const procedure = PROCEDURES.find(({ id }) => id === kind.measuredBy.procedure);
     expect(procedure?.gives).toBe(kind.kind);
+  });
+});
+
+describe('calibrations by an earlier method', () => {
+  it('are those that leave out what the method of today says', () => {
+    const straight = { ...SOME.straight, atMid: { distanceM: 0.8, seM: 0.001 } };
+    expect(isByEarlierMethod(SOME.straight)).toBe(true);
+    expect(isByEarlierMethod(calibrationValueSchema.parse(straight))).toBe(false);
+    // A gain was never told by another method.
+    expect(isByEarlierMethod(SOME['heading-hold'])).toBe(false);
+    expect(isByEarlierMethod(SOME.speed)).toBe(false);
+    const volts = { ...SOME.range, volts: { atZeroV: 0, perMV: 1 } };
+    expect(isByEarlierMethod(SOME.range)).toBe(true);
+    expect(isByEarlierMethod(calibrationValueSchema.parse(volts))).toBe(false);
   });
 });
 

@@ -107,6 +107,12 @@ describe('the robot’s record', () => {
       text: 'measure again: wheels and track changed since',
       state: 'missing',
     });
+    // What an earlier method claimed is applied again from its trials.
+    const earlier = { ...made(20), isByEarlierMethod: true };
+    expect(calibrationValidity('turns', earlier, [], at(22))).toEqual({
+      text: 'by an earlier method: apply again',
+      state: 'ageing',
+    });
     // Several changes are all named, each once.
     const more = [
       { part: 'heading sensor' as const, changedAt: at(15) },

@@ -12,13 +12,10 @@ import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
 import { columnsOf } from '../../src/core/units/columns';
 import { asKind, newUnit } from '../../src/core/units/newUnit';
-import { headingIsBuiltIn, headingOf, lookingAhead, unitsOf } from '../../src/core/units/ofRobot';
-import { BUILT_IN } from '../../src/core/units/port';
-import { unitSchema } from '../../src/core/units/unit';
-import { schoolRecords } from '../../src/core/gyro/rezero';
+import { headingOf, lookingAhead, unitsOf } from '../../src/core/units/ofRobot';
 import { KINDS } from '../../src/core/units/registry';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
-import { looksText, portSentence, routeNeeds, wiringProblems } from '../../src/core/wiring';
+import { routeNeeds, wiringProblems } from '../../src/core/wiring';
 import { bareTable, deg, idealRobot, routeOf, withoutUnits, withUnit } from './support';
 
 const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, beamHalfAngleRad: 0 };
@@ -116,39 +113,6 @@ describe('the units of a robot', () => {
       'D3 (sensor) is on port D, which takes motor.',
       'L1 is on port E: the controller has no such port.',
     ]);
-  });
-
-  it('may be built into the controller: no port is taken, none is wrong, and nothing is missing', () => {
-    const builtIn = {
-      ...pipit,
-      units: pipit.units.map((unit) =>
-        unit.kind === 'heading sensor' ? { ...unit, port: BUILT_IN } : unit,
-      ),
-    };
-    expect(wiringProblems(builtIn)).toEqual([]);
-    expect(headingOf(builtIn)).toEqual(headingOf(pipit));
-    expect(headingIsBuiltIn(builtIn)).toBe(true);
-    expect(headingIsBuiltIn(pipit)).toBe(false);
-    const used = (robot: typeof pipit) => Number(/^\d+/.exec(portSentence(robot))?.[0]);
-    expect(used(builtIn)).toBe(used(pipit) - 1);
-    // A sensor without a cable is not to be unplugged.
-    expect(schoolRecords([], true).map(({ facts }) => facts.school)).not.toContain('reconnect');
-    expect(schoolRecords([], false)).toHaveLength(5);
-  });
-
-  it('are said to have one name in programs where they do, and which way they look', () => {
-    const named = {
-      ...pipit,
-      units: pipit.units.map((unit) => ({ ...unit, programName: unit.port === 'A' ? '' : 'eye' })),
-    };
-    expect(wiringProblems(named)[0]).toMatch(/^Programs call .* by the same name, “eye”/);
-    const [ahead, left] = [0, Math.PI / 2].map((facingRad) =>
-      looksText(unitSchema.parse({ kind: 'distance sensor', id: 'd', label: 'D', facingRad })),
-    );
-    expect([ahead, left]).toEqual(['ahead', 'left']);
-    const askew = { kind: 'distance sensor', id: 'd', label: 'D', facingRad: deg(-30) };
-    expect(looksText(unitSchema.parse(askew))).toBe('30° to the right');
-    expect(looksText(unitSchema.parse({ kind: 'heading sensor', id: 'h', label: 'H' }))).toBe('');
   });
 
   it('stand in a log under a name of their own, however they are labelled', () => {

@@ -13,6 +13,8 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   measuredBy: { procedure: string; words: string };
   /** What was changed since, it no longer holds. A swapped port changes nothing. */
   restsOn: readonly RobotPart[];
+  /** Whether an earlier Corvat made it, by a method that claimed to know more than its trials told; left out: never. */
+  isByEarlierMethod?(value: V): boolean;
   /** In a line: what is computed with. */
   describe(value: V): string;
   /** The robot as it was measured, by this and all that holds: in place of what a ruler or nobody said. */

@@ -33,6 +33,10 @@ export const kindOfCalibration = (kind: CalibrationKind): CalibrationKindOf<Cali
 export const describeCalibration = (value: CalibrationValue): string =>
   KINDS[value.kind].describe(value);
 
+/** Whether an earlier Corvat made it, by a method that is not trusted any more. */
+export const isByEarlierMethod = (value: CalibrationValue): boolean =>
+  KINDS[value.kind].isByEarlierMethod?.(value) ?? false;
+
 /** Something of every kind. */
 export const ofEveryKind = <T>(of: (kind: CalibrationKind) => T): Record<CalibrationKind, T> =>
   Object.fromEntries(CALIBRATION_KINDS.map(({ kind }) => [kind, of(kind)])) as Record<

@@ -68,6 +68,8 @@ export const changedParts = (before: Robot, after: Robot): RobotPart[] =>
 export interface Made {
   at: Date;
   unitId: string | null;
+  /** By a method that claimed to know more than its trials told. */
+  isByEarlierMethod?: boolean;
 }
 
 /** The parts changed since a calibration was made that it rests on, each once, the first change first. */

@@ -28,6 +28,8 @@ export interface EyeAdvice {
 
 /** What looks right to the eye: within so much. */
 export const EYE_STEP_RAD = radiansFromDegrees(3);
+/** Turns go beyond what they are told by about so much, or fall short by it. */
+const USUAL_RAD = radiansFromDegrees(9);
 /** Programs are told whole degrees when nobody measures. */
 const TOLD_STEP_RAD = radiansFromDegrees(1);
 /** So many looks that were right at one number end the search. */
@@ -48,7 +50,7 @@ function likelihood(beyond: number, sd: number, looks: readonly EyeLook[]): numb
 
 /**
  * What to tell a turn that is only looked at, so that it makes a wanted angle: an ordinal probit with known steps,
- * turns that go beyond what they are told by up to 30° either way and scatter by up to 10° held equally likely
+ * turns held to go beyond what they are told, or short of it, by some 9°, and any scatter of up to 10° equally likely
  * beforehand. The next number to tell lies in the middle of what is left, so that looks bracket it.
  *
  * Source: Agresti, Analysis of Ordinal Categorical Data, 2nd ed., 2010, chapter 5; summed on a grid.
@@ -57,8 +59,10 @@ function likelihood(beyond: number, sd: number, looks: readonly EyeLook[]): numb
 export function adviceByEye(looks: readonly EyeLook[]): EyeAdvice | null {
   const wantedRad = looks.at(-1)?.wantedRad;
   if (wantedRad === undefined) return null;
-  const weights = BEYOND.map((beyond) =>
-    SPREADS.reduce((sum, sd) => sum + likelihood(beyond, sd, looks), 0),
+  const weights = BEYOND.map(
+    (beyond) =>
+      Math.exp(-0.5 * (beyond / USUAL_RAD) ** 2) *
+      SPREADS.reduce((sum, sd) => sum + likelihood(beyond, sd, looks), 0),
   );
   const total = weights.reduce((sum, weight) => sum + weight, 0);
   const quantile = (share: number) => {
@@ -106,7 +110,7 @@ function sentenceOf(
     : again
       ? `look at ${degrees(tellRad, 0)} once more`
       : `tell ${degrees(tellRad, 0)} next`;
-  return `By eye, for ${degrees(wantedRad, 0)}: ${next}. ${counted(looks.length, 'look')} leave ${told} (${proved}); a protractor tells more with three turns.`;
+  return `By eye, for ${degrees(wantedRad, 0)}: ${next}. ${counted(looks.length, 'look')} ${looks.length === 1 ? 'leaves' : 'leave'} ${told} (${proved}); a protractor tells more with three turns.`;
 }
 
 /** A trial as far as the eye is concerned. */

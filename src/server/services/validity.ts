@@ -1,10 +1,10 @@
 import type { CalibrationKind } from '../../core/calibration/calibration';
-import { ofEveryKind } from '../../core/calibration/registry';
+import { isByEarlierMethod, ofEveryKind } from '../../core/calibration/registry';
 import { calibrationValidity } from '../../core/calibration/validity';
 import type { Freshness } from '../../core/freshness';
 import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
-import { calibrationHeadsOf, currentOf } from '../stores/calibrations';
+import { calibrationHeadsOf, calibrationValues, currentOf } from '../stores/calibrations';
 import { listRobotChanges } from '../stores/robotChanges';
 
 /** How far each kind of calibration of a robot can be relied on. */
@@ -17,10 +17,20 @@ export async function validityOf(
     listRobotChanges(db, record.id),
   ]);
   const current = currentOf(all, record);
+  const values = await calibrationValues(
+    db,
+    Object.values(current).map(({ id }) => id),
+  );
   const dated = changes.map(({ part, changedAt }) => ({ part, changedAt: new Date(changedAt) }));
   return ofEveryKind((kind) => {
     const holds = current[kind];
-    const made = holds === undefined ? null : { at: new Date(holds.madeAt), unitId: holds.unitId };
+    if (holds === undefined) return calibrationValidity(kind, null, dated, new Date());
+    const value = values.get(holds.id);
+    const made = {
+      at: new Date(holds.madeAt),
+      unitId: holds.unitId,
+      isByEarlierMethod: value !== undefined && isByEarlierMethod(value),
+    };
     return calibrationValidity(kind, made, dated, new Date());
   });
 }

@@ -1,6 +1,6 @@
 import { Op, type Order, type Transaction } from 'sequelize';
 import type { z } from 'zod';
-import type { CalibrationKind } from '../../core/calibration/calibration';
+import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
 import { belongsTo, movableUnits } from '../../core/calibration/holding';
 import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import {
@@ -104,6 +104,7 @@ export async function calibrationsOf(db: Database, record: RobotRecord) {
 
 /** What tells which calibration holds, without what it is and what it rests on. */
 const head = savedCalibration.pick({ id: true, unitId: true, madeAt: true });
+const valueOnly = savedCalibration.pick({ id: true, value: true });
 const line = savedCalibrationChange.pick({
   robotId: true,
   unitId: true,
@@ -119,6 +120,18 @@ export async function calibrationHeadsOf(db: Database, record: RobotRecord) {
     db.models.calibrationChange.findAll({ where, order, attributes: Object.keys(line.shape) }),
   ]);
   return { calibrations: calibrations.map(fromRow(head)), journal: journal.map(fromRow(line)) };
+}
+
+/** What some calibrations say, by their ids. */
+export async function calibrationValues(
+  db: Database,
+  ids: readonly string[],
+): Promise<Map<string, CalibrationValue>> {
+  const rows = await db.models.calibration.findAll({
+    where: { id: [...ids] },
+    attributes: ['id', 'value'],
+  });
+  return new Map(rows.map(fromRow(valueOnly)).map(({ id, value }) => [id, value]));
 }
 
 /** Which calibration of each kind holds now. */

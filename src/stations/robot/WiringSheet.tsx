@@ -9,6 +9,19 @@ const named = ({ label, kind }: Unit) => `${label} (${kind})`;
 
 const grows = (sign: 1 | -1) => (sign > 0 ? 'grows' : 'shrinks');
 
+/** Where it sits, how high, and which way it looks. */
+const mountedText = (unit: Unit): string => {
+  const looks = looksText(unit);
+  const { heightM } = unit.place;
+  return [
+    unit.mounting,
+    looks === '' || unit.mounting.includes(looks) ? '' : `looks ${looks}`,
+    heightM === null ? '' : `${errorLength(heightM)} high`,
+  ]
+    .filter((text) => text !== '')
+    .join(', ');
+};
+
 /** The ports and units of a robot on one sheet, to hang beside the table. */
 export function WiringSheet({ name, robot, note }: { name: string; robot: Robot; note: string }) {
   const { build, signs, units } = robot;
@@ -16,6 +29,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
   const loose = units.filter(({ port }) => port === null);
   const notNoted = units.filter(({ port }) => port === '');
   const builtIn = onPort(BUILT_IN);
+  const hasNames = units.some(({ programName }) => programName !== '');
   return (
     <article className={styles.sheet}>
       <h1>Wiring of {name}</h1>
@@ -26,10 +40,8 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
             <th>Port</th>
             <th>What</th>
             <th>Label</th>
-            <th>In programs</th>
+            {hasNames && <th>In programs</th>}
             <th>Plug</th>
-            <th>Looks</th>
-            <th>Height</th>
             <th>Mounted</th>
           </tr>
         </thead>
@@ -40,7 +52,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
               return (
                 <tr key={port}>
                   <th>{port}</th>
-                  <td colSpan={7}>free</td>
+                  <td colSpan={hasNames ? 5 : 4}>free</td>
                 </tr>
               );
             }
@@ -52,11 +64,9 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
                 </th>
                 <td>{unit.kind}</td>
                 <td>{unit.label}</td>
-                <td>{unit.programName}</td>
+                {hasNames && <td>{unit.programName}</td>}
                 <td>{unit.connection}</td>
-                <td>{looksText(unit)}</td>
-                <td>{unit.place.heightM === null ? '' : errorLength(unit.place.heightM)}</td>
-                <td>{unit.mounting}</td>
+                <td>{mountedText(unit)}</td>
               </tr>
             ));
           })}

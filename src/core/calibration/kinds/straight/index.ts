@@ -15,6 +15,7 @@ export const straight: CalibrationKindOf<StraightCalibration> = {
   unit: null,
   measuredBy: { procedure: 'straight', words: 'Measure straight drives' },
   restsOn: ['wheels and track'],
+  isByEarlierMethod: ({ atMid }) => atMid === undefined,
   describe: ({ scaleFactor, coastM }) =>
     `wheels × ${number(scaleFactor, 4)}${coastM === 0 ? '' : `, ${errorLength(Math.abs(coastM))} ${coastM > 0 ? 'more' : 'less'} at the end of a drive`}`,
   // Programs compute with the wheel as it truly rolls, and are told less by what it rolls on: then it drives what is wanted.

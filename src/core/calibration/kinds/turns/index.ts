@@ -11,6 +11,7 @@ export const turns: CalibrationKindOf<TurnsCalibration> = {
   unit: null,
   measuredBy: { procedure: 'turns', words: 'Measure turns' },
   restsOn: ['wheels and track', 'motors', 'heading sensor', 'heading sensor in use'],
+  isByEarlierMethod: ({ gyroScale }) => gyroScale === undefined,
   describe: (value) =>
     [
       ...value.groups.map(({ direction, rates, constantRad, scaleError }) => {
