@@ -13,45 +13,59 @@ const DRIFTS = [-0.8, 0, 0.8];
 /** Transitions beyond so many standard deviations do not happen. */
 const FAR = 5;
 
-/** The level of the reading (whole steps) at evenly spaced moments of a window. */
-function levelsOf({ tS, headingRad }: HeadingLog, { from, to }: Window, quantumRad: number) {
-  const startS = tS[from] ?? 0;
-  const lookS = ((tS[to - 1] ?? startS) - startS) / LOOKS;
-  const first = headingRad[from] ?? 0;
-  const levels: number[] = [];
-  let i = from;
-  for (let look = 0; look <= LOOKS; look += 1) {
-    while (i < to - 1 && (tS[i + 1] ?? Infinity) <= startS + look * lookS + 1e-9) i += 1;
-    levels.push(Math.round(((headingRad[i] ?? first) - first) / quantumRad));
-  }
-  return { levels, lookS };
+/** A reading, in whole steps beyond the first, and the time since the one before. */
+interface Look {
+  level: number;
+  afterS: number;
 }
 
-/** Probability of each change of place between two looks, in cells, for a walk with drift. */
-function kernelOf(driftCells: number, sdCells: number) {
-  const reach = Math.ceil(Math.abs(driftCells) + FAR * sdCells) + 1;
-  const weights = Float64Array.from({ length: 2 * reach + 1 }, (_, i) =>
-    Math.exp(-0.5 * ((i - reach - driftCells) / sdCells) ** 2),
+/** Readings spread evenly over a window; each with its own time, for a drift goes on between any two. */
+function looksOf({ tS, headingRad }: HeadingLog, { from, to }: Window, quantumRad: number): Look[] {
+  const first = headingRad[from] ?? 0;
+  const last = to - 1 - from;
+  const count = Math.min(LOOKS, last);
+  const indices = Array.from(
+    { length: count + 1 },
+    (_, i) => from + Math.round((last * i) / count),
   );
-  const sum = weights.reduce((total, weight) => total + weight, 0);
-  return { reach, weights: weights.map((weight) => weight / sum) };
+  return indices.map((at, i) => ({
+    level: Math.round(((headingRad[at] ?? first) - first) / quantumRad),
+    afterS: (tS[at] ?? 0) - (tS[indices[i - 1] ?? at] ?? 0),
+  }));
+}
+
+const ROOT_2_PI = Math.sqrt(2 * Math.PI);
+
+/** Probability of each change of place within a step, beyond `middle`, in cells. */
+function kernelOf(middle: number, sdCells: number): Float64Array {
+  return Float64Array.from({ length: 2 * CELLS - 1 }, (_, i) => {
+    const off = (i - (CELLS - 1) + middle) / sdCells;
+    return Math.abs(off) > FAR ? 0 : Math.exp(-0.5 * off * off) / (sdCells * ROOT_2_PI);
+  });
 }
 
 /** Log-likelihood of the levels that a rounded walk with drift shows: the forward algorithm over places in a step. */
-function logLikelihood(levels: readonly number[], driftCells: number, sdCells: number): number {
-  const { reach, weights } = kernelOf(driftCells, sdCells);
+function logLikelihood(
+  looks: readonly Look[],
+  driftCellsPerS: number,
+  walkCellsPerSqrtS: number,
+): number {
   let place = new Float64Array(CELLS).fill(1 / CELLS);
   let total = 0;
-  for (let look = 1; look < levels.length; look += 1) {
-    const shift = ((levels[look] ?? 0) - (levels[look - 1] ?? 0)) * CELLS;
+  for (let look = 1; look < looks.length; look += 1) {
+    const { level, afterS } = looks[look] ?? { level: 0, afterS: 0 };
+    if (afterS <= 0) continue;
+    const shift = (level - (looks[look - 1]?.level ?? level)) * CELLS;
+    const weights = kernelOf(
+      shift - driftCellsPerS * afterS,
+      walkCellsPerSqrtS * Math.sqrt(afterS),
+    );
     const next = new Float64Array(CELLS);
     let sum = 0;
     for (let to = 0; to < CELLS; to += 1) {
       let share = 0;
-      const first = Math.max(0, to + shift - reach);
-      const last = Math.min(CELLS - 1, to + shift + reach);
-      for (let from = first; from <= last; from += 1) {
-        share += (place[from] ?? 0) * (weights[to + shift - from + reach] ?? 0);
+      for (let from = 0; from < CELLS; from += 1) {
+        share += (place[from] ?? 0) * (weights[to - from + CELLS - 1] ?? 0);
       }
       next[to] = share;
       sum += share;
@@ -80,17 +94,21 @@ export function walkBehindSteps(
   driftRadPerS: number,
   quantumRad: number,
 ): number {
-  const { levels, lookS } = levelsOf(log, window, quantumRad);
+  const looks = looksOf(log, window, quantumRad);
   const cellRad = quantumRad / CELLS;
+  const lengthS = looks.reduce((sum, { afterS }) => sum + afterS, 0);
+  if (!(lengthS > 0)) return 0;
   const found = Array.from({ length: WALKS }, (_, i) => {
     const steps = LEAST_STEPS * (MOST_STEPS / LEAST_STEPS) ** (i / (WALKS - 1));
-    const sdCells = (steps * CELLS) / Math.sqrt(LOOKS);
+    const walk = (steps * quantumRad) / Math.sqrt(lengthS);
     const logs = DRIFTS.map((more) =>
-      logLikelihood(levels, (driftRadPerS * lookS) / cellRad + (more * CELLS) / LOOKS, sdCells),
+      logLikelihood(looks, driftRadPerS / cellRad + (more * CELLS) / lengthS, walk / cellRad),
     );
-    return { walk: (sdCells * cellRad) / Math.sqrt(lookS), logs };
+    return { walk, logs };
   });
   const best = Math.max(...found.flatMap(({ logs }) => logs));
+  // Readings that no such walk makes: the strongest that was tried.
+  if (best === -Infinity) return found.at(-1)?.walk ?? 0;
   const weighed = found.map(({ walk, logs }) => ({
     walk,
     weight: walk * logs.reduce((sum, value) => sum + Math.exp(value - best), 0),
