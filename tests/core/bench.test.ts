@@ -11,6 +11,7 @@ import {
   stillTimeNeeded,
 } from '../../src/core/gyro/rezero';
 import { studyRunLog } from '../../src/core/gyro/runLog';
+import { gateSentence } from '../../src/core/gyro/gateSentence';
 import { standstillGate } from '../../src/core/gyro/standstill';
 import { column, recordedTable } from './logs';
 import { deg, idealRobot } from './support';
@@ -209,6 +210,20 @@ describe('getting rid of drift', () => {
     const turning = Array.from({ length: 40 }, (_, i) => reading(i, { headingRad: 0.01 * i }));
     expect(standstillGate(turning)).toMatchObject({ open: false });
     expect(standstillGate(turning).lostRad).toBeCloseTo(0.25, 2);
+    // A creep of 1 °/s passes the gate, and is said; a hand that turned it and let go is none.
+    const creeping = Array.from({ length: 200 }, (_, i) =>
+      reading(i, { headingRad: deg(0.1 * Math.round(0.2 * i)) }),
+    );
+    const open = standstillGate(creeping);
+    expect(open).toMatchObject({ open: true });
+    expect(open.creepsRadPerS).toBeCloseTo(deg(1), 3);
+    expect(gateSentence(open)).toMatch(/the heading creeps by 1(\.\d+)? °\/s/);
+    const letGo = Array.from({ length: 200 }, (_, i) =>
+      reading(i, { headingRad: Math.min(0.5, 0.01 * i) }),
+    );
+    expect(standstillGate(letGo)).toMatchObject({ open: true, creepsRadPerS: null });
+    expect(standstillGate(quiet).creepsRadPerS).toBeNull();
+    expect(gateSentence(standstillGate(quiet))).toMatch(/weak proof/);
   });
 });
 

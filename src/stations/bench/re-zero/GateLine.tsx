@@ -1,13 +1,14 @@
 import { useEffect, useState } from 'react';
+import { gateSentence } from '../../../core/gyro/gateSentence';
 import { standstillGate, type Gate } from '../../../core/gyro/standstill';
 import type { RawReading } from '../../../core/standIn/readings';
-import { degrees } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
 import { doWithStandIn, listenToStandIn } from '../standIn/standInStore';
 import { useStandInIsOn } from '../standIn/useStandIn';
 
-const KEPT = 60;
+/** Five seconds of them. */
+const KEPT = 250;
 
 /** The gate before every zeroing: quiet, wheels still, finger off; and what is lost without it. */
 export function GateLine() {
@@ -23,13 +24,7 @@ export function GateLine() {
   if (isOn !== true) return null;
   return (
     <section aria-label="Standstill gate" className={styles.actions} data-testid="gate">
-      <span>
-        {gate === null
-          ? 'Looking whether it stands still …'
-          : gate.open
-            ? 'It stands still: the heading can be set to zero.'
-            : `Not yet: ${gate.reasons.join(', ')}. Setting it to zero now would lose ${degrees(gate.lostRad)}.`}
-      </span>
+      <span>{gate === null ? 'Looking whether it stands still …' : gateSentence(gate)}</span>
       <Button disabled={gate?.open !== true} onClick={() => void doWithStandIn({ do: 'zero' })}>
         Set to zero
       </Button>
