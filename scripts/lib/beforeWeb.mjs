@@ -7,6 +7,8 @@ import compression from 'compression';
 
 // When the process that started it is gone, so is its channel.
 process.once('disconnect', () => process.exit(0));
+// It may have gone before anybody listened.
+if (process.send !== undefined && !process.connected) process.exit(0);
 // Listening to the channel would keep alive an application that could not take its port.
 process.channel?.unref();
 

@@ -132,11 +132,19 @@ test('a trial by ruler, by what is over and by eye; one is set aside and taken b
 
   await open(page, `/bench/turns?robot=${WREN}&new`);
   await by('eye');
-  for (const seen of ['Too far', 'Too far', 'Looks right', 'Too far']) {
-    await page.getByRole('button', { name: seen }).click();
-  }
-  await expect(page.getByTestId('by-eye')).toContainText(/by eye/i);
+  // Told 90 it goes too far: the next number to tell is set up by a press, until one looks right twice.
+  await page.getByRole('button', { name: 'Too far' }).click();
+  await expect(page.getByTestId('by-eye')).toContainText(/By eye, for 90°: tell 82° next/);
+  await page.getByTestId('by-eye').getByRole('button', { name: 'Set that up' }).click();
+  await expect(page.getByLabel('Told to turn')).toHaveValue('82');
+  await expect(page.getByLabel('It is to make')).toHaveValue('90');
+  await page.getByRole('button', { name: 'Looks right' }).click();
+  await expect(page.getByTestId('by-eye')).toContainText(/\d+°/);
+  await page.getByLabel('Told to turn').fill('82');
+  await page.getByRole('button', { name: 'Looks right' }).click();
+  await expect(page.getByTestId('by-eye')).toContainText(/telling 82° makes it/);
   await expect(page.getByTestId('by-eye')).toContainText(/protractor/);
+  await expect(rows(page, 'Trials').first()).toContainText('looked right for 90°');
 });
 
 test('a known drift is taken out, the advice is followed, and another screen loses nothing', async ({
