@@ -29,4 +29,14 @@ test('a heading sensor that is built in takes no port, and nobody is told to unp
   await open(page, '/bench/re-zero');
   await expect(ways).toBeVisible();
   await expect(unplug).toBeHidden();
+
+  // As it was, for the other tests.
+  await open(page, '/robot');
+  await heading.getByLabel('Port').selectOption('C');
+  for (const unit of ['D3', 'L1']) {
+    await page.getByRole('button', { name: `More of ${unit}` }).click();
+    await page.getByRole('group', { name: unit }).getByLabel('Name in programs').fill('');
+  }
+  await page.getByRole('button', { name: 'Save the robot' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
 });
