@@ -4,7 +4,7 @@ import { closeSync, existsSync, openSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { home, root } from './paths';
 import { endProcess } from './processes';
-import { comesTrue, say } from './sentence';
+import { comesTrue, pause, say } from './sentence';
 
 /** Where the web application tells what it does, one JSON object a line. */
 export const webLog = join(home, 'web.log');
@@ -45,14 +45,23 @@ export function startWeb(port: number, databaseUrl: string): ChildProcess {
 /** Told to the application at its start and by it in its health, so that no other is taken for it. */
 const instance = randomUUID();
 
-/** Whether the application that answers at this address is the one that was started here. */
+/** One question of an application that only just begins may get no answer: it is asked again. */
+const ASK_MS = 2000;
+
+/**
+ * Whether the application that answers at this address is the one that was started here; false, too, where it says
+ * nothing in time. The time-out is a timer of its own: a signal's can be collected before it is due, and a start that
+ * waits for it then waits for ever.
+ */
 async function isOurs(url: string): Promise<boolean> {
-  try {
-    const response = await fetch(`${url}/api/health`, { signal: AbortSignal.timeout(2000) });
-    return ((await response.json()) as { instance?: string }).instance === instance;
-  } catch {
-    return false;
-  }
+  const asking = new AbortController();
+  const asked = fetch(`${url}/api/health`, { signal: asking.signal })
+    .then(async (response) => (await response.json()) as { instance?: string })
+    .then((health) => health.instance === instance)
+    .catch(() => false);
+  const isIt = await Promise.race([asked, pause(ASK_MS).then(() => false)]);
+  asking.abort();
+  return isIt;
 }
 
 /** An application that has not answered by then never will. */
