@@ -1,9 +1,7 @@
-import { readingStepM, restsOnSteps, roundingSdM } from './readingStep';
-import { distinct, noiseOf, pooledSd, scattersOf, type Heard, type Noise } from './rangeNoise';
-import { lackOfFit } from '../stats/lackOfFit';
-import { leverage, linearFit, type LinearFit } from '../stats/linearFit';
+import { atMiddle, bendOf, lineOf, mostByRounding, onLine } from './rangeLine';
+import { readingStepM, restsOnSteps } from './readingStep';
+import { distinct, noiseOf, pooledSd, scattersOf, type Heard } from './rangeNoise';
 import { median } from '../stats/median';
-import { stuckAtEnds } from './stuck';
 import { mean } from '../stats/moments';
 import { student975, studentQuantile } from '../stats/student';
 import { wilson } from '../stats/wilson';
@@ -70,44 +68,8 @@ export interface RangeCalibration {
 const LEAST_READINGS = 2;
 /** Offset and scale are used together: both intervals hold in 95 of 100 (Bonferroni). */
 const TAILS_OF_BOTH = 0.025;
-/** So many robust standard deviations off its line a distance is no part of it any more. */
-const OFF_LINE = 6;
-/** A line is told from what is off it with so many distances at least. */
-const LEAST_FOR_OFF_LINE = 4;
-
 const heardOf = (readings: readonly RangeReading[]): Heard[] =>
   readings.flatMap(({ trueM, readingM }) => (readingM === null ? [] : [{ trueM, readingM }]));
-
-/** A line through readings, each weighted by how sure it is. */
-const lineOf = (heard: readonly Heard[], noise: Noise = () => 1): LinearFit | null =>
-  linearFit(
-    heard.map(({ trueM }) => [1 / noise(trueM), trueM / noise(trueM)]),
-    heard.map(({ trueM, readingM }) => readingM / noise(trueM)),
-  );
-
-/**
- * The distances that lie on one line: from both ends, those are left out at which the reading sticks, and those whose mean is far off the line through the
- * others, as in a dead zone or beyond the range.
- */
-function onLine(heard: readonly Heard[]): Set<number> {
-  const stuck = stuckAtEnds(heard);
-  let kept = distinct(heard.map(({ trueM }) => trueM)).filter((at) => !stuck.has(at));
-  const sd = pooledSd(heard.filter(({ trueM }) => !stuck.has(trueM)));
-  while (kept.length >= LEAST_FOR_OFF_LINE) {
-    const off = [kept[0] ?? 0, kept.at(-1) ?? 0].map((end) => {
-      const others = heard.filter(({ trueM }) => trueM !== end && kept.includes(trueM));
-      const line = lineOf(others);
-      const [a = 0, b = 1] = line?.coefficients ?? [];
-      const own = heard.filter(({ trueM }) => trueM === end).map(({ readingM }) => readingM);
-      const scatter = Math.max(sd, line?.residualSd ?? 0, 1e-4);
-      return { end, far: Math.abs(mean(own) - a - b * end) / scatter };
-    });
-    const worst = off.toSorted((a, b) => b.far - a.far)[0];
-    if (worst === undefined || worst.far < OFF_LINE) break;
-    kept = kept.filter((distance) => distance !== worst.end);
-  }
-  return new Set(kept);
-}
 
 function atDistances(readings: readonly RangeReading[], valid: ReadonlySet<number>): AtDistance[] {
   return distinct(readings.map(({ trueM }) => trueM)).map((trueM) => {
@@ -155,59 +117,6 @@ function onLineOf(unit: string, readings: RangeReading[]): OnLine {
   const heard = heardOf(readings);
   const valid = onLine(heard);
   return { unit, readings, valid, used: heard.filter(({ trueM }) => valid.has(trueM)) };
-}
-
-/**
- * By how much rounding may shift offset and scale at most: all readings of a distance may be off by half a step, and
- * those of other distances either way.
- */
-function mostByRounding(used: readonly Heard[], noise: Noise, stepM: number): [number, number] {
-  const shifts = distinct(used.map(({ trueM }) => trueM)).map(
-    (at) =>
-      lineOf(
-        used.map(({ trueM }) => ({ trueM, readingM: trueM === at ? stepM / 2 : 0 })),
-        noise,
-      )?.coefficients ?? [],
-  );
-  const most = (i: number) => shifts.reduce((sum, shift) => sum + Math.abs(shift[i] ?? 0), 0);
-  return [most(0), most(1)];
-}
-
-/** Repeats that contradict a straight line as surely prove that it bends. */
-const CONTRADICTED = 0.01;
-
-/**
- * Whether the repeats contradict the line. Where they do, it is only as sure as the distances' means lie on it, however
- * often each was read.
- */
-function bendOf(used: readonly Heard[], line: LinearFit, noise: Noise, stepM: number) {
-  const { residualSd, degreesOfFreedom } = line;
-  const repeats = used.map(({ trueM, readingM }) => ({
-    setting: trueM,
-    value: readingM,
-    noise: noise(trueM),
-  }));
-  const lack = lackOfFit(repeats, line.residualSumOfSquares, 2, roundingSdM(stepM));
-  if (lack.pValue >= CONTRADICTED) return { bendM: null, residualSd, degreesOfFreedom };
-  const [offsetM = 0, scale = 1] = line.coefficients;
-  const offs = distinct(used.map(({ trueM }) => trueM)).map((at) => {
-    const there = used.filter(({ trueM }) => trueM === at).map(({ readingM }) => readingM);
-    return Math.abs(mean(there) - offsetM - scale * at);
-  });
-  return {
-    bendM: Math.max(...offs),
-    residualSd: Math.sqrt(lack.meanSquare),
-    degreesOfFreedom: lack.degreesOfFreedom,
-  };
-}
-
-/** Where a line is known best, and how well. */
-function atMiddle(line: LinearFit, hiddenM: number): NonNullable<UnitRange['atMid']> {
-  const [, [shared = 0, ofScale = 1] = []] = line.unscaledCovariance;
-  const distanceM = -shared / ofScale;
-  if (line.degreesOfFreedom < 1) return { distanceM, half95M: Infinity };
-  const error = line.residualSd * Math.sqrt(leverage(line, [1, distanceM]));
-  return { distanceM, half95M: student975(line.degreesOfFreedom) * error + hiddenM };
 }
 
 function byLine(
