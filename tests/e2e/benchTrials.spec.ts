@@ -90,7 +90,7 @@ test('a square by the gyro tells turn bias and drift, and nothing about the trac
   await expect(page.getByRole('button', { name: 'Add the lap' })).toBeDisabled();
 });
 
-test('a trial by ruler, by what is over and by eye; one is set aside and taken back', async ({
+test('a trial by ruler and by what is over; one is set aside and taken back', async ({
   corvat: page,
 }) => {
   await open(page, `/bench/turns?robot=${WREN}&new`);
@@ -129,22 +129,6 @@ test('a trial by ruler, by what is over and by eye; one is set aside and taken b
   await expect(odd).toBeHidden();
   await page.getByRole('button', { name: 'Take trial 5 back' }).click();
   await expect(odd).toBeVisible();
-
-  await open(page, `/bench/turns?robot=${WREN}&new`);
-  await by('eye');
-  // Told 90 it goes too far: the next number to tell is set up by a press, until one looks right twice.
-  await page.getByRole('button', { name: 'Too far' }).click();
-  await expect(page.getByTestId('by-eye')).toContainText(/By eye, for 90°: tell 82° next/);
-  await page.getByTestId('by-eye').getByRole('button', { name: 'Set that up' }).click();
-  await expect(page.getByLabel('Told to turn')).toHaveValue('82');
-  await expect(page.getByLabel('It is to make')).toHaveValue('90');
-  await page.getByRole('button', { name: 'Looks right' }).click();
-  await expect(page.getByTestId('by-eye')).toContainText(/\d+°/);
-  await page.getByLabel('Told to turn').fill('82');
-  await page.getByRole('button', { name: 'Looks right' }).click();
-  await expect(page.getByTestId('by-eye')).toContainText(/telling 82° makes it/);
-  await expect(page.getByTestId('by-eye')).toContainText(/protractor/);
-  await expect(rows(page, 'Trials').first()).toContainText('looked right for 90°');
 });
 
 test('a known drift is taken out, the advice is followed, and another screen loses nothing', async ({
