@@ -7,6 +7,7 @@ import { convert } from './drive/conversions';
 import { limits } from './limits';
 import { forecastProcedure } from './forecastProcedure';
 import { measuredRun } from './measuredRun';
+import { placingProcedure } from './placing/placingProcedure';
 import { procedure, type Procedure } from './procedure';
 import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from './robot';
@@ -82,5 +83,6 @@ export const catalog: readonly Procedure[] = [
   ...compareProcedures,
   ...benchProcedures,
   ...rangingProcedures,
+  placingProcedure,
   ...sensorProcedures,
 ];

@@ -44,6 +44,9 @@ const voltsSchema = z.object({
   toM: z.number(),
 });
 
+/** How far off the plan it stands at the start, in the frame of the start, as it was placed. */
+const placedSchema = z.object({ xM: z.number(), yM: z.number(), headingRad: z.number() });
+
 /**
  * What only calibrations say of a robot: a record by itself has none of it, and each part is null until it was
  * measured and applied.
@@ -54,6 +57,7 @@ export const measuredSchema = z.object({
   straight: straightSchema.nullable().default(null),
   power: powerSchema.nullable().default(null),
   volts: voltsSchema.nullable().default(null),
+  placed: placedSchema.nullable().default(null),
   /** With which drives hold their heading. */
   headingGainMPerSPerRad: positive.max(20).nullable().default(null),
 });

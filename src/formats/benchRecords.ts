@@ -28,6 +28,7 @@ import {
   gapM,
   gaugeTrialRecord,
   lapRecord,
+  placingTrialRecord,
   rangeTrialRecord,
   speedTrialRecord,
   squaringTrialRecord,
@@ -180,6 +181,14 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   }),
   listOf('speed', speedTrialRecord, {}),
   listOf('squaring', squaringTrialRecord, {}),
+  listOf('placing', placingTrialRecord, {
+    noseToTailM: z.number().min(0.02).max(2),
+    noseToAxleM: z.number().min(0).max(2),
+    planned: placingTrialRecord
+      .pick({ noseAlongM: true, noseAcrossM: true, tailAcrossM: true })
+      .nullable()
+      .describe('where they would stand if it were placed as planned; null: nobody said'),
+  }),
   listOf('gauge', gaugeTrialRecord, {}),
   listOf('drill', drillTrialRecord, { name: shortText.describe('of whoever judges') }),
   listOf('gains', gainTrialRecord, { controller: z.enum(TUNED_IDS) }),
@@ -267,6 +276,8 @@ export type SpeedTrials = Extract<BenchTrialsRecord, { procedure: 'speed' }>;
 export type SpeedTrialRecord = z.output<typeof speedTrialRecord>;
 export type SquaringTrials = Extract<BenchTrialsRecord, { procedure: 'squaring' }>;
 export type SquaringTrialRecord = z.output<typeof squaringTrialRecord>;
+export type PlacingTrials = Extract<BenchTrialsRecord, { procedure: 'placing' }>;
+export type PlacingTrialRecord = z.output<typeof placingTrialRecord>;
 export type GaugeTrials = Extract<BenchTrialsRecord, { procedure: 'gauge' }>;
 export type GaugeTrialRecord = z.output<typeof gaugeTrialRecord>;
 export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;

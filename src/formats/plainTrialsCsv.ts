@@ -1,5 +1,11 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
-import type { GaugeTrialRecord, SpeedTrialRecord, SquaringTrialRecord } from './benchRecords';
+import { PLACING_WAYS } from '../core/placing/placing';
+import type {
+  GaugeTrialRecord,
+  PlacingTrialRecord,
+  SpeedTrialRecord,
+  SquaringTrialRecord,
+} from './benchRecords';
 import { readSmallCsv, type WantedColumn } from './smallCsv';
 import type { ReadRecords } from './trialsCsv';
 
@@ -81,5 +87,26 @@ export const readGauge = (file: File, newId: () => string) =>
       part: String(values.part).slice(0, 40),
       person: String(values.person).slice(0, 40),
       valueM: Number(values.reading_cm) / 100,
+    }),
+  );
+
+/** Placings from a CSV file with person, way (jig or hand), nose_along_mm, nose_across_mm and tail_across_mm (left positive). */
+export const readPlacings = (file: File, newId: () => string) =>
+  recordsOf<PlacingTrialRecord>(
+    file,
+    newId,
+    [
+      text('person'),
+      text('way'),
+      column('nose_along_mm', -5000, 5000),
+      column('nose_across_mm', -5000, 5000),
+      column('tail_across_mm', -5000, 5000),
+    ],
+    (values) => ({
+      person: String(values.person).slice(0, 40),
+      way: PLACING_WAYS[/jig/i.test(String(values.way)) ? 0 : 1],
+      noseAlongM: Number(values.nose_along_mm) / 1000,
+      noseAcrossM: Number(values.nose_across_mm) / 1000,
+      tailAcrossM: Number(values.tail_across_mm) / 1000,
     }),
   );

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { PLACING_WAYS } from '../core/placing/placing';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
@@ -131,6 +132,19 @@ export const squaringTrialRecord = z.object({
   timeS: z.number().min(0.05).max(20),
   beforeRad: offWallRad,
   afterRad: offWallRad,
+  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
+});
+
+const onGridM = z.number().min(-5).max(5);
+
+/** A robot that was placed as for a run: where nose and tail stand on a grid along the way it starts. */
+export const placingTrialRecord = z.object({
+  id,
+  person: shortText.min(1, 'expected who placed it'),
+  way: z.enum(PLACING_WAYS),
+  noseAlongM: onGridM,
+  noseAcrossM: onGridM.describe('to the left positive'),
+  tailAcrossM: onGridM.describe('to the left positive'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

@@ -19,6 +19,14 @@ describe('lists of trials', () => {
   const drive = { command: 0.3, batteryV: 7.9, distanceM: 1, timeS: 4.2 };
   const press = { power: 0.35, timeS: 0.8, beforeRad: 0.08, afterRad: -0.01 };
   const reading = { part: 'box to wall', person: 'Moss', valueM: 0.12 };
+  const placed = {
+    person: 'Juniper',
+    way: 'in the jig',
+    noseAlongM: 0.112,
+    noseAcrossM: 0.001,
+    tailAcrossM: -0.002,
+  };
+  const marks = { noseToTailM: 0.17, noseToAxleM: 0.11, planned: null };
   const judged = {
     seed: 4_294_967_295,
     cause: 'good',
@@ -30,6 +38,7 @@ describe('lists of trials', () => {
     ['speed', drive, {}],
     ['squaring', press, {}],
     ['gauge', reading, {}],
+    ['placing', placed, marks],
     ['drill', judged, { name: 'Juniper' }],
   ] as const)(
     'of %s are kept as they were sent, and again as the same',
@@ -55,13 +64,16 @@ describe('lists of trials', () => {
     ['squaring', { ...press, power: 0 }, 'trials[0].power'],
     ['gauge', { ...reading, person: ' ' }, 'trials[0].person'],
     ['gauge', { ...reading, part: 'x'.repeat(41) }, 'trials[0].part'],
+    ['placing', { ...placed, way: 'on the shelf' }, 'trials[0].way'],
+    ['placing', { ...placed, noseAlongM: 112 }, 'trials[0].noseAlongM'],
     ['drill', { ...judged, seed: -1 }, 'trials[0].seed'],
     ['drill', { ...judged, answeredAt: 'yesterday' }, 'trials[0].answeredAt'],
   ] as const)(
     'of %s say where a value does not fit, and keep nothing',
     async (procedure, trial, path) => {
       await made;
-      const record = list(procedure, [trial], procedure === 'drill' ? { name: '' } : {});
+      const more: Record<string, object> = { drill: { name: '' }, placing: marks };
+      const record = list(procedure, [trial], more[procedure]);
       const { status, body } = await put('bench-trials', record);
       expect(status).toBe(422);
       expect(body.error?.path).toBe(path);

@@ -53,6 +53,23 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     slowestMPerS: 0.1,
     fastestMPerS: 0.3,
   },
+  placing: {
+    kind: 'placing',
+    person: 'Ida',
+    way: 'in the jig',
+    n: 10,
+    alongSdM: 0.0012,
+    acrossSdM: 0.0011,
+    headingSdRad: deg(0.3),
+    aim: {
+      alongM: 0.002,
+      acrossM: -0.001,
+      headingRad: deg(0.6),
+      alongSeM: 0.0004,
+      acrossSeM: 0.0004,
+      headingSeRad: deg(0.1),
+    },
+  },
   squaring: {
     kind: 'squaring',
     power: 0.4,

@@ -104,6 +104,7 @@ describe('what is known of a robot', () => {
       lateS: 0,
       drivesScatter: 1,
       turnsScatter: 1,
+      placingScatter: 1,
       lateShare: 0,
       rollsOnM: 0,
       stopLateS: 0,

@@ -23,6 +23,7 @@ const SCREENS = {
   'Speed at a power': '/bench/speed',
   'Squaring on a wall': '/bench/squaring',
   'Who measures': '/bench/gauge',
+  'Placing at the start': '/bench/placing',
   'Loop and lag': '/bench/loop',
   'Read a trace': '/bench/drill',
   Gains: '/bench/gains',

@@ -1,5 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { readGauge, readSpeeds, readSquarings } from '../../src/formats/plainTrialsCsv';
+import {
+  readGauge,
+  readPlacings,
+  readSpeeds,
+  readSquarings,
+} from '../../src/formats/plainTrialsCsv';
 import { recordedText } from '../support/recorded';
 import { deg } from '../core/support';
 
@@ -78,5 +83,21 @@ describe('readings of several persons from a file', () => {
     expect(bad).toEqual([]);
     expect(records[0]).toMatchObject({ part: 'box to wall', person: 'Moss' });
     expect(records[0]?.valueM).toBeCloseTo(0.123, 9);
+  });
+});
+
+describe('placings from a file', () => {
+  it('keep whose hands they were, and whether a jig helped', async () => {
+    const { records, bad } = await readPlacings(
+      file(
+        'person,way,nose_along_mm,nose_across_mm,tail_across_mm\nMoss,jig,112,1,-2\nMoss,by hand,115,,3\nIda,hand,9,-4,0\n',
+      ),
+      newId,
+    );
+    expect(records).toMatchObject([
+      { person: 'Moss', way: 'in the jig', noseAlongM: 0.112, tailAcrossM: -0.002 },
+      { person: 'Ida', way: 'by hand', noseAcrossM: -0.004 },
+    ]);
+    expect(bad).toMatchObject([{ line: 3 }]);
   });
 });

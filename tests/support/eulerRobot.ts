@@ -21,6 +21,7 @@ export interface Truth {
   driveSdM: number;
   /** Where the start jig truly puts it. */
   jigAcrossM: number;
+  jigAlongM: number;
   jigRad: number;
 }
 

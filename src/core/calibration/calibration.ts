@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
 import { headingHoldValue } from './kinds/headingHold/schema';
+import { placingValue } from './kinds/placing/schema';
 import { rangeValue } from './kinds/range/schema';
 import { speedValue } from './kinds/speed/schema';
 import { squaringValue } from './kinds/squaring/schema';
@@ -23,6 +24,7 @@ export const calibrationValueSchema = z.discriminatedUnion('kind', [
   stopValue,
   squaringValue,
   headingHoldValue,
+  placingValue,
 ]);
 
 export type CalibrationValue = z.output<typeof calibrationValueSchema>;

@@ -3,6 +3,7 @@ import type { CalibrationKindOf } from './kind';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
 import { headingHold } from './kinds/headingHold';
+import { placing } from './kinds/placing';
 import { range } from './kinds/range';
 import { speed } from './kinds/speed';
 import { squaring } from './kinds/squaring';
@@ -20,6 +21,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   stop,
   squaring,
   'heading-hold': headingHold,
+  placing,
 };
 
 /** Every kind, in working order: each is fitted on what those before it found. */

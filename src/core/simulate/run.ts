@@ -106,16 +106,21 @@ const drawnLate = (late: LateStop | null | undefined, random: RandomStream, time
   late == null ? 0 : late.meanM + times * late.sdM * random.normal();
 
 /** The true start: the planned pose, and the scatter of placing the robot by hand. */
-function placedStart(route: Route, placed: Pose, seed: number, runIndex: number): Pose {
+function placedStart(
+  route: Route,
+  { placed, placingScatter: times }: ImaginedRobot,
+  seed: number,
+  runIndex: number,
+): Pose {
   const random = randomStream(seed, runIndex, 'placement');
   const { alongSdM, acrossSdM, headingSdRad } = route.placement;
   const at = toTable(route.start, {
-    xM: placed.xM + alongSdM * random.normal(),
-    yM: placed.yM + acrossSdM * random.normal(),
+    xM: placed.xM + times * alongSdM * random.normal(),
+    yM: placed.yM + times * acrossSdM * random.normal(),
   });
   return {
     ...at,
-    headingRad: route.start.headingRad + placed.headingRad + headingSdRad * random.normal(),
+    headingRad: route.start.headingRad + placed.headingRad + times * headingSdRad * random.normal(),
   };
 }
 
@@ -133,9 +138,9 @@ export function simulateRun(
 ): SimulatedRun {
   const { table, route, seed, headings } = simulation;
   const imagined = robotOf(runIndex);
-  const { robot, placed, atWallRad, batteryMoreV } = imagined;
+  const { robot, atWallRad, batteryMoreV } = imagined;
   const { headingScale } = robot.program;
-  const start = placedStart(route, placed, seed, runIndex);
+  const start = placedStart(route, imagined, seed, runIndex);
   const machine = createMachine(onBattery(robot, batteryMoreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
   let current = 0;

@@ -31,7 +31,12 @@ const turns = (values: readonly CalibrationValue[]): Omit<Doubt, 'name'> => {
   return ofScatter(known.groups.reduce((sum, { n }) => sum + Math.max(0, n - 1), 0));
 };
 
-/** How much single drives and turns differ from one to the next is itself only known as well as some trials tell. */
+const placings = (values: readonly CalibrationValue[]): Omit<Doubt, 'name'> => {
+  const placing = calibrationOf(values, 'placing');
+  return placing === null ? NOT_MEASURED : ofScatter(placing.n - 1);
+};
+
+/** How much single drives, turns and placings differ from one to the next is itself only known as well as some trials tell. */
 export const SCATTERS: readonly Source[] = [
   {
     name: 'scatter of drives',
@@ -48,5 +53,11 @@ export const SCATTERS: readonly Source[] = [
     touches: ({ steps }) => steps.some((step) => kindOfStep(step).rateRadPerS(step) > 0),
     doubt: turns,
     imagine: (one, log) => ({ ...one, turnsScatter: one.turnsScatter * Math.exp(log) }),
+  },
+  {
+    name: 'scatter of placing',
+    measuredBy: 'placing',
+    doubt: placings,
+    imagine: (one, log) => ({ ...one, placingScatter: one.placingScatter * Math.exp(log) }),
   },
 ];

@@ -18,9 +18,10 @@ export interface ImaginedRobot {
   batteryMoreV: number;
   /** So far off it faces after squaring up on a wall. */
   atWallRad: number;
-  /** Single drives, and single turns, scatter so many times as much as was measured. */
+  /** Single drives, turns and placings scatter so many times as much as was measured, or told. */
   drivesScatter: number;
   turnsScatter: number;
+  placingScatter: number;
   /** Where its start jig truly puts it, in its own frame. */
   placed: Pose;
 }
@@ -48,7 +49,16 @@ export interface Source {
   plural?: boolean;
   /** The procedure of the Bench, or the record, by which it is measured; null: by none yet. */
   measuredBy:
-    'straight' | 'range' | 'square' | 'turns' | 'still' | 'speed' | 'stop' | 'squaring' | null;
+    | 'straight'
+    | 'range'
+    | 'square'
+    | 'turns'
+    | 'still'
+    | 'speed'
+    | 'stop'
+    | 'squaring'
+    | 'placing'
+    | null;
   /** Whether it changes anything about such a route on such a robot; always where it is left out. */
   touches?(route: Route, robot: Robot): boolean;
   doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;

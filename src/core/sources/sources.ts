@@ -277,7 +277,8 @@ export function robotOffBy(
     atWallRad: 0,
     drivesScatter: 1,
     turnsScatter: 1,
-    placed: { xM: 0, yM: 0, headingRad: 0 },
+    placingScatter: 1,
+    placed: robot.measured.placed ?? { xM: 0, yM: 0, headingRad: 0 },
   };
   return doubts.reduce((one, doubt) => {
     const { name, sdRobot } = doubt;

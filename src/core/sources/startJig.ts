@@ -1,24 +1,41 @@
+import type { CalibrationValue } from '../calibration/calibration';
+import { calibrationOf } from '../calibration/find';
+import type { PlacingCalibration } from '../calibration/kinds/placing/schema';
 import { radiansFromDegrees as deg } from '../geometry/angle';
-import { guess, type Source } from './source';
+import type { Pose } from '../geometry/pose';
+import { guess, type ImaginedRobot, type Source } from './source';
+
+const shifted = (one: ImaginedRobot, part: Partial<Pose>): ImaginedRobot => ({
+  ...one,
+  placed: { ...one.placed, ...part },
+});
+
+/** As the placings tell it, where they were told where the robot should stand. */
+const known =
+  (of: (aim: NonNullable<PlacingCalibration['aim']>) => number, guessed: number) =>
+  (values: readonly CalibrationValue[]) => {
+    const aim = calibrationOf(values, 'placing')?.aim ?? null;
+    return aim === null ? guess(guessed) : { sdRobot: of(aim), measured: true };
+  };
 
 /** Where the start jig truly puts a robot, the same in all its runs. */
 export const START_JIG: readonly Source[] = [
   {
     name: 'place of the start jig',
-    measuredBy: null,
-    doubt: () => guess(0.001),
-    imagine: (one, acrossM) => ({
-      ...one,
-      placed: { ...one.placed, yM: one.placed.yM + acrossM },
-    }),
+    measuredBy: 'placing',
+    doubt: known(({ acrossSeM }) => acrossSeM, 0.001),
+    imagine: (one, acrossM) => shifted(one, { yM: one.placed.yM + acrossM }),
+  },
+  {
+    name: 'distance of the start jig',
+    measuredBy: 'placing',
+    doubt: known(({ alongSeM }) => alongSeM, 0.001),
+    imagine: (one, alongM) => shifted(one, { xM: one.placed.xM + alongM }),
   },
   {
     name: 'aim of the start jig',
-    measuredBy: null,
-    doubt: () => guess(deg(0.3)),
-    imagine: (one, angleRad) => ({
-      ...one,
-      placed: { ...one.placed, headingRad: one.placed.headingRad + angleRad },
-    }),
+    measuredBy: 'placing',
+    doubt: known(({ headingSeRad }) => headingSeRad, deg(0.3)),
+    imagine: (one, angleRad) => shifted(one, { headingRad: one.placed.headingRad + angleRad }),
   },
 ];

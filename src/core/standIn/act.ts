@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { degreesFromRadians } from '../geometry/angle';
+import { PLACING_WAYS, type PlacingWay } from '../placing/placing';
 import { randomStream } from '../simulate/random';
 import { aboutProgram, bumperGapM } from './about';
 import { benchStepSchema } from './steps/benchStep';
@@ -28,7 +29,10 @@ export const standInActionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('roll-by-hand'), distanceM: z.number().min(-2).max(2) }),
   z.object({ do: z.literal('touch') }),
   z.object({ do: z.literal('tilt') }),
-  z.object({ do: z.literal('put-back') }),
+  z.object({
+    do: z.literal('put-back'),
+    how: z.enum(PLACING_WAYS).optional().describe('left out: as exactly as a careful hand can'),
+  }),
   z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
   z.object({ do: z.literal('press-button'), down: z.boolean() }),
   z.object({
@@ -117,17 +121,33 @@ function needRest(state: StandIn, nowS: number): void {
     throw new CannotDo('The stand-in is still moving: wait until it stands.');
 }
 
-/** Put down at the starting marks again, as exactly as a careful hand can. */
-function putBack(state: StandIn, truth: StandInTruth, nowS: number): StandIn {
+const NOT_OFF = { xM: 0, yM: 0, headingRad: 0 };
+
+/** How far placings scatter: along and across, and of the heading. */
+const PLACED = {
+  carefully: { lengthM: 0.001, angleRad: 0.004 },
+  'in the jig': { lengthM: 0.0012, angleRad: 0.005 },
+  'by hand': { lengthM: 0.004, angleRad: 0.015 },
+} as const;
+
+/** Put down at the starting marks again. */
+function putBack(
+  state: StandIn,
+  truth: StandInTruth,
+  nowS: number,
+  how: PlacingWay | 'carefully' = 'carefully',
+): StandIn {
   const random = decide(state);
   const carried = withMotion(state, truth, nowS, { by: 'carried' });
   const motion = carried.motions.at(-1);
   if (motion === undefined) return carried;
+  const { lengthM, angleRad } = PLACED[how];
+  const aim = how === 'in the jig' ? truth.jigAim : NOT_OFF;
   const turns = Math.round(motion.start.pose.headingRad / (2 * Math.PI));
   const pose = {
-    xM: 0.001 * random.normal(),
-    yM: 0.001 * random.normal(),
-    headingRad: 2 * Math.PI * turns + 0.004 * random.normal(),
+    xM: aim.xM + lengthM * random.normal(),
+    yM: aim.yM + lengthM * random.normal(),
+    headingRad: 2 * Math.PI * turns + aim.headingRad + angleRad * random.normal(),
   };
   const put = { ...motion, end: { ...motion.end, pose } };
   return { ...carried, motions: [...carried.motions.slice(0, -1), put] };
@@ -189,7 +209,7 @@ export function act(
       return withMotion(state, truth, nowS, { by: 'tilt' });
     case 'put-back':
       needRest(state, nowS);
-      return putBack(state, truth, nowS);
+      return putBack(state, truth, nowS, action.how);
     case 'set-target': {
       if (action.distanceM === null) return { ...state, target: null };
       const { pose } = placeAt(truth.robot, state, nowS);

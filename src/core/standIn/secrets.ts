@@ -1,6 +1,6 @@
 import { speedOf } from '../drive/speedOf';
 import type { Robot } from '../robot';
-import { benchSpeed, degrees, errorLength, number, percent } from '../text/quantities';
+import { benchSpeed, degrees, errorLength, headingText, number, percent } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';
 import { headingOf, unitsOf, withHeading } from '../units/ofRobot';
@@ -75,6 +75,10 @@ export function secretsOf(truth: StandInTruth): { name: string; value: string }[
           },
         ]),
     ...powerSecrets(robot),
+    {
+      name: 'Start jig is turned by',
+      value: headingText(truth.jigAim.headingRad),
+    },
     { name: 'Track wider than recorded by', value: percentOf(robot.errors.trackScaleError) },
     { name: 'Right wheel larger by', value: percentOf(robot.errors.wheelDifference) },
     { name: 'Wheels larger than recorded by', value: percentOf(robot.errors.wheelScaleError) },

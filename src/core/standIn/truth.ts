@@ -1,4 +1,5 @@
 import { radiansFromDegrees as deg } from '../geometry/angle';
+import type { Pose } from '../geometry/pose';
 import { robotSchema, type RawSigns, type Robot } from '../robot';
 import { randomStream, type RandomStream } from '../simulate/random';
 import type { Unit } from '../units/unit';
@@ -14,6 +15,8 @@ export interface StandInTruth {
   /** Drift that a cold sensor shows besides, and the time in which it dies away. */
   warmUpRadPerS: number;
   warmUpS: number;
+  /** Where its start jig truly puts it, in the frame of the start. */
+  jigAim: Pose;
   /** Chances that each way of starting the sensor anew works, held still. */
   reconnectWorks: number;
   reinitialiseWorks: number;
@@ -79,6 +82,16 @@ function hiddenMotors({ motors }: Robot, random: RandomStream): Partial<Robot['m
   };
 }
 
+/** A jig that was put up by eye. */
+function hiddenJig(random: RandomStream): Pose {
+  const { between, either } = drawsOf(random);
+  return {
+    xM: either() * between(0.001, 0.003),
+    yM: either() * between(0.001, 0.003),
+    headingRad: either() * deg(between(0.3, 0.9)),
+  };
+}
+
 /**
  * The truths of a team's stand-in robot: the record of its robot with errors that follow from a seed.
  *
@@ -106,6 +119,7 @@ export function standInTruth(record: Robot, seed: number): StandInTruth {
     handDriftRadPerS: either() * deg(between(0.35, 0.9)),
     warmUpRadPerS: either() * deg(0.03),
     warmUpS: 60,
+    jigAim: hiddenJig(randomStream(seed, 0, 'stand-in: jig')),
     reconnectWorks: 0.85,
     reinitialiseWorks: 0.8,
     fullVolts: between(8.15, 8.35),

@@ -21,6 +21,7 @@ import { saveRobotChange } from '../stores/robotChanges';
 import { saveStillCheck } from '../stores/stillChecks';
 import { demoId } from './ids';
 import { LAST_LOADED } from './loaded';
+import { loadPlacings } from './placings';
 import { hiddenPipit } from './scenario';
 
 interface DemoCheck {
@@ -262,6 +263,7 @@ export async function loadBench(db: Database, robotId: string): Promise<void> {
   await loadChecks(db, robotId);
   await loadTurns(db, robotId);
   await loadSquare(db, robotId);
+  await loadPlacings(db, robotId);
   // The last of all: by it the demo data are known to be whole.
   await saveRobotChange(db, {
     id: LAST_LOADED,

@@ -17,6 +17,7 @@ export async function courseCalibrations(
   robot: RobotRecord;
   calibrations: {
     turns: SavedCalibration | null;
+    placing: SavedCalibration | null;
     validity: Freshness;
     others: string[];
     /** How well the robot is known by them. */
@@ -38,6 +39,7 @@ export async function courseCalibrations(
     },
     calibrations: {
       turns: current.turns ?? null,
+      placing: current.placing ?? null,
       doubts: doubtsOf(values),
       validity: validity.turns,
       others: others.map(

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   gaugeTrialRecord,
   lapRecord,
+  placingTrialRecord,
   speedTrialRecord,
   squaringTrialRecord,
   stopTrialRecord,
@@ -64,6 +65,16 @@ export const squaringEntrySchema = z.object({
 });
 
 export type SquaringEntryValues = z.output<typeof squaringEntrySchema>;
+
+/** A placing while it is entered. */
+export const placingEntrySchema = z.object({
+  ...placingTrialRecord.pick({ person: true, way: true }).shape,
+  noseAlongM: placingTrialRecord.shape.noseAlongM.nullable(),
+  noseAcrossM: placingTrialRecord.shape.noseAcrossM.nullable(),
+  tailAcrossM: placingTrialRecord.shape.tailAcrossM.nullable(),
+});
+
+export type PlacingEntryValues = z.output<typeof placingEntrySchema>;
 
 /** A reading while it is entered. */
 export const gaugeEntrySchema = z.object({

@@ -4,6 +4,7 @@ import { gauge } from './gauge';
 import { gains } from './gains';
 import { loop } from './loop';
 import { reZero } from './re-zero';
+import { placing } from './placing';
 import { range } from './range';
 import { runLog } from './run-log';
 import { schools } from './schools';
@@ -23,6 +24,7 @@ import type { BenchPage, Procedure } from './procedure';
 export const PROCEDURES: readonly Procedure[] = [
   directions,
   gauge,
+  placing,
   still,
   reZero,
   turns,

@@ -1,6 +1,8 @@
 import { dayOf } from '../../ui/dates';
 import type { Doubt } from '../../core/sources/source';
 import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
+import { isPlacedAsMeasured, withPlacing } from '../../core/calibration/applyPlacing';
+import { describeCalibration } from '../../core/calibration/registry';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
 import { headingsTold, turnsStandText } from '../../core/calibration/planText';
 import { knowsSpins } from '../../core/calibration/turnStop';
@@ -15,6 +17,7 @@ import styles from './CourseStation.module.css';
 
 export interface CourseCalibrations {
   turns: SavedCalibration | null;
+  placing: SavedCalibration | null;
   validity: Freshness;
   /** Other calibrations that the plan is computed with, in words. */
   others: string[];
@@ -40,6 +43,27 @@ function GainPart({ route, robot, onChange }: Pick<Props, 'route' | 'robot' | 'o
       tuned.{' '}
       <Button look="bare" onClick={() => onChange(tuned.route)}>
         Use the tuned gain
+      </Button>
+    </p>
+  );
+}
+
+/** How a route is placed, beside what was measured; nobody has measured it: then it is a guess, and says so. */
+function PlacingPart({ calibrations, route, onChange }: Props) {
+  const { placing } = calibrations;
+  if (placing?.value.kind !== 'placing') {
+    return (
+      <p>
+        How exactly it is placed is a guess: <a href="/bench/placing">place it ten times</a>.
+      </p>
+    );
+  }
+  const { value } = placing;
+  return isPlacedAsMeasured(route, value) ? null : (
+    <p>
+      Measured was: {describeCalibration(value)}.{' '}
+      <Button look="bare" onClick={() => onChange(withPlacing(route, value))}>
+        Place it so
       </Button>
     </p>
   );
@@ -87,6 +111,7 @@ export function CalibrationLine(props: Props) {
   if (props.route.steps.length === 0) return null;
   return (
     <div className={styles.calibration} data-testid="calibration-line">
+      <PlacingPart {...props} />
       <TurnsPart {...props} />
       <GainPart {...props} />
       {others.length > 0 && (

@@ -2,6 +2,8 @@ import { FORECAST_SEED } from '../../core/simulate/run';
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { newStep } from '../../core/steps/newStep';
+import { withPlacing } from '../../core/calibration/applyPlacing';
+import type { CalibrationValue } from '../../core/calibration/calibration';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import { STEP_KINDS } from '../../core/steps/registry';
@@ -55,6 +57,10 @@ const EMPTY_ROUTE: Route = {
   turnCalibrationId: null,
 };
 
+/** A route that was not begun yet, placed as was measured. */
+const emptyRoute = (placing: CalibrationValue | undefined): Route =>
+  placing?.kind === 'placing' ? withPlacing(EMPTY_ROUTE, placing) : EMPTY_ROUTE;
+
 const isTyping = (event: KeyboardEvent) =>
   event.target instanceof HTMLElement &&
   event.target.closest('input, select, textarea, dialog') !== null;
@@ -86,9 +92,10 @@ function CourseEditor(props: Props) {
   const { routes, record, course, robot, robots, versions: loaded, calibrations } = props;
   const [versions, setVersions] = useState(loaded);
   const newest = versions[0] ?? null;
+  const placing = calibrations.placing?.value;
   const saved = useMemo(
-    () => ({ id: newest?.id ?? null, route: newest?.route ?? EMPTY_ROUTE }),
-    [newest],
+    () => ({ id: newest?.id ?? null, route: newest?.route ?? emptyRoute(placing) }),
+    [newest, placing],
   );
   const { history, dispatch, changed, others, drop } = useDraft(record.id, saved);
   const route = history.present;

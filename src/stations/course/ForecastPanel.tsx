@@ -12,6 +12,7 @@ const MEASURED_AT = {
   range: { href: '/bench/range', label: 'Measure the distance sensor against a tape' },
   straight: { href: '/bench/straight', label: 'Measure straight drives' },
   stop: { href: '/bench/stop', label: 'Measure stops before a wall' },
+  placing: { href: '/bench/placing', label: 'Place it ten times' },
   squaring: { href: '/bench/squaring', label: 'Press against a wall' },
   speed: { href: '/bench/speed', label: 'Time drives at two powers' },
 };

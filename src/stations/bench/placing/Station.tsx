@@ -1,0 +1,154 @@
+import { useMemo, useState } from 'react';
+import { calibrationFromPlacing } from '../../../core/calibration/fromPlacing';
+import { placing, poseOnGrid, type PlacingGroup } from '../../../core/placing/placing';
+import { placingSentences } from '../../../core/placing/placingStudy';
+import { counted, fineLength } from '../../../core/text/quantities';
+import type { PlacingTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Choice } from '../../../ui/Choice';
+import { Notice } from '../../../ui/Notice';
+import { notAside } from '../openedList';
+import type { BenchProps } from '../procedure';
+import { FoldedTable } from '../TrialParts';
+import { TrialsFile } from '../TrialsFile';
+import { TrialsShell } from '../TrialsShell';
+import { useTrials } from '../useTrials';
+import { PlacingEntry } from './PlacingEntry';
+import { PlacingChart, PlacingTable } from './PlacingFigures';
+import { PlacingMarks } from './PlacingMarks';
+
+interface Props extends BenchProps {
+  trials: PlacingTrials;
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Lay squared paper where the robot starts, its lines along the way it drives off; mark nose and tail of the robot.',
+  'Whoever places it in matches places it as always, lets go, and reads: how far along the nose stands, and how far across nose and tail do.',
+  'Lift it off and walk one step away. Ten times; then ten times with the jig, or by another person.',
+];
+const REASONS = ['The paper had moved', 'It was touched before it was read', 'Typed by mistake'];
+const called = ({ person, way }: PlacingGroup) => `${person}, ${way}`;
+
+/** Placing the robot as for a run: how exactly it is done, by whom, and where the jig truly aims. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace } = kept;
+  const { planned, noseToTailM, noseToAxleM } = record.conditions;
+  const marks = useMemo(() => ({ noseToTailM, noseToAxleM }), [noseToTailM, noseToAxleM]);
+  const used = useMemo(() => notAside(record.trials), [record]);
+  const groups = useMemo(() => placing(used, marks, planned), [used, marks, planned]);
+  const [wished, setWished] = useState<string | null>(null);
+  const last = used.at(-1);
+  const group =
+    groups.find((one) => called(one) === wished) ??
+    groups.find(({ person, way }) => person === last?.person && way === last.way) ??
+    groups[0];
+  const odd = used.find((trial) => poseOnGrid(trial, marks) === null);
+  const hasPlan = planned !== null;
+  const value = group === undefined ? null : calibrationFromPlacing(group, hasPlan);
+  return (
+    <TrialsShell<PlacingTrials>
+      {...{ robot, kept, lists }}
+      sentences={group === undefined ? null : placingSentences(group, groups, hasPlan)}
+      what="placing"
+      reasons={REASONS}
+      caution="A placing that came out badly by itself is no reason: it will in a match, too."
+      opening={
+        <>
+          Place the robot ten times as for a run: what these hands differ by is the first error of
+          every run. {counted(used.length, 'placing')} so far.
+        </>
+      }
+      see={
+        <>
+          {odd !== undefined && (
+            <Notice tone="fault">
+              Placing {record.trials.indexOf(odd) + 1}: nose and tail are further apart across than
+              on the robot ({fineLength(noseToTailM)}). It is left out until it is mended: set it
+              aside, or correct “Nose to tail”.
+            </Notice>
+          )}
+          {groups.length > 1 && group !== undefined && (
+            <Choice
+              label="Whose placings are told and applied"
+              value={called(group)}
+              options={groups.map((one) => ({ value: called(one), label: called(one) }))}
+              onChange={setWished}
+            />
+          )}
+          {groups.length > 0 && <PlacingChart groups={groups} />}
+        </>
+      }
+      steps={STEPS}
+      doing={
+        <>
+          <PlacingEntry
+            marks={marks}
+            persons={[...new Set(record.trials.map(({ person }) => person))]}
+            last={record.trials.at(-1)}
+            onTrial={add}
+          />
+          <PlacingMarks conditions={record.conditions} onChange={kept.setConditions} />
+          <TrialsFile
+            label="Placings (CSV)"
+            what="placing"
+            columns="person, way (jig or hand), nose_along_mm, nose_across_mm and tail_across_mm"
+            read={async (file, newId) =>
+              (await import('../../../formats/plainTrialsCsv')).readPlacings(file, newId)
+            }
+            onTake={(placings) => add(...placings)}
+          />
+        </>
+      }
+      know={groups.length > 0 && <PlacingTable groups={groups} hasPlan={hasPlan} />}
+      apply={{
+        value,
+        evidence: used.filter(({ person, way }) => person === group?.person && way === group.way),
+        label: group === undefined ? 'Apply it…' : `Apply ${called(group)}…`,
+        applied: 'This holds from now on: the Course offers it to its routes.',
+        consequences: () => (
+          <p>
+            New routes are placed to these figures, and the Course offers them to those that are
+            there.{' '}
+            {hasPlan
+              ? 'Runs are simulated from where it truly stands on average.'
+              : 'Where the jig aims stays a guess: it was not told where the robot should stand.'}
+          </p>
+        ),
+      }}
+      asks={['who']}
+      table={(ask) => (
+        <FoldedTable
+          label="Placings"
+          what="placing"
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(trial) => replace({ ...trial, setAsideReason: null })}
+          columns={[
+            {
+              title: 'Who',
+              sortBy: ({ trial }) => trial.person,
+              cell: ({ trial }) => trial.person,
+            },
+            { title: 'How', sortBy: ({ trial }) => trial.way, cell: ({ trial }) => trial.way },
+            {
+              title: 'Nose along',
+              number: true,
+              cell: ({ trial }) => fineLength(trial.noseAlongM),
+            },
+            {
+              title: 'Nose across',
+              number: true,
+              cell: ({ trial }) => fineLength(trial.noseAcrossM),
+            },
+            {
+              title: 'Tail across',
+              number: true,
+              cell: ({ trial }) => fineLength(trial.tailAcrossM),
+            },
+          ]}
+        />
+      )}
+    />
+  );
+}
