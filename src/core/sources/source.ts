@@ -76,3 +76,8 @@ export const withErrors = (
   ...one,
   robot: { ...one.robot, errors: { ...one.robot.errors, ...errors } },
 });
+
+export const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedRobot => ({
+  ...one,
+  robot: change(one.robot),
+});

@@ -1,0 +1,75 @@
+import { calibrationOf } from '../calibration/find';
+import { radiansFromDegrees as deg } from '../geometry/angle';
+import { kindOfStep } from '../steps/registry';
+import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
+import { headingOf, withHeading } from '../units/ofRobot';
+import { guess, onRobot, type Source } from './source';
+
+/** Of too few turns to tell their scatter. */
+const TURNS_SCATTER = deg(1);
+/** Two degrees at 90°/s, and in proportion to the rate. */
+const STOP_S = 2 / 90;
+
+/** What may be off about how a robot tells where it heads, and how its turns stop. */
+export const HEADINGS: readonly Source[] = [
+  {
+    name: 'scale of the heading sensor',
+    measuredBy: 'turns',
+    doubt: (values) => {
+      const scale = calibrationOf(values, 'turns')?.gyroScale;
+      // By an earlier method, or told by nothing: only the turns are known, and the sensor's scale is not.
+      if (calibrationOf(values, 'turns') === null) return guess(GUESSED_GYRO_SCALE);
+      if (scale == null) return { ...guess(GUESSED_GYRO_SCALE), turnsAreKnown: true };
+      return {
+        sdRobot: scale.se,
+        measured: scale.by === 'readings',
+        ...(scale.by === 'trials' && { turnsAreKnown: true as const }),
+      };
+    },
+    imagine: (one, share, { turnsAreKnown = false }) =>
+      onRobot(turnsAreKnown ? { ...one, lateShare: one.lateShare + share } : one, (robot) =>
+        withHeading(robot, { scaleError: (headingOf(robot)?.scaleError ?? 0) + share }),
+      ),
+  },
+  {
+    name: 'drift',
+    measuredBy: 'still',
+    doubt: (values) => {
+      const drift = calibrationOf(values, 'gyro-drift');
+      if (drift === null) return guess(deg(0.02));
+      const { low95, high95, nextRunLow95 = low95, nextRunHigh95 = high95 } = drift;
+      return { sdRobot: (nextRunHigh95 - nextRunLow95) / (2 * 1.96), measured: true };
+    },
+    imagine: (one, radPerS) =>
+      onRobot(one, (robot) =>
+        withHeading(robot, { driftRadPerS: (headingOf(robot)?.driftRadPerS ?? 0) + radPerS }),
+      ),
+  },
+  {
+    name: 'turns',
+    plural: true,
+    measuredBy: 'turns',
+    doubt: (values) => {
+      const turns = calibrationOf(values, 'turns');
+      if (turns === null) return guess(STOP_S);
+      // The mean of n turns, over the rate at which they were made.
+      const errors = turns.groups.map(
+        ({ residualSdRad, meanSeRad, n, rates }) =>
+          (meanSeRad ?? (residualSdRad ?? TURNS_SCATTER) / Math.sqrt(n)) / Math.min(...rates),
+      );
+      return { sdRobot: Math.max(...errors), measured: true };
+    },
+    imagine: (one, lateS) => ({ ...one, lateS: one.lateS + lateS }),
+  },
+  {
+    name: 'heading after a wall',
+    measuredBy: 'squaring',
+    touches: ({ steps }) => steps.some((step) => kindOfStep(step).takesHeading !== undefined),
+    doubt: (values) => {
+      const squaring = calibrationOf(values, 'squaring');
+      if (squaring === null) return guess(deg(0.7));
+      return { sdRobot: squaring.headingSdRad / Math.sqrt(squaring.n), measured: true };
+    },
+    imagine: (one, angleRad) => ({ ...one, atWallRad: one.atWallRad + angleRad }),
+  },
+];

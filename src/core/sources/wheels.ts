@@ -1,0 +1,95 @@
+import { calibrationOf } from '../calibration/find';
+import { batteryShare, onBattery } from '../drive/byPower';
+import { tellsTopSpeed } from '../drive/speedOf';
+import { radiansFromDegrees as deg } from '../geometry/angle';
+import { kindOfStep } from '../steps/registry';
+import { guess, onRobot, withErrors, type Source } from './source';
+
+/** What a square path leaves open of track and wheels, where its calibration does not say. */
+const TRACK_AFTER_SQUARE = 0.004;
+const WHEELS_AFTER_SQUARE = 0.0003;
+/** What an earlier method claims to know better than this of a scale, it does not. */
+const EARLIER_METHOD = 0.003;
+/** A sideways pull of 0.5° a metre, as a difference of the wheels over a usual track of 0.13 m. */
+const WHEELS_DIFFER = deg(0.5) * 0.13;
+/** What a drive by the encoders may roll on by. */
+const COAST_M = 0.003;
+/** Batteries in use differ by so much, V: charged before every other run, say. */
+const CHARGE_V = 0.2;
+
+/** What may be off about how the wheels carry a robot. */
+export const WHEELS: readonly Source[] = [
+  {
+    name: 'wheel size',
+    measuredBy: 'straight',
+    doubt: (values) => {
+      const straight = calibrationOf(values, 'straight');
+      if (straight === null) return guess(0.01);
+      const { scaleFactorSe, atMid } = straight;
+      return atMid === undefined
+        ? { sdRobot: Math.max(scaleFactorSe, EARLIER_METHOD), measured: true }
+        : { sdRobot: scaleFactorSe, measured: true, aboutM: atMid.distanceM };
+    },
+    imagine: (one, share, { aboutM = 0 }) =>
+      withErrors(
+        { ...one, rollsOnM: one.rollsOnM - share * aboutM },
+        { wheelScaleError: one.robot.errors.wheelScaleError + share },
+      ),
+  },
+  {
+    name: 'coast of drives',
+    measuredBy: 'straight',
+    touches: ({ steps }) => steps.some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
+    doubt: (values) => {
+      const straight = calibrationOf(values, 'straight');
+      if (straight === null) return guess(COAST_M);
+      return { sdRobot: straight.atMid?.seM ?? straight.residualSdM, measured: true };
+    },
+    imagine: (one, coastM) => ({ ...one, rollsOnM: one.rollsOnM + coastM }),
+  },
+  {
+    name: 'track width',
+    measuredBy: 'square',
+    doubt: (values) => {
+      const drive = calibrationOf(values, 'drive');
+      if (drive === null) return guess(0.02);
+      return { sdRobot: drive.trackRatioSe ?? TRACK_AFTER_SQUARE, measured: true };
+    },
+    imagine: (one, share) =>
+      withErrors(one, { trackScaleError: one.robot.errors.trackScaleError + share }),
+  },
+  {
+    name: 'sideways pull',
+    measuredBy: 'square',
+    doubt: (values) => {
+      const drive = calibrationOf(values, 'drive');
+      if (drive === null) return guess(WHEELS_DIFFER);
+      return { sdRobot: drive.wheelRatioSe ?? WHEELS_AFTER_SQUARE, measured: true };
+    },
+    imagine: (one, share) =>
+      withErrors(one, { wheelDifference: one.robot.errors.wheelDifference + share }),
+  },
+  {
+    name: 'top speed',
+    measuredBy: 'speed',
+    doubt: (values) => {
+      const speed = calibrationOf(values, 'speed');
+      return speed !== null && tellsTopSpeed(speed)
+        ? { sdRobot: speed.residualShare, measured: true }
+        : guess(0.05);
+    },
+    imagine: (one, share) =>
+      onRobot(one, (robot) => ({
+        ...robot,
+        motors: { ...robot.motors, maxSpeedMPerS: robot.motors.maxSpeedMPerS * (1 + share) },
+      })),
+  },
+  {
+    // One battery does for several runs, as one imagined robot does.
+    name: 'charge of the battery',
+    measuredBy: null,
+    touches: (_route, robot) => batteryShare(onBattery(robot, CHARGE_V)) !== 1,
+    doubt: () => guess(CHARGE_V),
+    imagine: (one, moreV) => ({ ...one, batteryMoreV: one.batteryMoreV + moreV }),
+  },
+];
