@@ -32,6 +32,11 @@ test('switched on in the hand it drifts; the check finds it, the guide mends it 
   await expect(verdict).toContainText(/The heading creeps to the (left|right) by 0\.\d+ °\/s/);
   await page.getByRole('link', { name: 'Get rid of it, step by step' }).click();
   await page.waitForURL(/re-zero/);
+  // Whatever goes by the heading begins with it, and so does the overview.
+  await open(page, '/bench/square');
+  await expect(page.getByText('start the sensor anew first')).toBeVisible();
+  await open(page, '/bench');
+  await expect(page.getByTestId('worth-next')).toContainText('Get rid of drift');
   await open(page, '/bench/re-zero');
   await expect(page.getByText('(recommended)')).toBeVisible();
   await page.getByRole('button', { name: /^Try: Restart/ }).click();
@@ -49,6 +54,8 @@ test('switched on in the hand it drifts; the check finds it, the guide mends it 
     'It helped, and the robot can drive',
   );
   await expect(page.getByRole('row', { name: /Restart the controller/ })).toContainText(/\d of \d/);
+  await open(page, '/bench/turns');
+  await expect(page.getByText('start the sensor anew first')).toHaveCount(0);
 });
 
 test('turn trials find the hidden lag; the commands are applied, confirmed and taken back', async ({

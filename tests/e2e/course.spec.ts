@@ -105,6 +105,24 @@ test('versions are compared line by line, and the card prints the steps', async 
   await expect(page.getByRole('table')).toContainText('Work the seed drawer');
 });
 
+test('one press tells what the forecast and the card rest on', async ({ corvat: page }) => {
+  await open(page, '/course');
+  const fold = page.getByTestId('rests-on');
+  await fold.locator('summary').click();
+  const rests = page.getByRole('table', { name: 'What it rests on' });
+  await expect(rests.getByRole('row', { name: /^turns / })).toContainText(
+    'measured 2026-11-12, 16 trials',
+  );
+  const wheels = rests.getByRole('row', { name: /^wheel size/ });
+  await expect(wheels).toContainText('56.0 mm');
+  await expect(wheels.getByRole('link', { name: 'a guess' })).toHaveAttribute(
+    'href',
+    /\/bench\/straight\?robot=/,
+  );
+  await page.getByRole('link', { name: 'Step card' }).click();
+  await expect(page.getByTestId('rests-on')).toContainText('the rest are guesses');
+});
+
 test('a mission is moved on the table and saved; a wrong value is said and not taken', async ({
   corvat: page,
 }) => {

@@ -2,7 +2,8 @@ import { calibrationOf } from '../calibration/find';
 import type { Route } from '../course/route';
 import { kindOfStep } from '../steps/registry';
 import { lookingAhead, withDistance } from '../units/ofRobot';
-import { guess, onRobot, type Source } from './source';
+import { errorLength, number } from '../text/quantities';
+import { guess, onRobot, plusMinusShare, type Source } from './source';
 
 /** What a stop before a wall may be late by: about a period of the sensor. */
 const STOP_BY_DISTANCE_S = 0.03;
@@ -22,6 +23,8 @@ export const DISTANCES: readonly Source[] = [
       if (range === null) return guess(0.005);
       return { sdRobot: range.atMid?.seM ?? range.offsetSeM, measured: true };
     },
+    figure: (robot) => errorLength(lookingAhead(robot)?.behaviour.offsetM ?? 0, 1),
+    within: (half) => `± ${errorLength(half, 1)}`,
     imagine: (one, offsetM) =>
       onRobot(one, (robot) =>
         withDistance(robot, {
@@ -43,6 +46,8 @@ export const DISTANCES: readonly Source[] = [
         ...(atMid !== undefined && { aboutM: atMid.distanceM }),
       };
     },
+    figure: (robot) => `× ${number(lookingAhead(robot)?.behaviour.scale ?? 1, 3)}`,
+    within: plusMinusShare,
     imagine: (one, share, { aboutM = 0 }) =>
       onRobot(one, (robot) => {
         const { scale, offsetM } = lookingAhead(robot)?.behaviour ?? { scale: 1, offsetM: 0 };
@@ -63,6 +68,9 @@ export const DISTANCES: readonly Source[] = [
       const { residualSdM, n, slowestMPerS, lateSeS } = stop;
       return { sdRobot: lateSeS ?? residualSdM / Math.sqrt(n) / slowestMPerS, measured: true };
     },
+    figure: ({ measured }) =>
+      measured.stop === null ? null : `${number(1000 * measured.stop.lagS)} ms`,
+    within: (half) => `± ${number(1000 * half)} ms`,
     imagine: (one, lateS) => ({ ...one, stopLateS: one.stopLateS + lateS }),
   },
 ];

@@ -1,5 +1,7 @@
 import { calibrationOf } from '../calibration/find';
-import { radiansFromDegrees as deg } from '../geometry/angle';
+import { driftText } from '../gyro/driftText';
+import { degreesFromRadians, radiansFromDegrees as deg } from '../geometry/angle';
+import { degrees, number } from '../text/quantities';
 import { kindOfStep } from '../steps/registry';
 import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
 import { headingOf, withHeading } from '../units/ofRobot';
@@ -9,6 +11,8 @@ import { guess, onRobot, type Source } from './source';
 const TURNS_SCATTER = deg(1);
 /** Two degrees at 90°/s, and in proportion to the rate. */
 const STOP_S = 2 / 90;
+/** The rate at which it is told, rad/s. */
+const QUARTER_A_SECOND = deg(90);
 
 /** What may be off about how a robot tells where it heads, and how its turns stop. */
 export const HEADINGS: readonly Source[] = [
@@ -26,6 +30,8 @@ export const HEADINGS: readonly Source[] = [
         ...(scale.by === 'trials' && { turnsAreKnown: true as const }),
       };
     },
+    figure: (robot) => `× ${number(1 + (headingOf(robot)?.scaleError ?? 0), 4)}`,
+    within: (half) => `± ${number(100 * half, 2)} %`,
     imagine: (one, share, { turnsAreKnown = false }) =>
       onRobot(turnsAreKnown ? { ...one, lateShare: one.lateShare + share } : one, (robot) =>
         withHeading(robot, { scaleError: (headingOf(robot)?.scaleError ?? 0) + share }),
@@ -40,6 +46,8 @@ export const HEADINGS: readonly Source[] = [
       const { low95, high95, nextRunLow95 = low95, nextRunHigh95 = high95 } = drift;
       return { sdRobot: (nextRunHigh95 - nextRunLow95) / (2 * 1.96), measured: true };
     },
+    figure: (robot) => driftText(headingOf(robot)?.driftRadPerS ?? 0),
+    within: (half) => `± ${number(degreesFromRadians(half), 3)} °/s`,
     imagine: (one, radPerS) =>
       onRobot(one, (robot) =>
         withHeading(robot, { driftRadPerS: (headingOf(robot)?.driftRadPerS ?? 0) + radPerS }),
@@ -59,6 +67,8 @@ export const HEADINGS: readonly Source[] = [
       );
       return { sdRobot: Math.max(...errors), measured: true };
     },
+    figure: () => null,
+    within: (half) => `± ${degrees(half * QUARTER_A_SECOND)} at 90°/s`,
     imagine: (one, lateS) => ({ ...one, lateS: one.lateS + lateS }),
   },
   {
@@ -70,6 +80,8 @@ export const HEADINGS: readonly Source[] = [
       if (squaring === null) return guess(deg(0.7));
       return { sdRobot: squaring.headingSdRad / Math.sqrt(squaring.n), measured: true };
     },
+    figure: () => null,
+    within: (half) => `± ${degrees(half)}`,
     imagine: (one, angleRad) => ({ ...one, atWallRad: one.atWallRad + angleRad }),
   },
 ];

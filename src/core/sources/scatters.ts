@@ -1,7 +1,8 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import { calibrationOf } from '../calibration/find';
 import { kindOfStep } from '../steps/registry';
-import { guess, type Doubt, type Source } from './source';
+import { errorLength } from '../text/quantities';
+import { guess, timesText, type Doubt, type Source } from './source';
 
 /** Of so few trials an earlier method told a scatter, as far as its calibration says. */
 const EARLIER_FREEDOM = 5;
@@ -45,6 +46,9 @@ export const SCATTERS: readonly Source[] = [
       measured.straight !== null &&
       steps.some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
     doubt: drives,
+    figure: ({ measured }) =>
+      measured.straight && `± ${errorLength(measured.straight.scatterM, 1)}`,
+    within: timesText,
     imagine: (one, log) => ({ ...one, drivesScatter: one.drivesScatter * Math.exp(log) }),
   },
   {
@@ -52,12 +56,16 @@ export const SCATTERS: readonly Source[] = [
     measuredBy: 'turns',
     touches: ({ steps }) => steps.some((step) => kindOfStep(step).rateRadPerS(step) > 0),
     doubt: turns,
+    figure: () => null,
+    within: timesText,
     imagine: (one, log) => ({ ...one, turnsScatter: one.turnsScatter * Math.exp(log) }),
   },
   {
     name: 'scatter of placing',
     measuredBy: 'placing',
     doubt: placings,
+    figure: () => null,
+    within: timesText,
     imagine: (one, log) => ({ ...one, placingScatter: one.placingScatter * Math.exp(log) }),
   },
 ];

@@ -1,3 +1,4 @@
+import { number } from '../text/quantities';
 import type { CalibrationValue } from '../calibration/calibration';
 import type { Route } from '../course/route';
 import type { Pose } from '../geometry/pose';
@@ -62,6 +63,10 @@ export interface Source {
   /** Whether it changes anything about such a route on such a robot; always where it is left out. */
   touches?(route: Route, robot: Robot): boolean;
   doubt(values: readonly CalibrationValue[]): Omit<Doubt, 'name'>;
+  /** What is computed with, in words; null where no figure stands for it. */
+  figure(robot: Robot): string | null;
+  /** Within what of it the truth is, 19 times in 20: as in "± 2 %". */
+  within(halfWidth: number, robot: Robot): string;
   /** The robot with so much of it. */
   imagine(one: ImaginedRobot, deviation: number, doubt: Doubt): ImaginedRobot;
 }
@@ -81,3 +86,10 @@ export const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): Im
   ...one,
   robot: change(one.robot),
 });
+
+/** Of what is known as a share. */
+export const plusMinusShare = (half: number): string => `± ${number(100 * half, 1)} %`;
+
+/** Of a scatter, whose logarithm is known so well. */
+export const timesText = (half: number): string =>
+  `${number(Math.exp(-half), 1)} to ${number(Math.exp(half), 1)} times that`;

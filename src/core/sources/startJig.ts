@@ -3,6 +3,7 @@ import { calibrationOf } from '../calibration/find';
 import type { PlacingCalibration } from '../calibration/kinds/placing/schema';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
+import { degrees, errorLength, headingText } from '../text/quantities';
 import { guess, type ImaginedRobot, type Source } from './source';
 
 const shifted = (one: ImaginedRobot, part: Partial<Pose>): ImaginedRobot => ({
@@ -24,18 +25,24 @@ export const START_JIG: readonly Source[] = [
     name: 'place of the start jig',
     measuredBy: 'placing',
     doubt: known(({ acrossSeM }) => acrossSeM, 0.001),
+    figure: ({ measured }) => errorLength(measured.placed?.yM ?? 0, 1),
+    within: (half) => `± ${errorLength(half, 1)}`,
     imagine: (one, acrossM) => shifted(one, { yM: one.placed.yM + acrossM }),
   },
   {
     name: 'distance of the start jig',
     measuredBy: 'placing',
     doubt: known(({ alongSeM }) => alongSeM, 0.001),
+    figure: ({ measured }) => errorLength(measured.placed?.xM ?? 0, 1),
+    within: (half) => `± ${errorLength(half, 1)}`,
     imagine: (one, alongM) => shifted(one, { xM: one.placed.xM + alongM }),
   },
   {
     name: 'aim of the start jig',
     measuredBy: 'placing',
     doubt: known(({ headingSeRad }) => headingSeRad, deg(0.3)),
+    figure: ({ measured }) => headingText(measured.placed?.headingRad ?? 0),
+    within: (half) => `± ${degrees(half)}`,
     imagine: (one, angleRad) => shifted(one, { headingRad: one.placed.headingRad + angleRad }),
   },
 ];

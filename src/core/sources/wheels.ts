@@ -3,7 +3,8 @@ import { batteryShare, onBattery } from '../drive/byPower';
 import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import { kindOfStep } from '../steps/registry';
-import { guess, onRobot, withErrors, type Source } from './source';
+import { benchSpeed, degrees, errorLength, headingText, number } from '../text/quantities';
+import { guess, onRobot, plusMinusShare, withErrors, type Source } from './source';
 
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
 const TRACK_AFTER_SQUARE = 0.004;
@@ -30,6 +31,8 @@ export const WHEELS: readonly Source[] = [
         ? { sdRobot: Math.max(scaleFactorSe, EARLIER_METHOD), measured: true }
         : { sdRobot: scaleFactorSe, measured: true, aboutM: atMid.distanceM };
     },
+    figure: ({ wheelDiameterM }) => errorLength(wheelDiameterM, 1),
+    within: plusMinusShare,
     imagine: (one, share, { aboutM = 0 }) =>
       withErrors(
         { ...one, rollsOnM: one.rollsOnM - share * aboutM },
@@ -45,6 +48,8 @@ export const WHEELS: readonly Source[] = [
       if (straight === null) return guess(COAST_M);
       return { sdRobot: straight.atMid?.seM ?? straight.residualSdM, measured: true };
     },
+    figure: ({ program }) => errorLength(program.coastM, 1),
+    within: (half) => `± ${errorLength(half, 1)}`,
     imagine: (one, coastM) => ({ ...one, rollsOnM: one.rollsOnM + coastM }),
   },
   {
@@ -55,6 +60,8 @@ export const WHEELS: readonly Source[] = [
       if (drive === null) return guess(0.02);
       return { sdRobot: drive.trackRatioSe ?? TRACK_AFTER_SQUARE, measured: true };
     },
+    figure: ({ trackM }) => errorLength(trackM, 1),
+    within: plusMinusShare,
     imagine: (one, share) =>
       withErrors(one, { trackScaleError: one.robot.errors.trackScaleError + share }),
   },
@@ -66,6 +73,8 @@ export const WHEELS: readonly Source[] = [
       if (drive === null) return guess(WHEELS_DIFFER);
       return { sdRobot: drive.wheelRatioSe ?? WHEELS_AFTER_SQUARE, measured: true };
     },
+    figure: ({ errors, trackM }) => `${headingText(errors.wheelDifference / trackM, 2)} a metre`,
+    within: (half, { trackM }) => `± ${degrees(half / trackM, 2)} a metre`,
     imagine: (one, share) =>
       withErrors(one, { wheelDifference: one.robot.errors.wheelDifference + share }),
   },
@@ -78,6 +87,8 @@ export const WHEELS: readonly Source[] = [
         ? { sdRobot: speed.residualShare, measured: true }
         : guess(0.05);
     },
+    figure: ({ motors }) => benchSpeed(motors.maxSpeedMPerS),
+    within: plusMinusShare,
     imagine: (one, share) =>
       onRobot(one, (robot) => ({
         ...robot,
@@ -90,6 +101,8 @@ export const WHEELS: readonly Source[] = [
     measuredBy: null,
     touches: (_route, robot) => batteryShare(onBattery(robot, CHARGE_V)) !== 1,
     doubt: () => guess(CHARGE_V),
+    figure: () => null,
+    within: (half) => `± ${number(half, 1)} V`,
     imagine: (one, moreV) => ({ ...one, batteryMoreV: one.batteryMoreV + moreV }),
   },
 ];

@@ -1,3 +1,6 @@
+import { creepFirst } from '../../core/gyro/creepFirst';
+import { restsOn } from '../../core/sources/restsOn';
+import { doubtsOf, doubtsThatTouch } from '../../core/sources/sources';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
@@ -5,6 +8,7 @@ import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { listRobots } from '../stores/robots';
 import { listStillChecks } from '../stores/stillChecks';
 import { routesOfRobot, trialLists } from './bench';
+import { knownBy } from './courseCalibrations';
 import { fittedRobot } from './fitted';
 import { validityOf } from './validity';
 
@@ -17,16 +21,43 @@ function once<T>(read: () => Promise<T>): () => Promise<T> {
 /** What is kept of a robot's measurements, each read when a procedure asks for it. */
 export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchParams, now: Date) {
   const calibrations = once(() => calibrationsOf(db, robot));
+  const stillChecks = once(() => listStillChecks(db, robot.id));
+  const routes = once(() => routesOfRobot(db, robot.id));
+  const holding = async () => currentOf(await calibrations(), robot);
+  /** Of what matters to some route of it; of all where it has none. */
+  const rests = async () => {
+    const [held, driven] = await Promise.all([holding(), routes()]);
+    const saved = Object.values(held);
+    const fitted = fittedRobot(
+      robot.robot,
+      saved.map(({ value }) => value),
+    );
+    const doubts = doubtsOf(saved.map(({ value }) => value));
+    const touched = driven.flatMap(({ version }) =>
+      doubtsThatTouch(doubts, version.route, fitted.robot),
+    );
+    return restsOn(
+      fitted.robot,
+      driven.length === 0 ? doubts : doubts.filter((doubt) => touched.includes(doubt)),
+      saved.map(knownBy),
+    );
+  };
   return {
     robot,
     now,
     wishes,
-    stillChecks: once(() => listStillChecks(db, robot.id)),
+    stillChecks,
+    creep: async () =>
+      creepFirst(
+        (await stillChecks()).find(({ setAsideReason }) => setAsideReason === null),
+        now,
+      ),
     trials: <P extends BenchTrialsRecord['procedure']>(procedure: P) =>
       trialLists(db, robot.id, procedure, wishes.get('list')),
-    routes: once(() => routesOfRobot(db, robot.id)),
+    routes,
     calibrations,
-    holding: async () => currentOf(await calibrations(), robot),
+    holding,
+    rests,
     validity: once(() => validityOf(db, robot)),
     fitted: (values: Parameters<typeof fittedRobot>[1]) => fittedRobot(robot.robot, values),
   };

@@ -1,4 +1,5 @@
 import type { Doubt } from '../../core/sources/source';
+import type { KnownBy } from '../../core/sources/restsOn';
 import { doubtsOf } from '../../core/sources/sources';
 import { describeCalibration, kindOfCalibration } from '../../core/calibration/registry';
 import type { Freshness } from '../../core/freshness';
@@ -8,6 +9,13 @@ import type { Database } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { fittedRobot } from './fitted';
 import { validityOf } from './validity';
+
+/** What a calibration is made from, for whoever asks what a figure rests on. */
+export const knownBy = ({ value, madeAt, evidence }: SavedCalibration): KnownBy => ({
+  value,
+  madeAt,
+  trials: evidence.stillCheckId === null ? evidence.raw.length : null,
+});
 
 /** The robot that a course is computed with, and by which calibrations. */
 export async function courseCalibrations(
@@ -22,6 +30,7 @@ export async function courseCalibrations(
     others: string[];
     /** How well the robot is known by them. */
     doubts: Doubt[];
+    known: KnownBy[];
   };
   /** All that were ever applied: a route may have been planned with an earlier one. */
   all: SavedCalibration[];
@@ -41,6 +50,7 @@ export async function courseCalibrations(
       turns: current.turns ?? null,
       placing: current.placing ?? null,
       doubts: doubtsOf(values),
+      known: Object.values(current).map(knownBy),
       validity: validity.turns,
       others: others.map(
         ({ value }) => `${kindOfCalibration(value.kind).name}, ${describeCalibration(value)}`,

@@ -1,7 +1,12 @@
 import { useSyncExternalStore, type ReactNode } from 'react';
+import type { CreepFirst } from '../../core/gyro/creepFirst';
+import { capitalised } from '../../core/text/capitalised';
+import type { RestsOn } from '../../core/sources/restsOnSentence';
 import type { RobotRecord } from '../../formats/records';
+import { Notice } from '../../ui/Notice';
 import { classes } from '../../ui/classes';
 import styles from './Bench.module.css';
+import { RestsOnFold } from '../RestsOnFold';
 import { folding } from './panel/folding';
 import type { Group } from './procedure';
 import { RobotPanel } from './panel/RobotPanel';
@@ -19,6 +24,10 @@ export interface ShellProps {
   /** Which page of the Bench this is. */
   current: string;
   menu: readonly MenuEntry[];
+  /** What the figures of the robot rest on. */
+  rests: readonly RestsOn[];
+  /** What comes before this page, where a heading that creeps would spoil it. */
+  first: CreepFirst | null;
 }
 
 const OVERVIEW = 'overview';
@@ -57,6 +66,21 @@ function Menu({ robot, robots, current, menu }: ShellProps) {
   );
 }
 
+/** What has to be done before this page: it begins with it. */
+const First = ({
+  first,
+  menu,
+  robot,
+}: Pick<ShellProps, 'menu' | 'robot'> & { first: CreepFirst }) => (
+  <Notice tone="fault">
+    {capitalised(first.why)}:{' '}
+    <a href={`/bench/${first.id}?robot=${robot.id}`}>
+      {menu.find(({ id }) => id === first.id)?.title}
+    </a>
+    . What is measured here meanwhile measures the creep as well.
+  </Notice>
+);
+
 /** Every page of the Bench: the way to the others, its own work, and the stand-in at hand. */
 export function BenchShell({ children, ...props }: ShellProps & { children: ReactNode }) {
   const { robot } = props;
@@ -65,9 +89,13 @@ export function BenchShell({ children, ...props }: ShellProps & { children: Reac
     <>
       <Menu {...props} />
       <div className={classes(styles.layout, isFolded && styles.folded)}>
-        <div className={styles.work}>{children}</div>
+        <div className={styles.work}>
+          {props.first !== null && <First first={props.first} menu={props.menu} robot={robot} />}
+          {children}
+        </div>
         <div className={styles.side}>
           <RobotPanel robot={robot} />
+          {!isFolded && <RestsOnFold rows={props.rests} robotId={robot.id} />}
         </div>
       </div>
     </>

@@ -1,5 +1,7 @@
 import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
 import type { fittedRobot } from '../../core/calibration/fittedRobot';
+import type { CreepFirst } from '../../core/gyro/creepFirst';
+import type { RestsOn } from '../../core/sources/restsOnSentence';
 import type { Freshness } from '../../core/freshness';
 import type {
   BenchTrialsRecord,
@@ -46,6 +48,10 @@ export interface BenchFacts {
   }>;
   /** Those that hold. */
   holding(): Promise<Partial<Record<CalibrationKind, SavedCalibration>>>;
+  /** What comes before anything that goes by the heading; null: nothing does. */
+  creep(): Promise<CreepFirst | null>;
+  /** What the figures of the robot rest on. */
+  rests(): Promise<RestsOn[]>;
   validity(): Promise<Record<CalibrationKind, Freshness>>;
   fitted(values: readonly CalibrationValue[]): ReturnType<typeof fittedRobot>;
 }
@@ -75,6 +81,8 @@ export interface Procedure extends BenchPage {
   minutes: number | null;
   /** The kind of calibration that it gives, if any. */
   gives: CalibrationKind | null;
+  /** Whether a heading that creeps would be measured instead of what is asked for. */
+  goesByHeading?: true;
   known(facts: BenchFacts): Promise<Known>;
 }
 

@@ -1,4 +1,5 @@
 import { dayOf } from '../../ui/dates';
+import type { KnownBy } from '../../core/sources/restsOn';
 import type { Doubt } from '../../core/sources/source';
 import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
 import { isPlacedAsMeasured, withPlacing } from '../../core/calibration/applyPlacing';
@@ -21,8 +22,9 @@ export interface CourseCalibrations {
   validity: Freshness;
   /** Other calibrations that the plan is computed with, in words. */
   others: string[];
-  /** How well the robot is known. */
+  /** How well the robot is known, and by what. */
   doubts: readonly Doubt[];
+  known: readonly KnownBy[];
 }
 
 interface Props {

@@ -22,6 +22,9 @@ import { KeyHelp } from '../../ui/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/useKeys';
 import { useToast } from '../../ui/useToast';
+import { doubtsThatTouch } from '../../core/sources/sources';
+import { restsOn } from '../../core/sources/restsOn';
+import { RestsOnFold } from '../RestsOnFold';
 import { OtherDrafts } from '../OtherDrafts';
 import { CalibrationLine, type CourseCalibrations } from './CalibrationLine';
 import { CloudCanvas } from './CloudCanvas';
@@ -209,6 +212,16 @@ function CourseEditor(props: Props) {
             </p>
           )}
           {forecast !== null && <ForecastPanel forecast={forecast} robotId={robot.id} />}
+          {route.steps.length > 0 && (
+            <RestsOnFold
+              rows={restsOn(
+                robot.robot,
+                doubtsThatTouch(doubts, route, robot.robot),
+                calibrations.known,
+              )}
+              robotId={robot.id}
+            />
+          )}
         </div>
         <section className={styles.right} aria-label="Route">
           <div className={styles.startRow}>

@@ -13,6 +13,7 @@ export const gains: Procedure = {
   goodFor: 'a controller that comes back at once and does not shake',
   minutes: 5,
   gives: 'heading-hold',
+  goesByHeading: true,
   known: async (facts) => {
     const { used, begunAt } = usedTrials(await facts.trials('gains'));
     const last = used.at(-1);

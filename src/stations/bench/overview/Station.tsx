@@ -7,17 +7,21 @@ import type { WorthDoing } from './worthNext';
 
 interface Props extends BenchProps {
   lines: OverviewLine[];
+  /** Known creep comes before all else. */
+  creep: WorthDoing | null;
   next: WorthDoing | null;
   route: OverviewRoute | null;
 }
 
 const minutesText = (minutes: number) => `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
 
-function Next({ robot, lines, next, route }: Props) {
+function Next({ robot, lines, creep, next, route }: Props) {
   const hangs = useHangsOn(route);
+  const lineOf = (worth: WorthDoing | null) => lines.find(({ id }) => id === worth?.id);
   const measures = lines.find(({ id }) => id === hangs?.measuredBy);
   // What the forecast hangs on comes before what is merely old.
-  const line = measures ?? lines.find(({ id }) => id === next?.id);
+  const why = creep ?? (measures === undefined ? next : null);
+  const line = creep === null ? (measures ?? lineOf(next)) : lineOf(creep);
   const inRecord = hangs !== null && measures === undefined;
   return (
     <section aria-label="Worth doing next" className={styles.next} data-testid="worth-next">
@@ -27,7 +31,7 @@ function Next({ robot, lines, next, route }: Props) {
         <p className={styles.headline}>
           Worth doing next: <a href={`/bench/${line.id}?robot=${robot.id}`}>{line.title}</a>
           {line.minutes !== null && `, ${minutesText(line.minutes)}`}
-          {measures === undefined && next !== null && `: ${next.why}`}.
+          {why !== null && `: ${why.why}`}.
         </p>
       )}
       {hangs !== null && (

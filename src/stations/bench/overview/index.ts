@@ -34,6 +34,7 @@ export const overview = (procedures: readonly Procedure[]): BenchPage => ({
         return { id, title, group, goodFor, minutes, gives: gives !== null, ...known };
       }),
     );
-    return { lines, next: worthNext(lines), route: await newestRoute(facts) };
+    const [creep, route] = await Promise.all([facts.creep(), newestRoute(facts)]);
+    return { lines, creep, next: worthNext(lines), route };
   },
 });

@@ -9,6 +9,7 @@ export const schools: Procedure = {
   goodFor: 'which way of turning suits this robot, by simulation',
   minutes: null,
   gives: null,
+  goesByHeading: true,
   known: async (facts) => {
     const { turns } = await facts.holding();
     return {

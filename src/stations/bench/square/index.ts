@@ -10,6 +10,7 @@ export const square: Procedure = {
   goodFor: 'the true track width, and whether both wheels are alike',
   minutes: 15,
   gives: 'drive',
+  goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'drive', 'square', 'lap', (text) => `Against the record: ${text}`),
   props: async (facts) => {

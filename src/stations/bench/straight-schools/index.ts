@@ -7,6 +7,7 @@ export const straightWays: Procedure = {
   goodFor: 'which way of driving straight suits this robot, by simulation',
   minutes: null,
   gives: null,
+  goesByHeading: true,
   known: async (facts) => {
     const { straight, drive } = await facts.holding();
     const measured = [straight, drive].filter((one) => one !== undefined).length;

@@ -10,6 +10,7 @@ export const straight: Procedure = {
   goodFor: 'how far it truly drives, and where it goes to the side',
   minutes: 6,
   gives: 'straight',
+  goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'straight', 'straight', 'drive', (text) => `Against the record: ${text}`),
   props: (facts) => openedList(facts, 'straight', newStraightTrials),

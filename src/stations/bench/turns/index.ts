@@ -1,11 +1,9 @@
 import { ulid } from 'ulid';
+import { DRIFT_HOLDS_MS } from '../../../core/gyro/creepFirst';
 import { doubtsOf } from '../../../core/sources/sources';
 import { heldOrTrials } from '../known';
 import type { Procedure } from '../procedure';
 import { newTurnTrials } from './newTrials';
-
-/** A drift of another day was another power-up's: it says nothing about today's turns. */
-const DRIFT_HOLDS_MS = 12 * 3_600_000;
 
 export const turns: Procedure = {
   id: 'turns',
@@ -14,6 +12,7 @@ export const turns: Procedure = {
   goodFor: 'where to tell a turn to stop, so that it ends where it should',
   minutes: 12,
   gives: 'turns',
+  goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'turns', 'turns', 'turn', (text) => `Goes on after the stop, ${text}`),
   props: async (facts) => {
