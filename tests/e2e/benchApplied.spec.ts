@@ -119,3 +119,42 @@ test('whether to zero before each turn is tried on a route of the robot', async 
   await expect(found).toContainText(/Zeroed before each turn and drive: /);
   await expect(page.getByRole('row', { name: /^zeroed each time/ })).toContainText('°');
 });
+
+test('all that was measured is looked through and applied at one place, and can be taken back', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await expect(page.getByTestId('calibration-line')).toContainText('Measured, not applied');
+  await page.getByRole('link', { name: 'Look through it and apply it' }).click();
+  await page.waitForURL(/calibrations/);
+  await open(page, '/bench/calibrations');
+  const waiting = page.getByRole('region', { name: 'Measured, not applied' });
+  // A drift of another day is only applied by whoever wants it.
+  await expect(waiting.getByRole('checkbox', { name: /gyro drift/ })).not.toBeChecked();
+  await expect(waiting.getByRole('checkbox', { name: /track and wheels/ })).toBeChecked();
+  await expect(page.getByTestId('holds-drive')).toHaveText('none holds');
+  await waiting.getByLabel('Why?').fill('Before the rehearsal');
+  // What other tests measured stays as it is.
+  for (const box of await waiting.getByRole('checkbox').all()) await box.uncheck();
+  await waiting.getByRole('checkbox', { name: /track and wheels/ }).check();
+  await waiting.getByRole('checkbox', { name: /placing at the start/ }).check();
+  const count = await waiting.getByRole('checkbox').count();
+  await waiting.getByRole('button', { name: 'Apply 2 measurements' }).click();
+  await expect(page.getByTestId('holds-drive')).toContainText('track × 1.01');
+  await expect(page.getByTestId('holds-placing')).toContainText('in the jig');
+  await expect(waiting.getByRole('checkbox')).toHaveCount(count - 2);
+  await expect(page.getByRole('table', { name: 'Journal' })).toContainText('Before the rehearsal');
+  // What holds is no more said to wait, also by the server.
+  await open(page, '/bench/calibrations');
+  await expect(waiting.getByRole('checkbox', { name: /track and wheels/ })).toHaveCount(0);
+  for (const [kind, name] of [
+    ['drive', 'track and wheels'],
+    ['placing', 'placing at the start'],
+  ] as const) {
+    await page
+      .getByRole('region', { name })
+      .getByRole('button', { name: 'Go back to the one before' })
+      .click();
+    await expect(page.getByTestId(`holds-${kind}`)).toHaveText('none holds');
+  }
+});

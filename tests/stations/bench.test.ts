@@ -5,6 +5,7 @@ import { hangsOn } from '../../src/core/simulate/sentence';
 import type { Forecast } from '../../src/core/simulate/summary';
 import { SOURCES } from '../../src/core/sources/sources';
 import type { OverviewLine } from '../../src/stations/bench/overview/line';
+import { isApplied, type Found } from '../../src/stations/bench/waiting';
 import { worthNext } from '../../src/stations/bench/overview/worthNext';
 import { GROUPS } from '../../src/stations/bench/procedure';
 import { BENCH_PAGES, PROCEDURES } from '../../src/stations/bench/procedures';
@@ -92,5 +93,34 @@ describe('what a forecast hangs on', () => {
     expect(of({ rate: 0.7, low: 0.41, high: 0.95 }, null)).toBeNull();
     expect(of({ rate: 0.9, low: 0.86, high: 0.93 }, 'turns')).toBeNull();
     expect(of(null, 'turns')).toBeNull();
+  });
+});
+
+describe('what was measured waits to be applied', () => {
+  const found = (trials: string[], measuredAt = '2026-11-20T10:00:00.000Z'): Found => ({
+    value: { kind: 'heading-hold', gainMPerSPerRad: 1, looks: trials.length },
+    evidence: { trialsId: 'list', stillCheckId: null, raw: trials.map((id) => ({ id })) },
+    surface: null,
+    battery: null,
+    measuredAt,
+  });
+  const held = (trialsId: string, trials: string[], madeAt: string) => ({
+    evidence: { trialsId, stillCheckId: null, raw: trials.map((id) => ({ id })) },
+    madeAt,
+  });
+  const [before, after] = ['2026-11-19T10:00:00.000Z', '2026-11-21T10:00:00.000Z'];
+
+  it('until the same trials hold, in whatever order they were kept', () => {
+    expect(isApplied(found(['a', 'b']), undefined)).toBe(false);
+    expect(isApplied(found(['a', 'b']), held('list', ['b', 'a'], after))).toBe(true);
+    expect(isApplied(found(['a', 'b', 'c']), held('list', ['a', 'b'], after)), 'one more').toBe(
+      false,
+    );
+    expect(isApplied(found(['a']), held('list', ['a', 'b'], after)), 'one set aside').toBe(false);
+  });
+
+  it('and not where something newer holds', () => {
+    expect(isApplied(found(['a']), held('another', ['x'], after))).toBe(true);
+    expect(isApplied(found(['a']), held('another', ['x'], before))).toBe(false);
   });
 });

@@ -169,3 +169,13 @@ export function placing(
     };
   });
 }
+
+/** The placings of whoever placed it last, in that way; null where there are none. */
+export function lastGroup(
+  trials: readonly Pick<PlacingTrial, 'person' | 'way'>[],
+  groups: readonly PlacingGroup[],
+): PlacingGroup | null {
+  const last = trials.at(-1);
+  const own = groups.find(({ person, way }) => person === last?.person && way === last.way);
+  return own ?? groups[0] ?? null;
+}

@@ -1,5 +1,6 @@
 import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
 import type { fittedRobot } from '../../core/calibration/fittedRobot';
+import type { Found } from './waiting';
 import type { CreepFirst } from '../../core/gyro/creepFirst';
 import type { RestsOn } from '../../core/sources/restsOnSentence';
 import type { Freshness } from '../../core/freshness';
@@ -84,6 +85,8 @@ export interface Procedure extends BenchPage {
   /** Whether a heading that creeps would be measured instead of what is asked for. */
   goesByHeading?: true;
   known(facts: BenchFacts): Promise<Known>;
+  /** What its last measurement leaves to be computed with; null where it does not tell. */
+  found?(facts: BenchFacts): Promise<Found | null>;
 }
 
 /** What every island is given. */

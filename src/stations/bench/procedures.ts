@@ -46,5 +46,5 @@ export const PROCEDURES: readonly Procedure[] = [
 export const BENCH_PAGES: readonly BenchPage[] = [
   overview(PROCEDURES),
   ...PROCEDURES,
-  calibrations,
+  calibrations(PROCEDURES),
 ];

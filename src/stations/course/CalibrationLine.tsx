@@ -13,6 +13,8 @@ import type { Freshness } from '../../core/freshness';
 import type { Robot } from '../../core/robot';
 import { counted } from '../../core/text/quantities';
 import type { SavedCalibration } from '../../formats/benchRecords';
+import type { WaitingFor } from '../bench/waiting';
+import { WaitingLine } from '../bench/WaitingLine';
 import { Button } from '../../ui/Button';
 import styles from './CourseStation.module.css';
 
@@ -25,10 +27,13 @@ export interface CourseCalibrations {
   /** How well the robot is known, and by what. */
   doubts: readonly Doubt[];
   known: readonly KnownBy[];
+  /** Procedures that measured something which is not applied. */
+  waiting: readonly WaitingFor[];
 }
 
 interface Props {
   calibrations: CourseCalibrations;
+  robotId: string;
   route: Route;
   robot: Robot;
   table: Table;
@@ -109,10 +114,11 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
 
 /** With which calibrations the route was computed, and what the ones that hold now would change. */
 export function CalibrationLine(props: Props) {
-  const { others } = props.calibrations;
+  const { others, waiting } = props.calibrations;
   if (props.route.steps.length === 0) return null;
   return (
     <div className={styles.calibration} data-testid="calibration-line">
+      <WaitingLine waiting={waiting} robotId={props.robotId} />
       <PlacingPart {...props} />
       <TurnsPart {...props} />
       <GainPart {...props} />

@@ -211,7 +211,9 @@ function CourseEditor(props: Props) {
               The route was changed: it is computed anew in a moment.
             </p>
           )}
-          {forecast !== null && <ForecastPanel forecast={forecast} robotId={robot.id} />}
+          {forecast !== null && (
+            <ForecastPanel forecast={forecast} robotId={robot.id} waiting={calibrations.waiting} />
+          )}
           {route.steps.length > 0 && (
             <RestsOnFold
               rows={restsOn(
@@ -246,6 +248,7 @@ function CourseEditor(props: Props) {
           />
           <CalibrationLine
             calibrations={calibrations}
+            robotId={robot.id}
             route={route}
             robot={robot.robot}
             table={table}

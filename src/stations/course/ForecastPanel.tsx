@@ -2,6 +2,7 @@ import { errorScale } from '../../core/text/lengths';
 import type { Forecast } from '../../core/simulate/summary';
 import { clock, number, errorNumber } from '../../core/text/quantities';
 import { SOURCES } from '../../core/sources/sources';
+import type { WaitingFor } from '../bench/waiting';
 import { Figure } from '../../ui/Figure';
 import styles from './ForecastPanel.module.css';
 
@@ -19,8 +20,15 @@ const MEASURED_AT = {
 
 const share = (value: number) => number(value * 100);
 
+interface Props {
+  forecast: Forecast;
+  robotId: string;
+  /** Procedures that measured something which is not applied. */
+  waiting: readonly WaitingFor[];
+}
+
 /** What the simulated runs say, mission by mission. */
-export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robotId: string }) {
+export function ForecastPanel({ forecast, robotId, waiting }: Props) {
   const { end } = forecast;
   const first = SOURCES.find(({ name }) => name === forecast.measureFirst);
   return (
@@ -73,10 +81,14 @@ export function ForecastPanel({ forecast, robotId }: { forecast: Forecast; robot
       {first !== undefined && (
         <p className={styles.first} data-testid="measure-first">
           What is least known and matters most: the {first.name}.{' '}
-          {first.measuredBy !== null && (
-            <a href={`${MEASURED_AT[first.measuredBy].href}?robot=${robotId}`}>
-              {MEASURED_AT[first.measuredBy].label}
-            </a>
+          {waiting.some(({ procedure }) => procedure === first.measuredBy) ? (
+            <a href={`/bench/calibrations?robot=${robotId}`}>It was measured: apply it</a>
+          ) : (
+            first.measuredBy !== null && (
+              <a href={`${MEASURED_AT[first.measuredBy].href}?robot=${robotId}`}>
+                {MEASURED_AT[first.measuredBy].label}
+              </a>
+            )
           )}
         </p>
       )}

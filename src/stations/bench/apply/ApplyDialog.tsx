@@ -2,7 +2,6 @@ import { teamNames } from '../../../core/text/manner';
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationValue } from '../../../core/calibration/calibration';
-import { unitFor } from '../../../core/calibration/holding';
 import { kindOfCalibration } from '../../../core/calibration/registry';
 import type { CalibrationRecord, SavedCalibration } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
@@ -10,7 +9,8 @@ import { Button } from '../../../ui/Button';
 import { Dialog } from '../../../ui/Dialog';
 import { Notice } from '../../../ui/Notice';
 import { TextField } from '../../../ui/TextField';
-import { post, sentenceOf } from '../../api';
+import { sentenceOf } from '../../api';
+import { letHold } from './letHold';
 
 interface Props {
   robot: RobotRecord;
@@ -34,22 +34,13 @@ export function ApplyDialog(props: Props) {
   // Made once, so that pressing again after a lost answer applies it once.
   const [ids] = useState(() => ({ calibration: ulid(), change: ulid() }));
   const name = kindOfCalibration(value.kind).name;
-  const unitId = unitFor(robot.robot, value.kind);
-  const whose = { robotId: robot.id, unitId };
   const apply = async () => {
     setSaving(true);
     setProblem(null);
     try {
-      const { calibration } = await post<{ calibration: SavedCalibration }>('/api/calibrations', {
-        calibration: { id: ids.calibration, ...whose, value, evidence, surface, battery },
-        change: {
-          id: ids.change,
-          ...whose,
-          kind: value.kind,
-          calibrationId: ids.calibration,
-          reason: reason.trim() || 'Measured on the bench',
-          who: who.trim() || null,
-        },
+      const { calibration } = await letHold(robot, { value, evidence, surface, battery }, ids, {
+        reason,
+        who,
       });
       onApplied(calibration);
     } catch (error) {

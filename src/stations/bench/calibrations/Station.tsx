@@ -17,6 +17,8 @@ import { Notice, Toast } from '../../../ui/Notice';
 import { Table } from '../../../ui/Table';
 import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
+import type { Waiting } from '../waiting';
+import { WaitingToHold } from './WaitingToHold';
 import { RouteChanges } from '../apply/RouteChanges';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
@@ -26,6 +28,8 @@ interface Props extends BenchProps {
   journal: SavedCalibrationChange[];
   validity: Record<CalibrationKind, Freshness>;
   routes: RobotRoute[];
+  /** Measured, and not computed with. */
+  waiting: Waiting[];
 }
 
 /** The line of the journal before the one that holds: where one action goes back to. */
@@ -41,7 +45,10 @@ function previousOf(
 
 /** What is computed with now, how far it can be relied on, and the journal of every change. */
 export default function Station(props: Props) {
-  const { robot, calibrations, validity, routes } = props;
+  const { robot, routes } = props;
+  const [calibrations, setCalibrations] = useState(props.calibrations);
+  const [validity, setValidity] = useState(props.validity);
+  const [waiting, setWaiting] = useState(props.waiting);
   const [journal, setJournal] = useState(props.journal);
   const [problem, setProblem] = useState<string | null>(null);
   const [toast, tell] = useToast();
@@ -82,6 +89,22 @@ export default function Station(props: Props) {
           : `Nothing is measured of ${robot.name} yet: the Course computes with its record.`}
       </p>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
+      <WaitingToHold
+        robot={robot}
+        waiting={waiting}
+        holds={({ value: { kind } }) => {
+          const now = holding(kind);
+          return now === undefined ? null : describeCalibration(now.value);
+        }}
+        onApplied={(calibration, line) => {
+          const { kind } = calibration.value;
+          setCalibrations((old) => [calibration, ...old]);
+          setJournal((old) => [line, ...old]);
+          setValidity((old) => ({ ...old, [kind]: { text: 'today', state: 'fresh' } }));
+          setWaiting((old) => old.filter(({ value }) => value.kind !== kind));
+          tell('Applied: it holds from now on, and can be taken back below.');
+        }}
+      />
       <div className={styles.tools}>
         {CALIBRATION_KINDS.map(({ kind, name, measuredBy }) => {
           const current = holding(kind);
@@ -91,7 +114,11 @@ export default function Station(props: Props) {
               <p data-testid={`holds-${kind}`}>
                 {current === undefined ? 'none holds' : describeCalibration(current.value)}
               </p>
-              <small className={styles[validity[kind].state]}>{validity[kind].text}</small>
+              <small className={styles[validity[kind].state]}>
+                {current === undefined && waiting.some(({ value }) => value.kind === kind)
+                  ? 'measured, not applied'
+                  : validity[kind].text}
+              </small>
               {current !== undefined && (
                 <small className="faint">
                   made {dayAndClockOf(current.madeAt)}

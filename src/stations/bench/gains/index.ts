@@ -1,8 +1,10 @@
+import { calibrationFromGain } from '../../../core/calibration/fromGain';
+import { foundInList } from '../waiting';
 import { knowledgeAge } from '../../../core/freshness';
 import { SHOWN } from '../../../core/tuning/controllers/shown';
 import { gainStudy } from '../../../core/tuning/gainStudy';
 import { heldOf, NOTHING_KNOWN } from '../known';
-import { openedList, usedTrials } from '../openedList';
+import { notAside, openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newGainTrials } from './newTrials';
 
@@ -28,6 +30,12 @@ export const gains: Procedure = {
       freshness: knowledgeAge(begunAt, facts.now, 'not measured'),
     };
   },
+  found: (facts) =>
+    foundInList(facts, 'gains', ({ trials, conditions: { controller } }) => {
+      const used = notAside(trials).filter((one) => one.controller === controller);
+      const study = gainStudy(controller, used);
+      return { value: study && calibrationFromGain(controller, study, used), raw: used };
+    }),
   props: async (facts) => {
     const [list, holding, routes] = await Promise.all([
       openedList(facts, 'gains', newGainTrials),

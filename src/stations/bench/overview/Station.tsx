@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { GROUPS, type BenchProps } from '../procedure';
+import type { WaitingFor } from '../waiting';
+import { WaitingLine } from '../WaitingLine';
 import type { OverviewLine } from './line';
 import styles from './Overview.module.css';
 import { useHangsOn, type OverviewRoute } from './useHangsOn';
@@ -7,6 +9,8 @@ import type { WorthDoing } from './worthNext';
 
 interface Props extends BenchProps {
   lines: OverviewLine[];
+  /** Of these procedures something was measured that is not applied. */
+  waiting: WaitingFor[];
   /** Known creep comes before all else. */
   creep: WorthDoing | null;
   next: WorthDoing | null;
@@ -15,7 +19,7 @@ interface Props extends BenchProps {
 
 const minutesText = (minutes: number) => `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
 
-function Next({ robot, lines, creep, next, route }: Props) {
+function Next({ robot, lines, waiting, creep, next, route }: Props) {
   const hangs = useHangsOn(route);
   const lineOf = (worth: WorthDoing | null) => lines.find(({ id }) => id === worth?.id);
   const measures = lines.find(({ id }) => id === hangs?.measuredBy);
@@ -23,15 +27,20 @@ function Next({ robot, lines, creep, next, route }: Props) {
   const why = creep ?? (measures === undefined ? next : null);
   const line = creep === null ? (measures ?? lineOf(next)) : lineOf(creep);
   const inRecord = hangs !== null && measures === undefined;
+  const isMeasured = creep === null && waiting.some(({ procedure }) => procedure === line?.id);
+  const does = isMeasured ? 'calibrations' : line?.id;
   return (
     <section aria-label="Worth doing next" className={styles.next} data-testid="worth-next">
       {line === undefined ? (
         <p className={styles.headline}>All that the Bench measures of {robot.name} is fresh.</p>
       ) : (
         <p className={styles.headline}>
-          Worth doing next: <a href={`/bench/${line.id}?robot=${robot.id}`}>{line.title}</a>
-          {line.minutes !== null && `, ${minutesText(line.minutes)}`}
-          {why !== null && `: ${why.why}`}.
+          Worth doing next:{' '}
+          <a href={`/bench/${does}?robot=${robot.id}`}>
+            {isMeasured ? `apply what was measured (${line.title})` : line.title}
+          </a>
+          {!isMeasured && line.minutes !== null && `, ${minutesText(line.minutes)}`}
+          {!isMeasured && why !== null && `: ${why.why}`}.
         </p>
       )}
       {hangs !== null && (
@@ -40,6 +49,7 @@ function Next({ robot, lines, creep, next, route }: Props) {
           {hangs.sentence}
         </p>
       )}
+      <WaitingLine waiting={waiting} robotId={robot.id} />
     </section>
   );
 }

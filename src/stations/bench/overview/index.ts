@@ -2,6 +2,7 @@ import { doubtsOf } from '../../../core/sources/sources';
 import { FORECAST_SEED, type Simulation } from '../../../core/simulate/run';
 import type { BenchFacts, BenchPage, Procedure } from '../procedure';
 import type { OverviewLine } from './line';
+import { waitingNow, waitingOf } from '../waiting';
 import { worthNext } from './worthNext';
 
 /** The route that was saved last, to be simulated with what is known of the robot. */
@@ -34,7 +35,17 @@ export const overview = (procedures: readonly Procedure[]): BenchPage => ({
         return { id, title, group, goodFor, minutes, gives: gives !== null, ...known };
       }),
     );
-    const [creep, route] = await Promise.all([facts.creep(), newestRoute(facts)]);
-    return { lines, creep, next: worthNext(lines), route };
+    const [creep, route, waiting] = await Promise.all([
+      facts.creep(),
+      newestRoute(facts),
+      waitingOf(facts, procedures),
+    ]);
+    return {
+      lines,
+      waiting: waitingNow(waiting),
+      creep,
+      next: worthNext(lines),
+      route,
+    };
   },
 });

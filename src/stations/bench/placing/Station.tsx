@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { calibrationFromPlacing } from '../../../core/calibration/fromPlacing';
-import { placing, poseOnGrid, type PlacingGroup } from '../../../core/placing/placing';
+import { lastGroup, placing, poseOnGrid, type PlacingGroup } from '../../../core/placing/placing';
 import { placingSentences } from '../../../core/placing/placingStudy';
 import { counted, fineLength } from '../../../core/text/quantities';
 import type { PlacingTrials, TrialListEntry } from '../../../formats/benchRecords';
@@ -38,18 +38,14 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const used = useMemo(() => notAside(record.trials), [record]);
   const groups = useMemo(() => placing(used, marks, planned), [used, marks, planned]);
   const [wished, setWished] = useState<string | null>(null);
-  const last = used.at(-1);
-  const group =
-    groups.find((one) => called(one) === wished) ??
-    groups.find(({ person, way }) => person === last?.person && way === last.way) ??
-    groups[0];
+  const group = groups.find((one) => called(one) === wished) ?? lastGroup(used, groups);
   const odd = used.find((trial) => poseOnGrid(trial, marks) === null);
   const hasPlan = planned !== null;
-  const value = group === undefined ? null : calibrationFromPlacing(group, hasPlan);
+  const value = group === null ? null : calibrationFromPlacing(group, hasPlan);
   return (
     <TrialsShell<PlacingTrials>
       {...{ robot, kept, lists }}
-      sentences={group === undefined ? null : placingSentences(group, groups, hasPlan)}
+      sentences={group === null ? null : placingSentences(group, groups, hasPlan)}
       what="placing"
       reasons={REASONS}
       caution="A placing that came out badly by itself is no reason: it will in a match, too."
@@ -68,7 +64,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               aside, or correct “Nose to tail”.
             </Notice>
           )}
-          {groups.length > 1 && group !== undefined && (
+          {groups.length > 1 && group !== null && (
             <Choice
               label="Whose placings are told and applied"
               value={called(group)}
@@ -104,7 +100,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       apply={{
         value,
         evidence: used.filter(({ person, way }) => person === group?.person && way === group.way),
-        label: group === undefined ? 'Apply it…' : `Apply ${called(group)}…`,
+        label: group === null ? 'Apply it…' : `Apply ${called(group)}…`,
         applied: 'This holds from now on: the Course offers it to its routes.',
         consequences: () => (
           <p>

@@ -1,9 +1,11 @@
-import { placing as placings } from '../../../core/placing/placing';
+import { calibrationFromPlacing } from '../../../core/calibration/fromPlacing';
+import { foundInList } from '../waiting';
+import { lastGroup, placing as placings } from '../../../core/placing/placing';
 import { placingSentences } from '../../../core/placing/placingStudy';
 import type { PlacingTrials } from '../../../formats/benchRecords';
 import { emptyList } from '../emptyList';
 import { heldOf, notApplied } from '../known';
-import { openedList, usedTrials } from '../openedList';
+import { notAside, openedList, usedTrials } from '../openedList';
 import type { BenchFacts, Procedure } from '../procedure';
 
 /** A list that was not begun yet: the marks are its bumpers, until somebody says otherwise. */
@@ -36,13 +38,23 @@ export const placing: Procedure = {
     const lists = await facts.trials('placing');
     const conditions = lists.open?.conditions;
     if (conditions === undefined) return notApplied(null);
-    const groups = placings(usedTrials(lists).used, conditions, conditions.planned);
-    const last = groups.at(-1);
+    const { used } = usedTrials(lists);
+    const groups = placings(used, conditions, conditions.planned);
+    const last = lastGroup(used, groups);
     return notApplied(
-      last === undefined
+      last === null
         ? null
         : { sentences: placingSentences(last, groups, conditions.planned !== null) },
     );
   },
+  found: (facts) =>
+    foundInList(facts, 'placing', ({ trials, conditions }) => {
+      const used = notAside(trials);
+      const group = lastGroup(used, placings(used, conditions, conditions.planned));
+      return {
+        value: group && calibrationFromPlacing(group, conditions.planned !== null),
+        raw: used.filter(({ person, way }) => person === group?.person && way === group.way),
+      };
+    }),
   props: (facts) => openedList(facts, 'placing', emptyPlacings(facts)),
 };

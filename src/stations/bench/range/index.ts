@@ -1,7 +1,11 @@
+import { rangeStudy } from '../../../core/ranging/rangeStudy';
+import { voltStudy } from '../../../core/ranging/voltStudy';
+import { unitsOf } from '../../../core/units/ofRobot';
+import { foundInList } from '../waiting';
 import { rangePlaces } from '../../../core/ranging/bestForPlaces';
 import { missionTolerance } from '../../../core/ranging/missionTolerance';
 import { heldOrTrials } from '../known';
-import { openedList } from '../openedList';
+import { notAside, openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newRangeTrials } from './newTrials';
 
@@ -13,6 +17,18 @@ export const range: Procedure = {
   minutes: 8,
   gives: 'range',
   known: (facts) => heldOrTrials(facts, 'range', 'range', 'reading'),
+  found: (facts) =>
+    foundInList(facts, 'range', ({ trials, conditions: { shows, toleranceM } }) => {
+      const facing = notAside(trials).filter(({ turnedRad }) => turnedRad === 0);
+      const labels = unitsOf(facts.robot.robot, 'distance sensor').map(({ label }) => label);
+      const [inUse = ''] = labels;
+      const own = facing.filter(({ unit }) => unit === inUse);
+      const value =
+        shows === 'volts'
+          ? voltStudy(own, inUse)?.value
+          : rangeStudy(facing, inUse, toleranceM, labels)?.value;
+      return { value: value ?? null, raw: own };
+    }),
   props: async (facts) => {
     const [list, routes] = await Promise.all([
       openedList(facts, 'range', newRangeTrials),

@@ -1,6 +1,8 @@
+import { speedStudy } from '../../../core/drive/speedStudy';
+import { foundInList } from '../waiting';
 import { emptyList } from '../emptyList';
 import { heldOrTrials } from '../known';
-import { openedList } from '../openedList';
+import { notAside, openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 
 export const speed: Procedure = {
@@ -11,5 +13,10 @@ export const speed: Procedure = {
   minutes: 5,
   gives: 'speed',
   known: (facts) => heldOrTrials(facts, 'speed', 'speed', 'drive', (text) => `Drives ${text}`),
+  found: (facts) =>
+    foundInList(facts, 'speed', ({ trials }) => {
+      const used = notAside(trials);
+      return { value: speedStudy(used)?.value ?? null, raw: used };
+    }),
   props: (facts) => openedList(facts, 'speed', emptyList('speed')),
 };

@@ -1,12 +1,8 @@
 import { lazy, Suspense, useMemo } from 'react';
 import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
-import { ownReturns } from '../../../core/square/ownReturns';
-import { oneWaySentences, oneWaySquare } from '../../../core/square/oneWay';
-import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
-import { notAside } from '../openedList';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
@@ -20,6 +16,7 @@ import { LapEntry } from './LapEntry';
 import { LapTable } from './LapTable';
 import { SquareFigures } from './SquareFigures';
 import { SquarePlot } from './SquarePlot';
+import { studied } from './studied';
 
 /** Fetched when there are laps of both. */
 const SquareWays = lazy(() => import('./SquareWays'));
@@ -40,37 +37,7 @@ const STEPS = [
 
 const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];
 
-const NOTHING = { encoders: null, gyro: null, oneWay: null };
-
-function study(
-  { conditions, trials }: SquareTrials,
-  trackM: number,
-  drift: GyroDriftCalibration | null,
-) {
-  // A lap that was set aside is still where the next one began.
-  const own = notAside(ownReturns(trials)).map((lap) => ({
-    ...lap,
-    driven: lap.driven ?? conditions.driven,
-  }));
-  const used = own.filter(({ driven }) => driven === conditions.driven);
-  const cw = used.filter(({ direction }) => direction === 'cw');
-  const ccw = used.filter(({ direction }) => direction === 'ccw');
-  const { sideM, corners, driven, lapS } = conditions;
-  if (cw.length + ccw.length === 0) return { own, cw, ccw, ...NOTHING };
-  if (cw.length === 0 || ccw.length === 0) {
-    const direction: 'cw' | 'ccw' = cw.length > 0 ? 'cw' : 'ccw';
-    const one = { direction, driven, laps: [...cw, ...ccw] };
-    const known = drift === null || lapS === null ? null : { ...drift, lapS };
-    const sentences = oneWaySentences(one, oneWaySquare(one, known));
-    return { own, cw, ccw, ...NOTHING, oneWay: sentences };
-  }
-  const laps = { sideM, corners, trackM, cw, ccw };
-  return driven === 'encoders'
-    ? { own, cw, ccw, ...NOTHING, encoders: encoderSquare(laps) }
-    : { own, cw, ccw, ...NOTHING, gyro: gyroSquare(laps) };
-}
-
-const sentencesOf = ({ encoders, gyro, oneWay }: ReturnType<typeof study>) =>
+const sentencesOf = ({ encoders, gyro, oneWay }: ReturnType<typeof studied>) =>
   encoders !== null
     ? encoderSquareSentences(encoders)
     : gyro !== null
@@ -82,7 +49,7 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const { trackM, wheelDiameterM } = robot.robot;
-  const found = useMemo(() => study(record, trackM, drift), [record, trackM, drift]);
+  const found = useMemo(() => studied(record, trackM, drift), [record, trackM, drift]);
   const { own, cw, ccw, encoders, gyro } = found;
   const sentences = sentencesOf(found);
   const { conditions } = record;

@@ -1,7 +1,17 @@
+import { studied } from './studied';
+import { driveFromSquare } from '../../../core/calibration/fromSquare';
+import { foundInList } from '../waiting';
 import { heldOrTrials } from '../known';
 import { openedList } from '../openedList';
-import type { Procedure } from '../procedure';
+import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
+import type { BenchFacts, Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';
+
+/** The drift that holds, where a still check was applied. */
+async function appliedDrift(facts: BenchFacts): Promise<GyroDriftCalibration | null> {
+  const drift = (await facts.holding())['gyro-drift']?.value;
+  return drift?.kind === 'gyro-drift' ? drift : null;
+}
 
 export const square: Procedure = {
   id: 'square',
@@ -13,12 +23,18 @@ export const square: Procedure = {
   goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'drive', 'square', 'lap', (text) => `Against the record: ${text}`),
+  found: async (facts) => {
+    const drift = await appliedDrift(facts);
+    return foundInList(facts, 'square', (list) => {
+      const { cw, ccw, encoders } = studied(list, facts.robot.robot.trackM, drift);
+      return { value: encoders && driveFromSquare(encoders), raw: [...cw, ...ccw] };
+    });
+  },
   props: async (facts) => {
-    const [list, holding] = await Promise.all([
+    const [list, drift] = await Promise.all([
       openedList(facts, 'square', newSquareTrials),
-      facts.holding(),
+      appliedDrift(facts),
     ]);
-    const drift = holding['gyro-drift']?.value;
-    return { ...list, drift: drift?.kind === 'gyro-drift' ? drift : null };
+    return { ...list, drift };
   },
 };

@@ -1,7 +1,9 @@
+import { calibrationFromSquaring } from '../../../core/calibration/fromSquaring';
+import { foundInList } from '../waiting';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import { heldOf, notApplied } from '../known';
 import { emptyList } from '../emptyList';
-import { openedList, usedTrials } from '../openedList';
+import { notAside, openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 
 export const squaring: Procedure = {
@@ -16,6 +18,15 @@ export const squaring: Procedure = {
     if (held !== null) return held;
     const { used } = usedTrials(await facts.trials('squaring'));
     return notApplied(squaringStudy(used));
+  },
+  found: async (facts) => {
+    const holding = await facts.holding();
+    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    return foundInList(facts, 'squaring', ({ trials }) => {
+      const used = notAside(trials);
+      const study = squaringStudy(used);
+      return { value: study && calibrationFromSquaring(study, fitted), raw: used };
+    });
   },
   props: async (facts) => {
     const [list, holding] = await Promise.all([

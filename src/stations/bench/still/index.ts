@@ -1,3 +1,4 @@
+import { driftFromCheck, measuresDrift } from '../../../core/calibration/fromCheck';
 import { knowledgeAge } from '../../../core/freshness';
 import { measuredDrift } from '../../../core/gyro/driftText';
 import { VERDICT_NAMES } from '../../../core/gyro/stillSentence';
@@ -17,6 +18,17 @@ export const still: Procedure = {
     return {
       sentence: `Creeps by ${measuredDrift(result)}: ${VERDICT_NAMES[result.verdict]}.`,
       freshness: knowledgeAge(new Date(takenAt), facts.now, 'never'),
+    };
+  },
+  found: async (facts) => {
+    const check = (await facts.stillChecks()).find(({ setAsideReason }) => setAsideReason === null);
+    if (check === undefined || !measuresDrift(check.result)) return null;
+    return {
+      value: driftFromCheck(check.result),
+      evidence: { trialsId: null, stillCheckId: check.id, raw: [] },
+      surface: null,
+      battery: null,
+      measuredAt: check.takenAt,
     };
   },
   props: async (facts) => ({ checks: await facts.stillChecks() }),

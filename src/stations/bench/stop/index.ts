@@ -1,7 +1,9 @@
+import { calibrationFromStops } from '../../../core/calibration/fromStops';
+import { foundInList } from '../waiting';
 import { calibrationOf } from '../../../core/calibration/find';
 import { stopStudy } from '../../../core/ranging/stopStudy';
 import { heldOf, notApplied } from '../known';
-import { openedList, usedTrials } from '../openedList';
+import { notAside, openedList, usedTrials } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newStopTrials } from './newTrials';
 
@@ -18,6 +20,12 @@ export const stop: Procedure = {
     const { used } = usedTrials(await facts.trials('stop'));
     return notApplied(stopStudy(used.filter(({ by }) => by === 'distance')));
   },
+  found: (facts) =>
+    foundInList(facts, 'stop', ({ trials }) => {
+      const used = notAside(trials).filter(({ by }) => by === 'distance');
+      const study = stopStudy(used);
+      return { value: study && calibrationFromStops(study.model, used), raw: used };
+    }),
   props: async (facts) => {
     const [list, { range }] = await Promise.all([
       openedList(facts, 'stop', newStopTrials),

@@ -1,5 +1,8 @@
+import { straightGroups } from '../../../core/drive/straightGroups';
+import { straightStudy } from '../../../core/drive/straightStudy';
+import { foundInList } from '../waiting';
 import { heldOrTrials } from '../known';
-import { openedList } from '../openedList';
+import { notAside, openedList } from '../openedList';
 import type { Procedure } from '../procedure';
 import { newStraightTrials } from './newTrials';
 
@@ -13,5 +16,13 @@ export const straight: Procedure = {
   goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'straight', 'straight', 'drive', (text) => `Against the record: ${text}`),
+  found: (facts) =>
+    foundInList(facts, 'straight', ({ trials, conditions }) => {
+      const [shown] = straightGroups(
+        notAside(trials).map((one) => ({ ...one, keptBy: one.keptBy ?? conditions.keep })),
+      );
+      const judged = shown?.trials ?? [];
+      return { value: straightStudy(judged)?.value ?? null, raw: judged };
+    }),
   props: (facts) => openedList(facts, 'straight', newStraightTrials),
 };

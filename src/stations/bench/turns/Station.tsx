@@ -1,11 +1,8 @@
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
-import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
 import type { Robot } from '../../../core/robot';
 import type { Doubt } from '../../../core/sources/source';
 import { eyeAdvices } from '../../../core/turns/byEye';
-import { hardlyTurns } from '../../../core/turns/errorModel';
-import { whereItStood } from '../../../core/turns/whereItStood';
-import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
+import type { TurnStudy } from '../../../core/turns/turnStudy';
 import { notAside } from '../openedList';
 import type {
   SavedCalibration,
@@ -29,6 +26,7 @@ import { TrialQuestion } from './TrialQuestion';
 import { ZeroOrCount } from './ZeroOrCount';
 import { TrialTable } from './TrialTable';
 import { TurnChart } from './TurnChart';
+import { measuredTurns, studied, turnsValue } from './studied';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
 
 /** With the simulator's own figures: fetched when somebody opens it. */
@@ -65,37 +63,6 @@ const STEPS = [
   'When it stands, lay the edge along it again and read the angle between the two.',
   'Type what it truly turned. The plan says which turns to make, and how often.',
 ];
-
-/** What the trials say together, and which of them are asked about. */
-function studied(trials: readonly TurnTrialRecord[], conditions: TurnTrials['conditions']) {
-  const { driftRadPerS, wantedRad, readingSdRad } = conditions;
-  const measured = trials.flatMap((trial, place) => {
-    const { actualRad, durationS, setAsideReason, ...rest } = trial;
-    if (actualRad === null || setAsideReason !== null) return [];
-    return [
-      {
-        told: {
-          ...rest,
-          actualRad,
-          ...(durationS !== null && { durationS }),
-        },
-        trial,
-        place,
-      },
-    ];
-  });
-  if (measured.length === 0) return { study: null, stood: [], asked: [] };
-  const told = measured.map((one) => one.told);
-  const found = studyTurns(told, driftRadPerS, wantedRad, readingSdRad);
-  return {
-    study: found,
-    stood: whereItStood(told, driftRadPerS).sentences,
-    asked: found.questions.flatMap(({ index, text }) => {
-      const one = measured[index];
-      return one === undefined ? [] : [{ trial: one.trial, no: one.place + 1, text }];
-    }),
-  };
-}
 
 const settingOf = ({ targetRad, rateRadPerS, kind }: TurnTrialRecord): TurnSetting => ({
   targetRad: Math.abs(targetRad),
@@ -136,15 +103,13 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
   const [logWanted, setLogWanted] = useState(false);
-  const used = notAside(record.trials);
   const { study, stood, asked } = useMemo(
     () => studied(record.trials, record.conditions),
     [record.trials, record.conditions],
   );
   const byEye = useMemo(() => eyeAdvices(notAside(record.trials)), [record.trials]);
   const next = study?.advice.next ?? null;
-  const canApply = study?.model.groups.every(({ model }) => !hardlyTurns(model)) === true;
-  const value = study === null || !canApply ? null : calibrationFromTurns(study.model);
+  const value = turnsValue(study);
   return (
     <TrialsShell<TurnTrials>
       {...{ robot, kept, lists }}
@@ -250,7 +215,7 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
       )}
       apply={{
         value,
-        evidence: used,
+        evidence: measuredTurns(record.trials),
         label: 'Apply these commands…',
         applied: 'These commands hold from now on.',
         consequences: () =>

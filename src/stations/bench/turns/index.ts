@@ -1,3 +1,5 @@
+import { measuredTurns, studied, turnsValue } from './studied';
+import { foundInList } from '../waiting';
 import { ulid } from 'ulid';
 import { DRIFT_HOLDS_MS } from '../../../core/gyro/creepFirst';
 import { doubtsOf } from '../../../core/sources/sources';
@@ -15,6 +17,11 @@ export const turns: Procedure = {
   goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'turns', 'turns', 'turn', (text) => `Goes on after the stop, ${text}`),
+  found: (facts) =>
+    foundInList(facts, 'turns', ({ trials, conditions }) => ({
+      value: turnsValue(studied(trials, conditions).study),
+      raw: measuredTurns(trials),
+    })),
   props: async (facts) => {
     const [{ lists, open }, routes, holding] = await Promise.all([
       facts.trials('turns'),
