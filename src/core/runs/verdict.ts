@@ -83,7 +83,10 @@ function successAlone(
   return {
     found: `${worked}.`,
     sure: `${rate.charAt(0).toUpperCase()}${rate.slice(1)}.`,
-    next: `To see why the others fail, measure where ${counted(3 - end.nPose, 'more run')} end: that tells aim from scatter.`,
+    next:
+      end.success !== null && end.success.successes === end.success.n
+        ? 'Go on as it is: every further run that works narrows that.'
+        : `To see why the others fail, note what went wrong first; where a way is planned, measure where ${counted(3 - end.nPose, 'more run')} end: that tells aim from scatter.`,
   };
 }
 

@@ -7,6 +7,7 @@ import { describeCalibration } from '../../core/calibration/registry';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
 import { headingsTold, turnsStandText } from '../../core/calibration/planText';
 import { knowsSpins } from '../../core/calibration/turnStop';
+import { isMissionList } from '../../core/course/missionList';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
 import type { Freshness } from '../../core/freshness';
@@ -115,7 +116,7 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
 /** With which calibrations the route was computed, and what the ones that hold now would change. */
 export function CalibrationLine(props: Props) {
   const { others, waiting } = props.calibrations;
-  if (props.route.steps.length === 0) return null;
+  if (isMissionList(props.route)) return null;
   return (
     <div className={styles.calibration} data-testid="calibration-line">
       <WaitingLine waiting={waiting} robotId={props.robotId} />

@@ -1,9 +1,10 @@
 import { FORECAST_SEED } from '../../core/simulate/run';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { newStep } from '../../core/steps/newStep';
 import { withPlacing } from '../../core/calibration/applyPlacing';
 import type { CalibrationValue } from '../../core/calibration/calibration';
+import { isMissionList } from '../../core/course/missionList';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import { STEP_KINDS } from '../../core/steps/registry';
@@ -41,6 +42,7 @@ import { StartSentence } from './StartSentence';
 import { StepList } from './StepList';
 import { useDraft } from './useDraft';
 import { SIMULATED_RUNS, useSimulation, useStartAfterChange } from './useSimulation';
+import { useUndoKeys } from './useUndoKeys';
 import { VersionsDialog } from './VersionsDialog';
 
 interface Props {
@@ -63,26 +65,6 @@ const EMPTY_ROUTE: Route = {
 /** A route that was not begun yet, placed as was measured. */
 const emptyRoute = (placing: CalibrationValue | undefined): Route =>
   placing?.kind === 'placing' ? withPlacing(EMPTY_ROUTE, placing) : EMPTY_ROUTE;
-
-const isTyping = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement &&
-  event.target.closest('input, select, textarea, dialog') !== null;
-
-/** Ctrl+Z, Ctrl+Y and Ctrl+Shift+Z outside of fields. */
-function useUndoKeys(undo: () => void, redo: () => void) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || isTyping(event)) return;
-      const key = event.key.toLowerCase();
-      if (key !== 'z' && key !== 'y') return;
-      event.preventDefault();
-      if (key === 'y' || event.shiftKey) redo();
-      else undo();
-    };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
-  }, [undo, redo]);
-}
 
 export const CourseStation = (props: Props) => (
   <FieldsInErrorProvider>
@@ -118,7 +100,8 @@ function CourseEditor(props: Props) {
     [robot, table, route, turns, doubts],
   );
   const simulate = () => simulation.start(wanted);
-  useStartAfterChange(wanted, history.past.length > 0, simulation.start);
+  const isList = isMissionList(route);
+  useStartAfterChange(wanted, history.past.length > 0 && !isList, simulation.start);
   const edit = (next: Route, about: string) => dispatch(editOf(next, about));
   useUndoKeys(
     () => dispatch({ type: 'undo' }),
@@ -139,7 +122,7 @@ function CourseEditor(props: Props) {
     setSelected(at);
   };
   useKeys((key) => {
-    if (key === 's' && !state.running && route.steps.length > 0) simulate();
+    if (key === 's' && !state.running && !isList) simulate();
     else if (key === '?') setDialog('keys');
     else return false;
     return true;
@@ -148,9 +131,11 @@ function CourseEditor(props: Props) {
   const stale =
     state.first === null && state.result !== null && !sameRoute(state.result.of.route, route);
   const sentence =
-    forecast === null
-      ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it, or change something, to see where ${SIMULATED_RUNS} runs would land.`
-      : forecastSentence(forecast);
+    isList && route.steps.length > 0
+      ? `A list of ${counted(route.steps.length, 'mission')}: no way to them is planned, so nothing is foretold. Add drives and turns to plan one.`
+      : forecast === null
+        ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it, or change something, to see where ${SIMULATED_RUNS} runs would land.`
+        : forecastSentence(forecast);
 
   return (
     <>
@@ -214,7 +199,7 @@ function CourseEditor(props: Props) {
           {forecast !== null && (
             <ForecastPanel forecast={forecast} robotId={robot.id} waiting={calibrations.waiting} />
           )}
-          {route.steps.length > 0 && (
+          {!isList && (
             <RestsOnFold
               rows={restsOn(
                 robot.robot,

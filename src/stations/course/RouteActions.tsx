@@ -1,4 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react';
+import { isMissionList } from '../../core/course/missionList';
 import { Button } from '../../ui/Button';
 import { Progress } from '../../ui/Progress';
 import styles from './CourseStation.module.css';
@@ -31,11 +32,7 @@ export function RouteActions(props: Props) {
           onCancel={props.onCancel}
         />
       ) : (
-        <Button
-          look="strong"
-          disabled={history.present.steps.length === 0}
-          onClick={props.onSimulate}
-        >
+        <Button look="strong" disabled={isMissionList(history.present)} onClick={props.onSimulate}>
           Simulate {SIMULATED_RUNS} runs <kbd>s</kbd>
         </Button>
       )}

@@ -17,10 +17,13 @@ interface Props {
   target: Pose;
   runs: PlacedEnd[];
   findings: SeriesFindings;
+  /** Of a list of missions nothing says where it should end. */
+  hasPlannedEnd: boolean;
 }
 
 /** The sentences first, then where the runs ended and the figures behind them. */
-export function FindingsView({ course, missions, endMission, target, runs, findings }: Props) {
+export function FindingsView(props: Props) {
+  const { course, missions, endMission, target, runs, findings, hasPlannedEnd } = props;
   const { verdict, end } = findings;
   return (
     <>
@@ -31,31 +34,33 @@ export function FindingsView({ course, missions, endMission, target, runs, findi
         </p>
         <p className="faint">{verdict.sure}</p>
       </div>
-      <div className={styles.columns}>
-        <figure className={styles.plan}>
-          <EndPlan
-            table={course.table}
-            target={target}
-            mission={endMission}
-            end={end}
-            runs={runs}
-          />
-          <figcaption>
-            <span>
-              <i className={styles.keyPlan} /> planned end
-              {endMission && ` and window of the ${endMission.name}`}
-            </span>
-            <span>
-              <i className={styles.keyRun}>◆</i> a run, <i className={styles.keyRun}>◇</i> failed
-            </span>
-            <span>
-              <i className={styles.keyEllipse} /> 95 of 100 runs; small: the true mean
-            </span>
-            <span>a square is {benchLength(0.01)}</span>
-          </figcaption>
-        </figure>
-        <EndFigures findings={findings} />
-      </div>
+      {hasPlannedEnd && (
+        <div className={styles.columns}>
+          <figure className={styles.plan}>
+            <EndPlan
+              table={course.table}
+              target={target}
+              mission={endMission}
+              end={end}
+              runs={runs}
+            />
+            <figcaption>
+              <span>
+                <i className={styles.keyPlan} /> planned end
+                {endMission && ` and window of the ${endMission.name}`}
+              </span>
+              <span>
+                <i className={styles.keyRun}>◆</i> a run, <i className={styles.keyRun}>◇</i> failed
+              </span>
+              <span>
+                <i className={styles.keyEllipse} /> 95 of 100 runs; small: the true mean
+              </span>
+              <span>a square is {benchLength(0.01)}</span>
+            </figcaption>
+          </figure>
+          <EndFigures findings={findings} />
+        </div>
+      )}
       <SuccessTable findings={findings} missions={missions} />
     </>
   );

@@ -26,6 +26,8 @@ interface Props {
   missions: readonly Mission[];
   target: Pose;
   endMission: Mission | null;
+  /** Of a list of missions nothing says where it should end. */
+  hasPlannedEnd: boolean;
   earlier: readonly { xM: number; yM: number }[];
   reachM: number;
   placers: readonly string[];
@@ -121,7 +123,7 @@ export function EntryForm(props: Props) {
         <span className="faint">
           {worked === null
             ? 'nothing is said yet'
-            : `the run ${worked ? 'worked' : 'failed'}${endOf(entry) === null ? ', no end measured: it counts for success all the same' : ''}`}
+            : `the run ${worked ? 'worked' : 'failed'}${endOf(entry) === null && props.hasPlannedEnd ? ', no end measured: it counts for success all the same' : ''}`}
         </span>
         {entry.version > 0 && <Button onClick={props.onCancel}>Leave it as it was</Button>}
         <Button look="strong" type="submit">
@@ -154,26 +156,34 @@ export function EntryForm(props: Props) {
         />
       )}
       <div className={styles.where}>
-        <Pad
-          reachM={props.reachM}
-          target={props.target}
-          mission={props.endMission}
-          earlier={props.earlier}
-          value={endOf(entry)}
-          headingRad={entry.endHeadingRad}
-          onChange={(end) => onChange({ ...entry, endXM: end?.xM ?? null, endYM: end?.yM ?? null })}
-        />
-        <div className={styles.fields}>
-          <EndFields refs={props.refs} />
-          <Choice
-            label={`Pad reaches (${errorScale().label})`}
-            value={String(props.reachM)}
-            options={REACHES_M.map((reachM) => ({
-              value: String(reachM),
-              label: `±${errorNumber(reachM)}`,
-            }))}
-            onChange={(value) => props.onReach(Number(value))}
+        {props.hasPlannedEnd && (
+          <Pad
+            reachM={props.reachM}
+            target={props.target}
+            mission={props.endMission}
+            earlier={props.earlier}
+            value={endOf(entry)}
+            headingRad={entry.endHeadingRad}
+            onChange={(end) =>
+              onChange({ ...entry, endXM: end?.xM ?? null, endYM: end?.yM ?? null })
+            }
           />
+        )}
+        <div className={styles.fields}>
+          {props.hasPlannedEnd && (
+            <>
+              <EndFields refs={props.refs} />
+              <Choice
+                label={`Pad reaches (${errorScale().label})`}
+                value={String(props.reachM)}
+                options={REACHES_M.map((reachM) => ({
+                  value: String(reachM),
+                  label: `±${errorNumber(reachM)}`,
+                }))}
+                onChange={(value) => props.onReach(Number(value))}
+              />
+            </>
+          )}
           <div className={styles.pair}>
             <F.Text
               name="placedBy"

@@ -19,6 +19,8 @@ import { useLogKeys } from './useLogKeys';
 
 interface Props extends Logged {
   endMission: Mission | null;
+  /** Whether the route plans a way, so that there is an end to measure. */
+  hasPlannedEnd: boolean;
   /** Everybody who placed a robot before, and every battery, the last first. */
   placers: string[];
   batteries: string[];
@@ -147,6 +149,7 @@ function LogEditor(props: Props) {
           missions={missions}
           target={props.target}
           endMission={props.endMission}
+          hasPlannedEnd={props.hasPlannedEnd}
           earlier={countedEnds(runs)}
           reachM={reachM}
           placers={placers}

@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { ulid } from 'ulid';
 import { z } from 'zod';
 import type { SeriesRecord } from '../../formats/records';
@@ -13,11 +13,15 @@ import { Select } from '../../ui/Select';
 import { TextField } from '../../ui/TextField';
 import { RUNS } from '../../ui/units';
 import { putRecord, sentenceOf } from '../api';
+import { chosenTable, keepMissionRoute, missionChoice, type MissionTable } from './missionRoute';
 import styles from './SeriesList.module.css';
 
 interface Props {
   choices: { id: string; label: string }[];
   version: string;
+  /** Missions that can be counted without a route, and the robots that may drive. */
+  missionTables: MissionTable[];
+  robots: { id: string; name: string }[];
   batteries: string[];
   tables: string[];
   open: boolean;
@@ -33,6 +37,9 @@ const valuesSchema = z.object({
   plannedRuns: z.number().int('whole runs are wanted').min(1).max(1000),
   battery: z.string(),
   table: z.string(),
+  robotId: z.string(),
+  /** Those that are not counted. */
+  without: z.array(z.string()),
 });
 
 type Values = z.output<typeof valuesSchema>;
@@ -40,11 +47,13 @@ type Values = z.output<typeof valuesSchema>;
 function StartForm({
   choices,
   version,
+  missionTables,
+  robots,
   batteries,
   tables,
-}: Pick<Props, 'choices' | 'version' | 'batteries' | 'tables'>) {
+}: Omit<Props, 'open' | 'sentence'>) {
   // The id is made once: pressing again after a lost connection starts the same series.
-  const [id] = useState(() => ulid());
+  const [ids] = useState(() => ({ series: ulid(), route: ulid(), version: ulid() }));
   const wrong = useFieldsInError();
   const [problem, setProblem] = useState<string | null>(null);
   const {
@@ -59,22 +68,29 @@ function StartForm({
       plannedRuns: 10,
       battery: batteries[0] ?? '',
       table: tables[0] ?? '',
+      robotId: robots[0]?.id ?? '',
+      without: [],
     },
   });
-  const start = async ({ battery, table, ...values }: Values) => {
+  const counted = chosenTable(useWatch({ control, name: 'routeVersionId' }), missionTables);
+  const start = async ({ battery, table, robotId, without, ...values }: Values) => {
     if (wrong > 0) return;
-    const record: SeriesRecord = {
-      id,
-      version: 0,
-      ...values,
-      battery: textOrNull(battery),
-      tableLabel: textOrNull(table),
-      archivedAt: null,
-      planId: null,
-    };
     try {
+      const chosen = counted?.missions.map((one) => one.id).filter((one) => !without.includes(one));
+      const record: SeriesRecord = {
+        id: ids.series,
+        version: 0,
+        ...values,
+        ...(counted !== null && {
+          routeVersionId: await keepMissionRoute(ids, counted, robotId, chosen ?? []),
+        }),
+        battery: textOrNull(battery),
+        tableLabel: textOrNull(table),
+        archivedAt: null,
+        planId: null,
+      };
       await putRecord<SeriesRecord>('series', record);
-      location.assign(`/runs/${id}`);
+      location.assign(`/runs/${ids.series}`);
     } catch (error) {
       setProblem(sentenceOf(error));
     }
@@ -107,11 +123,57 @@ function StartForm({
         render={({ field: { value, onChange } }) => (
           <Select
             label="Route"
-            options={choices.map((choice) => ({ value: choice.id, label: choice.label }))}
+            options={[
+              ...choices.map((choice) => ({ value: choice.id, label: choice.label })),
+              ...missionTables.map((one) => ({
+                value: missionChoice(one),
+                label: `No route: count the missions of ${one.name}`,
+              })),
+            ]}
             {...{ value, onChange }}
           />
         )}
       />
+      {counted !== null && (
+        <>
+          {robots.length > 1 && (
+            <Controller
+              control={control}
+              name="robotId"
+              render={({ field: { value, onChange } }) => (
+                <Select
+                  label="Robot"
+                  options={robots.map(({ id, name }) => ({ value: id, label: name }))}
+                  {...{ value, onChange }}
+                />
+              )}
+            />
+          )}
+          <Controller
+            control={control}
+            name="without"
+            render={({ field: { value, onChange } }) => (
+              <fieldset className={styles.missions}>
+                <legend>Missions that are counted</legend>
+                {counted.missions.map(({ id, name }) => (
+                  <label key={id}>
+                    <input
+                      type="checkbox"
+                      checked={!value.includes(id)}
+                      onChange={({ target }) =>
+                        onChange(
+                          target.checked ? value.filter((one) => one !== id) : [...value, id],
+                        )
+                      }
+                    />{' '}
+                    {name}
+                  </label>
+                ))}
+              </fieldset>
+            )}
+          />
+        </>
+      )}
       <Controller
         control={control}
         name="plannedRuns"

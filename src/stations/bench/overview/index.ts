@@ -1,3 +1,4 @@
+import { isMissionList } from '../../../core/course/missionList';
 import { doubtsOf } from '../../../core/sources/sources';
 import { FORECAST_SEED, type Simulation } from '../../../core/simulate/run';
 import type { BenchFacts, BenchPage, Procedure } from '../procedure';
@@ -8,7 +9,9 @@ import { worthNext } from './worthNext';
 /** The route that was saved last, to be simulated with what is known of the robot. */
 async function newestRoute(facts: BenchFacts) {
   const [routes, holding] = await Promise.all([facts.routes(), facts.holding()]);
-  const [newest] = routes.toSorted((a, b) => b.version.savedAt.localeCompare(a.version.savedAt));
+  const [newest] = routes
+    .filter(({ version }) => !isMissionList(version.route))
+    .toSorted((a, b) => b.version.savedAt.localeCompare(a.version.savedAt));
   if (newest === undefined) return null;
   const values = Object.values(holding).map(({ value }) => value);
   const { robot, turns } = facts.fitted(values);
