@@ -222,6 +222,10 @@ export const calibrationChangeRecord = z.object({
   calibrationId: id.nullable().describe('null: none holds any more'),
   reason: note.min(1, 'expected a reason'),
   who: shortText.nullable(),
+  checked: z
+    .boolean()
+    .default(false)
+    .describe('nothing changed: what holds was tried again, and still holds'),
 });
 
 export const savedCalibration = calibrationRecord.extend({ madeAt: time });

@@ -14,6 +14,7 @@ import * as season from './migrations/0013-season';
 import * as runsFound from './migrations/0014-runs-found';
 import * as seriesGrouped from './migrations/0015-series-grouped';
 import * as endsKept from './migrations/0016-ends-kept';
+import * as checkedCalibrations from './migrations/0018-checked-calibrations';
 import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
@@ -37,6 +38,7 @@ export const MIGRATIONS = [
   { name: '0015-series-grouped', up: seriesGrouped.up },
   { name: '0016-ends-kept', up: endsKept.up },
   { name: '0017-checks-of-units', up: checksOfUnits.up },
+  { name: '0018-checked-calibrations', up: checkedCalibrations.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

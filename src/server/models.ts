@@ -175,6 +175,7 @@ const TABLES = {
     calibrationId: ulidOrNull,
     reason: text(500),
     who: textOrNull(40),
+    checked: { type: DataTypes.BOOLEAN, allowNull: false },
     changedAt: time,
     entry,
   },

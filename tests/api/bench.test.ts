@@ -205,6 +205,24 @@ describe('calibrations', () => {
     expect((await put('calibration-changes', change)).status).toBe(422);
   });
 
+  it('that are tried again stay what holds; an earlier one is not brought back by it', async () => {
+    const [earlier, holds] = [await apply(), await apply()];
+    const tried = (calibrationId: string) => ({
+      id: ulid(),
+      robotId,
+      kind: 'gyro-drift',
+      calibrationId,
+      reason: 'It still holds.',
+      who: null,
+      checked: true,
+    });
+    const line = tried(holds.id);
+    expect((await put('calibration-changes', line)).status).toBe(200);
+    expect((await put('calibration-changes', line)).status, 'sent twice').toBe(200);
+    expect((await put('calibration-changes', tried(earlier.id))).status).toBe(409);
+    expect((await put('calibration-changes', tried(holds.id))).status).toBe(200);
+  });
+
   it('that point nowhere or at another kind are refused, and nothing is half-kept', async () => {
     const { id } = await apply();
     const change = {

@@ -33,6 +33,12 @@ test('what the heading sensor showed beside the protractor tells its scale, whic
   await expect(page.getByTestId('calibration-line')).toContainText(
     /In the program tell every heading × 1\.0[12]\d+, counted from the start/,
   );
+  await open(page, '/bench/calibrations');
+  await page
+    .getByRole('region', { name: 'turns', exact: true })
+    .getByRole('button', { name: 'Go back to the one before' })
+    .click();
+  await expect(page.getByTestId('holds-turns')).not.toContainText('headings told');
 });
 
 test('a turn that falls short is told to stop late, and its step can be saved so', async ({

@@ -229,6 +229,7 @@ async function loadTurns(db: Database, robotId: string): Promise<void> {
       calibrationId,
       reason: 'Quarter turns came out as 96°',
       who: 'Juniper',
+      checked: false,
     },
   });
   await db.models.calibration.update({ madeAt: TURNS_DAY }, { where: { id: calibrationId } });

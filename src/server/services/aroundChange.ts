@@ -34,7 +34,7 @@ interface Row {
 export async function lastChanges(db: Database): Promise<Change[]> {
   const rows = await db.sequelize.query<Row>(
     `(SELECT c.id, c.robot_id robotId, b.name robotName, c.kind, NULL part, c.reason note, c.changed_at at
-        FROM calibration_change c JOIN robot b ON b.id = c.robot_id ORDER BY c.entry DESC LIMIT :most)
+        FROM calibration_change c JOIN robot b ON b.id = c.robot_id WHERE c.checked = 0 ORDER BY c.entry DESC LIMIT :most)
       UNION ALL
       (SELECT c.id, c.robot_id, b.name, NULL, c.part, c.note, c.changed_at
         FROM robot_change c JOIN robot b ON b.id = c.robot_id ORDER BY c.changed_at DESC LIMIT :most)

@@ -26,8 +26,10 @@ export async function validityOf(
     const holds = current[kind];
     if (holds === undefined) return calibrationValidity(kind, null, dated, new Date());
     const value = values.get(holds.id);
+    // Tried again since, it is as fresh as that.
+    const checked = all.journal.find((line) => line.checked && line.calibrationId === holds.id);
     const made = {
-      at: new Date(holds.madeAt),
+      at: new Date(checked?.changedAt ?? holds.madeAt),
       unitId: holds.unitId,
       isByEarlierMethod: value !== undefined && isByEarlierMethod(value),
     };

@@ -39,6 +39,25 @@ const changeKept = (db: Database): KeptForGood<CalibrationChangeRecord> => ({
   columns: (record) => ({ ...columnsOf(record), changedAt: new Date() }),
 });
 
+/** What was tried again has to be what holds: a look at an earlier one must not bring that back. */
+async function needHolds(
+  db: Database,
+  { id, kind, robotId, unitId, calibrationId }: CalibrationChangeRecord,
+  transaction: Transaction,
+): Promise<void> {
+  const last = await db.models.calibrationChange.findOne({
+    where: { kind, ...(unitId === null ? { robotId } : { unitId }), id: { [Op.ne]: id } },
+    order,
+    transaction,
+  });
+  if (calibrationId !== null && last?.get('calibrationId') === calibrationId) return;
+  throw new Problem(
+    409,
+    'another-holds',
+    'Another calibration holds meanwhile: open the page again and check that one.',
+  );
+}
+
 async function noteChange(
   db: Database,
   change: CalibrationChangeRecord,
@@ -59,7 +78,9 @@ async function noteChange(
       );
     }
   }
-  return toSavedChange((await keepForGood(changeKept(db), change, transaction)).row);
+  const { row, isNew } = await keepForGood(changeKept(db), change, transaction);
+  if (isNew && change.checked) await needHolds(db, change, transaction);
+  return toSavedChange(row);
 }
 
 /** Keep a calibration for good and let it hold from now on. */
@@ -110,6 +131,8 @@ const line = savedCalibrationChange.pick({
   unitId: true,
   kind: true,
   calibrationId: true,
+  checked: true,
+  changedAt: true,
 });
 
 /** The same as `calibrationsOf`, but when each was made alone: every page says how fresh the Bench is. */
@@ -142,7 +165,10 @@ export function currentOf<C extends { id: string }>(
   {
     calibrations,
     journal,
-  }: { calibrations: readonly C[]; journal: readonly z.output<typeof line>[] },
+  }: {
+    calibrations: readonly C[];
+    journal: readonly Omit<z.output<typeof line>, 'checked' | 'changedAt'>[];
+  },
   record: RobotRecord,
 ): CurrentCalibrations<C> {
   const current: CurrentCalibrations<C> = {};

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { BenchStep } from '../../../core/standIn/steps/benchStep';
-import type { SavedCalibration } from '../../../formats/benchRecords';
+import type { Rechecked } from '../../../core/calibration/recheck';
+import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import type { Unit } from '../../../ui/units';
@@ -16,7 +17,7 @@ export interface Asked {
   /** What is then read: the label of its field. */
   label: string;
   /** What the stand-in does, and what the field holds of what it measured. */
-  standIn: { label: string; steps: BenchStep[]; valueOf(measured: Measured): number };
+  standIn?: { label: string; steps: BenchStep[]; valueOf(measured: Measured): number };
 }
 
 interface Props {
@@ -26,30 +27,35 @@ interface Props {
   unit: Unit;
   max: number;
   /** What the values say that were typed so far, in the order of what was asked. */
-  judge(values: readonly (number | null)[]): string;
+  judge(values: readonly (number | null)[]): Rechecked;
   onTold(text: string): void;
+  onNoted?(change: SavedCalibrationChange): void;
 }
 
 /** What was applied is tried at once: does it come right? The answer goes into the journal. */
-export function Confirm({ title, calibration, asked, unit, max, judge, onTold }: Props) {
+export function Confirm({ title, calibration, asked, unit, max, judge, onTold, onNoted }: Props) {
   const program = useProgram();
   const [values, setValues] = useState<(number | null)[]>(asked.map(() => null));
   const [noted, setNoted] = useState(false);
   const set = (i: number, value: number | null) =>
     setValues((old) => old.map((one, j) => (j === i ? value : one)));
-  const sentence = judge(values);
+  const { sentence, holds } = judge(values);
+  const [id] = useState(() => ulid());
   const note = async () => {
     try {
-      await putRecord('calibration-changes', {
-        id: ulid(),
+      const line = await putRecord<SavedCalibrationChange>('calibration-changes', {
+        id,
         robotId: calibration.robotId,
+        unitId: calibration.unitId,
         kind: calibration.value.kind,
         calibrationId: calibration.id,
         reason: sentence,
         who: null,
+        checked: holds,
       } as { id: string });
       setNoted(true);
-      onTold('Noted in the journal.');
+      onNoted?.(line);
+      onTold(holds ? 'Noted in the journal. It is fresh again.' : 'Noted in the journal.');
     } catch (error) {
       onTold(sentenceOf(error));
     }
@@ -72,14 +78,16 @@ export function Confirm({ title, calibration, asked, unit, max, judge, onTold }:
               onChange={(value) => set(i, value)}
               onClear={() => set(i, null)}
             />
-            <Button
-              disabled={!program.isOn || program.moving || program.running}
-              onClick={() =>
-                void program.run(standIn.steps, (measured) => set(i, standIn.valueOf(measured)))
-              }
-            >
-              Stand-in: {standIn.label}
-            </Button>
+            {standIn !== undefined && (
+              <Button
+                disabled={!program.isOn || program.moving || program.running}
+                onClick={() =>
+                  void program.run(standIn.steps, (measured) => set(i, standIn.valueOf(measured)))
+                }
+              >
+                Stand-in: {standIn.label}
+              </Button>
+            )}
           </li>
         ))}
       </ol>

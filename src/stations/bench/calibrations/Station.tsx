@@ -18,6 +18,7 @@ import { Table } from '../../../ui/Table';
 import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
 import type { Waiting } from '../waiting';
+import { hasQuickCheck, QuickCheck } from './QuickCheck';
 import { WaitingToHold } from './WaitingToHold';
 import { RouteChanges } from '../apply/RouteChanges';
 import type { BenchProps } from '../procedure';
@@ -51,11 +52,14 @@ export default function Station(props: Props) {
   const [waiting, setWaiting] = useState(props.waiting);
   const [journal, setJournal] = useState(props.journal);
   const [problem, setProblem] = useState<string | null>(null);
+  const [checking, setChecking] = useState<CalibrationKind | null>(null);
   const [toast, tell] = useToast();
   const holding = (kind: CalibrationKind) => {
     const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, robot));
     return calibrations.find(({ id }) => id === line?.calibrationId);
   };
+  const isFresh = (kind: CalibrationKind) =>
+    setValidity((old) => ({ ...old, [kind]: { text: 'today', state: 'fresh' } }));
   const unitLabel = (unitId: string | null) => {
     if (unitId === null) return '';
     return `, ${robot.robot.units.find(({ id }) => id === unitId)?.label ?? 'a unit that is not on it now'}`;
@@ -100,7 +104,7 @@ export default function Station(props: Props) {
           const { kind } = calibration.value;
           setCalibrations((old) => [calibration, ...old]);
           setJournal((old) => [line, ...old]);
-          setValidity((old) => ({ ...old, [kind]: { text: 'today', state: 'fresh' } }));
+          isFresh(kind);
           setWaiting((old) => old.filter(({ value }) => value.kind !== kind));
           tell('Applied: it holds from now on, and can be taken back below.');
         }}
@@ -128,10 +132,25 @@ export default function Station(props: Props) {
               )}
               <span className={styles.actions}>
                 <a href={`/bench/${measuredBy.procedure}?robot=${robot.id}`}>{measuredBy.words}</a>
+                {current !== undefined && hasQuickCheck(current) && (
+                  <Button onClick={() => setChecking(checking === kind ? null : kind)}>
+                    Check it quickly
+                  </Button>
+                )}
                 {current !== undefined && (
                   <Button onClick={() => void revert(kind)}>Go back to the one before</Button>
                 )}
               </span>
+              {current !== undefined && checking === kind && (
+                <QuickCheck
+                  calibration={current}
+                  onTold={tell}
+                  onNoted={(line) => {
+                    setJournal((old) => [line, ...old]);
+                    if (line.checked) isFresh(kind);
+                  }}
+                />
+              )}
             </section>
           );
         })}

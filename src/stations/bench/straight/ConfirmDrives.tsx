@@ -2,7 +2,7 @@ import { judgeDrives, type ConfirmationDrive } from '../../../core/drive/confirm
 import { commandFor } from '../../../core/drive/straightStudy';
 import type { StraightCalibration } from '../../../core/calibration/kinds/straight/schema';
 import { benchLength, errorLength } from '../../../core/text/quantities';
-import type { SavedCalibration } from '../../../formats/benchRecords';
+import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import { SMALL_LENGTH } from '../../../ui/units';
 import { Confirm } from '../apply/Confirm';
 
@@ -11,19 +11,21 @@ interface Props {
   straight: StraightCalibration;
   speedMPerS: number;
   onTold(text: string): void;
+  onNoted?(change: SavedCalibrationChange): void;
 }
 
 /** Distances that routes are made of. */
 const WANTED_M = [0.5, 1];
 
 /** Two drives with the new wheel size: do they come right? */
-export function ConfirmDrives({ calibration, straight, speedMPerS, onTold }: Props) {
+export function ConfirmDrives({ calibration, straight, speedMPerS, onTold, onNoted }: Props) {
   const judge = (ends: readonly (number | null)[]) => {
     const done = WANTED_M.flatMap((wantedM, i): ConfirmationDrive[] => {
       const actualM = ends[i] ?? null;
       return actualM === null ? [] : [{ wantedM, actualM }];
     });
-    return judgeDrives(straight, done).sentence;
+    const { within, sentence } = judgeDrives(straight, done);
+    return { sentence, holds: done.length > 0 && within === done.length };
   };
   return (
     <Confirm
@@ -44,7 +46,7 @@ export function ConfirmDrives({ calibration, straight, speedMPerS, onTold }: Pro
       })}
       unit={SMALL_LENGTH}
       max={10_000}
-      {...{ calibration, judge, onTold }}
+      {...{ calibration, judge, onTold, ...(onNoted && { onNoted }) }}
     />
   );
 }

@@ -3,7 +3,7 @@ import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/sch
 import { leadFor } from '../../../core/calibration/turnStop';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { degrees, number } from '../../../core/text/quantities';
-import type { SavedCalibration } from '../../../formats/benchRecords';
+import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import { DEG } from '../../../ui/units';
 import { Confirm, type Asked } from '../apply/Confirm';
 
@@ -11,6 +11,7 @@ interface Props {
   calibration: SavedCalibration;
   turns: TurnsCalibration;
   onTold(text: string): void;
+  onNoted?(change: SavedCalibrationChange): void;
 }
 
 const ANGLES = [90, -90, 180].map(radiansFromDegrees);
@@ -37,14 +38,15 @@ function askedTurn(turns: TurnsCalibration, wantedRad: number, rateRadPerS: numb
 }
 
 /** Three turns with the new commands: do they come right? */
-export function ConfirmTurns({ calibration, turns, onTold }: Props) {
+export function ConfirmTurns({ calibration, turns, onTold, onNoted }: Props) {
   const rateRadPerS = turns.groups[0]?.rates[0] ?? radiansFromDegrees(90);
   const judge = (sizes: readonly (number | null)[]) => {
     const done = ANGLES.flatMap((wantedRad, i): ConfirmationTurn[] => {
       const size = sizes[i] ?? null;
       return size === null ? [] : [{ wantedRad, actualRad: Math.sign(wantedRad) * size }];
     });
-    return judgeConfirmation(turns, rateRadPerS, done).sentence;
+    const { within, sentence } = judgeConfirmation(turns, rateRadPerS, done);
+    return { sentence, holds: done.length > 0 && within === done.length };
   };
   return (
     <Confirm
@@ -54,7 +56,7 @@ export function ConfirmTurns({ calibration, turns, onTold }: Props) {
       asked={ANGLES.map((wantedRad) => askedTurn(turns, wantedRad, rateRadPerS))}
       unit={DEG}
       max={720}
-      {...{ calibration, judge, onTold }}
+      {...{ calibration, judge, onTold, ...(onNoted && { onNoted }) }}
     />
   );
 }
