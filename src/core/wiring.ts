@@ -20,8 +20,45 @@ export function portsUsedTwice({ units }: Wired): { port: string; labels: string
     byPort.set(port, [...(byPort.get(port) ?? []), unit.label]);
   }
   return [...byPort]
-    .filter(([, labels]) => labels.length > 1)
+    .filter(([port, labels]) => labels.length > 1 && !isSharedBus(units, port))
     .map(([port, labels]) => ({ port, labels }));
+}
+
+const sameBus = (units: readonly Unit[], port: string): Unit[] =>
+  units.filter((unit) => unit.port === port && unit.connection === 'bus');
+
+/** Whether all that sits on a port shares it as a bus, each under an address of its own. */
+function isSharedBus(units: readonly Unit[], port: string): boolean {
+  const own = sameBus(units, port);
+  const addresses = new Set(own.map(({ address }) => asAddress(address)));
+  return (
+    own.length === units.filter((unit) => unit.port === port).length &&
+    addresses.size === own.length &&
+    !addresses.has('')
+  );
+}
+
+/** An address as it is compared: 0x29 and 29h are written in many ways. */
+const asAddress = (address: string): string =>
+  address
+    .trim()
+    .toLowerCase()
+    .replace(/^0x|h$/g, '');
+
+/** Devices on one bus that answer to the same address: neither is read rightly. */
+function addressesUsedTwice({ units }: Wired): string[] {
+  const ports = [...new Set(units.filter(hasPort).map(({ port }) => port ?? ''))];
+  return ports.flatMap((port) => {
+    const own = sameBus(units, port).filter(({ address }) => address.trim() !== '');
+    const addresses = [...new Set(own.map(({ address }) => asAddress(address)))];
+    return addresses
+      .map((one) => own.filter(({ address }) => asAddress(address) === one))
+      .filter((some) => some.length > 1)
+      .map(
+        (some) =>
+          `${some.map(({ label }) => label).join(' and ')} have the same address, ${some[0]?.address.trim() ?? ''}, on bus ${port}: neither is read rightly. Give one another address, or put it on another bus.`,
+      );
+  });
 }
 
 /** Names by which programs call more than one unit that is in use. */
@@ -48,6 +85,7 @@ export const sameNames = (robot: Wired): string[] =>
 export const wiringProblems = (robot: Wired): string[] => [
   ...misplugged(robot),
   ...sameNames(robot),
+  ...addressesUsedTwice(robot),
 ];
 
 /** Which way a unit looks, in words; empty where it matters not. */

@@ -43,6 +43,8 @@ const NAMES: Record<string, string> = {
   noiseShare: 'noise',
   reach: 'pressed within',
   programName: 'name in programs',
+  address: 'address on its bus',
+  readsWhilePressed: 'reads true while pressed',
   driftSd: 'drift differs by',
   noise: 'noise',
   scaleError: 'scale error',

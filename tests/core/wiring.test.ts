@@ -41,3 +41,38 @@ describe('units on a robot', () => {
     expect(looksText(unitSchema.parse({ kind: 'heading sensor', id: 'h', label: 'H' }))).toBe('');
   });
 });
+
+describe('devices on a bus', () => {
+  const onBus = (...addresses: string[]) => ({
+    ...pipit,
+    build: {
+      ...pipit.build,
+      ports: [...pipit.build.ports, { name: 'bus 1', takes: ['bus' as const] }],
+    },
+    units: [
+      ...pipit.units,
+      ...addresses.map((address, i) =>
+        unitSchema.parse({
+          kind: 'distance sensor',
+          id: `bus-${i}`,
+          label: `D${i + 7}`,
+          port: 'bus 1',
+          connection: 'bus',
+          address,
+        }),
+      ),
+    ],
+  });
+
+  it('share a port under addresses of their own, and are found where they have the same', () => {
+    expect(wiringProblems(onBus('0x29', '0x30'))).toEqual([]);
+    expect(portSentence(onBus('0x29', '0x30'))).not.toContain('twice');
+    // However it is written.
+    const [problem] = wiringProblems(onBus('0x29', '29h'));
+    expect(problem).toMatch(/^D7 and D8 have the same address, 0x29, on bus bus 1/);
+  });
+
+  it('may not share one where nobody noted an address', () => {
+    expect(portSentence(onBus('', ''))).toContain('used twice');
+  });
+});

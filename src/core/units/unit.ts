@@ -38,6 +38,7 @@ const common = {
   facingRad: z.number().min(-3.2).max(3.2).default(0).describe('0: ahead; left positive'),
   mounting: label.default('').describe('where it sits and which way it looks, in words'),
   programName: label.default('').describe('the name by which programs call it'),
+  address: label.default('').describe('on its bus, where it has one'),
   raw: raw.nullable().default(null).describe('null: it reads in the units of its kind'),
 };
 

@@ -107,6 +107,9 @@ function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChan
       <F.Text name={textOf(at, 'mounting')} label="Mounted" maxLength={40} />
       <F.Text name={textOf(at, 'programName')} label="Name in programs" maxLength={40} />
       <F.Select name={textOf(at, 'connection')} label="Plug" options={CONNECTIONS} />
+      {unit.connection === 'bus' && (
+        <F.Text name={textOf(at, 'address')} label="Address on its bus" maxLength={40} />
+      )}
       <RawFields {...{ at, unit, onChange }} />
     </div>
   );

@@ -2,7 +2,7 @@ import type { Robot } from '../../core/robot';
 import { errorLength } from '../../core/text/quantities';
 import type { Unit } from '../../core/units/unit';
 import { BUILT_IN } from '../../core/units/port';
-import { looksText, sameNames } from '../../core/wiring';
+import { looksText, portsUsedTwice, wiringProblems } from '../../core/wiring';
 import styles from './WiringSheet.module.css';
 
 const named = ({ label, kind }: Unit) => `${label} (${kind})`;
@@ -17,6 +17,10 @@ const mountedText = (unit: Unit): string => {
     unit.mounting,
     looks === '' || unit.mounting.includes(looks) ? '' : `looks ${looks}`,
     heightM === null ? '' : `${errorLength(heightM)} high`,
+    unit.address === '' ? '' : `address ${unit.address}`,
+    unit.kind === 'touch sensor' && !unit.behaviour.readsWhilePressed
+      ? 'reads false while pressed'
+      : '',
   ]
     .filter((text) => text !== '')
     .join(', ');
@@ -29,6 +33,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
   const loose = units.filter(({ port }) => port === null);
   const notNoted = units.filter(({ port }) => port === '');
   const builtIn = onPort(BUILT_IN);
+  const twice = new Set(portsUsedTwice(robot).map(({ port }) => port));
   const hasNames = units.some(({ programName }) => programName !== '');
   return (
     <article className={styles.sheet}>
@@ -57,10 +62,10 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
               );
             }
             return units.map((unit, i) => (
-              <tr key={unit.id} className={units.length > 1 ? styles.clash : undefined}>
+              <tr key={unit.id} className={twice.has(port) ? styles.clash : undefined}>
                 <th>
                   {port}
-                  {i > 0 && ' (twice!)'}
+                  {i > 0 && (twice.has(port) ? ' (twice!)' : ' (shared)')}
                 </th>
                 <td>{unit.kind}</td>
                 <td>{unit.label}</td>
@@ -73,7 +78,7 @@ export function WiringSheet({ name, robot, note }: { name: string; robot: Robot;
         </tbody>
       </table>
       {builtIn.length > 0 && <p>Built into the controller: {builtIn.map(named).join(', ')}.</p>}
-      {sameNames(robot).map((sentence) => (
+      {wiringProblems(robot).map((sentence) => (
         <p key={sentence}>{sentence}</p>
       ))}
       {loose.length > 0 && <p>Not plugged in: {loose.map(named).join(', ')}.</p>}

@@ -9,6 +9,7 @@ export const touchBehaviour = z.object({
     .max(0.05)
     .default(0.003)
     .describe('pressed by what is no farther off than this'),
+  readsWhilePressed: z.boolean().default(true).describe('many switches read false while pressed'),
 });
 
 export const touch = unitKind({

@@ -12,6 +12,10 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { rawConvention, type RawConvention } from '../../../core/rawConvention';
 import type { StandInAction } from '../../../core/standIn/act';
 import type { Reading } from '../../../formats/readings';
+import { switchErrors, withSwitches } from '../../../core/units/switches';
+import { Choice } from '../../../ui/Choice';
+import { Switches } from './Switches';
+import { ToldStep } from './ToldStep';
 import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
@@ -32,6 +36,8 @@ const STEPS: {
   step: DirectionStep;
   title: string;
   how: string;
+  /** The same without a log: what is looked at. */
+  told: string;
   byHand: StandInAction;
   handLabel: string;
 }[] = [
@@ -39,6 +45,7 @@ const STEPS: {
     step: 'turn-left',
     title: 'Turn it to the left',
     how: 'Press start, turn the robot a quarter to the left by hand, press done.',
+    told: 'Turn it a quarter to the left by hand, and watch the heading. A jump from 359 to 0 counts as growing.',
     byHand: { do: 'turn-by-hand', angleRad: radiansFromDegrees(90) },
     handLabel: 'A hand turns the stand-in left',
   },
@@ -46,6 +53,7 @@ const STEPS: {
     step: 'roll-forward',
     title: 'Roll it forward',
     how: 'Press start, roll the robot forward by about twice its own length, press done.',
+    told: 'Roll it forward by its own length, and watch the angles of both motors.',
     byHand: { do: 'roll-by-hand', distanceM: 0.3 },
     handLabel: 'A hand rolls the stand-in forward',
   },
@@ -53,6 +61,7 @@ const STEPS: {
     step: 'tilt',
     title: 'Tilt it',
     how: 'Press start, lift its nose and put it down again, press done.',
+    told: 'Lift its nose and put it down again: does the heading change?',
     byHand: { do: 'tilt' },
     handLabel: 'A hand tilts the stand-in',
   },
@@ -77,12 +86,14 @@ type Results = Partial<Record<DirectionStep, DirectionResult>>;
 interface StepProps {
   entry: (typeof STEPS)[number];
   source: Source;
+  /** Read off the robot's small screen: there is no log. */
+  isTold: boolean;
   result: DirectionResult | undefined;
   standInReady: boolean;
   onResult(result: DirectionResult): void;
 }
 
-function Step({ entry, source, result, standInReady, onResult }: StepProps) {
+function Step({ entry, source, isTold, result, standInReady, onResult }: StepProps) {
   const live = source === 'file' ? 'stand-in' : source;
   const between = useBetween(live, (readings) =>
     onResult(judgeDirection(entry.step, asRead(readings))),
@@ -91,8 +102,16 @@ function Step({ entry, source, result, standInReady, onResult }: StepProps) {
   return (
     <section aria-label={entry.title} className={styles.tool}>
       <h2>{entry.title}</h2>
-      <p>{source === 'file' ? 'A log of just this, with raw readings:' : entry.how}</p>
-      {source === 'file' ? (
+      <p>
+        {isTold
+          ? entry.told
+          : source === 'file'
+            ? 'A log of just this, with raw readings:'
+            : entry.how}
+      </p>
+      {isTold ? (
+        <ToldStep step={entry.step} onResult={onResult} />
+      ) : source === 'file' ? (
         <FileSource
           raw={AS_READ}
           onLog={({ log }) => onResult(judgeDirection(entry.step, rawLogOf(log)))}
@@ -142,6 +161,8 @@ export default function Station({ robot }: BenchProps) {
   const saved = useSaved('robots', robot, () => tell('The record is put right.'));
   const [source, setSource] = useSource('stand-in');
   const [results, setResults] = useState<Results>({});
+  const [isTold, setTold] = useState(false);
+  const [pressed, setPressed] = useState<Readonly<Record<string, boolean>>>({});
   const isOn = useStandInIsOn();
   const { rollsOver, ...signs }: FoundConvention = {
     ...results['turn-left']?.signs,
@@ -150,15 +171,24 @@ export default function Station({ robot }: BenchProps) {
   };
   const record = saved.saved.robot;
   const found = { rollsOver, ...signs };
-  const wrong = recordErrors(rawConvention(record), found);
+  const wrong = [...recordErrors(rawConvention(record), found), ...switchErrors(record, pressed)];
   return (
     <>
       <p className={styles.headline} data-testid="directions-verdict">
         {headlineOf(results, wrong, found)}
       </p>
       <div className={styles.fields}>
-        <SourceChoice value={source} onChange={setSource} />
-        {source === 'stand-in' && isOn === false && (
+        <Choice
+          label="How it is read"
+          value={isTold ? 'told' : 'log'}
+          options={[
+            { value: 'log', label: 'by its readings' },
+            { value: 'told', label: 'off its small screen' },
+          ]}
+          onChange={(value) => setTold(value === 'told')}
+        />
+        {!isTold && <SourceChoice value={source} onChange={setSource} />}
+        {!isTold && source === 'stand-in' && isOn === false && (
           <span className="faint">The stand-in is switched off.</span>
         )}
       </div>
@@ -168,11 +198,17 @@ export default function Station({ robot }: BenchProps) {
             key={entry.step}
             entry={entry}
             source={source}
+            isTold={isTold}
             result={results[entry.step]}
             standInReady={isOn === true}
             onResult={(result) => setResults((old) => ({ ...old, [entry.step]: result }))}
           />
         ))}
+        <Switches
+          robot={record}
+          pressed={pressed}
+          onPressed={(id, reads) => setPressed((old) => ({ ...old, [id]: reads }))}
+        />
       </div>
       <RecordTakeOver
         saved={saved}
@@ -181,6 +217,7 @@ export default function Station({ robot }: BenchProps) {
           ...old,
           signs: { ...old.signs, ...signs },
           build: { ...old.build, encodersRollOver: rollsOver ?? old.build.encodersRollOver },
+          units: withSwitches(old.units, pressed),
         })}
       />
       <Toast text={toast} />

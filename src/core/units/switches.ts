@@ -1,0 +1,24 @@
+import type { Robot } from '../robot';
+import { unitsOf } from './ofRobot';
+import type { Unit } from './unit';
+
+/** What each switch read while it was pressed, by its id. */
+type Pressed = Readonly<Record<string, boolean>>;
+
+/** What a record has wrong about its switches, in words. */
+export const switchErrors = (robot: Pick<Robot, 'units'>, pressed: Pressed): string[] =>
+  unitsOf(robot, 'touch sensor').flatMap(({ id, label, behaviour }) => {
+    const reads = pressed[id];
+    return reads === undefined || reads === behaviour.readsWhilePressed
+      ? []
+      : [`the switch ${label} the wrong way round`];
+  });
+
+/** The units with their switches as they were found. */
+export const withSwitches = (units: readonly Unit[], pressed: Pressed): Unit[] =>
+  units.map((unit) => {
+    const reads = pressed[unit.id];
+    return unit.kind === 'touch sensor' && reads !== undefined
+      ? { ...unit, behaviour: { ...unit.behaviour, readsWhilePressed: reads } }
+      : unit;
+  });
