@@ -5,7 +5,13 @@ import { commandFor } from '../../src/core/drive/straightStudy';
 import { COMMAND_WAYS } from '../../src/core/program/commands';
 import { gainInProgram } from '../../src/core/program/gain';
 import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/program/profile';
-import { programSentence, programWants, stepInProgram } from '../../src/core/program/sentence';
+import type { Step } from '../../src/core/steps/step';
+import {
+  numbersToType,
+  programSentence,
+  programWants,
+  stepInProgram,
+} from '../../src/core/program/sentence';
 import { percentForSpeed, speedAtPercent } from '../../src/core/program/speedTable';
 import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
 import { toldTravel, travelledFor } from '../../src/core/program/toldTravel';
@@ -78,7 +84,7 @@ describe('how programs count', () => {
   });
 
   it('turning: the rate of a spin is twice that of a pivot at the same command, and inverts', () => {
-    for (const way of COMMANDS) {
+    for (const way of COMMANDS.filter((one) => COMMAND_WAYS[one].turnUnit === undefined)) {
       const command = COMMAND_WAYS[way].told(robot, 0.2) ?? Number.NaN;
       const spin = rateFromCommand(robot, 'spin', way, command) ?? 0;
       expect(spin).toBeCloseTo(0.2 / 0.065, 6);
@@ -96,6 +102,44 @@ describe('how programs count', () => {
     const motor = gainInProgram(robot, 'degrees per second', 1.2, 0.2) ?? 0;
     expect(motor).toBeCloseTo(((1.2 * deg(1)) / (Math.PI * 0.056)) * 360, 6);
     expect(gainInProgram(robot, 'percent', 1.2, 0.9)).toBeNull();
+  });
+
+  it('a power of −1 to 1 is the same power as percent; mm/s need wheel and track in the program', () => {
+    const drive: Step = {
+      id: 's1',
+      kind: 'straight',
+      distanceM: 0.7,
+      speedMPerS: 0.3,
+      gainMPerSPerRad: 1.2,
+    };
+    const turn: Step = {
+      id: 's2',
+      kind: 'turn',
+      mode: 'to',
+      angleRad: deg(90),
+      direction: 'short',
+      rateRadPerS: deg(90),
+      leadRad: 0,
+    };
+    const as = (command: (typeof COMMANDS)[number]) => ({
+      ...robot,
+      program: { ...robot.program, command },
+    });
+    // 0.3 m/s is what half the power drives.
+    expect(stepInProgram(as('percent'), drive)).toContain('at 50 %');
+    expect(stepInProgram(as('power of -1 to 1'), drive)).toContain('at 0.50 of 1');
+    expect(programWants({ ...as('power of -1 to 1').program, speeds: [] })).toHaveLength(1);
+    expect(stepInProgram(as('mm per second'), drive)).toContain('at 300 mm/s');
+    expect(stepInProgram(as('mm per second'), turn)).toBe('at 90 °/s');
+    expect(numbersToType(as('mm per second'))).toBe(
+      'Type into the program: wheels of 56.0 mm, a track of 130.0 mm.',
+    );
+    expect(numbersToType(as('percent'))).toBeNull();
+    // 1.2 m/s of difference for a radian turn a robot with a track of 130 mm at 9.23 rad/s: as many °/s for a degree.
+    expect(gainInProgram(as('mm per second'), 'mm per second', 1.2, 0.3)).toBeCloseTo(
+      1.2 / 0.13,
+      6,
+    );
   });
 
   it('steering: straight at 0, one wheel stands at its pivot, mirrored for the other side', () => {

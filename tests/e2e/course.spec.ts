@@ -150,6 +150,11 @@ test('motor degrees, distance and heading stand side by side; a record changed e
   // One turn of a 56 mm wheel: π · 56 mm = 17.6 cm; on a 132 mm track 152.7°.
   await expect(page.getByLabel('Drives straight')).toHaveValue('17.6');
   await expect(page.getByLabel('Robot turns on the spot')).toHaveValue('152.7');
+  // The same each second, beside the fastest that it drives.
+  await page.getByRole('radio', { name: 'speeds' }).check({ force: true });
+  await expect(page.getByTestId('conversion-sentence')).toContainText('360° a second');
+  await page.getByLabel('Drives straight').fill('90');
+  await expect(page.getByText(/^Faster than it drives: its top speed is 55 cm\/s/)).toBeVisible();
 
   const other = await context.newPage();
   await open(other, '/robot');

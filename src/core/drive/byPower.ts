@@ -1,3 +1,4 @@
+import { commandsPower } from '../program/commands';
 import type { Robot } from '../robot';
 import { speedOf } from './speedOf';
 
@@ -9,7 +10,7 @@ import { speedOf } from './speedOf';
  * @returns 1 also where nobody has timed the robot
  */
 export function batteryShare({ program, measured: { power } }: Robot): number {
-  return program.command === 'percent' && power !== null ? power.nowV / power.batteryV : 1;
+  return commandsPower(program.command) && power !== null ? power.nowV / power.batteryV : 1;
 }
 
 /**
@@ -23,7 +24,7 @@ export function meantByPower(
   share: number,
 ): number | null {
   if (power === null) return null;
-  return speedOf(power, share, program.command === 'percent' ? power.batteryV : power.nowV);
+  return speedOf(power, share, commandsPower(program.command) ? power.batteryV : power.nowV);
 }
 
 /** The robot on a battery that has so much more charge than that of its timed drives, V. */

@@ -1,4 +1,4 @@
-import { radiansFromDegrees } from '../geometry/angle';
+import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { COMMAND_WAYS } from './commands';
 import type { Command } from './profile';
@@ -7,13 +7,15 @@ import type { Command } from './profile';
 const NEAR = 0.02;
 
 /**
- * How much of a program's command one metre a second is worth about a speed: by power, a command is worth another
+ * How much of a program's command one metre a second between the wheels is worth about a speed: by power, a command is worth another
  * speed there than elsewhere.
  *
  * @returns null where the speed was not measured about there
  */
 export function commandPerMPerS(robot: Robot, way: Command, mPerS: number): number | null {
-  const { told } = COMMAND_WAYS[way];
+  const { told, turnUnit } = COMMAND_WAYS[way];
+  // A difference between the wheels turns the robot: at so many degrees a second for each metre a second of it.
+  if (turnUnit !== undefined) return degreesFromRadians(1 / robot.trackM);
   const [slower, faster] = [told(robot, mPerS * (1 - NEAR)), told(robot, mPerS * (1 + NEAR))];
   return slower === null || faster === null ? null : (faster - slower) / (2 * NEAR * mPerS);
 }

@@ -2,7 +2,7 @@ import { kindOfStep } from '../steps/registry';
 import type { Step } from '../steps/step';
 import type { Robot } from '../robot';
 import { counted, errorLength, number } from '../text/quantities';
-import { COMMAND_WAYS } from './commands';
+import { COMMAND_WAYS, commandsPower, turnUnit } from './commands';
 import type { ProgramProfile, Travel } from './profile';
 import { pivotSteering } from './steering';
 import { toldTravel } from './toldTravel';
@@ -12,20 +12,18 @@ import { TRAVEL_WAYS } from './travels';
 export function programSentence({ command, travel, steering, speeds }: ProgramProfile): string {
   if (command === null && travel === null) return 'Nobody has said yet.';
   const parts = [
-    ...(command === null
-      ? []
-      : [command === 'percent' ? 'power in percent' : `motors in ${command}`]),
+    ...(command === null ? [] : [COMMAND_WAYS[command].words]),
     ...(travel === null ? [] : [`travel in ${travel}`]),
     ...(steering === null ? [] : [`a steering of ${pivotSteering(steering)} lets one wheel stand`]),
   ];
   const said = parts.join(', ');
-  const timed = command === 'percent' ? ` ${counted(speeds.length, 'timed drive')}.` : '';
+  const timed = commandsPower(command) ? ` ${counted(speeds.length, 'timed drive')}.` : '';
   return `${said.charAt(0).toUpperCase()}${said.slice(1)}.${timed}`;
 }
 
 /** What is not known of it and is asked for. */
 export const programWants = ({ command, speeds }: ProgramProfile): string[] =>
-  command === 'percent' && new Set(speeds.map(({ percent }) => percent)).size < 2
+  commandsPower(command) && new Set(speeds.map(({ percent }) => percent)).size < 2
     ? ['How fast is it at which power? Time two drives, each at another power.']
     : [];
 
@@ -36,7 +34,8 @@ function commandText(robot: Robot, step: Step): string[] {
   if (command === null || speed === undefined) return [];
   const way = COMMAND_WAYS[command];
   const value = speed.told(step, robot, command);
-  return [value === null ? way.lacks : `at ${number(value, way.decimals)} ${way.unit}`];
+  const unit = speed.isTurn === true ? turnUnit(command) : way.unit;
+  return [value === null ? way.lacks : `at ${number(value, way.decimals)} ${unit}`];
 }
 
 /** How far, as programs say it; what the robot rolls on by itself is taken off, and said. */
@@ -60,3 +59,9 @@ export function stepInProgram(robot: Robot, step: Step): string | null {
   const parts = [...far, ...commandText(robot, step)];
   return parts.length === 0 ? null : parts.join(' ');
 }
+
+/** Wheel and track, for kits whose programs compute with them; null for all others. */
+export const numbersToType = ({ program, wheelDiameterM, trackM }: Robot): string | null =>
+  program.command !== null && COMMAND_WAYS[program.command].turnUnit !== undefined
+    ? `Type into the program: wheels of ${errorLength(wheelDiameterM, 1)}, a track of ${errorLength(trackM, 1)}.`
+    : null;

@@ -1,3 +1,4 @@
+import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { COMMAND_WAYS } from './commands';
 import type { Command } from './profile';
@@ -11,7 +12,7 @@ const leverM = ({ trackM }: Robot, kind: TurnKind): number =>
 
 /**
  * The turning rate of a robot whose program gives its motors such a command, rad/s: wheel speed over half the
- * track for a spin, over the track for a pivot.
+ * track for a spin, over the track for a pivot; or the rate itself, where programs are told that.
  *
  * @returns null where the speed was not measured
  */
@@ -21,6 +22,7 @@ export function rateFromCommand(
   way: Command,
   command: number,
 ): number | null {
+  if (COMMAND_WAYS[way].turnUnit !== undefined) return radiansFromDegrees(command);
   const mPerS = COMMAND_WAYS[way].speed(robot, command);
   return mPerS === null ? null : mPerS / leverM(robot, kind);
 }
@@ -42,4 +44,7 @@ export const commandFromRate = (
   kind: TurnKind,
   way: Command,
   rateRadPerS: number,
-): number | null => COMMAND_WAYS[way].told(robot, rateRadPerS * leverM(robot, kind));
+): number | null =>
+  COMMAND_WAYS[way].turnUnit === undefined
+    ? COMMAND_WAYS[way].told(robot, rateRadPerS * leverM(robot, kind))
+    : degreesFromRadians(rateRadPerS);

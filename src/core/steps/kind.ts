@@ -43,6 +43,8 @@ export interface Leg extends Motion {
 /** How a step's values stand in the robot's programs; what it does not have is left out. */
 export interface InProgram<S> {
   speed?: {
+    /** It is a turning rate. */
+    isTurn?: true;
     /** Null where the conversion was not measured. */
     told(step: S, robot: Robot, way: Command): number | null;
     /** The step at a command; null where the conversion was not measured. */

@@ -1,4 +1,4 @@
-import { COMMAND_WAYS } from '../program/commands';
+import { turnUnit } from '../program/commands';
 import { commandPerMPerS } from '../program/gain';
 import type { Robot } from '../robot';
 import { FOLLOWING_M_PER_S, SPEED_M_PER_S } from './controllers/drives';
@@ -35,7 +35,7 @@ export function tunedInProgram(robot: Robot, id: TunedId, gain: number): TunedIn
   const perGain = each * differenceMPerS(robot, 1);
   return {
     perUnit: gain * perGain,
-    unit: `${COMMAND_WAYS[command].unit} per ${per}`,
+    unit: `${turnUnit(command)} per ${per}`,
     gainOf: (perUnit) => perUnit / perGain,
   };
 }

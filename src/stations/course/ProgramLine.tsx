@@ -1,4 +1,4 @@
-import { COMMAND_WAYS } from '../../core/program/commands';
+import { COMMAND_WAYS, turnUnit } from '../../core/program/commands';
 import { gainInProgram } from '../../core/program/gain';
 import { toldTravel, travelledFor } from '../../core/program/toldTravel';
 import { notesOnStep } from '../../core/program/sentence';
@@ -32,7 +32,7 @@ function CommandField({ step, robot, onChange }: Props) {
       <ProgramField
         inline
         label="Speed in the program"
-        unit={way.unit}
+        unit={speed.isTurn === true ? turnUnit(command) : way.unit}
         decimals={way.decimals}
         value={value}
         max={way.most}
@@ -76,7 +76,7 @@ function GainText({ step, robot }: Omit<Props, 'onChange'>) {
   const steering = kindOfStep(step).inProgram.steering?.of(step);
   if (command === null || steering === undefined) return null;
   const gain = gainInProgram(robot, command, steering.gainMPerSPerRad, steering.speedMPerS);
-  return gain === null ? null : `, gain ${number(gain, 2)} ${COMMAND_WAYS[command].unit} per °`;
+  return gain === null ? null : `, gain ${number(gain, 2)} ${turnUnit(command)} per °`;
 }
 
 /** A step as the robot's programs have it, in the team's own way of counting; either may be typed. */

@@ -2,7 +2,14 @@ import { useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
 import { conversionView } from '../../core/drive/recordView';
 import type { Robot } from '../../core/robot';
-import { number, benchLength, errorLength, positiveTurn } from '../../core/text/quantities';
+import {
+  benchSpeed,
+  number,
+  benchLength,
+  errorLength,
+  positiveTurn,
+} from '../../core/text/quantities';
+import { Choice } from '../../ui/Choice';
 import { NumberField } from '../../ui/NumberField';
 import { BENCH_LENGTH, DEG, HEADING, type Unit } from '../../ui/units';
 import styles from './RobotStation.module.css';
@@ -16,41 +23,62 @@ const MOTOR_DEGREES: Unit = {
   read: (degrees) => degrees,
 };
 
+/** The same as speeds: all three go with each other alike. */
+const perSecond = (unit: Unit): Unit => ({
+  ...unit,
+  label: `${unit.label}/s`,
+  spoken: `${unit.spoken} per second`,
+});
+
 type Given = { distanceM: number } | { headingRad: number } | { motorDegrees: number };
 
 /** Motor degrees, distance and the robot's own turning side by side; any of them can be typed. */
 export function Converter({ robot }: { robot: Robot }) {
   const [given, setGiven] = useState<Given>({ headingRad: radiansFromDegrees(90) });
+  const [isSpeed, setIsSpeed] = useState(false);
   const view = conversionView(robot, given);
   const { straight, spin, pivot } = view;
+  const as = isSpeed ? perSecond : (unit: Unit) => unit;
+  const each = isSpeed ? ' a second' : '';
+  const isTooFast = isSpeed && Math.abs(straight.distanceM) > robot.motors.maxSpeedMPerS;
   return (
     <section aria-label="Motor angle, distance and heading" className={styles.converter}>
       <p className={styles.headline} data-testid="conversion-sentence">
-        When both motors turn {number(Math.abs(straight.motorDegrees))}°, the robot drives{' '}
-        {benchLength(Math.abs(straight.distanceM))}; when they turn that much against each other, it
-        turns {number(Math.abs(degreesFromRadians(spin.headingRad)), 1)}°; with one alone,{' '}
+        When both motors turn {number(Math.abs(straight.motorDegrees))}°{each}, the robot drives{' '}
+        {benchLength(Math.abs(straight.distanceM))}
+        {each}; when they turn that much against each other, it turns{' '}
+        {number(Math.abs(degreesFromRadians(spin.headingRad)), 1)}°{each}; with one alone,{' '}
         {number(
           Math.abs(
             degreesFromRadians('headingRad' in given ? spin.headingRad / 2 : pivot.headingRad),
           ),
           1,
         )}
-        °.
+        °{each}.
       </p>
+      <Choice
+        label="What is converted"
+        value={isSpeed ? 'speeds' : 'ways'}
+        options={[
+          { value: 'ways', label: 'angles and ways' },
+          { value: 'speeds', label: 'speeds' },
+        ]}
+        onChange={(value) => setIsSpeed(value === 'speeds')}
+      />
       <div className={styles.converterRow}>
         <NumberField
           label="Motor"
-          unit={MOTOR_DEGREES}
+          unit={as(MOTOR_DEGREES)}
           min={-36000}
           max={36000}
           value={straight.motorDegrees}
           onChange={(motorDegrees) => setGiven({ motorDegrees })}
-          hint={`${number(view.rotations, 2)} rotations`}
+          hint={`${number(view.rotations, 2)} rotations${each}`}
         />
         <span aria-hidden="true">=</span>
         <NumberField
           label="Drives straight"
-          unit={BENCH_LENGTH}
+          unit={as(BENCH_LENGTH)}
           min={-1000}
           max={1000}
           value={straight.distanceM}
@@ -60,7 +88,7 @@ export function Converter({ robot }: { robot: Robot }) {
         <span aria-hidden="true">=</span>
         <NumberField
           label="Robot turns on the spot"
-          unit={{ ...HEADING, decimals: 1 }}
+          unit={as({ ...HEADING, decimals: 1 })}
           min={-3600}
           max={3600}
           value={spin.headingRad}
@@ -68,8 +96,11 @@ export function Converter({ robot }: { robot: Robot }) {
           hint={positiveTurn()}
         />
         <p className={styles.rounding}>
-          Whole encoder counts leave {number(Math.abs(view.leftOverDegrees), 2)}° of the motor over,
-          which is {errorLength(Math.abs(view.leftOverM), 2)}.
+          {isSpeed
+            ? isTooFast
+              ? `Faster than it drives: its top speed is ${benchSpeed(robot.motors.maxSpeedMPerS)}.`
+              : `Its top speed is ${benchSpeed(robot.motors.maxSpeedMPerS)}; what it is really told of by power is timed on the Bench.`
+            : `Whole encoder counts leave ${number(Math.abs(view.leftOverDegrees), 2)}° of the motor over, which is ${errorLength(Math.abs(view.leftOverM), 2)}.`}
         </p>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { commandsPower } from '../../core/program/commands';
 import { useState } from 'react';
 import { COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/program/profile';
 import { programSentence, programWants } from '../../core/program/sentence';
@@ -120,7 +121,7 @@ export function ProgramFields({ robot, onChange }: RobotProps) {
         value={program.steering}
         onChange={(steering) => set({ steering })}
       />
-      {program.command === 'percent' && (
+      {commandsPower(program.command) && (
         <TimedDrives drives={program.speeds} onChange={(speeds) => set({ speeds })} />
       )}
     </FieldGroup>

@@ -74,6 +74,7 @@ export const turn: StepKind<TurnStep> = {
   inProgram: {
     // How fast its wheels go.
     speed: {
+      isTurn: true,
       told: ({ rateRadPerS }, robot, way) => commandFromRate(robot, 'spin', way, rateRadPerS),
       withCommand(step, robot, way, command) {
         const rateRadPerS = rateFromCommand(robot, 'spin', way, command);

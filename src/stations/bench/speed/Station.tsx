@@ -1,3 +1,4 @@
+import { commandsPower } from '../../../core/program/commands';
 import { useMemo } from 'react';
 import { speedOf, tellsTopSpeed } from '../../../core/drive/speedOf';
 import { drivenMPerS } from '../../../core/drive/speedTable';
@@ -105,7 +106,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               {tellsTopSpeed(study.value)
                 ? `The Course computes with a robot that drives ${benchSpeed(speedOf(study.value, 1, study.batteryV))} at most.`
                 : `How fast it drives at most was not timed (${percent(study.value.highestCommand)} was the strongest): that stays as the record says.`}
-              {robot.robot.program.command === 'percent' &&
+              {commandsPower(robot.robot.program.command) &&
                 ` Its programs give a share of power, so it is simulated on batteries that are fuller and emptier than that, and drives faster and slower with them.`}
             </p>
           ),

@@ -1,4 +1,4 @@
-import { COMMAND_WAYS } from '../../../core/program/commands';
+import { COMMAND_WAYS, turnUnit } from '../../../core/program/commands';
 import {
   commandFromRate,
   rateFromCommand,
@@ -8,6 +8,9 @@ import {
 import type { Robot } from '../../../core/robot';
 import { ProgramField } from '../../../ui/ProgramField';
 import type { TurnSetting } from './TurnEntry';
+
+/** All of the power, in percent. */
+const ALL = 100;
 
 interface Props {
   robot: Robot;
@@ -22,7 +25,7 @@ export function ProgramRate({ robot, setting, onSetting }: Props) {
   const way = COMMAND_WAYS[command];
   const { kind } = setting;
   const timed = commandFromRate(robot, kind, command, setting.rateRadPerS);
-  const isRough = timed === null && command === 'percent';
+  const isRough = timed === null && way.isPower;
   const set = (rateRadPerS: number | null) => {
     if (rateRadPerS === null || rateRadPerS <= 0) return false;
     onSetting({ ...setting, rateRadPerS });
@@ -32,15 +35,15 @@ export function ProgramRate({ robot, setting, onSetting }: Props) {
     <>
       <ProgramField
         label="In the program"
-        unit={way.unit}
+        unit={turnUnit(command)}
         decimals={way.decimals}
-        value={isRough ? roughPercent(robot, kind, setting.rateRadPerS) : timed}
+        value={isRough ? (roughPercent(robot, kind, setting.rateRadPerS) * way.most) / ALL : timed}
         max={way.most}
         lacks={way.lacks}
         onTake={(typed) =>
           set(
             rateFromCommand(robot, kind, command, typed) ??
-              (command === 'percent' ? roughRate(robot, kind, typed) : null),
+              (way.isPower ? roughRate(robot, kind, (ALL * typed) / way.most) : null),
           )
         }
       />
