@@ -19,8 +19,11 @@ const jig = demoId('S', 2);
 const warmUp = demoId('S', 3);
 
 const simulate = async (page: Page) => {
-  await page.getByRole('button', { name: /^Simulate/ }).click();
+  const start = page.getByRole('button', { name: /^Simulate/ });
+  await start.click();
   await page.getByRole('region', { name: 'Forecast' }).waitFor();
+  // It stands there again when all runs are done.
+  await start.waitFor();
 };
 
 async function enterARun(page: Page): Promise<void> {

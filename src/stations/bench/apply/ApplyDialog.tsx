@@ -1,4 +1,3 @@
-import { teamNames } from '../../../core/text/manner';
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationValue } from '../../../core/calibration/calibration';
@@ -8,8 +7,8 @@ import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { Dialog } from '../../../ui/Dialog';
 import { Notice } from '../../../ui/Notice';
-import { TextField } from '../../../ui/TextField';
 import { sentenceOf } from '../../api';
+import { WhyAndWho } from './WhyAndWho';
 import { letHold } from './letHold';
 
 interface Props {
@@ -27,8 +26,7 @@ interface Props {
 /** Let a result hold from now on: what it changes, why, and who says so. It can be taken back. */
 export function ApplyDialog(props: Props) {
   const { robot, value, evidence, surface, battery, children, onApplied, onClose } = props;
-  const [reason, setReason] = useState('');
-  const [who, setWho] = useState('');
+  const [said, setSaid] = useState({ reason: '', who: '' });
   const [problem, setProblem] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
   // Made once, so that pressing again after a lost answer applies it once.
@@ -38,10 +36,12 @@ export function ApplyDialog(props: Props) {
     setSaving(true);
     setProblem(null);
     try {
-      const { calibration } = await letHold(robot, { value, evidence, surface, battery }, ids, {
-        reason,
-        who,
-      });
+      const { calibration } = await letHold(
+        robot,
+        { value, evidence, surface, battery },
+        ids,
+        said,
+      );
       onApplied(calibration);
     } catch (error) {
       setProblem(sentenceOf(error));
@@ -59,20 +59,7 @@ export function ApplyDialog(props: Props) {
       }
     >
       {children}
-      <TextField
-        label="Why?"
-        value={reason}
-        maxLength={500}
-        onChange={setReason}
-        hint="for the journal; may be left empty"
-      />
-      <TextField
-        label="Who? (nickname)"
-        value={who}
-        maxLength={40}
-        suggestions={teamNames()}
-        onChange={setWho}
-      />
+      <WhyAndWho {...said} onChange={(part) => setSaid({ ...said, ...part })} />
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
     </Dialog>
   );

@@ -1,15 +1,14 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { describeCalibration, kindOfCalibration } from '../../../core/calibration/registry';
-import { teamNames } from '../../../core/text/manner';
 import { counted } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { dayOf } from '../../../ui/dates';
 import { Notice } from '../../../ui/Notice';
-import { TextField } from '../../../ui/TextField';
 import { sentenceOf } from '../../api';
+import { WhyAndWho } from '../apply/WhyAndWho';
 import { letHold, type ApplyIds } from '../apply/letHold';
 import styles from '../Bench.module.css';
 import type { Waiting } from '../waiting';
@@ -32,8 +31,7 @@ export function WaitingToHold({ robot, waiting, holds, onApplied }: Props) {
   const [left, setLeft] = useState<readonly string[]>(() =>
     waiting.filter(({ isOfAnotherDay }) => isOfAnotherDay).map(({ value }) => value.kind),
   );
-  const [reason, setReason] = useState('');
-  const [who, setWho] = useState('');
+  const [said, setSaid] = useState({ reason: '', who: '' });
   const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   // Made once for each, so that pressing again after a lost answer applies it once.
@@ -53,7 +51,7 @@ export function WaitingToHold({ robot, waiting, holds, onApplied }: Props) {
       for (const one of chosen) {
         const own = ids.get(one.value.kind);
         if (own === undefined) continue;
-        const { calibration, change } = await letHold(robot, one, own, { reason, who });
+        const { calibration, change } = await letHold(robot, one, own, said);
         onApplied(calibration, change);
       }
     } catch (error) {
@@ -91,20 +89,7 @@ export function WaitingToHold({ robot, waiting, holds, onApplied }: Props) {
         })}
       </ul>
       <div className={styles.fields}>
-        <TextField
-          label="Why?"
-          value={reason}
-          maxLength={500}
-          onChange={setReason}
-          hint="for the journal; may be left empty"
-        />
-        <TextField
-          label="Who? (nickname)"
-          value={who}
-          maxLength={40}
-          suggestions={teamNames()}
-          onChange={setWho}
-        />
+        <WhyAndWho {...said} onChange={(part) => setSaid({ ...said, ...part })} />
       </div>
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       <div className={styles.actions}>
