@@ -67,7 +67,6 @@ export function robotAt(random: () => number): Truth {
     coastM: 0.003 * z(),
     driveSdM: 0.0015,
     jigAcrossM: 0.001 * z(),
-    jigAlongM: 0.001 * z(),
     jigRad: 0.3 * DEG * z(),
   };
 }

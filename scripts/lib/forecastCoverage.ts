@@ -83,7 +83,7 @@ function truly(
   const sums = { xM: 0, yM: 0, headingRad: 0, worked: 0 };
   for (let run = 0; run < runs; run += 1) {
     const robot = robotOf(truth, answer.program, random);
-    robot.x = 0.5 + truth.jigAlongM + PLACEMENT.alongSdM * normal(random);
+    robot.x = 0.5 + PLACEMENT.alongSdM * normal(random);
     robot.y = 0.5 + truth.jigAcrossM + PLACEMENT.acrossSdM * normal(random);
     const startRad = truth.jigRad + PLACEMENT.headingSdRad * normal(random);
     const [x, y] = [robot.x, robot.y];

@@ -90,6 +90,8 @@ export const readGauge = (file: File, newId: () => string) =>
     }),
   );
 
+const IN_THE_JIG = ['jig', 'in the jig'];
+
 /** Placings from a CSV file with person, way (jig or hand), nose_along_mm, nose_across_mm and tail_across_mm (left positive). */
 export const readPlacings = (file: File, newId: () => string) =>
   recordsOf<PlacingTrialRecord>(
@@ -97,14 +99,14 @@ export const readPlacings = (file: File, newId: () => string) =>
     newId,
     [
       text('person'),
-      text('way'),
+      { ...text('way'), oneOf: [...IN_THE_JIG, 'hand', 'by hand'] },
       column('nose_along_mm', -5000, 5000),
       column('nose_across_mm', -5000, 5000),
       column('tail_across_mm', -5000, 5000),
     ],
     (values) => ({
       person: String(values.person).slice(0, 40),
-      way: PLACING_WAYS[/jig/i.test(String(values.way)) ? 0 : 1],
+      way: PLACING_WAYS[IN_THE_JIG.includes(String(values.way)) ? 0 : 1],
       noseAlongM: Number(values.nose_along_mm) / 1000,
       noseAcrossM: Number(values.nose_across_mm) / 1000,
       tailAcrossM: Number(values.tail_across_mm) / 1000,

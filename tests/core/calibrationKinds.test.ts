@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { CalibrationValue } from '../../src/core/calibration/calibration';
 import { calibrationValueSchema } from '../../src/core/calibration/calibration';
 import { calibrationOf } from '../../src/core/calibration/find';
+import { earlierMethodText } from '../../src/core/calibration/earlierMethod';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import {
   CALIBRATION_KINDS,
@@ -135,6 +136,11 @@ describe('calibrations by an earlier method', () => {
     const volts = { ...SOME.range, volts: { atZeroV: 0, perMV: 1 } };
     expect(isByEarlierMethod(SOME.range)).toBe(true);
     expect(isByEarlierMethod(calibrationValueSchema.parse(volts))).toBe(false);
+    // A series that began with them says so.
+    expect(earlierMethodText([SOME.straight, SOME.speed])).toContain(
+      'rests on straight drives by an earlier method',
+    );
+    expect(earlierMethodText([SOME.speed])).toBeNull();
   });
 });
 

@@ -14,7 +14,7 @@ import {
 import { closer, placingSentences } from '../../src/core/placing/placingStudy';
 import { randomStream } from '../../src/core/simulate/random';
 import { simulateAll } from '../../src/core/simulate/simulateAll';
-import { doubtsOf } from '../../src/core/sources/sources';
+import { doubtsOf, imaginedRobot } from '../../src/core/sources/sources';
 import { scatterInterval } from '../../src/core/stats/scatterInterval';
 import { mean } from '../../src/core/stats/moments';
 import { pipit, winterGarden } from '../../src/server/demo/scenario';
@@ -169,5 +169,12 @@ describe('what placings say', () => {
     expect(aimOf([])).toMatchObject({ measured: false });
     expect(aimOf([value])?.measured).toBe(true);
     expect(aimOf([value])?.sdRobot).toBeLessThan(deg(0.2));
+    // A placement that nobody has measured is taken as it is told; one that was is only known so well.
+    const scatters = (values: Parameters<typeof doubtsOf>[0]) =>
+      [1, 2, 3].map(
+        (robotIndex) => imaginedRobot(pipit, doubtsOf(values), 7, robotIndex).placingScatter,
+      );
+    expect(scatters([])).toEqual([1, 1, 1]);
+    expect(new Set(scatters([value])).size).toBe(3);
   });
 });

@@ -129,8 +129,6 @@ test('all that was measured is looked through and applied at one place, and can 
   await page.waitForURL(/calibrations/);
   await open(page, '/bench/calibrations');
   const waiting = page.getByRole('region', { name: 'Measured, not applied' });
-  // A drift of another day is only applied by whoever wants it.
-  await expect(waiting.getByRole('checkbox', { name: /gyro drift/ })).not.toBeChecked();
   await expect(waiting.getByRole('checkbox', { name: /track and wheels/ })).toBeChecked();
   await expect(page.getByTestId('holds-drive')).toHaveText('none holds');
   await waiting.getByLabel('Why?').fill('Before the rehearsal');

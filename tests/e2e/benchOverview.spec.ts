@@ -38,7 +38,7 @@ test('a robot of which nothing is known is told what to begin with, and the menu
   await expect(page.getByTestId('worth-next')).toContainText(
     /Worth doing next: [A-Z][a-z ]+, \d+ minutes?: never measured\./,
   );
-  await page.getByTestId('worth-next').getByRole('link').click();
+  await page.getByTestId('worth-next').getByRole('link').first().click();
   await page.waitForURL(/bench\/[a-z-]+\?robot=/);
   await open(page, `/bench/turns?robot=${WREN}`);
   const menu = page.getByRole('navigation', { name: 'Procedures' });

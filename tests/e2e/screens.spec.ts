@@ -226,7 +226,12 @@ test('a new team sets itself up and comes to its first runs', async ({ page }) =
     await page.goto(`${served.url}/robot`);
     await expect(page.getByText('1 heading sensor, 2 distance sensors.')).toBeVisible();
     await page.goto(`${served.url}/runs`);
-    await expect(page.getByText('No route to run yet')).toBeVisible();
+    // Without a route missions can be counted all the same.
+    await ready(page);
+    await page.getByRole('button', { name: 'Start a series…' }).click();
+    await expect(page.getByLabel('Route', { exact: true })).toContainText(
+      'No route: count the missions of Winter Garden',
+    );
     await page.goto(`${served.url}/findings`);
     await expect(page.getByText('Nothing to find yet')).toBeVisible();
     await page.goto(`${served.url}/course`);

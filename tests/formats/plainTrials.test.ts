@@ -90,7 +90,7 @@ describe('placings from a file', () => {
   it('keep whose hands they were, and whether a jig helped', async () => {
     const { records, bad } = await readPlacings(
       file(
-        'person,way,nose_along_mm,nose_across_mm,tail_across_mm\nMoss,jig,112,1,-2\nMoss,by hand,115,,3\nIda,hand,9,-4,0\n',
+        'person,way,nose_along_mm,nose_across_mm,tail_across_mm\nMoss,jig,112,1,-2\nMoss,by hand,115,,3\nIda,hand,9,-4,0\nIda,shelf,9,-4,0\n',
       ),
       newId,
     );
@@ -98,6 +98,6 @@ describe('placings from a file', () => {
       { person: 'Moss', way: 'in the jig', noseAlongM: 0.112, tailAcrossM: -0.002 },
       { person: 'Ida', way: 'by hand', noseAcrossM: -0.004 },
     ]);
-    expect(bad).toMatchObject([{ line: 3 }]);
+    expect(bad).toMatchObject([{ line: 3 }, { line: 5 }]);
   });
 });

@@ -5,7 +5,7 @@ import { hangsOn } from '../../src/core/simulate/sentence';
 import type { Forecast } from '../../src/core/simulate/summary';
 import { SOURCES } from '../../src/core/sources/sources';
 import type { OverviewLine } from '../../src/stations/bench/overview/line';
-import { isApplied, type Found } from '../../src/stations/bench/waiting';
+import { isApplied, waitingNow, type Found } from '../../src/stations/bench/waiting';
 import { worthNext } from '../../src/stations/bench/overview/worthNext';
 import { GROUPS } from '../../src/stations/bench/procedure';
 import { BENCH_PAGES, PROCEDURES } from '../../src/stations/bench/procedures';
@@ -122,5 +122,17 @@ describe('what was measured waits to be applied', () => {
   it('and not where something newer holds', () => {
     expect(isApplied(found(['a']), held('another', ['x'], after))).toBe(true);
     expect(isApplied(found(['a']), held('another', ['x'], before))).toBe(false);
+  });
+
+  it('but a drift of another day is pointed at by nobody', () => {
+    const waits = (procedure: string, isOfAnotherDay: boolean) => ({
+      ...found(['a']),
+      procedure,
+      title: procedure,
+      isOfAnotherDay,
+    });
+    expect(waitingNow([waits('still', true), waits('square', false)])).toEqual([
+      { procedure: 'square', title: 'square' },
+    ]);
   });
 });

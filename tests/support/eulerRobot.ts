@@ -21,7 +21,6 @@ export interface Truth {
   driveSdM: number;
   /** Where the start jig truly puts it. */
   jigAcrossM: number;
-  jigAlongM: number;
   jigRad: number;
 }
 

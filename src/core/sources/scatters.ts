@@ -66,6 +66,8 @@ export const SCATTERS: readonly Source[] = [
     doubt: placings,
     figure: () => null,
     within: timesText,
-    imagine: (one, log) => ({ ...one, placingScatter: one.placingScatter * Math.exp(log) }),
+    // A route says how it is placed: that is taken as it is told until somebody measures it.
+    imagine: (one, log, { measured }) =>
+      measured ? { ...one, placingScatter: one.placingScatter * Math.exp(log) } : one,
   },
 ];

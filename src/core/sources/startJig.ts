@@ -19,7 +19,10 @@ const known =
     return aim === null ? guess(guessed) : { sdRobot: of(aim), measured: true };
   };
 
-/** Where the start jig truly puts a robot, the same in all its runs. */
+/**
+ * Where the start jig truly puts a robot, the same in all its runs. Along its way that is no doubt of its own: it counts
+ * as part of how single placings differ.
+ */
 export const START_JIG: readonly Source[] = [
   {
     name: 'place of the start jig',
@@ -28,14 +31,6 @@ export const START_JIG: readonly Source[] = [
     figure: ({ measured }) => errorLength(measured.placed?.yM ?? 0, 1),
     within: (half) => `± ${errorLength(half, 1)}`,
     imagine: (one, acrossM) => shifted(one, { yM: one.placed.yM + acrossM }),
-  },
-  {
-    name: 'distance of the start jig',
-    measuredBy: 'placing',
-    doubt: known(({ alongSeM }) => alongSeM, 0.001),
-    figure: ({ measured }) => errorLength(measured.placed?.xM ?? 0, 1),
-    within: (half) => `± ${errorLength(half, 1)}`,
-    imagine: (one, alongM) => shifted(one, { xM: one.placed.xM + alongM }),
   },
   {
     name: 'aim of the start jig',

@@ -1,3 +1,4 @@
+import type { CalibrationValue } from '../../core/calibration/calibration';
 import { calibrationOf } from '../../core/calibration/find';
 import { FORECAST_SEED, type Simulation } from '../../core/simulate/run';
 import { doubtsOf } from '../../core/sources/sources';
@@ -6,19 +7,24 @@ import { calibrationsOf } from '../stores/calibrations';
 import { fittedRobot } from './fitted';
 import type { SeriesContext } from './seriesContext';
 
-/** The simulation of what a series was run on: route, table, robot, and what was measured of it when it began. */
-export async function expectedOf(db: Database, context: SeriesContext): Promise<Simulation> {
-  const { robot, course, version, calibrationIds } = context;
+/** What was measured of its robot when a series began. */
+export async function heldWhenBegun(
+  db: Database,
+  { robot, calibrationIds }: SeriesContext,
+): Promise<CalibrationValue[]> {
   const { calibrations } = await calibrationsOf(db, robot);
-  const values = calibrations
-    .filter(({ id }) => calibrationIds.includes(id))
-    .map(({ value }) => value);
-  return {
-    robot: fittedRobot(robot.robot, values).robot,
-    turns: calibrationOf(values, 'turns'),
-    table: course.table,
-    route: version.route,
-    seed: FORECAST_SEED,
-    doubts: doubtsOf(values),
-  };
+  return calibrations.filter(({ id }) => calibrationIds.includes(id)).map(({ value }) => value);
 }
+
+/** The simulation of what a series was run on: route, table, robot, and what was measured of it when it began. */
+export const expectedOf = (
+  { robot, course, version }: SeriesContext,
+  values: readonly CalibrationValue[],
+): Simulation => ({
+  robot: fittedRobot(robot.robot, values).robot,
+  turns: calibrationOf(values, 'turns'),
+  table: course.table,
+  route: version.route,
+  seed: FORECAST_SEED,
+  doubts: doubtsOf(values),
+});

@@ -72,7 +72,7 @@ const First = ({
   menu,
   robot,
 }: Pick<ShellProps, 'menu' | 'robot'> & { first: CreepFirst }) => (
-  <Notice tone="fault">
+  <Notice tone="careful">
     {capitalised(first.why)}:{' '}
     <a href={`/bench/${first.id}?robot=${robot.id}`}>
       {menu.find(({ id }) => id === first.id)?.title}
