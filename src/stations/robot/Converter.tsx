@@ -83,7 +83,7 @@ export function Converter({ robot }: { robot: Robot }) {
           max={1000}
           value={straight.distanceM}
           onChange={(distanceM) => setGiven({ distanceM })}
-          hint={`1 count = ${errorLength(view.encoderStepM, 2)}`}
+          {...(!isSpeed && { hint: `1 count = ${errorLength(view.encoderStepM, 2)}` })}
         />
         <span aria-hidden="true">=</span>
         <NumberField
@@ -99,7 +99,7 @@ export function Converter({ robot }: { robot: Robot }) {
           {isSpeed
             ? isTooFast
               ? `Faster than it drives: its top speed is ${benchSpeed(robot.motors.maxSpeedMPerS)}.`
-              : `Its top speed is ${benchSpeed(robot.motors.maxSpeedMPerS)}; what it is really told of by power is timed on the Bench.`
+              : `Its top speed is ${benchSpeed(robot.motors.maxSpeedMPerS)}; how fast a power truly drives it is timed on the Bench.`
             : `Whole encoder counts leave ${number(Math.abs(view.leftOverDegrees), 2)}° of the motor over, which is ${errorLength(Math.abs(view.leftOverM), 2)}.`}
         </p>
       </div>
