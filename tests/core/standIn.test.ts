@@ -114,6 +114,21 @@ describe('the stand-in robot', () => {
     expect(() => act(moving, truth, { do: 'touch' }, 0)).toThrow(/still moving/);
   });
 
+  it('stands where it is when it is switched off on the way, and can be switched on there', () => {
+    const rolling = after(on(false), wait(5), { do: 'roll-by-hand', distanceM: 0.5 }, wait(0.75));
+    const off = act(rolling, truth, { do: 'power-off' }, 0);
+    const view = standInView(truth, off, 0);
+    expect(view).toMatchObject({ on: false, moving: false, measured: null });
+    expect(view.place?.xM).toBeCloseTo(0.25, 6);
+    // What it read until then is not changed by it.
+    expect(readingsBetween(truth, off, 0, now(off) - 0.01)).toEqual(
+      readingsBetween(truth, rolling, 0, now(rolling) - 0.01),
+    );
+    const again = [on(false), wait(3)].reduce((state, action) => act(state, truth, action, 0), off);
+    expect(standInView(truth, again, 0).place?.xM).toBeCloseTo(0.25, 6);
+    expect(readingsBetween(truth, again, now(again) - 0.1, now(again)).length).toBeGreaterThan(0);
+  });
+
   it('lets its battery sag, and its target be seen', () => {
     const fresh = after(on(false), { do: 'set-target', distanceM: 0.5 }, wait(1));
     const old = after(on(false), wait(3600), wait(3600));

@@ -15,9 +15,35 @@ export function errorsOf(page: Page): string[] {
   return errors;
 }
 
+declare global {
+  interface Window {
+    /** What pages have asked of the stand-in and not yet heard of. */
+    askedOfStandIn?: number;
+  }
+}
+
+/** In the page: what is asked of the stand-in is counted from the press to its answer. */
+function countAsked(): void {
+  const plain = window.fetch;
+  window.askedOfStandIn = 0;
+  window.fetch = async (input, init) => {
+    const asks = input === '/api/stand-in' && init?.method === 'POST' ? 1 : 0;
+    window.askedOfStandIn = (window.askedOfStandIn ?? 0) + asks;
+    try {
+      return await plain(input, init);
+    } finally {
+      window.askedOfStandIn -= asks;
+    }
+  };
+}
+
 /** A page of the served demo; any error in its console fails the test. */
 export const test = base.extend<{ corvat: Page }>({
   baseURL: async ({}, use) => use(process.env.CORVAT_TEST_URL),
+  context: async ({ context }, use) => {
+    await context.addInitScript(countAsked);
+    await use(context);
+  },
   corvat: async ({ page }, use) => {
     const errors = errorsOf(page);
     await use(page);

@@ -28,8 +28,12 @@ export async function act(page: Page, ...actions: StandInAction[]): Promise<Stan
   return report;
 }
 
-/** Let the stand-in's time pass in steps, so that the screen sees its readings. */
+/**
+ * Let the stand-in's time pass in steps, so that the screen sees its readings: after it has heard whatever was pressed
+ * before.
+ */
 export async function pass(page: Page, seconds: number): Promise<void> {
+  await page.waitForFunction(() => !window.askedOfStandIn);
   await act(page, { do: 'advance', durationS: seconds });
   await page.waitForTimeout(300);
 }

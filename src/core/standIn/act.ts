@@ -153,6 +153,14 @@ function putBack(
   return { ...carried, motions: [...carried.motions.slice(0, -1), put] };
 }
 
+/** Whatever moves it ends here and now; what was read of the motion until then stays as it was. */
+function stopped(state: StandIn, truth: StandInTruth, nowS: number): StandIn {
+  if (nowS >= busyUntilS(state)) return state;
+  const here = placeAt(truth.robot, state, nowS);
+  const stop: Motion = { fromS: nowS, toS: nowS, what: { by: 'stop' }, start: here, end: here };
+  return { ...state, motions: [...state.motions, stop].slice(-KEPT_EVENTS) };
+}
+
 function setClock(state: StandIn, nowMs: number, rate: 0 | 1 | 10): StandIn {
   return { ...state, clock: { rate, anchorMs: nowMs, anchorS: standInTime(state, nowMs) } };
 }
@@ -176,8 +184,7 @@ export function act(
       return startSensor(state, truth, nowS, { inHand: action.inHand, works: 1, powered: true });
     }
     case 'power-off':
-      needRest(state, nowS);
-      return withEpoch(state, nowS, { on: false });
+      return withEpoch(stopped(state, truth, nowS), nowS, { on: false });
     case 'reconnect-sensor':
     case 'reinitialise-sensor': {
       needOn(state, nowS);

@@ -96,6 +96,7 @@ function within(robot: Robot, { what, start, fromS, toS }: Motion, tS: number): 
     case 'carried':
       return swayed(start, share);
     case 'tilt':
+    case 'stop':
       return start;
     case 'touch':
       return bumped(start, what.angleRad, share);
@@ -140,6 +141,7 @@ export function motionFrom(
     'hand-roll': 1.5,
     carried: 4,
     tilt: 1.5,
+    stop: 0,
     touch: 0.6,
   }[what.by];
   const motion = lasting(durationS);

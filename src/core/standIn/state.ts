@@ -12,6 +12,7 @@ const motionSchema = z.object({
     z.object({ by: z.literal('hand-roll'), distanceM: z.number() }),
     z.object({ by: z.literal('carried') }),
     z.object({ by: z.literal('tilt') }),
+    z.object({ by: z.literal('stop') }),
     z.object({ by: z.literal('touch'), angleRad: z.number() }),
     z.object({
       by: z.literal('program'),
