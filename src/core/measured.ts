@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TUNED_IDS } from './tuning/controllers/ids';
 
 const positive = z.number().positive();
 const notNegative = z.number().nonnegative();
@@ -58,8 +59,8 @@ export const measuredSchema = z.object({
   power: powerSchema.nullable().default(null),
   volts: voltsSchema.nullable().default(null),
   placed: placedSchema.nullable().default(null),
-  /** With which drives hold their heading. */
-  headingGainMPerSPerRad: positive.max(20).nullable().default(null),
+  /** The gains that were tuned, by their controllers, each in SI. */
+  gains: z.partialRecord(z.enum(TUNED_IDS), z.number().min(-1e4).max(1e4)).default({}),
 });
 
 export type MeasuredStop = z.output<typeof stopSchema>;

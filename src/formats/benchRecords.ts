@@ -19,7 +19,7 @@ import {
 } from './benchConstants';
 import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
-import { TUNED_IDS } from '../core/tuning/controllers/shown';
+import { TUNED_IDS } from '../core/tuning/controllers/ids';
 import { id, note, shortText, time, version } from './fields';
 import {
   angle,
@@ -191,7 +191,13 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   }),
   listOf('gauge', gaugeTrialRecord, {}),
   listOf('drill', drillTrialRecord, { name: shortText.describe('of whoever judges') }),
-  listOf('gains', gainTrialRecord, { controller: z.enum(TUNED_IDS) }),
+  listOf('gains', gainTrialRecord, {
+    controller: z.enum(TUNED_IDS),
+    speeds: z
+      .partialRecord(z.enum(TUNED_IDS), z.number().positive().max(100))
+      .default({})
+      .describe('at which each is tried; left out: its usual one'),
+  }),
   listOf('run-log', anchorRecord, { logId: id, name: shortText }),
 ]);
 

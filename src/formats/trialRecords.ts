@@ -3,7 +3,8 @@ import { PLACING_WAYS } from '../core/placing/placing';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
-import { TUNED_IDS } from '../core/tuning/controllers/shown';
+import { TUNED_IDS } from '../core/tuning/controllers/ids';
+import { SETTLES } from '../core/tuning/damping';
 import { ANGLE_SOURCES, STRAIGHT_SCHOOLS } from './benchConstants';
 import { id, shortText, time } from './fields';
 
@@ -184,5 +185,21 @@ export const gainTrialRecord = z.object({
     .max(100)
     .nullable()
     .describe('null: it was only looked at'),
+  speed: z
+    .number()
+    .positive()
+    .max(100)
+    .nullable()
+    .default(null)
+    .describe('of the drive, m/s, or of the turn, rad/s; null: the usual one'),
+  damping: z
+    .object({
+      damping: z.number().min(0).max(1e4),
+      integral: z.number().min(0).max(1e4),
+      seen: z.enum(SETTLES),
+    })
+    .nullable()
+    .default(null)
+    .describe('a look at what is tuned second, with this gain; null: at the gain alone'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

@@ -2,7 +2,8 @@ import './manner';
 import { degreesFromRadians, radiansFromDegrees } from '../core/geometry/angle';
 import { benchScale, errorScale, fineDecimals, type LengthScale } from '../core/text/lengths';
 import { turnSign } from '../core/text/quantities';
-import { SHOWN, type TunedId } from '../core/tuning/controllers/shown';
+import type { TunedId } from '../core/tuning/controllers/ids';
+import { dampingUnit, integralUnit, SHOWN } from '../core/tuning/controllers/shown';
 
 /** How a quantity kept in SI is shown and typed. */
 export interface Unit {
@@ -112,8 +113,17 @@ export const RUNS = scaled('runs', 'runs', 1, 0, 5);
 export const POINTS = scaled('points', 'points', 1, 0, 5);
 export const VOLTS = scaled('V', 'volts', 1, 2, 0.1);
 
+/** The speed at which a gain is tried. */
+export const tunedSpeedUnit = (id: TunedId): Unit => (SHOWN[id].speeds.isRate ? DEG_PER_S : SPEED);
+
 /** A gain, as a coach says it. */
 export function gainUnit(id: TunedId): Unit {
   const { unit, spoken, perSi } = SHOWN[id];
   return scaled(unit, spoken, perSi, 3, 1);
 }
+
+/** What is tuned second: for each unit a second of the error's change, and for each that stays for a second. */
+export const dampingUnitOf = (id: TunedId): Unit =>
+  scaled(dampingUnit(id), dampingUnit(id), SHOWN[id].perSi, 4, 0.1);
+export const integralUnitOf = (id: TunedId): Unit =>
+  scaled(integralUnit(id), integralUnit(id), SHOWN[id].perSi, 4, 0.1);

@@ -3,7 +3,7 @@ import type { Robot } from '../core/robot';
 import { setTeamManner } from '../core/text/manner';
 import { gainsAtSpeeds, type SpeedStudy } from '../core/tuning/atSpeeds';
 import { tunedController } from '../core/tuning/controllers/registry';
-import type { TunedId } from '../core/tuning/controllers/shown';
+import type { TunedId } from '../core/tuning/controllers/ids';
 import { firstGain, type GoodGains } from '../core/tuning/firstGain';
 import type { GainJudgement } from '../core/tuning/judge';
 import { mountsOf, type MountStudy } from '../core/tuning/mounting';
@@ -12,6 +12,8 @@ import { simulatedTrace, type WatchedTrace } from '../core/tuning/simulatedTrace
 export interface GainRequest {
   robot: Robot;
   controller: TunedId;
+  /** Of the drive, m/s, or of the turn, rad/s. */
+  speed: number;
 }
 
 export type GoodReply = { lack: string } | { lack: null; good: GoodGains | null };
@@ -27,25 +29,25 @@ const gains = {
   speakAs: setTeamManner,
 
   /** The gains that are good for this robot, or what it lacks. */
-  good({ robot, controller }: GainRequest): GoodReply {
+  good({ robot, controller, speed }: GainRequest): GoodReply {
     const tuned = tunedController(controller);
     const lack = tuned.lack(robot);
-    return lack === null ? { lack, good: firstGain(tuned, robot) } : { lack };
+    return lack === null ? { lack, good: firstGain(tuned, robot, speed) } : { lack };
   },
 
   /** Where to mount the sensor of a controller that follows something; null where that is no question. */
-  mounts: ({ robot, controller }: GainRequest): MountStudy | null =>
-    mountsOf(tunedController(controller), robot),
+  mounts: ({ robot, controller, speed }: GainRequest): MountStudy | null =>
+    mountsOf(tunedController(controller), robot, speed),
 
   /** Which gains are good at slower and faster drives, of a robot that lacks nothing. */
   speeds: ({ robot, controller }: GainRequest): SpeedStudy =>
     gainsAtSpeeds(tunedController(controller), robot),
 
   /** One push at one gain, of a robot that lacks nothing. */
-  push({ robot, controller }: GainRequest, gain: number): PushReply {
+  push({ robot, controller, speed }: GainRequest, gain: number): PushReply {
     const tuned = tunedController(controller);
-    const trace = simulatedTrace(robot, tuned.experiment(robot, gain), SEED);
-    return { trace, judged: tuned.judge(robot, trace) };
+    const trace = simulatedTrace(robot, tuned.experiment(robot, gain, speed), SEED);
+    return { trace, judged: tuned.judge(robot, trace, speed) };
   },
 };
 

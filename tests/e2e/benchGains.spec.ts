@@ -103,3 +103,42 @@ test('a push of the stand-in is judged from its readings alone, and the place of
       .getByRole('row', { name: /^20 cm\/s/ }),
   ).toContainText(/ to .*(good|too weak|too strong)$/);
 });
+
+test('the gain of turns is applied with its speed, its delay and the damping that was tuned after it, and stands on the step card', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/gains?new');
+  await page.getByLabel('Controller').selectOption({ label: 'Turn on the spot' });
+  await page.getByLabel('Turning at').fill('90');
+  await expect(page.getByTestId('on-simulator')).toContainText('are good');
+  const good = page.getByRole('button', { name: 'Good', exact: true });
+  await good.click();
+  await good.click();
+  const verdict = page.getByTestId('verdict');
+  await expect(verdict).toContainText('is good.');
+  await page.getByText('Its program has a damping constant, too').click();
+  const damping = page.getByTestId('damping');
+  await expect(damping).toContainText(/Try a damping of [\d.]+\s°\/s\sper\s°\/s/);
+  await page.getByRole('button', { name: 'It swings past' }).click();
+  await expect(damping).toContainText('More damping takes the swing out.');
+  await page.getByRole('button', { name: 'It settles' }).click();
+  await expect(damping).toContainText(/Keep [\d.]+\s°\/s\sper\s°\/s and no integral/);
+  await expect(page.getByText('Everything is kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Apply this gain…' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText(/damping .* at 90°\/s .*\d+ ms late, found good by 2 looks/);
+  await expect(dialog).toContainText('No step of a route uses it yet.');
+  await dialog.getByRole('button', { name: 'Apply from now on' }).click();
+  await expect(page.getByText('This gain holds from now on.')).toBeVisible();
+  await open(page, '/bench/calibrations');
+  const held = page.getByRole('region', { name: 'gain of turns', exact: true });
+  await expect(held).toContainText(/°\/s\sper\s°, damping/);
+  // The other pages begin with it, and whoever types the program finds it on the card.
+  const gain = /([\d.]+)\s°\/s\sper\s°/.exec((await held.textContent()) ?? '')?.[1] ?? '';
+  await open(page, '/bench/schools');
+  const slider = page.getByLabel('P: gain');
+  expect(Math.abs(Number(await slider.inputValue()) - Number(gain))).toBeLessThan(0.06);
+  await open(page, '/course');
+  await page.getByRole('link', { name: 'Step card', exact: true }).first().click();
+  await expect(page.getByText(`Gains that were tuned: turn on the spot ${gain}`)).toBeVisible();
+});

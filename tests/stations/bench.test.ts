@@ -1,3 +1,4 @@
+import { calibrationValueSchema } from '../../src/core/calibration/calibration';
 import { existsSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
@@ -98,7 +99,7 @@ describe('what a forecast hangs on', () => {
 
 describe('what was measured waits to be applied', () => {
   const found = (trials: string[], measuredAt = '2026-11-20T10:00:00.000Z'): Found => ({
-    value: { kind: 'heading-hold', gainMPerSPerRad: 1, looks: trials.length },
+    value: calibrationValueSchema.parse({ kind: 'heading-hold', gainMPerSPerRad: 1, looks: 3 }),
     evidence: { trialsId: 'list', stillCheckId: null, raw: trials.map((id) => ({ id })) },
     surface: null,
     battery: null,

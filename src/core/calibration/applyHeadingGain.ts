@@ -14,9 +14,10 @@ const isSame = (one: number, other: number): boolean =>
  */
 export function withHeadingGain(
   route: Route,
-  { measured: { headingGainMPerSPerRad: tuned } }: Robot,
+  { measured }: Robot,
 ): { route: Route; changed: number } {
-  if (tuned === null) return { route, changed: 0 };
+  const tuned = measured.gains['heading-hold'];
+  if (tuned === undefined) return { route, changed: 0 };
   let changed = 0;
   const steps = route.steps.map((step) => {
     const { steering } = kindOfStep(step).inProgram;

@@ -1,14 +1,18 @@
 import { z } from 'zod';
+import { balanceGainValue } from './kinds/balanceGain/schema';
 import { driveValue } from './kinds/drive/schema';
 import { gyroDriftValue } from './kinds/gyroDrift/schema';
 import { headingHoldValue } from './kinds/headingHold/schema';
+import { lineGainValue } from './kinds/lineGain/schema';
 import { placingValue } from './kinds/placing/schema';
 import { rangeValue } from './kinds/range/schema';
 import { speedValue } from './kinds/speed/schema';
 import { squaringValue } from './kinds/squaring/schema';
 import { stopValue } from './kinds/stop/schema';
 import { straightValue } from './kinds/straight/schema';
+import { turnGainValue } from './kinds/turnGain/schema';
 import { turnsValue } from './kinds/turns/schema';
+import { wallGainValue } from './kinds/wallGain/schema';
 
 /**
  * What a procedure found about a robot and may be computed with from then on. What is known of each kind
@@ -24,6 +28,10 @@ export const calibrationValueSchema = z.discriminatedUnion('kind', [
   stopValue,
   squaringValue,
   headingHoldValue,
+  balanceGainValue,
+  turnGainValue,
+  wallGainValue,
+  lineGainValue,
   placingValue,
 ]);
 

@@ -1,13 +1,50 @@
-import type { TunedId } from '../tuning/controllers/shown';
+import type { Robot } from '../robot';
+import type { TunedId } from '../tuning/controllers/ids';
+import { SHOWN } from '../tuning/controllers/shown';
+import { delayOf } from '../tuning/delay';
+import type { DampingStudy } from '../tuning/damping';
 import type { GainStudy, GainTrial } from '../tuning/gainStudy';
-import type { HeadingHoldCalibration } from './kinds/headingHold/schema';
+import { calibrationValueSchema, type CalibrationValue } from './calibration';
+import type { FoundUnder } from './kinds/foundUnder';
 
-/** A gain that was found good, to be computed with; null while it is not, and for what no step of a route uses. */
+/** What a good gain of each controller is kept as. */
+const KEPT: Record<TunedId, (gain: number, under: FoundUnder) => CalibrationValue> = {
+  turn: (gainPerS, under) => ({ kind: 'turn-gain', gainPerS, ...under }),
+  'heading-hold': (gainMPerSPerRad, under) => ({ kind: 'heading-hold', gainMPerSPerRad, ...under }),
+  balance: (gainPerS, under) => ({ kind: 'balance-gain', gainPerS, ...under }),
+  wall: (gainRadPerSPerM, under) => ({ kind: 'wall-gain', gainRadPerSPerM, ...under }),
+  line: (gainRadPerSPerShare, under) => ({ kind: 'line-gain', gainRadPerSPerShare, ...under }),
+};
+
+/** What a gain was tried with. */
+export interface TriedWith {
+  controller: TunedId;
+  /** As it was measured. */
+  robot: Robot;
+  speed: number;
+  /** At which speeds the simulator finds it good as well; null: it was not asked, or at none. */
+  holds?: { slowest: number; fastest: number } | null;
+  /** What was tuned second; null: its program has none, or it is not found yet. */
+  damping?: DampingStudy | null;
+}
+
+/** A gain that was found good, to be computed with and typed; null while it is not, or where no program has such a one. */
 export function calibrationFromGain(
-  controller: TunedId,
   { gain, isFound }: GainStudy,
   trials: readonly GainTrial[],
-): HeadingHoldCalibration | null {
-  if (controller !== 'heading-hold' || !isFound || gain <= 0) return null;
-  return { kind: 'heading-hold', gainMPerSPerRad: gain, looks: trials.length };
+  { controller, robot, speed, holds = null, damping = null }: TriedWith,
+): CalibrationValue | null {
+  if (!isFound || gain === 0) return null;
+  const value = KEPT[controller](gain, {
+    looks: trials.length,
+    speed,
+    slowest: holds?.slowest ?? null,
+    fastest: holds?.fastest ?? null,
+    aheadM: SHOWN[controller].sensor?.(robot)?.place.aheadM ?? null,
+    delayS: delayOf(robot, controller),
+    damping: damping?.isFound === true ? damping.damping : null,
+    integral: damping?.isFound === true ? damping.integral : null,
+  });
+  const read = calibrationValueSchema.safeParse(value);
+  return read.success ? read.data : null;
 }

@@ -15,6 +15,8 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   restsOn: readonly RobotPart[];
   /** Whether an earlier Corvat made it, by a method that claimed to know more than its trials told; left out: never. */
   isByEarlierMethod?(value: V): boolean;
+  /** No plan computes with it: it is typed into programs, and the Bench begins with it. */
+  isOnlyTyped?: true;
   /** In a line: what is computed with. */
   describe(value: V): string;
   /** The robot as it was measured, by this and all that holds: in place of what a ruler or nobody said. */

@@ -1,15 +1,19 @@
 import type { CalibrationKind, CalibrationValue } from './calibration';
 import type { CalibrationKindOf } from './kind';
+import { balanceGain } from './kinds/balanceGain';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
 import { headingHold } from './kinds/headingHold';
+import { lineGain } from './kinds/lineGain';
 import { placing } from './kinds/placing';
 import { range } from './kinds/range';
 import { speed } from './kinds/speed';
 import { squaring } from './kinds/squaring';
 import { stop } from './kinds/stop';
 import { straight } from './kinds/straight';
+import { turnGain } from './kinds/turnGain';
 import { turns } from './kinds/turns';
+import { wallGain } from './kinds/wallGain';
 
 const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'gyro-drift': gyroDrift,
@@ -21,6 +25,10 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   stop,
   squaring,
   'heading-hold': headingHold,
+  'balance-gain': balanceGain,
+  'turn-gain': turnGain,
+  'wall-gain': wallGain,
+  'line-gain': lineGain,
   placing,
 };
 

@@ -17,7 +17,7 @@ const USUAL_GAIN = 1.2;
 
 /** The gain with which a new step holds its heading. */
 export const newGain = ({ robot: { measured } }: NewStepPlace): number =>
-  measured.headingGainMPerSPerRad ?? USUAL_GAIN;
+  measured.gains['heading-hold'] ?? USUAL_GAIN;
 
 /** How the speed of a step stands in programs. */
 export const atSpeed = <S extends { speedMPerS: number }>() =>

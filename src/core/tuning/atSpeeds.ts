@@ -1,6 +1,6 @@
 import type { Robot } from '../robot';
 import type { TunedController } from './controllers/controller';
-import { gainText } from './controllers/shown';
+import { gainText, SHOWN } from './controllers/shown';
 import { firstGain, type GoodGains } from './firstGain';
 
 /** The gains that are good at a speed; null where none is. */
@@ -25,9 +25,10 @@ export interface SpeedStudy {
  * Source: the gains of `firstGain`, speed by speed.
  */
 export function gainsAtSpeeds(controller: TunedController, robot: Robot): SpeedStudy {
-  const speeds = controller.speeds.others.map((speed) => ({
+  const { speeds: tried, speedText } = SHOWN[controller.id];
+  const speeds = tried.others.map((speed) => ({
     speed,
-    said: controller.speeds.say(speed),
+    said: speedText(speed),
     good: firstGain(controller, robot, speed),
   }));
   return { speeds, sentence: speedSentence(controller.id, speeds) };
@@ -51,4 +52,22 @@ export function speedSentence(id: TunedController['id'], speeds: readonly AtSpee
   return from <= to
     ? `${gainText(id, from)} to ${gainText(id, to)} is good at ${where} that was tried.${lacks}`
     : `No gain is good at ${where}: change it with the speed.${lacks}`;
+}
+
+/** From the slowest to the fastest of the speeds about one at which a gain is good; null where it is not good there. */
+export function holdsBetween(
+  speeds: readonly AtSpeed[],
+  gain: number,
+  about: number,
+): { slowest: number; fastest: number } | null {
+  const isGood = (at: AtSpeed) => verdictAt(at, Math.abs(gain)) === 'good';
+  const slower = speeds.filter(({ speed }) => speed <= about).toReversed();
+  const faster = speeds.filter(({ speed }) => speed >= about);
+  const upTo = (tried: readonly AtSpeed[]) => {
+    const end = tried.findIndex((at) => !isGood(at));
+    return (end === -1 ? tried : tried.slice(0, end)).at(-1)?.speed;
+  };
+  const [slowest, fastest] = [upTo(slower), upTo(faster)];
+  if (slowest === undefined && fastest === undefined) return null;
+  return { slowest: slowest ?? about, fastest: fastest ?? about };
 }

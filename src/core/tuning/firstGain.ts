@@ -1,5 +1,6 @@
 import type { Robot } from '../robot';
 import type { TunedController } from './controllers/controller';
+import { SHOWN } from './controllers/shown';
 import { simulatedTrace } from './simulatedTrace';
 
 /** Gains that are good on the simulator, and the one in their middle: it may be off by most either way. */
@@ -39,7 +40,7 @@ function isGood(controller: TunedController, robot: Robot, gain: number, speed: 
 export function firstGain(
   controller: TunedController,
   robot: Robot,
-  speed = controller.speeds.usual,
+  speed = SHOWN[controller.id].speeds.usual,
 ): GoodGains | null {
   let widest: { from: number; to: number } | null = null;
   let begun: number | null = null;

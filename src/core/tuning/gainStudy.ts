@@ -1,7 +1,8 @@
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { counted, number } from '../text/quantities';
 import { adviceByEye, type SeenGain } from './byEye';
-import { gainText, type TunedId } from './controllers/shown';
+import type { TunedId } from './controllers/ids';
+import { gainText } from './controllers/shown';
 import type { GainVerdict } from './judge';
 import type { GoodGains } from './firstGain';
 import { nextGain } from './nextGain';

@@ -34,12 +34,16 @@ const movedTo = (robot: Robot, unitId: string, aheadM: number): Robot => ({
  * Source: as `judgeFollowing`: damping ω·a/(2v) grows with the distance a ahead of the axle.
  * @returns null for a controller that follows nothing by a sensor, and a robot that lacks it
  */
-export function mountsOf(controller: TunedController, robot: Robot): MountStudy | null {
+export function mountsOf(
+  controller: TunedController,
+  robot: Robot,
+  speed?: number,
+): MountStudy | null {
   const unit = SHOWN[controller.id].sensor?.(robot) ?? null;
   if (unit === null) return null;
   const mounts = PLACES_M.map((aheadM) => ({
     aheadM,
-    good: firstGain(controller, movedTo(robot, unit.id, aheadM)),
+    good: firstGain(controller, movedTo(robot, unit.id, aheadM), speed),
   }));
   return { mounts, sentences: mountSentences(mounts, unit.place.aheadM) };
 }

@@ -1,8 +1,9 @@
 import { turnUnit } from '../program/commands';
 import { commandPerMPerS } from '../program/gain';
 import type { Robot } from '../robot';
-import { FOLLOWING_M_PER_S, SPEED_M_PER_S } from './controllers/drives';
-import { SHOWN, type TunedId } from './controllers/shown';
+import { FOLLOWING_M_PER_S } from './controllers/drives';
+import type { TunedId } from './controllers/ids';
+import { SHOWN } from './controllers/shown';
 
 /** A tuned gain as the robot's own programs have it. */
 export interface TunedInProgram {
@@ -15,21 +16,27 @@ export interface TunedInProgram {
 }
 
 /** A turn on the spot begins and ends slowly: about the speed of its wheels when a gain matters. */
-const speedOf = (id: TunedId): number => {
-  if (id === 'heading-hold' || id === 'balance') return SPEED_M_PER_S;
-  return FOLLOWING_M_PER_S;
+const wheelSpeed = (id: TunedId, speed?: number): number => {
+  const { isRate, usual } = SHOWN[id].speeds;
+  return isRate ? FOLLOWING_M_PER_S : (speed ?? usual);
 };
 
 /**
  * What stands in the robot's program for a gain: how much of its own command between the wheels for a degree, a
  * centimetre, a percent.
  *
+ * @param speed at which it is tried; left out: the usual one
  * @returns null where nobody has said how its programs command the motors, or the speed at such a power was not timed
  */
-export function tunedInProgram(robot: Robot, id: TunedId, gain: number): TunedInProgram | null {
+export function tunedInProgram(
+  robot: Robot,
+  id: TunedId,
+  gain: number,
+  speed?: number,
+): TunedInProgram | null {
   const { command } = robot.program;
   if (command === null) return null;
-  const each = commandPerMPerS(robot, command, speedOf(id));
+  const each = commandPerMPerS(robot, command, wheelSpeed(id, speed));
   if (each === null) return null;
   const { per, differenceMPerS } = SHOWN[id].inProgram;
   const perGain = each * differenceMPerS(robot, 1);

@@ -37,8 +37,11 @@ export async function courseCalibrations(
 }> {
   const [known, validity] = await Promise.all([calibrationsOf(db, record), validityOf(db, record)]);
   const current = currentOf(known, record);
-  // Turns are in the commands of a route; all others change the robot that is computed with.
-  const others = Object.values(current).filter(({ value }) => value.kind !== 'turns');
+  // Turns are in the commands of a route; all others change the robot that is computed with, or are only typed.
+  const others = Object.values(current).filter(
+    ({ value }) =>
+      value.kind !== 'turns' && kindOfCalibration(value.kind).isOnlyTyped === undefined,
+  );
   const values = Object.values(current).map(({ value }) => value);
   return {
     all: known.calibrations,

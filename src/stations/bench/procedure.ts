@@ -80,8 +80,8 @@ export interface Procedure extends BenchPage {
   goodFor: string;
   /** How long it takes at the table; null: there is nothing to measure. */
   minutes: number | null;
-  /** The kind of calibration that it gives, if any. */
-  gives: CalibrationKind | null;
+  /** The kinds of calibration that it gives, if any. */
+  gives: readonly CalibrationKind[];
   /** Whether a heading that creeps would be measured instead of what is asked for. */
   goesByHeading?: true;
   known(facts: BenchFacts): Promise<Known>;

@@ -3,7 +3,7 @@ import { settled } from '../../control/rest';
 import type { Robot } from '../../robot';
 import { FLOOR_MIDDLE } from '../../simulate/floor';
 import { tunedController } from '../../tuning/controllers/registry';
-import { TUNED_IDS } from '../../tuning/controllers/shown';
+import { TUNED_IDS } from '../../tuning/controllers/ids';
 import { heldBy } from '../../tuning/simulatedTrace';
 import { NOTHING_ABOUT, seenFrom } from '../surroundings';
 import { benchStepKind } from './kind';

@@ -8,7 +8,6 @@ import { DRIVING, FAR_M } from './drives';
 export const balance: TunedController = {
   id: 'balance',
   lack: lacksNothing,
-  speeds: DRIVING,
   experiment(robot, gainPerS, speedMPerS = DRIVING.usual) {
     let from: number | null = null;
     return {

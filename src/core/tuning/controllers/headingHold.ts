@@ -8,7 +8,6 @@ import { DRIVING, FAR_M } from './drives';
 export const headingHold: TunedController = {
   id: 'heading-hold',
   lack: lacksNothing,
-  speeds: DRIVING,
   experiment(robot, gainMPerSPerRad, speedMPerS = DRIVING.usual) {
     let from: number | null = null;
     return {

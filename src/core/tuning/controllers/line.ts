@@ -28,7 +28,6 @@ const needed = (robot: Robot) => {
 export const line: TunedController = {
   id: 'line',
   lack: (robot) => (lookingDown(robot) === null ? 'No light sensor is plugged in.' : null),
-  speeds: FOLLOWING,
   experiment(robot, gain, speed = FOLLOWING.usual) {
     const { unit, target, sign } = needed(robot);
     const kept = { unitId: unit.id, target, gainRadPerS: sign * gain };

@@ -1,14 +1,11 @@
 import { distanceFromMotorDegrees } from '../../drive/conversions';
 import { degreesFromRadians, radiansFromDegrees } from '../../geometry/angle';
 import type { Robot } from '../../robot';
-import { shortNumber } from '../../text/quantities';
-import { lookingSideways, unitsOf } from '../../units/ofRobot';
+import { benchSpeed, degrees, shortNumber } from '../../text/quantities';
+import { headingOf, lookingSideways, unitsOf } from '../../units/ofRobot';
 import type { Unit } from '../../units/unit';
-
-/** The controllers whose gain is tuned, in the order in which a season needs them. */
-export const TUNED_IDS = ['turn', 'heading-hold', 'balance', 'wall', 'line'] as const;
-
-export type TunedId = (typeof TUNED_IDS)[number];
+import { DRIVING, FOLLOWING, TURNING } from './drives';
+import type { TunedId } from './ids';
 
 /** A controller and its gain, as a coach says them. */
 export interface ShownGain {
@@ -28,6 +25,13 @@ export interface ShownGain {
   inProgram: InProgram;
   /** The sensor by which it follows something, whose place on the robot matters; null where none is plugged in. */
   sensor?(robot: Robot): Unit | null;
+  /** Whether the drives of a route are held with it. */
+  holdsRoutes?: true;
+  /** How late the reading comes by which it corrects, at worst, s. */
+  readsLateS(robot: Robot): number;
+  /** How fast it drives, m/s, or turns, rad/s, as a rule, and where else a gain is tried. */
+  speeds: { isRate: boolean; usual: number; others: readonly number[] };
+  speedText(speed: number): string;
 }
 
 /** What a program multiplies: an error in a unit that programs read, into a difference between the wheels. */
@@ -52,6 +56,11 @@ const turningBy = (per: string, unit: number): InProgram => ({
   differenceMPerS: ({ trackM }, gain) => gain * unit * trackM,
 });
 
+const headingLateS = (robot: Robot): number => {
+  const sensor = headingOf(robot);
+  return sensor === null ? 0 : sensor.latencyS + sensor.periodS;
+};
+
 const ERROR = { name: 'error_deg', toSi: PER_DEGREE, keepsReading: false };
 
 export const SHOWN: Record<TunedId, ShownGain> = {
@@ -66,6 +75,9 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     bandRad: 2 * PER_DEGREE,
     column: ERROR,
     inProgram: turningBy('° left', PER_DEGREE),
+    readsLateS: headingLateS,
+    speeds: TURNING,
+    speedText: (rate) => `${degrees(rate, 0)}/s`,
   },
   'heading-hold': {
     title: 'Straight by the heading sensor',
@@ -76,6 +88,10 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     push: 'Let it drive, and hold its left wheel for a moment.',
     column: ERROR,
     inProgram: perDegree,
+    holdsRoutes: true,
+    readsLateS: headingLateS,
+    speeds: DRIVING,
+    speedText: benchSpeed,
   },
   balance: {
     title: 'Straight by the encoders',
@@ -89,6 +105,9 @@ export const SHOWN: Record<TunedId, ShownGain> = {
       per: '° between the motors',
       differenceMPerS: (robot, gain) => gain * distanceFromMotorDegrees(robot, 1),
     },
+    readsLateS: () => 0,
+    speeds: DRIVING,
+    speedText: benchSpeed,
   },
   wall: {
     title: 'Along a wall',
@@ -100,6 +119,9 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     column: { name: 'reading_cm', toSi: 0.01, keepsReading: true },
     inProgram: turningBy('cm', 0.01),
     sensor: lookingSideways,
+    readsLateS: (robot) => lookingSideways(robot)?.behaviour.periodS ?? 0,
+    speeds: FOLLOWING,
+    speedText: benchSpeed,
   },
   line: {
     title: 'Along a line',
@@ -111,6 +133,9 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     column: { name: 'reading_percent', toSi: 0.01, keepsReading: true },
     inProgram: turningBy('%', 0.01),
     sensor: (robot) => unitsOf(robot, 'light sensor')[0] ?? null,
+    readsLateS: (robot) => unitsOf(robot, 'light sensor')[0]?.behaviour.periodS ?? 0,
+    speeds: FOLLOWING,
+    speedText: benchSpeed,
   },
 };
 
@@ -125,6 +150,20 @@ const typedFigure = (id: TunedId, gain: number): number =>
 export const asTyped = (id: TunedId, gain: number): number =>
   typedFigure(id, gain) / SHOWN[id].perSi;
 
+const nonBreaking = (text: string): string => text.replaceAll(' ', '\u00a0');
+
+const withUnit = (id: TunedId, constant: number, unit: string): string =>
+  nonBreaking(`${shortNumber(typedFigure(id, constant), MOST_DECIMALS)} ${unit}`);
+
 /** A gain with its unit, which is not torn apart at the end of a line. */
-export const gainText = (id: TunedId, gain: number): string =>
-  `${shortNumber(typedFigure(id, gain), MOST_DECIMALS)}\u00a0${SHOWN[id].unit.replaceAll(' ', '\u00a0')}`;
+export const gainText = (id: TunedId, gain: number): string => withUnit(id, gain, SHOWN[id].unit);
+
+/** The units of a damping constant, for each unit a second of change, and of an integral one. */
+export const dampingUnit = (id: TunedId): string => `${SHOWN[id].unit}/s`;
+export const integralUnit = (id: TunedId): string => `${SHOWN[id].unit}·s`;
+
+export const dampingText = (id: TunedId, damping: number): string =>
+  withUnit(id, damping, dampingUnit(id));
+
+export const integralText = (id: TunedId, integral: number): string =>
+  withUnit(id, integral, integralUnit(id));

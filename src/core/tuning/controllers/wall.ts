@@ -35,7 +35,6 @@ export const wall: TunedController = {
     besideOf(robot) === null
       ? 'No distance sensor of this robot looks to a side: say on the Robot page which way it faces.'
       : null,
-  speeds: FOLLOWING,
   experiment(robot, gain, speed = FOLLOWING.usual) {
     const { unit, sign, gapM, targetM } = needed(robot);
     const kept = { unitId: unit.id, target: targetM, gainRadPerS: sign * gain };

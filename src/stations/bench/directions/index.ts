@@ -16,7 +16,7 @@ export const directions: Procedure = {
   group: 'as it is built',
   goodFor: 'which way each reading grows: all else rests on it',
   minutes: 2,
-  gives: null,
+  gives: [],
   known: ({ robot }) => Promise.resolve({ sentence: waysOf(robot.robot.signs), freshness: null }),
   props: () => Promise.resolve({}),
 };

@@ -14,7 +14,7 @@ export const drill: Procedure = {
   group: 'control',
   goodFor: 'seeing at a glance what is wrong: a drill for students',
   minutes: 5,
-  gives: null,
+  gives: [],
   known: async (facts) => {
     const trials = await facts.trials('drill');
     const study = drillStudy(usedTrials(trials).used);

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Robot } from '../../../core/robot';
 import { verdictAt } from '../../../core/tuning/atSpeeds';
-import { gainText, type TunedId } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/tuning/controllers/ids';
+import { gainText } from '../../../core/tuning/controllers/shown';
 import { Table } from '../../../ui/Table';
 import { AskSimulator } from './AskSimulator';
 import { useSpeeds } from './useGains';
@@ -10,14 +11,15 @@ interface Props {
   controller: TunedId;
   /** The robot as it was measured. */
   fitted: Robot;
+  speed: number;
   /** The gain that is in the field now. */
   gain: number;
 }
 
 /** What speed does to the same gain: slower and faster on the simulator, when it is asked. */
-export function AtSpeeds({ controller, fitted, gain }: Props) {
+export function AtSpeeds({ controller, fitted, speed, gain }: Props) {
   const [isAsked, setAsked] = useState(false);
-  const found = useSpeeds(fitted, controller, isAsked);
+  const found = useSpeeds({ robot: fitted, controller, speed }, isAsked);
   return (
     <AskSimulator
       summary="What speed does to it"

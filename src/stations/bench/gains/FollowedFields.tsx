@@ -1,4 +1,4 @@
-import type { TunedId } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/tuning/controllers/ids';
 import type { Followed } from '../../../formats/gainTraceCsv';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';

@@ -1,34 +1,51 @@
 import { withHeadingGain } from '../../../core/calibration/applyHeadingGain';
+import type { CalibrationValue } from '../../../core/calibration/calibration';
+import { describeCalibration, kindOfCalibration } from '../../../core/calibration/registry';
+import { capitalised } from '../../../core/text/capitalised';
 import type { Robot } from '../../../core/robot';
+import type { TunedId } from '../../../core/tuning/controllers/ids';
+import { SHOWN } from '../../../core/tuning/controllers/shown';
 import { counted } from '../../../core/text/quantities';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import styles from '../Bench.module.css';
 
 interface Props {
-  gainMPerSPerRad: number;
+  controller: TunedId;
+  value: CalibrationValue;
   fitted: Robot;
   routes: readonly RobotRoute[];
 }
 
 /** What a tuned gain would change in each saved route. */
-export function GainChanges({ gainMPerSPerRad, fitted, routes }: Props) {
-  const measured = { ...fitted.measured, headingGainMPerSPerRad: gainMPerSPerRad };
-  const robot = { ...fitted, measured };
+export function GainChanges({ controller, value, fitted, routes }: Props) {
+  const robot = kindOfCalibration(value.kind).fit(fitted, value, [value]);
+  const changes = routes.map(({ routeId, name, version }) => ({
+    routeId,
+    name: `${name}, version ${version.number}`,
+    changed: withHeadingGain(version.route, robot).changed,
+  }));
+  // The steps of a route hold a heading; what else is tuned is kept to be typed, and compared with.
+  if (SHOWN[controller].holdsRoutes === undefined) {
+    return (
+      <p>
+        {capitalised(describeCalibration(value))}. It stands among the numbers to type on every step
+        card, and the Bench begins with it. No step of a route uses it yet.
+      </p>
+    );
+  }
   return (
     <>
-      <p>New drives hold their heading with it. On the Course, saved routes can take it over:</p>
+      <p>
+        {capitalised(describeCalibration(value))}. New drives hold their heading with it. On the
+        Course, saved routes can take it over:
+      </p>
       <ul className={styles.routes}>
-        {routes.map(({ routeId, name, version }) => {
-          const { changed } = withHeadingGain(version.route, robot);
-          return (
-            <li key={routeId}>
-              <strong>
-                {name}, version {version.number}
-              </strong>
-              : {changed === 0 ? 'nothing changes' : `${counted(changed, 'drive')} would change`}
-            </li>
-          );
-        })}
+        {changes.map(({ routeId, name, changed }) => (
+          <li key={routeId}>
+            <strong>{name}</strong>:{' '}
+            {changed === 0 ? 'nothing changes' : `${counted(changed, 'drive')} would change`}
+          </li>
+        ))}
         {routes.length === 0 && <li className="faint">No route of this robot is saved yet.</li>}
       </ul>
     </>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Robot } from '../../../core/robot';
 import { SEEN, type SeenGain } from '../../../core/tuning/byEye';
-import type { TunedId } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/tuning/controllers/ids';
 import { tunedInProgram } from '../../../core/tuning/tunedInProgram';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
@@ -14,6 +14,7 @@ interface Props {
   /** As it was measured: it says what a gain is in its program. */
   robot: Robot;
   controller: TunedId;
+  speed: number;
   /** The gain in the program now. */
   gain: number;
   onGain(gain: number): void;
@@ -37,10 +38,10 @@ export const GainEntry = (props: Props) => (
 /** No gain of a program is larger. */
 const MOST = 1e5;
 
-function Entry({ robot, controller, gain, onGain, onLook }: Props) {
+function Entry({ robot, controller, speed, gain, onGain, onLook }: Props) {
   const wrong = useFieldsInError();
   const unit = gainUnit(controller);
-  const own = tunedInProgram(robot, controller, gain);
+  const own = tunedInProgram(robot, controller, gain, speed);
   return (
     <>
       <div className={styles.fields}>

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import type { Robot } from '../../../core/robot';
 import { benchLength, number } from '../../../core/text/quantities';
-import { gainText, type TunedId } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/tuning/controllers/ids';
+import { gainText } from '../../../core/tuning/controllers/shown';
 import { reachOf } from '../../../core/tuning/mounting';
 import { Table } from '../../../ui/Table';
 import { AskSimulator } from './AskSimulator';
@@ -11,12 +12,13 @@ interface Props {
   controller: TunedId;
   /** The robot as it was measured. */
   fitted: Robot;
+  speed: number;
 }
 
 /** Where to mount the sensor that looks at the wall or the line: each place on the simulator, when it is asked. */
-export function MountPlaces({ controller, fitted }: Props) {
+export function MountPlaces({ controller, fitted, speed }: Props) {
   const [isAsked, setAsked] = useState(false);
-  const found = useMounts(fitted, controller, isAsked);
+  const found = useMounts({ robot: fitted, controller, speed }, isAsked);
   return (
     <AskSimulator
       summary="Where to mount the sensor"

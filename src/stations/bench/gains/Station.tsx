@@ -1,21 +1,27 @@
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import { calibrationFromGain } from '../../../core/calibration/fromGain';
 import type { Robot } from '../../../core/robot';
 import type { SeenGain } from '../../../core/tuning/byEye';
-import { asTyped, gainText, SHOWN, TUNED_IDS } from '../../../core/tuning/controllers/shown';
-import { gainStudy, seenOf } from '../../../core/tuning/gainStudy';
+import { TUNED_IDS } from '../../../core/tuning/controllers/ids';
+import { holdsBetween } from '../../../core/tuning/atSpeeds';
+import { asTyped, gainText, SHOWN } from '../../../core/tuning/controllers/shown';
+import { seenOf } from '../../../core/tuning/gainStudy';
+import type { DampingLook } from '../../../core/tuning/damping';
 import type { GainJudgement } from '../../../core/tuning/judge';
 import type { Followed } from '../../../formats/gainTraceCsv';
 import type { GainTrials, TrialListEntry } from '../../../formats/benchRecords';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Notice } from '../../../ui/Notice';
+import { NumberField } from '../../../ui/NumberField';
 import { Select } from '../../../ui/Select';
+import { tunedSpeedUnit } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
+import { judgedGains, triedSpeed } from './judged';
 import { AtSpeeds } from './AtSpeeds';
+import { DampingEntry } from './DampingEntry';
 import { GainChanges } from './GainChanges';
 import { GainEntry, useGainField } from './GainEntry';
 import { GainTable } from './GainTable';
@@ -24,7 +30,7 @@ import { OnSimulator } from './OnSimulator';
 import { TraceChart } from './TraceChart';
 import { TraceFile } from './TraceFile';
 import { TraceLog } from './TraceLog';
-import { useGoodGains, usePush } from './useGains';
+import { useGoodGains, usePush, useSpeeds } from './useGains';
 
 interface Props extends BenchProps {
   trials: GainTrials;
@@ -49,33 +55,37 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const { controller } = record.conditions;
-  const { title, push, usual } = SHOWN[controller];
-  const used = useMemo(
-    () =>
-      record.trials.filter((one) => one.setAsideReason === null && one.controller === controller),
-    [record, controller],
-  );
-  const good = useGoodGains(fitted, controller);
+  const { title, push, usual, speeds: usualSpeeds } = SHOWN[controller];
+  const speed = triedSpeed(record.conditions);
+  const asked = { robot: fitted, controller, speed };
+  const good = useGoodGains(asked);
   const simulated = good.answer?.lack === null ? good.answer.good : undefined;
-  const study = useMemo(
-    () => gainStudy(controller, used, simulated),
-    [controller, used, simulated],
+  const byTable = useMemo(
+    () => judgedGains(record, fitted, { good: simulated }),
+    [record, fitted, simulated],
+  );
+  const { study, used } = byTable;
+  const speeds = useSpeeds(asked, study?.isFound === true && good.answer?.lack === null).answer;
+  const holds = study && speeds && holdsBetween(speeds.speeds, study.gain, speed);
+  const { second, hasSecond, value } = useMemo(
+    () => judgedGains(record, fitted, { good: simulated, holds }),
+    [record, fitted, simulated, holds],
   );
   const aheadM = SHOWN[controller].sensor?.(fitted)?.place.aheadM ?? null;
-  const advised = study?.gain ?? simulated?.middle ?? (good.answer && usual);
+  const held = fitted.measured.gains[controller];
+  const advised = study?.gain ?? held ?? simulated?.middle ?? (good.answer && usual);
   const field = useGainField(advised && asTyped(controller, advised));
   const [followed, setFollowed] = useState<Record<string, Followed>>(FOLLOWED);
-  const pushed = usePush(fitted, controller, good.answer?.lack === null ? field.gain : null);
-  const note = (seen: SeenGain, proposedGainFactor: number | null) => {
-    if (field.gain === null) return;
-    add({
-      id: ulid(),
-      controller,
-      gain: field.gain,
-      seen,
-      proposedGainFactor,
-      setAsideReason: null,
-    });
+  const pushed = usePush(asked, good.answer?.lack === null ? field.gain : null);
+  const note = (
+    seen: SeenGain,
+    proposedGainFactor: number | null,
+    gain = field.gain,
+    damping: DampingLook | null = null,
+  ) => {
+    if (gain === null) return;
+    const tried = { controller, gain, speed, seen, proposedGainFactor, damping };
+    add({ id: ulid(), ...tried, setAsideReason: null });
     field.follow();
   };
   const traced = {
@@ -85,7 +95,6 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
     onJudged: ({ verdict, proposedGainFactor }: GainJudgement) =>
       note(seenOf(verdict), proposedGainFactor),
   };
-  const value = study === null ? null : calibrationFromGain(controller, study, used);
   const problem = good.problem ?? pushed.problem;
   return (
     <TrialsShell<GainTrials>
@@ -130,24 +139,48 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
                 setConditions({ controller: TUNED_IDS.find((id) => id === chosen) ?? controller });
               }}
             />
+            <NumberField
+              key={controller}
+              label={usualSpeeds.isRate ? 'Turning at' : 'Driving at'}
+              unit={tunedSpeedUnit(controller)}
+              min={1}
+              max={1000}
+              value={speed}
+              onChange={(typed) =>
+                setConditions({ speeds: { ...record.conditions.speeds, [controller]: typed } })
+              }
+            />
           </div>
           <OnSimulator robotName={robot.name} {...{ controller, aheadM }} reply={good.answer} />
           {good.answer?.lack === null && SHOWN[controller].column.keepsReading && (
-            <MountPlaces key={`${controller} places`} {...{ controller, fitted }} />
+            <MountPlaces key={`${controller} places`} {...{ controller, fitted, speed }} />
           )}
           {good.answer?.lack === null && field.gain !== null && (
-            <AtSpeeds key={`${controller} speeds`} {...{ controller, fitted }} gain={field.gain} />
+            <AtSpeeds
+              key={`${controller} speeds`}
+              {...{ controller, fitted, speed }}
+              gain={field.gain}
+            />
           )}
           {field.gain !== null && (
             <>
               <GainEntry
                 key={controller}
                 robot={fitted}
-                controller={controller}
+                {...{ controller, speed }}
                 gain={field.gain}
                 onGain={field.type}
                 onLook={(seen) => note(seen, null)}
               />
+              {second !== null && study !== null && (
+                <DampingEntry
+                  key={`${controller} damping`}
+                  controller={controller}
+                  study={second}
+                  isBegun={hasSecond}
+                  onLook={(look) => note('good', null, study.gain, look)}
+                />
+              )}
               <TraceLog
                 key={`${controller} log`}
                 {...{ robot, fitted, ...traced }}
@@ -165,9 +198,7 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
         label: 'Apply this gain…',
         applied: 'This gain holds from now on.',
         consequences: () =>
-          value !== null && (
-            <GainChanges gainMPerSPerRad={value.gainMPerSPerRad} {...{ fitted, routes }} />
-          ),
+          value !== null && <GainChanges {...{ controller, value, fitted, routes }} />,
       }}
       asks={['surface', 'battery', 'who']}
       table={(ask) => (

@@ -1,12 +1,35 @@
-import { calibrationFromGain } from '../../../core/calibration/fromGain';
+import { CALIBRATION_KINDS } from '../../../core/calibration/registry';
 import { foundInList } from '../waiting';
 import { knowledgeAge } from '../../../core/freshness';
 import { SHOWN } from '../../../core/tuning/controllers/shown';
-import { gainStudy } from '../../../core/tuning/gainStudy';
-import { heldOf, NOTHING_KNOWN } from '../known';
-import { notAside, openedList, usedTrials } from '../openedList';
-import type { Procedure } from '../procedure';
+import { capitalised } from '../../../core/text/capitalised';
+import type { Robot } from '../../../core/robot';
+import { heldOf } from '../known';
+import { openedList, usedTrials } from '../openedList';
+import type { BenchFacts, Known, Procedure } from '../procedure';
+import { judgedGains } from './judged';
 import { newGainTrials } from './newTrials';
+
+/** The robot as it was measured. */
+const fittedOf = async (facts: BenchFacts): Promise<Robot> =>
+  facts.fitted(Object.values(await facts.holding()).map(({ value }) => value)).robot;
+
+const isByGains = ({ measuredBy }: (typeof CALIBRATION_KINDS)[number]): boolean =>
+  measuredBy.procedure === 'gains';
+
+/** Each gain that holds, where none is being tried. */
+async function heldGains(facts: BenchFacts): Promise<Known> {
+  const held = await Promise.all(
+    CALIBRATION_KINDS.filter(isByGains).map(({ kind, name }) =>
+      heldOf(facts, kind, (said) => `${capitalised(name)}: ${said}`),
+    ),
+  );
+  const known = held.flatMap((one) => one ?? []);
+  return {
+    sentence: known.length === 0 ? null : known.map(({ sentence }) => sentence).join(' '),
+    freshness: known[0]?.freshness ?? null,
+  };
+}
 
 export const gains: Procedure = {
   id: 'gains',
@@ -14,35 +37,34 @@ export const gains: Procedure = {
   group: 'control',
   goodFor: 'a controller that comes back at once and does not shake',
   minutes: 5,
-  gives: 'heading-hold',
+  gives: CALIBRATION_KINDS.filter(isByGains).map(({ kind }) => kind),
   goesByHeading: true,
   known: async (facts) => {
-    const { used, begunAt } = usedTrials(await facts.trials('gains'));
+    const { lists, open } = await facts.trials('gains');
+    const { used, begunAt } = usedTrials({ lists, open });
     const last = used.at(-1);
-    if (last === undefined) return (await heldOf(facts, 'heading-hold')) ?? NOTHING_KNOWN;
+    if (open === null || last === undefined) return heldGains(facts);
     const { controller } = last;
-    const study = gainStudy(
-      controller,
-      used.filter((one) => one.controller === controller),
-    );
+    const conditions = { ...open.conditions, controller };
+    const { study } = judgedGains({ ...open, conditions }, facts.robot.robot);
     return {
       sentence: study && `${SHOWN[controller].title}: ${study.sentences.found}`,
       freshness: knowledgeAge(begunAt, facts.now, 'not measured'),
     };
   },
-  found: (facts) =>
-    foundInList(facts, 'gains', ({ trials, conditions: { controller } }) => {
-      const used = notAside(trials).filter((one) => one.controller === controller);
-      const study = gainStudy(controller, used);
-      return { value: study && calibrationFromGain(controller, study, used), raw: used };
-    }),
+  found: async (facts) => {
+    const fitted = await fittedOf(facts);
+    return foundInList(facts, 'gains', (list) => {
+      const { value, used } = judgedGains(list, fitted);
+      return { value, raw: used };
+    });
+  },
   props: async (facts) => {
-    const [list, holding, routes] = await Promise.all([
+    const [list, fitted, routes] = await Promise.all([
       openedList(facts, 'gains', newGainTrials),
-      facts.holding(),
+      fittedOf(facts),
       facts.routes(),
     ]);
-    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
     return { ...list, fitted, routes };
   },
 };

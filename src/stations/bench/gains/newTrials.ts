@@ -6,7 +6,7 @@ export const newGainTrials = (id: string, robotId: string): GainTrials => ({
   version: 0,
   robotId,
   procedure: 'gains',
-  conditions: { surface: '', battery: '', who: '', controller: 'heading-hold' },
+  conditions: { surface: '', battery: '', who: '', controller: 'heading-hold', speeds: {} },
   trials: [],
   archivedAt: null,
 });

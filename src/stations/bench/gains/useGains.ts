@@ -1,9 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Robot } from '../../../core/robot';
 import type { SpeedStudy } from '../../../core/tuning/atSpeeds';
-import type { TunedId } from '../../../core/tuning/controllers/shown';
 import type { MountStudy } from '../../../core/tuning/mounting';
-import type { GoodReply, PushReply } from '../../../workers/gains.worker';
+import type { GainRequest, GoodReply, PushReply } from '../../../workers/gains.worker';
 import { sentenceOf } from '../../api';
 import type { WorkerJob } from '../../inWorker';
 import { goodGains, mountsFor, pushAt, speedsFor } from './gainJobs';
@@ -35,20 +33,22 @@ function useAnswer<T>(question: string | null, ask: () => WorkerJob<T>) {
   return { answer: isOfNow ? last.answer : null, problem: isOfNow ? last.problem : null };
 }
 
+const questionOf = ({ controller, speed }: GainRequest): string => `${controller} ${speed}`;
+
 /** Which gains are good for a robot on the simulator. */
-export const useGoodGains = (robot: Robot, controller: TunedId) =>
-  useAnswer<GoodReply>(controller, () => goodGains(robot, controller));
+export const useGoodGains = (asked: GainRequest) =>
+  useAnswer<GoodReply>(questionOf(asked), () => goodGains(asked));
 
 /** How a push goes at a gain on the simulator; nothing while there is none, or the robot lacks something. */
-export const usePush = (robot: Robot, controller: TunedId, gain: number | null) =>
-  useAnswer<PushReply>(gain === null || gain === 0 ? null : `${controller} ${gain}`, () =>
-    pushAt(robot, controller, gain ?? 0),
+export const usePush = (asked: GainRequest, gain: number | null) =>
+  useAnswer<PushReply>(gain === null || gain === 0 ? null : `${questionOf(asked)} ${gain}`, () =>
+    pushAt(asked, gain ?? 0),
   );
 
 /** Where to mount its sensor; sought only when somebody asks. */
-export const useMounts = (robot: Robot, controller: TunedId, isAsked: boolean) =>
-  useAnswer<MountStudy | null>(isAsked ? controller : null, () => mountsFor(robot, controller));
+export const useMounts = (asked: GainRequest, isAsked: boolean) =>
+  useAnswer<MountStudy | null>(isAsked ? questionOf(asked) : null, () => mountsFor(asked));
 
 /** Which gains are good at slower and faster drives; sought only when somebody asks. */
-export const useSpeeds = (robot: Robot, controller: TunedId, isAsked: boolean) =>
-  useAnswer<SpeedStudy>(isAsked ? controller : null, () => speedsFor(robot, controller));
+export const useSpeeds = (asked: GainRequest, isAsked: boolean) =>
+  useAnswer<SpeedStudy>(isAsked ? asked.controller : null, () => speedsFor(asked));

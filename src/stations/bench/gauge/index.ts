@@ -10,7 +10,7 @@ export const gauge: Procedure = {
   group: 'as it is built',
   goodFor: 'how much of all scatter is the reading of the tape',
   minutes: 6,
-  gives: null,
+  gives: [],
   known: async (facts) => {
     const { used, begunAt } = usedTrials(await facts.trials('gauge'));
     const study = gaugeStudy(used);

@@ -35,7 +35,7 @@ export const overview = (procedures: readonly Procedure[]): BenchPage => ({
       procedures.map(async (procedure): Promise<OverviewLine> => {
         const { id, title, group, goodFor, minutes, gives } = procedure;
         const known = await procedure.known(facts);
-        return { id, title, group, goodFor, minutes, gives: gives !== null, ...known };
+        return { id, title, group, goodFor, minutes, gives: gives.length > 0, ...known };
       }),
     );
     const [creep, route, waiting] = await Promise.all([

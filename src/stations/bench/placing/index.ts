@@ -31,7 +31,7 @@ export const placing: Procedure = {
   group: 'as it is built',
   goodFor: 'how exactly whoever places it does so, and where the jig truly aims',
   minutes: 6,
-  gives: 'placing',
+  gives: ['placing'],
   known: async (facts) => {
     const held = await heldOf(facts, 'placing');
     if (held !== null) return held;

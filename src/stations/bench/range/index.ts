@@ -15,7 +15,7 @@ export const range: Procedure = {
   group: 'distance and touch',
   goodFor: 'what each reads against a tape, and which are out of tolerance',
   minutes: 8,
-  gives: 'range',
+  gives: ['range'],
   known: (facts) => heldOrTrials(facts, 'range', 'range', 'reading'),
   found: (facts) =>
     foundInList(facts, 'range', ({ trials, conditions: { shows, toleranceM } }) => {

@@ -10,7 +10,7 @@ export const reZero: Procedure = {
   group: 'heading',
   goodFor: 'which way of starting the sensor anew works in your hands',
   minutes: 5,
-  gives: null,
+  gives: [],
   known: async (facts) => {
     const records = schoolRecords(
       schoolTrials(await facts.stillChecks()),

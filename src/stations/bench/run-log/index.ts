@@ -9,7 +9,7 @@ export const runLog: Procedure = {
   group: 'heading',
   goodFor: 'how the heading drifted during one run, and what else its log holds',
   minutes: 5,
-  gives: null,
+  gives: [],
   known: async (facts) => {
     const { lists } = await facts.trials('run-log');
     const used = lists.filter(({ archivedAt }) => archivedAt === null);

@@ -108,7 +108,10 @@ function useComparison(props: Pick<Props, 'fitted'>, knobs: Knobs) {
 
 /** Ways to turn, simulated side by side on this robot, with sliders that answer at once. */
 export default function Station({ fitted, turnsNote }: Props) {
-  const [knobs, setKnobs] = useState(FIRST);
+  const [knobs, setKnobs] = useState(() => ({
+    ...FIRST,
+    kpPerS: fitted.measured.gains.turn ?? FIRST.kpPerS,
+  }));
   const { compared, problem } = useComparison({ fitted }, knobs);
   const set = (part: Partial<Knobs>) => setKnobs((old) => ({ ...old, ...part }));
   const suggested = compared?.suggestedKpPerS ?? null;

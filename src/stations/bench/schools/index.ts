@@ -8,7 +8,7 @@ export const schools: Procedure = {
   group: 'control',
   goodFor: 'which way of turning suits this robot, by simulation',
   minutes: null,
-  gives: null,
+  gives: [],
   goesByHeading: true,
   known: async (facts) => {
     const { turns } = await facts.holding();

@@ -11,7 +11,7 @@ export const speed: Procedure = {
   group: 'driving',
   goodFor: 'how fast a percentage of power drives, and below which it stands',
   minutes: 5,
-  gives: 'speed',
+  gives: ['speed'],
   known: (facts) => heldOrTrials(facts, 'speed', 'speed', 'drive', (text) => `Drives ${text}`),
   found: (facts) =>
     foundInList(facts, 'speed', ({ trials }) => {

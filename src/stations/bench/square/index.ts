@@ -19,7 +19,7 @@ export const square: Procedure = {
   group: 'driving',
   goodFor: 'the true track width, and whether both wheels are alike',
   minutes: 15,
-  gives: 'drive',
+  gives: ['drive'],
   goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'drive', 'square', 'lap', (text) => `Against the record: ${text}`),

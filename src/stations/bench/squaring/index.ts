@@ -12,7 +12,7 @@ export const squaring: Procedure = {
   group: 'distance and touch',
   goodFor: 'how hard and how long to press, and what is left over',
   minutes: 8,
-  gives: 'squaring',
+  gives: ['squaring'],
   known: async (facts) => {
     const held = await heldOf(facts, 'squaring');
     if (held !== null) return held;

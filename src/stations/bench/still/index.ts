@@ -10,7 +10,7 @@ export const still: Procedure = {
   group: 'heading',
   goodFor: 'how far the heading creeps off in a run',
   minutes: 1,
-  gives: 'gyro-drift',
+  gives: ['gyro-drift'],
   known: async (facts) => {
     const check = (await facts.stillChecks()).find(({ setAsideReason }) => setAsideReason === null);
     if (check === undefined) return { sentence: null, freshness: null };

@@ -13,7 +13,7 @@ export const stop: Procedure = {
   group: 'distance and touch',
   goodFor: 'when to tell it to stop, so that it stands where it should',
   minutes: 6,
-  gives: 'stop',
+  gives: ['stop'],
   known: async (facts) => {
     const held = await heldOf(facts, 'stop');
     if (held !== null) return held;

@@ -29,15 +29,19 @@ interface Props extends BenchProps {
   fitted: Robot;
 }
 
-const FIRST = {
+/** With the gains that were tuned, where they were. */
+const firstFor = ({ measured }: Robot) => ({
   distanceM: 1,
   speedMPerS: 0.25,
   gains: {
-    headingMPerSPerRad: asTyped('heading-hold', SHOWN['heading-hold'].usual),
-    balancePerS: SHOWN.balance.usual,
+    headingMPerSPerRad: asTyped(
+      'heading-hold',
+      measured.gains['heading-hold'] ?? SHOWN['heading-hold'].usual,
+    ),
+    balancePerS: asTyped('balance', measured.gains.balance ?? SHOWN.balance.usual),
   },
-};
-type Wanted = typeof FIRST;
+});
+type Wanted = ReturnType<typeof firstFor>;
 /** A moment after the last change. */
 const SETTLED_MS = 80;
 
@@ -135,7 +139,7 @@ const Outcomes = ({ outcomes }: { outcomes: StraightOutcome[] }) => (
 
 /** Ways of driving straight, simulated side by side on this robot, with what may happen on the way. */
 export default function Station({ fitted }: Props) {
-  const [wanted, setWanted] = useState(FIRST);
+  const [wanted, setWanted] = useState(() => firstFor(fitted));
   const [mishap, setMishap] = useState<Mishap['id']>('turned-off');
   const { outcomes, problem } = useOutcomes(fitted, wanted);
   const says = outcomes && straightSchoolSentences(outcomes, wanted.distanceM);

@@ -6,7 +6,7 @@ export const straightWays: Procedure = {
   group: 'control',
   goodFor: 'which way of driving straight suits this robot, by simulation',
   minutes: null,
-  gives: null,
+  gives: [],
   goesByHeading: true,
   known: async (facts) => {
     const { straight, drive } = await facts.holding();

@@ -12,7 +12,7 @@ export const straight: Procedure = {
   group: 'driving',
   goodFor: 'how far it truly drives, and where it goes to the side',
   minutes: 6,
-  gives: 'straight',
+  gives: ['straight'],
   goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'straight', 'straight', 'drive', (text) => `Against the record: ${text}`),

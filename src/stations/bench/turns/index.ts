@@ -13,7 +13,7 @@ export const turns: Procedure = {
   group: 'heading',
   goodFor: 'where to tell a turn to stop, so that it ends where it should',
   minutes: 12,
-  gives: 'turns',
+  gives: ['turns'],
   goesByHeading: true,
   known: (facts) =>
     heldOrTrials(facts, 'turns', 'turns', 'turn', (text) => `Goes on after the stop, ${text}`),

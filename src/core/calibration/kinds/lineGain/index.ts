@@ -1,0 +1,10 @@
+import { tunedGain } from '../tunedGain';
+import type { LineGainCalibration } from './schema';
+
+export const lineGain = tunedGain<LineGainCalibration>({
+  kind: 'line-gain',
+  name: 'gain along a line',
+  controller: 'line',
+  gain: ({ gainRadPerSPerShare }) => gainRadPerSPerShare,
+  restsOn: ['wheels and track', 'motors', 'light sensor'],
+});
