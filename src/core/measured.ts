@@ -25,6 +25,12 @@ const stopSchema = z.object({
 /** How single drives by the encoders scatter. */
 const straightSchema = z.object({ scatterM: notNegative.max(1) });
 
+/** What the first drive after one the other way lacks, and how a trailing caster kicks it; null: nobody tried. */
+const reversalSchema = z.object({
+  playM: z.number().min(-1).max(1),
+  kickSdRad: notNegative.max(3).nullable(),
+});
+
 /** How a share of full power drives: gain · volts · (share − dead band), as drives were timed. */
 const powerSchema = z.object({
   gainMPerSPerV: positive.max(10),
@@ -56,6 +62,7 @@ export const measuredSchema = z.object({
   squaring: squaringSchema.nullable().default(null),
   stop: stopSchema.nullable().default(null),
   straight: straightSchema.nullable().default(null),
+  reversal: reversalSchema.nullable().default(null),
   power: powerSchema.nullable().default(null),
   volts: voltsSchema.nullable().default(null),
   placed: placedSchema.nullable().default(null),

@@ -44,6 +44,10 @@ export const straightInput = z.object({
         sidewaysM: distanceM.nullable().default(null),
         headingChangeRad: angleRad.nullable().default(null).describe('to the left positive'),
         speedMPerS,
+        afterReversal: z
+          .boolean()
+          .default(false)
+          .describe('the first drive after one the other way'),
       }),
     )
     .max(MAX_TRIALS),
@@ -58,7 +62,7 @@ const loopInput = z.object({ tS: z.array(z.number().min(-1e9).max(1e9)).max(MAX_
 
 const NOT_APART = 'the distances are too alike to tell it from the other';
 
-function straightOutput({ scaleFactor, coastM, sideways, ...found }: StraightModel) {
+function straightOutput({ scaleFactor, coastM, playM, sideways, ...found }: StraightModel) {
   const notes = [
     ...(found.areApart ? [] : [`coastM is taken as 0: ${NOT_APART}`]),
     ...(sideways === null ? ['no sideways offset was measured twice'] : []),
@@ -73,6 +77,11 @@ function straightOutput({ scaleFactor, coastM, sideways, ...found }: StraightMod
     coastLow95M: coastM.low95,
     coastHigh95M: coastM.high95,
     residualSdM: found.residualSdM,
+    ...(playM !== null && {
+      playM: playM.value,
+      playLow95M: playM.low95,
+      playHigh95M: playM.high95,
+    }),
     startHeadingErrorRad: sideways?.startHeadingErrorRad.value ?? null,
     startHeadingErrorLow95Rad: sideways?.startHeadingErrorRad.low95 ?? null,
     startHeadingErrorHigh95Rad: sideways?.startHeadingErrorRad.high95 ?? null,

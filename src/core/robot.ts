@@ -40,6 +40,10 @@ export const buildSchema = z.object({
     .default(['A', 'B', 'C', 'D', 'E', 'F'].map((name) => ({ name, takes: [] }))),
   drivenWheels: z.union([z.literal(2), z.literal(4)]).default(2),
   skids: z.boolean().default(false).describe('wheels slide sideways when it turns'),
+  trailingCaster: z
+    .boolean()
+    .default(false)
+    .describe('a wheel that swings round trails behind its pivot'),
   encodersRollOver: z.boolean().default(false),
   onStop: z.enum(['coast', 'brake', 'hold']).default('brake'),
   startZeroesHeading: z.enum(['yes', 'no', 'not tested']).default('not tested'),

@@ -61,6 +61,7 @@ const NAMES: Record<string, string> = {
   rightMotor: 'right motor',
   drivenWheels: 'driven wheels',
   skids: 'wheels slide sideways in turns',
+  trailingCaster: 'a caster that swings round',
   encodersRollOver: 'encoders roll over',
   onStop: 'motors on a stop',
   startZeroesHeading: 'starting a program zeroes the heading',

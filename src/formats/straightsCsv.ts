@@ -6,6 +6,8 @@ import type { ReadRecords } from './trialsCsv';
 
 const millimetres = { min: -10_000, max: 10_000 };
 
+const THE_OTHER_WAY = 'the other way';
+
 const STRAIGHT_COLUMNS: WantedColumn[] = [
   { key: 'told', heading: /^commanded_mm$/i, name: 'commanded_mm', number: millimetres },
   { key: 'actual', heading: /^actual_mm$/i, name: 'actual_mm', number: millimetres },
@@ -36,6 +38,13 @@ const STRAIGHT_COLUMNS: WantedColumn[] = [
     optional: true,
     oneOf: [...STRAIGHT_SCHOOLS],
   },
+  {
+    key: 'before',
+    heading: /^before_it$/i,
+    name: 'before_it',
+    optional: true,
+    oneOf: ['the same way', THE_OTHER_WAY],
+  },
 ];
 
 /** Straight drives from a CSV file: told, true, and if they were measured to the side, turned, and kept straight by. */
@@ -59,6 +68,7 @@ export async function readStraights(
         values.turned === undefined ? null : radiansFromDegrees(Number(values.turned)),
       keptBy: STRAIGHT_SCHOOLS.find((school) => school === values.keptBy) ?? null,
       speedMPerS: Number(values.speed) / 1000,
+      afterReversal: values.before === THE_OTHER_WAY,
       setAsideReason: null,
     });
   }

@@ -66,6 +66,7 @@ export const straightTrialRecord = z.object({
     .describe('turned meanwhile, to the left positive'),
   keptBy: z.enum(STRAIGHT_SCHOOLS).nullable().default(null).describe('null: as its list says'),
   speedMPerS: z.number().min(0.01).max(5),
+  afterReversal: z.boolean().default(false).describe('the first drive after one the other way'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 

@@ -105,6 +105,8 @@ describe('what is known of a robot', () => {
       drivesScatter: 1,
       turnsScatter: 1,
       placingScatter: 1,
+      playM: 0,
+      kickSdRad: deg(0.5),
       lateShare: 0,
       rollsOnM: 0,
       stopLateS: 0,

@@ -31,11 +31,16 @@ it('nobody is asked to measure what changes nothing about the route', () => {
   ];
   // Scatters that nobody measured are the robot’s own physics.
   const scatters = ['scatter of drives', 'scatter of turns'];
+  // It never goes back, and has no caster.
+  const back = ['play at a reversal', 'kick of the caster'];
   const wall = 'heading after a wall';
   const charge = 'charge of the battery';
-  expect(left([drive])).toEqual(new Set([...distance, wall, charge, ...scatters]));
-  expect(left([drive, approach])).toEqual(new Set([wall, charge, ...scatters]));
-  expect(left([squareUp])).toEqual(new Set(['coast of drives', ...distance, charge, ...scatters]));
+  expect(left([drive])).toEqual(new Set([...distance, wall, charge, ...back, ...scatters]));
+  expect(left([drive, approach])).toEqual(new Set([wall, charge, ...back, ...scatters]));
+  expect(left([drive, { ...drive, distanceM: -0.2 }])).not.toContain('play at a reversal');
+  expect(left([squareUp])).toEqual(
+    new Set(['coast of drives', ...distance, charge, ...back, ...scatters]),
+  );
 });
 
 it('the battery matters to a robot that is driven by power, and was timed', () => {

@@ -7,6 +7,8 @@ import { sidewaysModel, type SidewaysModel, type SidewaysTrial } from './sideway
 export interface StraightTrial extends SidewaysTrial {
   commandedM: number;
   speedMPerS: number;
+  /** The first drive after one the other way: the play of motors and gears is taken up before it goes. */
+  afterReversal?: boolean;
 }
 
 export interface StraightModel {
@@ -14,6 +16,8 @@ export interface StraightModel {
   /** actual = scaleFactor · commanded + coast. */
   scaleFactor: Estimate;
   coastM: Estimate;
+  /** So much less the first drive after one the other way goes; null where none was made, or nothing else. */
+  playM: Estimate | null;
   /** Whether the distances tell scale and coast apart; else the coast is taken as 0. */
   areApart: boolean;
   /** Scatter of single drives; never less than what the tape's step may hide. NaN with nothing left to judge it by. */
@@ -29,6 +33,8 @@ export interface StraightModel {
   sideways: SidewaysModel | null;
 }
 
+const NOT_FITTED: Estimate = { value: 0, low95: 0, high95: 0 };
+
 /**
  * What straight drives tell: effective wheel size (scale) and coast, how they scatter, and where they go to the side.
  *
@@ -43,9 +49,15 @@ export function straightModel(
   stepM = lengthStepM(trials.map(({ actualM }) => actualM)),
 ): StraightModel | null {
   if (trials.length < 2) return null;
-  const areApart = trials.length > 2 && tellApart(trials.map(({ commandedM }) => commandedM));
+  const plain = trials.filter(({ afterReversal = false }) => !afterReversal);
+  const areApart = plain.length > 2 && tellApart(plain.map(({ commandedM }) => commandedM));
+  const hasPlay = plain.length > 1 && plain.length < trials.length;
   const fit = roundedFit(
-    trials.map(({ commandedM }) => (areApart ? [commandedM, Math.sign(commandedM)] : [commandedM])),
+    trials.map(({ commandedM, afterReversal = false }) => [
+      commandedM,
+      ...(areApart ? [Math.sign(commandedM)] : []),
+      ...(hasPlay ? [afterReversal ? -Math.sign(commandedM) : 0] : []),
+    ]),
     trials.map(({ actualM }) => actualM),
     stepM,
   );
@@ -56,13 +68,14 @@ export function straightModel(
   return {
     n: trials.length,
     scaleFactor: estimateOf(fit, 0),
-    coastM: estimateOf(fit, 1),
+    coastM: areApart ? estimateOf(fit, 1) : NOT_FITTED,
+    playM: hasPlay ? estimateOf(fit, areApart ? 2 : 1) : null,
     areApart,
     residualSdM: fit.scatterSd,
     stepM,
     midM,
-    atMidHalf95M: areApart ? fit.halfWidth95([midM, 1]) : fit.halfWidth95([midM]),
+    atMidHalf95M: fit.halfWidth95([midM, ...(areApart ? [1] : []), ...(hasPlay ? [0] : [])]),
     repeatabilityMPerSqrtM: fit.scatterSd / Math.sqrt(meanM),
-    sideways: sidewaysModel(trials),
+    sideways: sidewaysModel(hasPlay ? plain : trials),
   };
 }

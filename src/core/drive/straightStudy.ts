@@ -3,6 +3,7 @@ import type { ThreeSentences } from '../gyro/stillSentence';
 import { withoutRounding } from '../stats/roundedFit';
 import { benchLength, counted, degrees, errorLength, number } from '../text/quantities';
 import type { Estimate } from './estimate';
+import { kickOf, type JudgedDrive, type Kick } from './kick';
 import { directionOf } from './straightGroups';
 import { straightModel, type StraightModel, type StraightTrial } from './straightModel';
 
@@ -36,6 +37,12 @@ function sidewaysSentence({ sideways }: StraightModel): string {
   ];
   return parts.length === 0 ? 'Nothing sideways is proved.' : `To the side: ${parts.join('; ')}.`;
 }
+
+/** Play that is not proved is not told. */
+const playSentence = ({ playM }: StraightModel): string =>
+  playM !== null && isProved(playM)
+    ? ` The first drive after one the other way ends ${errorLength(Math.abs(playM.value), 1)} ${playM.value > 0 ? 'short: motors and gears have play' : 'farther'}.`
+    : '';
 
 /** The next drive that would tell most: a distance that was not tried, or the longest again. */
 function nextSentence(model: StraightModel, trials: readonly StraightTrial[]): string {
@@ -76,23 +83,30 @@ export function straightSentences(
   const offM = (scaleFactor.value - 1) * 1 + coastM.value;
   return {
     found: `${wheels}${coasting}.`,
-    means: `A metre ends ${errorLength(Math.abs(offM))} ${offM < 0 ? 'short' : 'too far'}. ${sidewaysSentence(model)}${scatter}`,
+    means: `A metre ends ${errorLength(Math.abs(offM))} ${offM < 0 ? 'short' : 'too far'}. ${sidewaysSentence(model)}${scatter}${playSentence(model)}`,
     next: nextSentence(model, trials),
   };
 }
 
 /** What straight drives leave to be computed with; null with too few, or of one distance alone. */
-export function calibrationFromStraight(model: StraightModel): StraightCalibration | null {
+export function calibrationFromStraight(
+  model: StraightModel,
+  kick: Kick | null = null,
+): StraightCalibration | null {
   if (model.n < LEAST_TO_APPLY || !model.areApart) return null;
-  const { scaleFactor, coastM, residualSdM, stepM, midM, atMidHalf95M } = model;
+  const { scaleFactor, coastM, playM, residualSdM, stepM, midM, atMidHalf95M } = model;
   return {
     kind: 'straight',
     scaleFactor: scaleFactor.value,
     scaleFactorSe: (scaleFactor.high95 - scaleFactor.low95) / (2 * Z),
     coastM: coastM.value,
     residualSdM: withoutRounding(residualSdM, stepM),
-    scatterFreedom: Math.max(1, model.n - 2),
+    scatterFreedom: Math.max(1, model.n - (playM === null ? 2 : 3)),
     atMid: { distanceM: midM, seM: atMidHalf95M / Z },
+    ...(playM !== null && {
+      play: { meanM: playM.value, seM: (playM.high95 - playM.low95) / (2 * Z) },
+    }),
+    ...(kick !== null && { kick }),
   };
 }
 
@@ -112,14 +126,14 @@ export interface StraightStudy {
  * Model, sentences and calibration of drives of one group; null with fewer than two. The Course computes with wheels
  * as they drive forward: backward drives are told, and change nothing.
  */
-export function straightStudy(trials: readonly StraightTrial[]): StraightStudy | null {
+export function straightStudy(trials: readonly JudgedDrive[]): StraightStudy | null {
   const model = straightModel(trials);
   const isForward = trials.every((trial) => directionOf(trial) === 'forward');
   return (
     model && {
       model,
       sentences: straightSentences(model, trials),
-      value: isForward ? calibrationFromStraight(model) : null,
+      value: isForward ? calibrationFromStraight(model, kickOf(trials)) : null,
     }
   );
 }

@@ -21,6 +21,8 @@ export interface Machine extends Drivable {
   readonly pose: Pose;
   /** What one of the robot's units reads now; null for nothing, as a lost echo. */
   readUnit(id: string): number | null;
+  /** Turn the robot on its floor, as something does that no motor is told of. */
+  kick(angleRad: number): void;
 }
 
 /** Where the border may be touched, a period of the loop is cut into parts of about this. */
@@ -133,6 +135,11 @@ class SimulatedMachine implements Machine {
       this.unitReaders.set(id, read);
     }
     return read?.(this.pose, this.readings.timeS) ?? null;
+  }
+
+  kick(angleRad: number): void {
+    this.pose.headingRad += angleRad;
+    this.pose.face();
   }
 
   private newReader(id: string): UnitReader | null {

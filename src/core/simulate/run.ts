@@ -17,6 +17,7 @@ import { imaginedRobot } from '../sources/sources';
 import { lateDrives } from './lateDrives';
 import { lateStops, type LateStop } from './lateStops';
 import { createMachine, type Machine } from './machine';
+import { beforeDrives, KICK_SHARE, type Before } from './reversals';
 import { randomStream, type RandomStream } from './random';
 import { turnErrors, type TurnError } from './turnErrors';
 
@@ -50,6 +51,8 @@ export interface Prepared {
   lateStops: (LateStop | null)[];
   /** And how its drives by the encoders do. */
   lateDrives: (LateStop | null)[];
+  /** What was before each drive: after another way motors have play, and casters kick. */
+  before: (Before | null)[];
   /** The robot of a run: so many runs each have one of their own. */
   robotOf(runIndex: number): ImaginedRobot;
 }
@@ -68,6 +71,7 @@ export function prepare({ robot, table, route, turns, doubts = [], seed }: Simul
     turnErrors: turnErrors(plan, robot, turns ?? null),
     lateStops: lateStops(plan, robot),
     lateDrives: lateDrives(plan, robot),
+    before: beforeDrives(plan),
     robotOf,
   };
 }
@@ -132,7 +136,7 @@ function placedStart(
  */
 export function simulateRun(
   simulation: Simulation,
-  { plan, turnErrors, lateStops: late, lateDrives: onDrives, robotOf }: Prepared,
+  { plan, turnErrors, lateStops: late, lateDrives: onDrives, before, robotOf }: Prepared,
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
@@ -150,6 +154,7 @@ export function simulateRun(
   const stops = randomStream(seed, runIndex, 'stop of a turn');
   const atStops = randomStream(seed, runIndex, 'stop by distance');
   const atDrives = randomStream(seed, runIndex, 'drive by the encoders');
+  const kicks = randomStream(seed, runIndex, 'kick of the caster');
   const atWalls = randomStream(seed, runIndex, 'heading after a wall');
   const asPlanned = ({ headingRad }: Pose) => headingScale * (headingRad - route.start.headingRad);
   /** So much more than planned the heading reads where the program takes it to be right. */
@@ -169,7 +174,12 @@ export function simulateRun(
       drawnLate(late[index], atStops) +
       drawnLate(onDrives[index], atDrives, imagined.drivesScatter) +
       imagined.stopLateS * (kind.stopsBy?.(step).speedMPerS ?? 0) +
-      (kind.byEncoders === undefined ? 0 : imagined.rollsOnM);
+      (kind.byEncoders === undefined ? 0 : imagined.rollsOnM) -
+      (kind.byEncoders !== undefined && before[index] === 'the other way' ? imagined.playM : 0);
+    const drivesOn = before[index];
+    if (drivesOn != null && robot.build.trailingCaster) {
+      machine.kick(KICK_SHARE[drivesOn] * imagined.kickSdRad * kicks.normal());
+    }
     const lateRad =
       measured +
       imagined.lateS * kind.rateRadPerS(step) +

@@ -12,7 +12,7 @@ const EARLIER_FREEDOM = 5;
  *
  * Source: delta method on chi-square, Var(ln s) = 1/(2·degrees of freedom).
  */
-const ofScatter = (degreesOfFreedom: number): Omit<Doubt, 'name'> => ({
+export const ofScatter = (degreesOfFreedom: number): Omit<Doubt, 'name'> => ({
   sdRobot: 1 / Math.sqrt(2 * Math.max(1, degreesOfFreedom)),
   measured: true,
   ofScatter: true,

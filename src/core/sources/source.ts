@@ -23,6 +23,10 @@ export interface ImaginedRobot {
   drivesScatter: number;
   turnsScatter: number;
   placingScatter: number;
+  /** So much less the first drive after one the other way goes, m. */
+  playM: number;
+  /** And so a trailing caster kicks it then: standard deviation of its heading. */
+  kickSdRad: number;
   /** Where its start jig truly puts it, in its own frame. */
   placed: Pose;
 }

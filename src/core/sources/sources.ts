@@ -4,6 +4,7 @@ import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
 import { DISTANCES } from './distances';
 import { HEADINGS } from './headings';
+import { GUESSED_KICK_RAD, REVERSALS } from './reversals';
 import { SCATTERS } from './scatters';
 import type { Doubt, ImaginedRobot, Source } from './source';
 import { START_JIG } from './startJig';
@@ -19,6 +20,7 @@ export const SOURCES: readonly Source[] = [
   ...DISTANCES,
   ...START_JIG,
   ...SCATTERS,
+  ...REVERSALS,
 ];
 
 /** How well each source is known of a robot, by the calibrations that hold. */
@@ -64,6 +66,8 @@ export function robotOffBy(
     drivesScatter: 1,
     turnsScatter: 1,
     placingScatter: 1,
+    playM: robot.measured.reversal?.playM ?? 0,
+    kickSdRad: robot.measured.reversal?.kickSdRad ?? GUESSED_KICK_RAD,
     placed: robot.measured.placed ?? { xM: 0, yM: 0, headingRad: 0 },
   };
   return doubts.reduce((one, doubt) => {

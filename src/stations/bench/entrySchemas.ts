@@ -91,6 +91,7 @@ export const straightEntrySchema = z.object({
     sidewaysM: true,
     headingChangeRad: true,
     speedMPerS: true,
+    afterReversal: true,
   }).shape,
   actualM: straightTrialRecord.shape.actualM.nullable(),
 });

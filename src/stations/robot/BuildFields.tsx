@@ -31,6 +31,11 @@ export const BuildFacts = ({ robot }: { robot: Robot }) => (
       ]}
     />
     <F.Choice name="robot.build.skids" label="Wheels slide sideways in turns" options={YES_NO} />
+    <F.Choice
+      name="robot.build.trailingCaster"
+      label="A caster that swings round"
+      options={YES_NO}
+    />
     <F.Choice name="robot.build.encodersRollOver" label="Encoders roll over" options={YES_NO} />
     <F.Choice
       name="robot.build.onStop"

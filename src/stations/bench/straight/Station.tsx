@@ -111,7 +111,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <TrialsFile
             label="Straight drives (CSV)"
             what="drive"
-            columns="commanded_mm (negative: backward), actual_mm, speed_mm_per_s; if you like, sideways_mm and turned_deg (left positive) and kept_by (heading, encoders or nothing)"
+            columns="commanded_mm (negative: backward), actual_mm, speed_mm_per_s; if you like, sideways_mm and turned_deg (left positive), kept_by (heading, encoders or nothing) and before_it (the same way, the other way)"
             read={async (file, newId) =>
               (await import('../../../formats/straightsCsv')).readStraights(file, newId)
             }

@@ -40,6 +40,7 @@ export function StraightEntry({ keep, onTrial }: Props) {
           headingChangeRad: turnedRad,
           keptBy: keep,
           speedMPerS,
+          afterReversal: false,
           setAsideReason: null,
         }),
     );
@@ -52,6 +53,7 @@ export function StraightEntry({ keep, onTrial }: Props) {
           sidewaysM: null,
           headingChangeRad: null,
           speedMPerS: 0.3,
+          afterReversal: false,
         }}
         schema={straightForm}
         button="Add the drive"
@@ -106,6 +108,14 @@ export function StraightEntry({ keep, onTrial }: Props) {
               max={180}
               optional
               hint={`${positiveTurn()}; empty if nobody measured it`}
+            />
+            <F.Choice
+              name="afterReversal"
+              label="Before it, it drove"
+              options={[
+                { value: false, label: 'the same way' },
+                { value: true, label: 'the other way' },
+              ]}
             />
           </>
         )}

@@ -24,6 +24,9 @@ export function StraightFigures({ model }: { model: StraightModel }) {
       name: 'On at the end, coasting',
       text: model.areApart ? interval(coastM, mm) : 'not told apart from the wheels',
     },
+    ...(model.playM === null
+      ? []
+      : [{ name: 'Less after a drive the other way', text: interval(model.playM, mm) }]),
     ...(Number.isFinite(model.residualSdM)
       ? [
           { name: 'Scatter of single drives', text: mm(model.residualSdM) },

@@ -34,6 +34,10 @@ export const StraightTable = ({ trials, onSetAside, onTakeBack }: Props) => (
         cell: ({ trial }) => (trial.sidewaysM === null ? '–' : errorLength(trial.sidewaysM)),
       },
       {
+        title: 'Before it',
+        cell: ({ trial }) => (trial.afterReversal ? 'the other way' : '–'),
+      },
+      {
         title: 'Turned',
         number: true,
         cell: ({ trial }) =>

@@ -16,10 +16,10 @@ export const straight: CalibrationKindOf<StraightCalibration> = {
   measuredBy: { procedure: 'straight', words: 'Measure straight drives' },
   restsOn: ['wheels and track'],
   isByEarlierMethod: ({ atMid }) => atMid === undefined,
-  describe: ({ scaleFactor, coastM }) =>
-    `wheels × ${number(scaleFactor, 4)}${coastM === 0 ? '' : `, ${errorLength(Math.abs(coastM))} ${coastM > 0 ? 'more' : 'less'} at the end of a drive`}`,
+  describe: ({ scaleFactor, coastM, play }) =>
+    `wheels × ${number(scaleFactor, 4)}${coastM === 0 ? '' : `, ${errorLength(Math.abs(coastM))} ${coastM > 0 ? 'more' : 'less'} at the end of a drive`}${play === undefined ? '' : `, ${errorLength(play.meanM, 1)} less after a drive the other way`}`,
   // Programs compute with the wheel as it truly rolls, and are told less by what it rolls on: then it drives what is wanted.
-  fit: (robot, { scaleFactor, coastM, residualSdM, atMid }) => ({
+  fit: (robot, { scaleFactor, coastM, residualSdM, atMid, play, kick }) => ({
     ...robot,
     wheelDiameterM: robot.wheelDiameterM * scaleFactor,
     errors: {
@@ -28,6 +28,10 @@ export const straight: CalibrationKindOf<StraightCalibration> = {
       slipMPerSqrtM: Math.min(robot.errors.slipMPerSqrtM, slipFrom(residualSdM, atMid?.distanceM)),
     },
     program: { ...robot.program, coastM },
-    measured: { ...robot.measured, straight: { scatterM: residualSdM } },
+    measured: {
+      ...robot.measured,
+      straight: { scatterM: residualSdM },
+      reversal: { playM: play?.meanM ?? 0, kickSdRad: kick?.sdRad ?? null },
+    },
   }),
 };

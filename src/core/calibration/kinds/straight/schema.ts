@@ -16,6 +16,10 @@ export const straightValue = z.object({
    * error; calibrations by an earlier method do not say.
    */
   atMid: z.object({ distanceM: finite, seM: notNegative }).optional(),
+  /** So much less the first drive after one the other way goes; left out: nobody tried. */
+  play: z.object({ meanM: finite, seM: notNegative }).optional(),
+  /** How a trailing caster kicks it then, by chance, and by how many drives. */
+  kick: z.object({ sdRad: notNegative, n: z.number().int().positive() }).optional(),
 });
 
 export type StraightCalibration = z.output<typeof straightValue>;
