@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { correctByAnchors, LEAST_APART_S, standTooClose } from './gyro/anchors';
 import { quantumOf } from './gyro/quantum';
-import { stillCheck, type StillLog } from './gyro/stillCheck';
+import type { StillLog } from './gyro/stillCheck';
+import { judgeLog } from './gyro/judgeLog';
 import { stillSettingsSchema } from './gyro/stillSettings';
 import { STILL_SETTINGS } from './gyro/stillDefaults';
 import { limits } from './limits';
@@ -41,6 +42,9 @@ const stillSamples = z
     });
   });
 
+/** How long the sensor had been on when a log began. */
+const sincePowerUpS = z.number().min(0).max(1e6);
+
 /** What a later check needs of an answer of this procedure; the rest of it may stand there as well. */
 const earlierCheckSchema = z.object({
   kind: z.enum(['heading', 'rate']),
@@ -52,6 +56,12 @@ const earlierCheckSchema = z.object({
     })
     .optional(),
   wanderRadPerS: z.number().min(0).max(1),
+  sincePowerUpS: sincePowerUpS.optional(),
+  cleanS: z.number().min(0).max(1e6).optional(),
+  driftRadPerS: z.number().min(-100).max(100).optional(),
+  low95: z.number().min(-1e6).max(1e6).optional(),
+  high95: z.number().min(-1e6).max(1e6).optional(),
+  warmUp: z.object({ changing: z.boolean(), hinted: z.boolean() }).nullish(),
 });
 
 export const stillInput = z
@@ -65,6 +75,10 @@ export const stillInput = z
       .max(50)
       .default([])
       .describe('what still-check answered for this sensor before'),
+    sincePowerUpS: sincePowerUpS
+      .nullable()
+      .default(null)
+      .describe('how long the sensor had been on when the log began; null: not known'),
   })
   .superRefine(({ samples }, context) => {
     const log = stillLog(samples);
@@ -223,11 +237,14 @@ export const benchProcedures: readonly Procedure[] = [
     'still-check',
     'gyro drift of a robot at rest, touched stretches left out, and what it does to a run',
     stillInput,
-    ({ samples, runDurationS, toleranceRad, settings, earlier }) => {
+    ({ samples, runDurationS, toleranceRad, settings, earlier, sincePowerUpS: onS }) => {
       const log = stillLog(samples);
       return (log.tS.at(-1) ?? 0) - (log.tS[0] ?? 0) < LEAST_APART_S
         ? { sentence: 'Readings over at least a second are needed to tell a drift.' }
-        : stillCheck(log, runDurationS, toleranceRad, settings, earlier);
+        : judgeLog(log, runDurationS, toleranceRad, settings, null, {
+            earlier,
+            sincePowerUpS: onS,
+          });
     },
   ),
   procedure(

@@ -99,6 +99,13 @@ export const stillCheckRecord = z.object({
   unitId: unitId.describe('the heading sensor that was plugged in; null: not known'),
   takenAt: time,
   powerUp: z.enum(POWER_UPS),
+  sincePowerUpS: z
+    .number()
+    .min(0)
+    .max(1e6)
+    .nullable()
+    .default(null)
+    .describe('how long it had been on when the log began; null: not known'),
   school: z.enum(REZERO_SCHOOLS).nullable().describe('what was done before it, if anything'),
   beforeId: id.nullable().describe('the check before that'),
   runDurationS: z.number().min(1).max(600),

@@ -15,6 +15,7 @@ import * as runsFound from './migrations/0014-runs-found';
 import * as seriesGrouped from './migrations/0015-series-grouped';
 import * as endsKept from './migrations/0016-ends-kept';
 import * as checkedCalibrations from './migrations/0018-checked-calibrations';
+import * as sincePowerUp from './migrations/0019-since-power-up';
 import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
@@ -39,6 +40,7 @@ export const MIGRATIONS = [
   { name: '0016-ends-kept', up: endsKept.up },
   { name: '0017-checks-of-units', up: checksOfUnits.up },
   { name: '0018-checked-calibrations', up: checkedCalibrations.up },
+  { name: '0019-since-power-up', up: sincePowerUp.up },
 ] as const;
 
 /** Bring the tables up to this version of Corvat; forward only, each migration once. */

@@ -135,6 +135,7 @@ const TABLES = {
     unitId: textOrNull(40),
     takenAt: time,
     powerUp: text(40),
+    sincePowerUpS: doubleOrNull,
     school: textOrNull(40),
     beforeId: ulidOrNull,
     runDurationS: double,

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { setTeamManner } from '../core/text/manner';
 import { channelsIn } from '../core/gyro/log';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
-import type { EarlierCheck } from '../core/gyro/earlierChecks';
+import type { KnownBefore } from '../core/gyro/soonAfterPowerUp';
 import { judgeLog } from '../core/gyro/judgeLog';
 import type { StillCheck } from '../core/gyro/stillCheck';
 import { stillLogOf } from '../core/gyro/stillLog';
@@ -76,14 +76,14 @@ const bench = {
     toleranceRad: number,
     settings: StillSettings,
     displayStepRad: number | null,
-    earlier: readonly EarlierCheck[],
+    before: KnownBefore,
   ): StillAnalysis {
     const log = stillLogOf(kept);
     if (log === null) {
       throw new Error('There is neither a heading nor a turning rate in this log.');
     }
     return {
-      check: judgeLog(log, runDurationS, toleranceRad, settings, displayStepRad, earlier),
+      check: judgeLog(log, runDurationS, toleranceRad, settings, displayStepRad, before),
       shown: shownLog(log),
     };
   },

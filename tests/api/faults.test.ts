@@ -94,6 +94,7 @@ describe('input that is at fault is told so, and not to try again', () => {
       logId: log.id,
       takenAt: log.takenAt,
       powerUp: 'not known',
+      sincePowerUpS: null,
       school: null,
       beforeId: null,
       runDurationS: 150,

@@ -107,6 +107,7 @@ describe('a backup', () => {
       logId: ulid(),
       takenAt: head.madeAt,
       powerUp: 'not known',
+      sincePowerUpS: null,
       school: null,
       beforeId: null,
       runDurationS: 150,

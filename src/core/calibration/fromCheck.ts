@@ -13,9 +13,15 @@ type DriftFound = Pick<
   | 'wanderRadPerS'
 >;
 
-/** Whether a check measured the drift, whatever is done about it: it lay still, and for long enough. */
+const TELLS_NO_DRIFT: readonly StillCheck['verdict'][] = [
+  'not-still',
+  'not-enough-still-time',
+  'check-again',
+];
+
+/** Whether a check measured the drift, whatever is done about it: it lay still, long enough, and not too soon. */
 export const measuresDrift = ({ verdict }: Pick<StillCheck, 'verdict'>): boolean =>
-  verdict !== 'not-still' && verdict !== 'not-enough-still-time';
+  !TELLS_NO_DRIFT.includes(verdict);
 
 /** The drift that a still check found, and how it scatters, as a calibration. */
 export const driftFromCheck = ({

@@ -1,8 +1,12 @@
 import type { RandomWalk } from './randomWalk';
 import type { StillCheck } from './stillCheck';
+import type { WarmUp } from './warmUp';
 
 /** What an earlier still check of the same unit (or of one like it) showed of the sensor itself. */
-export type EarlierCheck = Pick<StillCheck, 'kind' | 'quantum' | 'ownWalk' | 'wanderRadPerS'>;
+export type EarlierCheck = Pick<StillCheck, 'kind' | 'quantum' | 'ownWalk' | 'wanderRadPerS'> &
+  Partial<Pick<StillCheck, 'sincePowerUpS' | 'cleanS' | 'driftRadPerS' | 'low95' | 'high95'>> & {
+    warmUp?: Pick<WarmUp, 'changing' | 'hinted'> | null | undefined;
+  };
 
 /** A check with when and of which unit it was made. */
 interface MadeCheck {

@@ -1,4 +1,5 @@
-import { knownFrom, type EarlierCheck } from './earlierChecks';
+import { knownFrom } from './earlierChecks';
+import { judgedSoonAfterPowerUp, type KnownBefore } from './soonAfterPowerUp';
 import { stillCheck, type StillCheck, type StillLog } from './stillCheck';
 import type { StillSettings } from './stillDefaults';
 import { typedStill } from './typedStill';
@@ -7,7 +8,7 @@ import { typedStill } from './typedStill';
  * The still check of a log, or of two readings that were typed from a screen.
  *
  * @param displayStepRad the step of that screen; null: it was logged
- * @param earlier what earlier checks of the same sensor showed of it
+ * @param before what earlier checks of the same sensor showed of it, and how long it had been on
  */
 export function judgeLog(
   log: StillLog,
@@ -15,7 +16,19 @@ export function judgeLog(
   toleranceRad: number,
   settings: StillSettings,
   displayStepRad: number | null,
-  earlier: readonly EarlierCheck[] = [],
+  before: KnownBefore = {},
+): StillCheck {
+  const check = judged(log, runDurationS, toleranceRad, settings, displayStepRad, before.earlier);
+  return judgedSoonAfterPowerUp(check, before, runDurationS, toleranceRad, settings);
+}
+
+function judged(
+  log: StillLog,
+  runDurationS: number,
+  toleranceRad: number,
+  settings: StillSettings,
+  displayStepRad: number | null,
+  earlier: KnownBefore['earlier'] = [],
 ): StillCheck {
   if (displayStepRad === null || log.kind === 'rate') {
     return stillCheck(log, runDurationS, toleranceRad, settings, earlier);

@@ -98,7 +98,10 @@ export interface SchoolRecord {
 
 /** A check that could not tell. */
 const isOpen = (verdict: StillVerdict): boolean =>
-  verdict === 'measure-longer' || verdict === 'not-enough-still-time' || verdict === 'not-still';
+  verdict === 'measure-longer' ||
+  verdict === 'check-again' ||
+  verdict === 'not-enough-still-time' ||
+  verdict === 'not-still';
 
 /** A check that proves a run drivable: what a school is for. */
 export const didWork = (verdict: StillVerdict): boolean =>

@@ -38,6 +38,10 @@ export interface StillCheck {
   /** Signed: what the drift has done to the heading when the run ends. */
   headingErrorAtEndRad: number;
   verdict: StillVerdict;
+  /** How long the sensor had been on when the log began; absent: not known. */
+  sincePowerUpS?: number;
+  /** After which time it is to be made again, where it was made too soon after power-up. */
+  againInS?: number;
   /** Length of log that would tell, where the verdict is open; null where no longer one would. */
   neededS: number | null;
   /** Of two readings only: what they cannot tell is guessed. */

@@ -95,6 +95,9 @@ function means(check: Judged, run: Run): string {
   if (check.verdict === 'not-still') return 'It tells nothing about drift, and is not kept.';
   if (check.verdict === 'not-enough-still-time') return 'That is too short to tell a drift.';
   const time = clock(run.durationS);
+  if (check.verdict === 'check-again') {
+    return `So soon after it was switched on (${clock(check.sincePowerUpS ?? 0)}) it may still be warming up, and so short a check cannot show that.`;
+  }
   const worst = offAtEnd(check, run);
   if (check.verdict === 'steady') {
     return `At the end of a run of ${time} the heading is off by less than ${degrees(worst)}: nothing to worry about.`;
@@ -140,6 +143,8 @@ function next(check: Judged, run: Run): string {
       return 'No longer check and no subtraction can help: square up on the way, and set the heading there.';
     case 'measure-longer':
       return measureLonger(check, run);
+    case 'check-again':
+      return `Subtract nothing yet, and check again in ${counted((check.againInS ?? 60) / 60, 'minute')}: when both say the same, it has settled.`;
     case 'not-enough-still-time':
       return 'Put it down, hands off, and let it lie for 30 s.';
   }
@@ -164,5 +169,6 @@ export const VERDICT_NAMES: Record<StillVerdict, string> = {
   're-zero': 'start the sensor anew',
   're-anchor': 'square up on the way',
   'measure-longer': 'measure longer',
+  'check-again': 'check again later',
   'not-enough-still-time': 'too short',
 };

@@ -11,7 +11,8 @@ export type StillVerdict =
   | 'steady'
   | 'correctable'
   | 're-anchor'
-  | 'measure-longer';
+  | 'measure-longer'
+  | 'check-again';
 
 /** Less still time tells nothing worth acting on. */
 export const LEAST_STILL_S = 10;

@@ -100,6 +100,7 @@ async function loadChecks(db: Database, robotId: string): Promise<void> {
       unitId: 'u3',
       takenAt: check.at,
       powerUp: check.powerUp,
+      sincePowerUpS: null,
       displayStepRad: null,
       school: check.school ?? null,
       beforeId: check.after === undefined ? null : demoId('K', check.after + 1),

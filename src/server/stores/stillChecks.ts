@@ -66,14 +66,10 @@ async function earlierChecks(db: Database, record: StillCheckRecord) {
 async function resultOf(db: Database, record: StillCheckRecord): Promise<StillResult> {
   const { runDurationS, toleranceRad, settings, displayStepRad } = record;
   const log = await logOfCheck(db, record);
-  const check = judgeLog(
-    log,
-    runDurationS,
-    toleranceRad,
-    settings,
-    displayStepRad,
-    await earlierChecks(db, record),
-  );
+  const check = judgeLog(log, runDurationS, toleranceRad, settings, displayStepRad, {
+    earlier: await earlierChecks(db, record),
+    sincePowerUpS: record.sincePowerUpS,
+  });
   if (check.verdict === 'not-still') {
     const { found, next } = stillSentences(check, runDurationS, toleranceRad);
     throw new Problem(422, 'not-still', `${found} ${next}`, { path: 'logId' });

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import type { Anchor } from '../../core/gyro/anchors';
-import type { EarlierCheck } from '../../core/gyro/earlierChecks';
+import type { KnownBefore } from '../../core/gyro/soonAfterPowerUp';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
 import type { StillSettings } from '../../core/gyro/stillDefaults';
 import type { RawConvention } from '../../core/rawConvention';
@@ -46,10 +46,10 @@ export const analyseStill = (
   toleranceRad: number,
   settings: StillSettings,
   displayStepRad: number | null,
-  earlier: readonly EarlierCheck[],
+  before: KnownBefore,
 ): WorkerJob<StillAnalysis> =>
   inWorker<BenchWorker, StillAnalysis>(newWorker(), ({ still }) =>
-    still(log, runDurationS, toleranceRad, settings, displayStepRad, earlier),
+    still(log, runDurationS, toleranceRad, settings, displayStepRad, before),
   );
 
 /** A recorded run corrected by anchors, and what its encoders and time stamps say. */

@@ -1,25 +1,23 @@
 import { clockOf, dayOf } from '../../../ui/dates';
 import { useState } from 'react';
 import type { RawConvention } from '../../../core/rawConvention';
-import { POWER_UPS } from '../../../formats/benchConstants';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { contentId } from '../../../formats/contentId';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
 import { DateTimeField } from '../../../ui/DateTimeField';
 import { Notice } from '../../../ui/Notice';
 import styles from '../Bench.module.css';
 import { FileSource } from '../FileSource';
+import { POWER_UP_NOT_KNOWN, PowerUpFields, type PowerUp } from './PowerUpFields';
 
 /** A log from a file, with what only whoever recorded it knows. */
-export interface StillFile {
+export interface StillFile extends PowerUp {
   log: Log;
   /** Follows from the content: the same file again is the same log. */
   logId: string;
   name: string;
   takenAt: string;
-  powerUp: (typeof POWER_UPS)[number];
 }
 
 interface Props {
@@ -51,7 +49,7 @@ export function StillFromFile({ robotId, raw, known, onChosen, onJudge }: Props)
             logId: contentId(content, robotId),
             name: name.slice(0, 80),
             takenAt: modifiedAt.toISOString(),
-            powerUp: 'not known',
+            ...POWER_UP_NOT_KNOWN,
           });
         }}
       />
@@ -69,12 +67,7 @@ export function StillFromFile({ robotId, raw, known, onChosen, onJudge }: Props)
               value={file.takenAt}
               onChange={(takenAt) => change({ takenAt })}
             />
-            <Choice
-              label="How it was switched on then"
-              value={file.powerUp}
-              options={POWER_UPS.map((value) => ({ value, label: value }))}
-              onChange={(powerUp) => change({ powerUp })}
-            />
+            <PowerUpFields value={file} onChange={change} asksWhen />
           </div>
           <div className={styles.actions}>
             <Button

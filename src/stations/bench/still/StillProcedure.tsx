@@ -6,7 +6,7 @@ import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillDefa
 import { rawConvention } from '../../../core/rawConvention';
 import { headingUnitOf } from '../../../core/units/ofRobot';
 import { number } from '../../../core/text/quantities';
-import { POWER_UPS, type RezeroSchool } from '../../../formats/benchConstants';
+import type { RezeroSchool } from '../../../formats/benchConstants';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';
@@ -28,7 +28,9 @@ import { useSource } from '../useSource';
 import { SourceChoice } from '../SourceChoice';
 import { logOf } from '../sources';
 import { useStandInIsOn } from '../standIn/useStandIn';
+import { standInSeen } from '../standIn/standInStore';
 import { LiveChart } from './LiveChart';
+import { POWER_UP_NOT_KNOWN, PowerUpFields } from './PowerUpFields';
 import { SettingsFields } from './SettingsFields';
 import { StillFromFile, type StillFile } from './StillFromFile';
 import own from './StillProcedure.module.css';
@@ -55,6 +57,14 @@ interface Props {
 /** Where a log comes from, and what only whoever recorded it knows. */
 type KeptFrom = Omit<StillFile, 'log'>;
 
+/** How long the stand-in had been on when these readings began. */
+function standInOnBefore(readings: readonly Reading[]): number | null {
+  const onForS = standInSeen().view?.onForS ?? null;
+  const [first, last] = [readings[0]?.t_s, readings.at(-1)?.t_s];
+  if (onForS === null || first === undefined || last === undefined) return null;
+  return Math.max(0, onForS - (last - first));
+}
+
 const LENGTHS = [
   { value: '30', label: '30 s, match queue' },
   { value: '60', label: '1 min' },
@@ -75,7 +85,7 @@ export function StillProcedure({
   const standInIsOn = useStandInIsOn();
   const [source, setSource] = useSource('stand-in');
   const [lengthS, setLength] = useState<(typeof LENGTHS)[number]['value']>('60');
-  const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
+  const [powerUp, setPowerUp] = useState(POWER_UP_NOT_KNOWN);
   const [runDurationS, setRunDuration] = useState(150);
   const [toleranceRad, setTolerance] = useState(radiansFromDegrees(2));
   const [settings, setSettings] = useState(lastSettings);
@@ -99,6 +109,7 @@ export function StillProcedure({
       unitId,
       takenAt,
       powerUp: from.powerUp,
+      sincePowerUpS: from.sincePowerUpS,
       school: school ?? null,
       beforeId: beforeId ?? null,
       runDurationS,
@@ -123,7 +134,7 @@ export function StillProcedure({
         toleranceRad,
         settings,
         displayStepRad,
-        earlierThan(from.takenAt),
+        { earlier: earlierThan(from.takenAt), sincePowerUpS: from.sincePowerUpS },
       ).result;
       setResult(analysis);
       if (analysis.check.verdict === 'not-still') return;
@@ -142,7 +153,8 @@ export function StillProcedure({
         logId: ulid(),
         name: 'still check',
         takenAt: new Date().toISOString(),
-        powerUp,
+        ...powerUp,
+        ...(source === 'stand-in' && { sincePowerUpS: standInOnBefore(readings) }),
       });
     } catch (error) {
       setProblem(sentenceOf(error));
@@ -199,11 +211,10 @@ export function StillProcedure({
           </div>
           <div className={styles.fields}>
             {live !== null && (
-              <Choice
-                label="How it was switched on"
+              <PowerUpFields
                 value={powerUp}
-                options={POWER_UPS.map((value) => ({ value, label: value }))}
-                onChange={setPowerUp}
+                onChange={(part) => setPowerUp((old) => ({ ...old, ...part }))}
+                asksWhen={live === 'serial'}
               />
             )}
             <NumberField

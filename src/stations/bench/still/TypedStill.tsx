@@ -2,13 +2,12 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import type { RawConvention } from '../../../core/rawConvention';
-import { POWER_UPS } from '../../../formats/benchConstants';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG, SECONDS } from '../../../ui/units';
 import styles from '../Bench.module.css';
 import { logOf } from '../sources';
+import { POWER_UP_NOT_KNOWN, PowerUpFields } from './PowerUpFields';
 import type { StillFile } from './StillFromFile';
 
 interface Props {
@@ -25,7 +24,7 @@ export function TypedStill({ raw, onJudge }: Props) {
   const [again, setAgain] = useState<number | null>(null);
   const [durationS, setDuration] = useState(60);
   const [stepRad, setStep] = useState(radiansFromDegrees(1));
-  const [powerUp, setPowerUp] = useState<(typeof POWER_UPS)[number]>('not known');
+  const [powerUp, setPowerUp] = useState(POWER_UP_NOT_KNOWN);
   const judge = () => {
     if (first === null || again === null) return;
     const shown = [
@@ -34,7 +33,7 @@ export function TypedStill({ raw, onJudge }: Props) {
     ];
     const log = logOf(shown, raw);
     const takenAt = new Date().toISOString();
-    onJudge({ log, logId: ulid(), name: 'typed still check', takenAt, powerUp }, stepRad);
+    onJudge({ log, logId: ulid(), name: 'typed still check', takenAt, ...powerUp }, stepRad);
   };
   const reading = { unit: DEG, min: -100_000, max: 100_000 };
   return (
@@ -72,11 +71,10 @@ export function TypedStill({ raw, onJudge }: Props) {
           onChange={setStep}
           hint="the longer the time, the less this matters"
         />
-        <Choice
-          label="It was switched on"
+        <PowerUpFields
           value={powerUp}
-          options={POWER_UPS.map((value) => ({ value, label: value }))}
-          onChange={setPowerUp}
+          onChange={(part) => setPowerUp((old) => ({ ...old, ...part }))}
+          asksWhen
         />
       </div>
       <div className={styles.actions}>

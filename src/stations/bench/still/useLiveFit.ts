@@ -40,7 +40,7 @@ export function useLiveFit(props: LiveFitProps): StillAnalysis | null {
         toleranceRad,
         settings,
         null,
-        earlier,
+        { earlier },
       );
       // What cannot be fitted yet will be said at the end.
       job.result.then(setAnalysis, () => undefined);
