@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { REZERO_SCHOOLS } from './gyro/rezeroSchools';
 import { limits } from './limits';
 import { measuredSchema } from './measured';
 import { programSchema } from './program/profile';
@@ -46,6 +47,16 @@ export const buildSchema = z.object({
     .describe('a wheel that swings round trails behind its pivot'),
   encodersRollOver: z.boolean().default(false),
   onStop: z.enum(['coast', 'brake', 'hold']).default('brake'),
+  driftCures: z
+    .partialRecord(
+      z.enum(REZERO_SCHOOLS),
+      z.object({
+        isPossible: z.boolean().default(true),
+        takesS: z.number().min(1).max(3600).nullable().default(null),
+      }),
+    )
+    .default({})
+    .describe('which ways of getting rid of drift its kit can do, and how long each takes'),
   startZeroesHeading: z.enum(['yes', 'no', 'not tested']).default('not tested'),
   battery: label.default(''),
 });

@@ -11,15 +11,6 @@ export const MAX_CHANNELS = 24;
 /** How the sensor was started before a check. */
 export const POWER_UPS = ['lying still', 'in the hand', 'not known'] as const;
 
-/** Five ways of getting rid of drift. */
-export const REZERO_SCHOOLS = [
-  'restart',
-  'reconnect',
-  're-initialise',
-  'estimate at start',
-  're-anchor',
-] as const;
-
 /** How the angle truly turned was found. */
 export const ANGLE_SOURCES = [
   'protractor',
@@ -39,5 +30,3 @@ export const SENSOR_SHOWS = ['a length', 'volts'] as const;
 export const STRAIGHT_SCHOOLS = ['heading', 'encoders', 'nothing'] as const;
 
 export const MAX_TRIALS = 500;
-
-export type RezeroSchool = (typeof REZERO_SCHOOLS)[number];

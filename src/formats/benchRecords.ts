@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { channelOf } from '../core/channels/key';
+import { REZERO_SCHOOLS } from '../core/gyro/rezeroSchools';
 import type { StillCheck } from '../core/gyro/stillCheck';
 import { stillSettingsSchema } from '../core/gyro/stillSettings';
 import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
@@ -13,7 +14,6 @@ import {
   MAX_LOG_SAMPLES,
   MAX_TRIALS,
   POWER_UPS,
-  REZERO_SCHOOLS,
   SENSOR_SHOWS,
   STRAIGHT_SCHOOLS,
 } from './benchConstants';

@@ -1,3 +1,4 @@
+import { pipit } from '../../src/server/demo/scenario';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { decimate } from '../../src/core/chart/decimate';
@@ -7,6 +8,7 @@ import {
   leftAfterEstimate,
   proveRezero,
   recommendSchool,
+  notPossible,
   schoolRecords,
   stillTimeNeeded,
 } from '../../src/core/gyro/rezero';
@@ -116,12 +118,15 @@ describe('getting rid of drift', () => {
       school: 'restart' | 'reconnect',
       verdict: 'steady' | 're-zero' | 'measure-longer',
     ) => ({ school, verdict, driftRadPerS: deg(0.01) });
-    const records = schoolRecords([
-      trial('restart', 'steady'),
-      trial('restart', 'steady'),
-      trial('restart', 're-zero'),
-      trial('restart', 'measure-longer'),
-    ]);
+    const records = schoolRecords(
+      [
+        trial('restart', 'steady'),
+        trial('restart', 'steady'),
+        trial('restart', 're-zero'),
+        trial('restart', 'measure-longer'),
+      ],
+      pipit,
+    );
     expect(records[0]).toMatchObject({ worked: 2, tried: 3 });
     expect(records[0]?.success?.low95).toBeCloseTo(0.2077, 3);
     expect(records[1]?.success).toBeNull();
@@ -143,8 +148,25 @@ describe('getting rid of drift', () => {
         verdict: 'steady' as const,
         driftRadPerS: 0,
       })),
+      pipit,
     );
     expect(recommendSchool(situation, worked)?.school).toBe('reconnect');
+    // Where a restart takes minutes, and the cable cannot be pulled, two minutes do for the program's own way only.
+    const build = {
+      ...pipit.build,
+      driftCures: {
+        restart: { isPossible: true, takesS: 180 },
+        reconnect: { isPossible: false, takesS: null },
+      },
+    };
+    const here = schoolRecords([], { ...pipit, build });
+    expect(here.find(({ facts }) => facts.school === 'restart')).toMatchObject({
+      isOwnTime: true,
+      facts: { takesS: 180 },
+    });
+    expect(notPossible({ build }).map(({ school }) => school)).toEqual(['reconnect']);
+    expect(recommendSchool(situation, here)).toMatchObject({ school: 're-initialise' });
+    expect(recommendSchool({ ...situation, timeS: 4 }, here)?.school).toBe('re-anchor');
     expect(recommendSchool({ ...situation, timeS: 2 }, worked)?.school).toBe('re-anchor');
     expect(
       recommendSchool({ ...situation, verdict: 'correctable', driftRadPerS: deg(0.05) }, worked)

@@ -1,3 +1,4 @@
+import { pipit } from '../../src/server/demo/scenario';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { judgeConfirmation } from '../../src/core/calibration/confirm';
@@ -81,7 +82,7 @@ describe('what is said', () => {
             healthyRadPerS: deg(0.1),
             timeS: 60,
           },
-          schoolRecords([]),
+          schoolRecords([], pipit),
         );
         // Only a steady sensor leaves nothing to be done.
         expect(advice === null).toBe(check.verdict === 'steady');

@@ -22,8 +22,8 @@ describe('units on a robot', () => {
     const used = (robot: typeof pipit) => Number(/^\d+/.exec(portSentence(robot))?.[0]);
     expect(used(builtIn)).toBe(used(pipit) - 1);
     // A sensor without a cable is not to be unplugged.
-    expect(schoolRecords([], true).map(({ facts }) => facts.school)).not.toContain('reconnect');
-    expect(schoolRecords([], false)).toHaveLength(5);
+    expect(schoolRecords([], builtIn).map(({ facts }) => facts.school)).not.toContain('reconnect');
+    expect(schoolRecords([], pipit)).toHaveLength(5);
   });
 
   it('are said to have one name in programs where they do, and which way they look', () => {

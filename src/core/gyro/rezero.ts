@@ -1,83 +1,12 @@
+import type { Robot } from '../robot';
 import { median } from '../stats/median';
+import { headingIsBuiltIn } from '../units/ofRobot';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { clock, counted, degrees, percent } from '../text/quantities';
 import { driftText } from './driftText';
+import { REZERO_FACTS, type SchoolFacts } from './rezeroFacts';
+import type { RezeroSchool } from './rezeroSchools';
 import type { StillVerdict } from './stillVerdict';
-
-/** Ways of getting rid of drift. */
-export type RezeroSchool =
-  'restart' | 'reconnect' | 're-initialise' | 'estimate at start' | 're-anchor';
-
-export interface SchoolFacts {
-  school: RezeroSchool;
-  title: string;
-  /** What it takes at the table, s; null: as long as this sensor has to stand still. */
-  takesS: number | null;
-  needs: string;
-  steps: string[];
-  /** It needs a cable that can be pulled. */
-  needsCable?: true;
-}
-
-/** The five schools, in the order in which they are usually tried. */
-export const REZERO_FACTS: readonly SchoolFacts[] = [
-  {
-    school: 'restart',
-    title: 'Restart the controller, lying still',
-    takesS: 45,
-    needs: 'a flat place, and nobody touching the robot',
-    steps: [
-      'Switch the robot off and put it on the table.',
-      'Press the button, take the hand away at once.',
-      'Wait until it has started; do not touch it meanwhile.',
-    ],
-  },
-  {
-    school: 'reconnect',
-    needsCable: true,
-    title: 'Unplug the sensor and plug it in again',
-    takesS: 15,
-    needs: 'a hand on the cable and a robot that does not move',
-    steps: [
-      'Hold the robot down on the table.',
-      'Pull the sensor’s cable, count to three, plug it in.',
-      'Let go and wait for two seconds.',
-    ],
-  },
-  {
-    school: 're-initialise',
-    title: 'Let the program start the sensor anew',
-    takesS: 5,
-    needs: 'a program that switches the sensor’s mode and back, and waits',
-    steps: [
-      'Put the robot down, hands off.',
-      'Start the program that switches the sensor to another mode and back.',
-      'It waits until the reading stands still, then sets the heading to zero.',
-    ],
-  },
-  {
-    school: 'estimate at start',
-    title: 'Measure the drift at the start and subtract it',
-    takesS: null,
-    needs: 'still seconds before each run, and a line in the program',
-    steps: [
-      'Put the robot at its start, hands off.',
-      'The program reads the heading at the beginning and the end of the still time.',
-      'From then on it takes drift × time off every reading.',
-    ],
-  },
-  {
-    school: 're-anchor',
-    title: 'Square up on the way and set the heading',
-    takesS: 3,
-    needs: 'a straight wall or edge that the route passes',
-    steps: [
-      'Drive gently against something straight until both corners touch.',
-      'Set the heading to what the wall says.',
-      'Drive on: only the drift since then is left.',
-    ],
-  },
-];
 
 /** A check that followed one of the schools. */
 export interface SchoolTrial {
@@ -88,6 +17,8 @@ export interface SchoolTrial {
 
 export interface SchoolRecord {
   facts: SchoolFacts;
+  /** It takes so long here, s, as somebody said; else as long as it usually does. */
+  isOwnTime: boolean;
   /** Null: never tried and checked. */
   success: SuccessRate | null;
   worked: number;
@@ -108,16 +39,21 @@ export const didWork = (verdict: StillVerdict): boolean =>
   verdict === 'steady' || verdict === 'correctable';
 
 /**
- * What each school has come to in this team's hands. Checks that could not tell are not counted.
+ * What each school that this robot can do has come to in this team's hands. Checks that could not tell are not counted.
  *
- * @param isBuiltIn the heading sensor is part of the controller: it has no cable to unplug
+ * @param robot says what its kit can do, how long it takes, and whether its sensor has a cable to unplug
  */
-export function schoolRecords(trials: readonly SchoolTrial[], isBuiltIn = false): SchoolRecord[] {
-  return REZERO_FACTS.filter(({ needsCable }) => !(isBuiltIn && needsCable)).map((facts) => {
-    const own = trials.filter(({ school, verdict }) => school === facts.school && !isOpen(verdict));
+export function schoolRecords(
+  trials: readonly SchoolTrial[],
+  robot: Pick<Robot, 'units' | 'build'>,
+): SchoolRecord[] {
+  return REZERO_FACTS.filter((facts) => canDo(facts, robot)).map((usual) => {
+    const ownS = robot.build.driftCures[usual.school]?.takesS ?? null;
+    const own = trials.filter(({ school, verdict }) => school === usual.school && !isOpen(verdict));
     const worked = own.filter(({ verdict }) => didWork(verdict)).length;
     return {
-      facts,
+      facts: { ...usual, takesS: ownS ?? usual.takesS },
+      isOwnTime: ownS !== null,
       worked,
       tried: own.length,
       success: wilson(worked, own.length),
@@ -126,6 +62,14 @@ export function schoolRecords(trials: readonly SchoolTrial[], isBuiltIn = false)
     };
   });
 }
+
+/** The schools that somebody has said this kit cannot do. */
+export const notPossible = ({ build }: Pick<Robot, 'build'>): readonly SchoolFacts[] =>
+  REZERO_FACTS.filter(({ school }) => build.driftCures[school]?.isPossible === false);
+
+const canDo = ({ school, needsCable }: SchoolFacts, robot: Pick<Robot, 'units' | 'build'>) =>
+  robot.build.driftCures[school]?.isPossible !== false &&
+  !(needsCable === true && headingIsBuiltIn(robot));
 
 /**
  * Heading error (one standard deviation) after t seconds when the drift was estimated in k still
@@ -233,7 +177,7 @@ export function recommendSchool(
         : `it worked ${counted(anew.worked, 'time')} of ${anew.tried} here (${percent(anew.success.low95)} to ${percent(anew.success.high95)})`;
     return {
       school: anew.facts.school,
-      reason: `${why}; this takes ${anew.facts.takesS ?? 0} s, and ${so}.`,
+      reason: `${why}; this takes ${clock(anew.facts.takesS ?? 0)}, and ${so}.`,
     };
   }
   return {

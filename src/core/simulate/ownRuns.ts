@@ -106,7 +106,8 @@ const ofOneRobot = (
   );
 
 /**
- * Where one robot's runs end on average: what its doubts move it by, and what so many runs cannot tell.
+ * Where one robot's runs end on average: what its doubts move it by, and what so many runs, simulated and driven, cannot
+ * tell.
  *
  * @param offsets of the runs' ends from the plan, one for each run in their order
  */
@@ -120,7 +121,7 @@ export function ownEnd(
     const values = own.map(value);
     const sdWithin = sampleSd(values);
     const between = sensitivities.reduce((sum, { end }) => sum + value(end) ** 2, 0);
-    const half = Z * Math.sqrt(between + sdWithin ** 2 / values.length);
+    const half = Z * Math.sqrt(between + (2 * sdWithin ** 2) / values.length);
     const centre = mean(values);
     return { mean: centre, low95: centre - half, high95: centre + half, sdWithin };
   };

@@ -6,7 +6,7 @@ import { simulateStillHeading } from '../../core/simulate/stillLog';
 import { runBenchProgram } from '../../core/standIn/program';
 import type { BenchStep } from '../../core/standIn/steps/benchStep';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
-import type { RezeroSchool } from '../../formats/benchConstants';
+import type { RezeroSchool } from '../../core/gyro/rezeroSchools';
 import type {
   BenchTrialsRecord,
   LapRecord,

@@ -1,151 +1,31 @@
 import { useState } from 'react';
+import { measuredDrift } from '../../../core/gyro/driftText';
 import {
+  notPossible,
   proveRezero,
   recommendSchool,
   schoolRecords,
   stillTimeNeeded,
-  type RezeroSchool,
-  type SchoolRecord,
 } from '../../../core/gyro/rezero';
-import { driftText, measuredDrift } from '../../../core/gyro/driftText';
-import { headingIsBuiltIn } from '../../../core/units/ofRobot';
-import type { StandInAction } from '../../../core/standIn/act';
-import { clock, percent } from '../../../core/text/quantities';
+import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
+import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { Empty, Toast } from '../../../ui/Notice';
 import { NumberField } from '../../../ui/NumberField';
 import { SECONDS } from '../../../ui/units';
 import { useToast } from '../../../ui/useToast';
-import type { BenchProps } from '../procedure';
+import { useSaved } from '../../useSaved';
 import styles from '../Bench.module.css';
-import { doWithStandIn } from '../standIn/standInStore';
-import { schoolTrials } from './trials';
+import type { BenchProps } from '../procedure';
+import { RecordTakeOver } from '../RecordTakeOver';
 import { StillProcedure } from '../still/StillProcedure';
-import { GateLine } from './GateLine';
+import { Recipe } from './Recipe';
+import { SchoolTable } from './SchoolTable';
+import { schoolTrials } from './trials';
 
 interface Props extends BenchProps {
   checks: SavedStillCheck[];
-}
-
-const ON_STAND_IN: Partial<Record<RezeroSchool, { label: string; actions: StandInAction[] }>> = {
-  restart: {
-    label: 'Restart the stand-in, lying still',
-    actions: [{ do: 'power-off' }, { do: 'power-on', inHand: false }],
-  },
-  reconnect: {
-    label: 'Unplug and plug in the stand-in’s sensor',
-    actions: [{ do: 'reconnect-sensor', inHand: false }],
-  },
-  're-initialise': {
-    label: 'Let the stand-in’s program start its sensor anew',
-    actions: [{ do: 'reinitialise-sensor', inHand: false }],
-  },
-};
-
-function soFar({ success, worked, tried }: SchoolRecord): string {
-  if (success === null) return 'never tried here';
-  return `${worked} of ${tried} (${percent(success.low95)} to ${percent(success.high95)})`;
-}
-
-interface TableProps {
-  records: SchoolRecord[];
-  /** How long this robot has to stand still before a run; null: no time is enough. */
-  stillS: number | null;
-  recommended: RezeroSchool | null;
-  chosen: RezeroSchool | null;
-  onChoose(school: RezeroSchool): void;
-}
-
-function SchoolTable({ records, stillS, recommended, chosen, onChoose }: TableProps) {
-  return (
-    <div className={styles.scroll}>
-      <table className={styles.table} aria-label="Ways to get rid of drift">
-        <thead>
-          <tr>
-            <th>Way</th>
-            <th className={styles.number}>Takes</th>
-            <th>Needs</th>
-            <th>Worked here</th>
-            <th className={styles.number}>Drift left</th>
-            <th>
-              <span className="visually-hidden">Choose</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {records.map((record) => {
-            const { facts, leftRadPerS } = record;
-            const isBest = facts.school === recommended;
-            return (
-              <tr key={facts.school}>
-                <td>
-                  {isBest ? <strong>{facts.title}</strong> : facts.title}
-                  {isBest && <small> (recommended)</small>}
-                </td>
-                <td className={styles.number}>
-                  {facts.takesS === null
-                    ? stillS === null
-                      ? 'no time is enough'
-                      : clock(stillS)
-                    : clock(facts.takesS)}
-                </td>
-                <td>{facts.needs}</td>
-                <td>{soFar(record)}</td>
-                <td className={styles.number}>
-                  {leftRadPerS === null ? '–' : driftText(leftRadPerS)}
-                </td>
-                <td>
-                  <Button
-                    look={isBest && chosen === null ? 'strong' : 'quiet'}
-                    aria-pressed={chosen === facts.school}
-                    aria-label={`Try: ${facts.title}`}
-                    onClick={() => onChoose(facts.school)}
-                  >
-                    Try it
-                  </Button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
-  );
-}
-
-/** The chosen way step by step, on the stand-in with one button. */
-function Steps({ record }: { record: SchoolRecord }) {
-  const [refused, setRefused] = useState<string | null>(null);
-  const onStandIn = ON_STAND_IN[record.facts.school];
-  const act = async (actions: StandInAction[]) => {
-    for (const action of actions) {
-      const problem = await doWithStandIn(action);
-      setRefused(problem);
-      if (problem !== null) return;
-    }
-  };
-  return (
-    <section aria-label="Steps" className={styles.do}>
-      <h2>{record.facts.title}</h2>
-      <ol className={styles.steps}>
-        {record.facts.steps.map((step) => (
-          <li key={step}>{step}</li>
-        ))}
-      </ol>
-      {onStandIn !== undefined && (
-        <div className={styles.actions}>
-          <Button onClick={() => void act(onStandIn.actions)}>{onStandIn.label}</Button>
-        </div>
-      )}
-      {refused !== null && (
-        <p role="alert" className={styles.problem}>
-          {refused}
-        </p>
-      )}
-      <GateLine />
-    </section>
-  );
 }
 
 /** Getting rid of drift: five ways, one recommended, and a check that proves that it helped. */
@@ -156,7 +36,9 @@ export default function Station({ robot, checks: loaded }: Props) {
   const [proof, setProof] = useState<string | null>(null);
   const [toast, tell] = useToast();
   const used = checks.filter(({ setAsideReason }) => setAsideReason === null);
-  const records = schoolRecords(schoolTrials(checks), headingIsBuiltIn(robot.robot));
+  const saved = useSaved<RobotRecord>('robots', robot, () => tell('Kept in the robot’s record.'));
+  const recorded = saved.saved.robot;
+  const records = schoolRecords(schoolTrials(checks), recorded);
   const before = used[0];
   if (before === undefined) {
     return (
@@ -185,6 +67,14 @@ export default function Station({ robot, checks: loaded }: Props) {
     },
     records,
   );
+  const stillS = stillTimeNeeded(result.randomWalkRadPerSqrtS, runDurationS, allowedRad);
+  const cannot = notPossible(recorded);
+  const change = (school: RezeroSchool, part: { isPossible?: boolean; takesS?: number }) => {
+    const { driftCures } = recorded.build;
+    const cure = { isPossible: true, takesS: null, ...driftCures[school], ...part };
+    const build = { ...recorded.build, driftCures: { ...driftCures, [school]: cure } };
+    void saved.save({ ...saved.saved, robot: { ...recorded, build } });
+  };
   const record = records.find(({ facts }) => facts.school === chosen);
   return (
     <>
@@ -228,7 +118,7 @@ export default function Station({ robot, checks: loaded }: Props) {
       </div>
       <SchoolTable
         records={records}
-        stillS={stillTimeNeeded(result.randomWalkRadPerSqrtS, runDurationS, allowedRad)}
+        stillS={stillS}
         recommended={recommendation?.school ?? null}
         chosen={chosen}
         onChoose={(school) => {
@@ -236,9 +126,29 @@ export default function Station({ robot, checks: loaded }: Props) {
           setProof(null);
         }}
       />
+      {cannot.length > 0 && (
+        <p className="faint" data-testid="not-possible">
+          Not for this kit:{' '}
+          {cannot.map(({ school, title }) => (
+            <Button key={school} onClick={() => change(school, { isPossible: true })}>
+              {title}: it can
+            </Button>
+          ))}
+        </p>
+      )}
+      <RecordTakeOver saved={saved} label={null} change={(same) => same} />
       {record !== undefined && (
         <>
-          <Steps record={record} />
+          <Recipe
+            key={`recipe ${record.facts.school}`}
+            record={record}
+            takesS={record.facts.takesS ?? stillS}
+            onTakes={(takesS) => change(record.facts.school, { takesS })}
+            onNotPossible={() => {
+              change(record.facts.school, { isPossible: false });
+              setChosen(null);
+            }}
+          />
           <StillProcedure
             key={record.facts.school}
             robot={robot}

@@ -1,5 +1,4 @@
 import { schoolRecords } from '../../../core/gyro/rezero';
-import { headingIsBuiltIn } from '../../../core/units/ofRobot';
 import { counted } from '../../../core/text/quantities';
 import { schoolTrials } from './trials';
 import type { Procedure } from '../procedure';
@@ -12,10 +11,7 @@ export const reZero: Procedure = {
   minutes: 5,
   gives: [],
   known: async (facts) => {
-    const records = schoolRecords(
-      schoolTrials(await facts.stillChecks()),
-      headingIsBuiltIn(facts.robot.robot),
-    );
+    const records = schoolRecords(schoolTrials(await facts.stillChecks()), facts.robot.robot);
     const [best] = records
       .filter(({ tried }) => tried > 0)
       .toSorted((a, b) => (b.success?.rate ?? 0) - (a.success?.rate ?? 0));

@@ -6,7 +6,7 @@ import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillDefa
 import { rawConvention } from '../../../core/rawConvention';
 import { headingUnitOf } from '../../../core/units/ofRobot';
 import { number } from '../../../core/text/quantities';
-import type { RezeroSchool } from '../../../formats/benchConstants';
+import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';

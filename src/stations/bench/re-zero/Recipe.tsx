@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import type { SchoolRecord } from '../../../core/gyro/rezero';
+import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
+import type { StandInAction } from '../../../core/standIn/act';
+import { clock } from '../../../core/text/quantities';
+import { Button } from '../../../ui/Button';
+import { NumberField } from '../../../ui/NumberField';
+import { SECONDS } from '../../../ui/units';
+import styles from '../Bench.module.css';
+import { doWithStandIn } from '../standIn/standInStore';
+import { GateLine } from './GateLine';
+
+const ON_STAND_IN: Partial<Record<RezeroSchool, { label: string; actions: StandInAction[] }>> = {
+  restart: {
+    label: 'Restart the stand-in, lying still',
+    actions: [{ do: 'power-off' }, { do: 'power-on', inHand: false }],
+  },
+  reconnect: {
+    label: 'Unplug and plug in the stand-in’s sensor',
+    actions: [{ do: 'reconnect-sensor', inHand: false }],
+  },
+  're-initialise': {
+    label: 'Let the stand-in’s program start its sensor anew',
+    actions: [{ do: 'reinitialise-sensor', inHand: false }],
+  },
+};
+
+/** What takes longer than twice its time has failed. */
+const PATIENCE = 2;
+
+interface RecipeProps {
+  record: SchoolRecord;
+  /** What it takes, s; null: as long as this sensor has to stand still. */
+  takesS: number | null;
+  onTakes(takesS: number): void;
+  onNotPossible(): void;
+}
+
+/** The chosen way step by step, on the stand-in with one button. */
+export function Recipe({ record, takesS, onTakes, onNotPossible }: RecipeProps) {
+  const [typedS, setTyped] = useState<number | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const onStandIn = ON_STAND_IN[record.facts.school];
+  const act = async (actions: StandInAction[]) => {
+    for (const action of actions) {
+      const problem = await doWithStandIn(action);
+      setRefused(problem);
+      if (problem !== null) return;
+    }
+  };
+  return (
+    <section aria-label="Steps" className={styles.do}>
+      <h2>{record.facts.title}</h2>
+      <ol className={styles.steps}>
+        {record.facts.steps.map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      {takesS !== null && (
+        <p data-testid="gives-up">
+          {record.facts.givesUp(clock(record.facts.takesS === null ? takesS : PATIENCE * takesS))}
+        </p>
+      )}
+      <div className={styles.fields}>
+        {record.facts.takesS !== null && (
+          <NumberField
+            key={record.facts.school}
+            label="It takes here"
+            unit={SECONDS}
+            min={1}
+            max={3600}
+            value={typedS ?? record.facts.takesS}
+            onChange={setTyped}
+          />
+        )}
+        {typedS !== null && typedS !== record.facts.takesS && (
+          <Button look="strong" onClick={() => onTakes(typedS)}>
+            Keep this time
+          </Button>
+        )}
+        <Button onClick={onNotPossible}>This kit cannot do it</Button>
+      </div>
+      {onStandIn !== undefined && (
+        <div className={styles.actions}>
+          <Button onClick={() => void act(onStandIn.actions)}>{onStandIn.label}</Button>
+        </div>
+      )}
+      {refused !== null && (
+        <p role="alert" className={styles.problem}>
+          {refused}
+        </p>
+      )}
+      <GateLine />
+    </section>
+  );
+}
