@@ -106,6 +106,12 @@ function useValue(name: string) {
   return { value: field.value as unknown, problem, set };
 }
 
+/** A value of the form that a field shows in a way of its own. */
+export function useRecordValue(name: string): [unknown, (value: unknown) => void] {
+  const { value, set } = useValue(name);
+  return [value, set];
+}
+
 interface NumberProps<R extends FieldValues> {
   name: PathTo<R, number | null>;
   label: string;

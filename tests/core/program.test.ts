@@ -38,6 +38,8 @@ const robot = robotSchema.parse({
   },
 });
 
+const MOTOR = 'degrees per second' as const;
+
 describe('how programs count', () => {
   it('travel: there and back in every way of counting', () => {
     fc.assert(
@@ -95,13 +97,52 @@ describe('how programs count', () => {
 
   it('gains: so much more of the command for a degree as the command gives of speed', () => {
     // 1.2 m/s for a radian are 20.9 mm/s a degree: at 0.2 m/s a percent is worth 6.33 mm/s.
-    expect(gainInProgram(robot, 'percent', 1.2, 0.2)).toBeCloseTo(
+    const unsteered = { ...robot, program: { ...robot.program, steering: null } };
+    expect(gainInProgram(unsteered, 1.2, 0.2)?.perDegree).toBeCloseTo(
       (1.2 * deg(1)) / ((0.3 - 0.11) / 30),
       6,
     );
-    const motor = gainInProgram(robot, 'degrees per second', 1.2, 0.2) ?? 0;
+    const byMotor = { ...unsteered, program: { ...unsteered.program, command: MOTOR } };
+    const motor = gainInProgram(byMotor, 1.2, 0.2)?.perDegree;
     expect(motor).toBeCloseTo(((1.2 * deg(1)) / (Math.PI * 0.056)) * 360, 6);
-    expect(gainInProgram(robot, 'percent', 1.2, 0.9)).toBeNull();
+    expect(gainInProgram(unsteered, 1.2, 0.9)).toBeNull();
+  });
+
+  it('gains: as a steering, where programs have one, it makes the difference that is wanted at its speed', () => {
+    for (const steering of STEERINGS) {
+      const steered = { ...robot, program: { ...robot.program, steering } };
+      const gain = gainInProgram(steered, 1.2, 0.25);
+      expect(gain?.unit).toBe('of steering');
+      // Three degrees off at 0.25 m/s: the wheels that such a steering gives differ by 1.2 m/s · 3°.
+      const { left, right } = steeredWheels(steering, 3 * (gain?.perDegree ?? 0));
+      expect(0.25 * (left - right)).toBeCloseTo(1.2 * deg(3), 9);
+    }
+  });
+
+  it('signs: back is the other sign, a turn on the spot is a full steering to its side', () => {
+    const step = (more: object) => stepSchema.parse({ id: 's', ...more });
+    const drive = step({ kind: 'straight', distanceM: 0.7, speedMPerS: 0.3 });
+    const turn = step({ kind: 'turn', mode: 'by', angleRad: deg(90), rateRadPerS: 2 });
+    const told = (program: Partial<typeof robot.program>, of: typeof drive, signs: object) =>
+      stepInProgram({ ...robot, program: { ...robot.program, ...program } }, of, {
+        distanceM: 0,
+        angleRad: 0,
+        ...signs,
+      });
+    expect(told({}, drive, { distanceM: 0.7 })).toContain('at 50 %');
+    expect(told({}, drive, { distanceM: -0.7 })).toContain('at −50 %');
+    expect(told({ forwardSign: -1 }, drive, { distanceM: 0.7 })).toContain('at −50 %');
+    expect(told({}, turn, { angleRad: deg(90) })).toMatch(/%, steering −100$/);
+    expect(told({ turnSign: -1 }, turn, { angleRad: deg(90) })).toMatch(/%, steering 100$/);
+    // Where full steering lets one wheel stand, no steering turns on the spot.
+    const pivots = { steering: 'one faster, one slower' } as const;
+    expect(told(pivots, turn, { angleRad: deg(90) })).not.toContain('steering');
+    const byRate = { command: 'mm per second', turnSign: -1 } as const;
+    expect(told(byRate, turn, { angleRad: deg(90) })).toBe('at 115 °/s');
+    expect(told(byRate, turn, { angleRad: deg(-90) })).toBe('at −115 °/s');
+    expect(programSentence({ ...robot.program, forwardSign: -1, turnSign: -1 })).toContain(
+      'minus drives forward, plus turns to the left',
+    );
   });
 
   it('a power of −1 to 1 is the same power as percent; mm/s need wheel and track in the program', () => {
@@ -136,10 +177,7 @@ describe('how programs count', () => {
     );
     expect(numbersToType(as('percent'))).toBeNull();
     // 1.2 m/s of difference for a radian turn a robot with a track of 130 mm at 9.23 rad/s: as many °/s for a degree.
-    expect(gainInProgram(as('mm per second'), 'mm per second', 1.2, 0.3)).toBeCloseTo(
-      1.2 / 0.13,
-      6,
-    );
+    expect(gainInProgram(as('mm per second'), 1.2, 0.3)?.perDegree).toBeCloseTo(1.2 / 0.13, 6);
   });
 
   it('steering: straight at 0, one wheel stands at its pivot, mirrored for the other side', () => {
@@ -153,7 +191,7 @@ describe('how programs count', () => {
 
   it('a step as the program has it, and why not where nobody has timed it', () => {
     const drive = stepSchema.parse({ id: 's', kind: 'straight', distanceM: -0.7, speedMPerS: 0.3 });
-    expect(stepInProgram(robot, drive)).toBe('3.98 rotations at 50 %');
+    expect(stepInProgram(robot, drive)).toBe('3.98 rotations at 50 %, gain 3.49 of steering per °');
     const untimed = { ...robot, program: { ...robot.program, speeds: [] } };
     expect(stepInProgram(untimed, drive)).toMatch(/^3\.98 rotations not timed yet/);
     expect(programSentence(robot.program)).toBe(

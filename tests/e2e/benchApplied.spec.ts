@@ -84,7 +84,7 @@ test('a gain that was found good is offered to the drives of the route', async (
   await open(page, '/course');
   const line = page.getByTestId('calibration-line');
   await expect(line).toContainText(
-    /gain of straight drives, 40.mm\/s.per.°, found good by 3 looks/,
+    /gain of straight drives, 40.mm\/s.per.°, at 20.cm\/s.* found good by 3 looks/,
   );
   await page.getByRole('button', { name: 'Use the tuned gain' }).click();
   await expect(page.getByTestId('step-1').getByLabel('Heading gain')).toHaveValue('2.292');

@@ -13,6 +13,8 @@ export const TRAVELS = ['motor degrees', 'rotations', 'mm', 'cm', 'inches'] as c
 /** What a steering of −100 to 100 does to the wheels. */
 export const STEERINGS = ['one wheel slows', 'one faster, one slower'] as const;
 
+const sign = z.union([z.literal(1), z.literal(-1)]);
+
 /** A timed drive at a percentage of power. */
 const timedDrive = z.object({
   percent: z.number().gt(0).max(100),
@@ -25,6 +27,8 @@ export const programSchema = z.object({
   command: z.enum(COMMANDS).nullable().default(null),
   travel: z.enum(TRAVELS).nullable().default(null),
   steering: z.enum(STEERINGS).nullable().default(null),
+  forwardSign: sign.default(1).describe('1: a positive command drives forward'),
+  turnSign: sign.default(1).describe('1: a positive steering, or turning, goes to the right'),
   speeds: z
     .array(timedDrive)
     .max(20, 'expected at most 20 timed drives')

@@ -22,5 +22,12 @@ const LAWS: Record<Steering, (share: number) => WheelShares> = {
 export const steeredWheels = (law: Steering, steering: number): WheelShares =>
   LAWS[law](steering / FULL);
 
+/** The steering at which the robot turns on the spot; null where no steering does. */
+export const spinSteering = (law: Steering): number | null =>
+  law === 'one wheel slows' ? FULL : null;
+
+/** The steering that makes a difference of 1 m/s between the wheels at a speed: by either law it is twice the share. */
+export const steeringPerMPerS = (mPerS: number): number => FULL / (2 * mPerS);
+
 /** The steering at which one wheel stands. */
 export const pivotSteering = (law: Steering): number => (law === 'one wheel slows' ? 50 : FULL);

@@ -1,5 +1,4 @@
-import { turnUnit } from '../program/commands';
-import { commandPerMPerS } from '../program/gain';
+import { correctionAt } from '../program/gain';
 import type { Robot } from '../robot';
 import { FOLLOWING_M_PER_S } from './controllers/drives';
 import type { TunedId } from './controllers/ids';
@@ -34,15 +33,16 @@ export function tunedInProgram(
   gain: number,
   speed?: number,
 ): TunedInProgram | null {
-  const { command } = robot.program;
-  if (command === null) return null;
-  const each = commandPerMPerS(robot, command, wheelSpeed(id, speed));
-  if (each === null) return null;
+  // A turn on the spot is steered as far as it goes: there it is the command that is in proportion.
+  const { steering } = robot.program;
+  const told = { ...robot.program, steering: SHOWN[id].speeds.isRate ? null : steering };
+  const correction = correctionAt({ ...robot, program: told }, wheelSpeed(id, speed));
+  if (correction === null) return null;
   const { per, differenceMPerS } = SHOWN[id].inProgram;
-  const perGain = each * differenceMPerS(robot, 1);
+  const perGain = correction.perMPerS * differenceMPerS(robot, 1);
   return {
     perUnit: gain * perGain,
-    unit: `${turnUnit(command)} per ${per}`,
+    unit: `${correction.unit} per ${per}`,
     gainOf: (perUnit) => perUnit / perGain,
   };
 }

@@ -1,12 +1,11 @@
 import { COMMAND_WAYS, turnUnit } from '../../core/program/commands';
-import { gainInProgram } from '../../core/program/gain';
 import { toldTravel, travelledFor } from '../../core/program/toldTravel';
-import { notesOnStep } from '../../core/program/sentence';
+import { notesOnStep, stepGainInProgram } from '../../core/program/sentence';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot';
 import { kindOfStep } from '../../core/steps/registry';
 import type { Step } from '../../core/steps/step';
-import { errorLength, number } from '../../core/text/quantities';
+import { errorLength } from '../../core/text/quantities';
 import { ProgramField } from '../../ui/ProgramField';
 import styles from './CourseStation.module.css';
 
@@ -72,11 +71,8 @@ function TravelField({ step, robot, onChange }: Props) {
 }
 
 function GainText({ step, robot }: Omit<Props, 'onChange'>) {
-  const { command } = robot.program;
-  const steering = kindOfStep(step).inProgram.steering?.of(step);
-  if (command === null || steering === undefined) return null;
-  const gain = gainInProgram(robot, command, steering.gainMPerSPerRad, steering.speedMPerS);
-  return gain === null ? null : `, gain ${number(gain, 2)} ${turnUnit(command)} per °`;
+  const gain = stepGainInProgram(robot, step);
+  return gain === null ? null : `, ${gain}`;
 }
 
 /** A step as the robot's programs have it, in the team's own way of counting; either may be typed. */

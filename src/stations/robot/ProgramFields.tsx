@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button';
 import { NumberField } from '../../ui/NumberField';
 import { Select } from '../../ui/Select';
 import { BENCH_LENGTH, PERCENT, SECONDS } from '../../ui/units';
-import { FieldGroup, type RobotProps } from './FieldGroup';
+import { F, FieldGroup, type RobotProps } from './FieldGroup';
 import styles from './RobotStation.module.css';
 
 const NOT_SAID = 'not said yet';
@@ -120,6 +120,22 @@ export function ProgramFields({ robot, onChange }: RobotProps) {
         ways={STEERINGS}
         value={program.steering}
         onChange={(steering) => set({ steering })}
+      />
+      <F.Choice
+        name="robot.program.forwardSign"
+        label="Forward is told with"
+        options={[
+          { value: 1, label: 'plus' },
+          { value: -1, label: 'minus' },
+        ]}
+      />
+      <F.Choice
+        name="robot.program.turnSign"
+        label="A plus turns it"
+        options={[
+          { value: 1, label: 'right' },
+          { value: -1, label: 'left' },
+        ]}
       />
       {commandsPower(program.command) && (
         <TimedDrives drives={program.speeds} onChange={(speeds) => set({ speeds })} />

@@ -34,14 +34,9 @@ export function useLiveFit(props: LiveFitProps): StillAnalysis | null {
     if (step < 1) return undefined;
     const { readings: soFar, raw, runDurationS, toleranceRad, settings, earlier } = latest.current;
     try {
-      const job = analyseStill(
-        logOf(soFar, raw),
-        runDurationS,
-        toleranceRad,
-        settings,
-        null,
-        { earlier },
-      );
+      const job = analyseStill(logOf(soFar, raw), runDurationS, toleranceRad, settings, null, {
+        earlier,
+      });
       // What cannot be fitted yet will be said at the end.
       job.result.then(setAnalysis, () => undefined);
       return job.cancel;

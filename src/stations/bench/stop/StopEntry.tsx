@@ -10,6 +10,7 @@ import type { StopEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
+import { SpeedInProgram } from '../ToldInProgram';
 import { TrialEntry } from '../TrialEntry';
 
 const F = fieldsOf<StopEntryValues>();
@@ -67,6 +68,7 @@ export function StopEntry({ by, robot, reads, onTrial }: Props) {
         {(first) => (
           <>
             <F.Number name="speedMPerS" label="Driven at" unit={SPEED} min={1} max={500} />
+            <SpeedInProgram name="speedMPerS" robot={robot} />
             {by === 'distance' ? (
               <>
                 <F.Number

@@ -107,7 +107,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               onChange={(next) => setConditions({ keep: next })}
             />
           </div>
-          <StraightEntry keep={keep} onTrial={add} />
+          <StraightEntry robot={robot.robot} keep={keep} onTrial={add} />
           <TrialsFile
             label="Straight drives (CSV)"
             what="drive"

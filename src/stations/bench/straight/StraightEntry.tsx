@@ -1,4 +1,5 @@
 import { ulid } from 'ulid';
+import type { Robot } from '../../../core/robot';
 import { positiveTurn } from '../../../core/text/quantities';
 import type { StraightTrialRecord, StraightTrials } from '../../../formats/benchRecords';
 import { fieldsOf } from '../../../ui/recordForm';
@@ -8,17 +9,19 @@ import type { StraightEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
+import { DistanceInProgram, SpeedInProgram } from '../ToldInProgram';
 import { TrialEntry } from '../TrialEntry';
 
 const F = fieldsOf<StraightEntryValues>();
 
 interface Props {
+  robot: Robot;
   keep: StraightTrials['conditions']['keep'];
   onTrial(trial: StraightTrialRecord): void;
 }
 
 /** A straight drive: typed from the tape, or driven by the stand-in. */
-export function StraightEntry({ keep, onTrial }: Props) {
+export function StraightEntry({ robot, keep, onTrial }: Props) {
   const program = useProgram();
   const drive = ({ commandedM, speedMPerS }: StraightEntryValues) =>
     void program.run(
@@ -81,7 +84,9 @@ export function StraightEntry({ keep, onTrial }: Props) {
               max={1000}
               hint="backward: a minus, and for what it drove"
             />
+            <DistanceInProgram name="commandedM" robot={robot} />
             <F.Number name="speedMPerS" label="At" unit={SPEED} min={1} max={500} />
+            <SpeedInProgram name="speedMPerS" robot={robot} />
             <F.Number
               name="actualM"
               label="Truly driven"

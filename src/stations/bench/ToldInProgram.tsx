@@ -1,0 +1,61 @@
+import { COMMAND_WAYS } from '../../core/program/commands';
+import { TRAVEL_WAYS } from '../../core/program/travels';
+import type { Robot } from '../../core/robot';
+import { ProgramField } from '../../ui/ProgramField';
+import { useRecordValue } from '../../ui/recordForm';
+
+interface Props {
+  /** The field of the entry, in SI. */
+  name: string;
+  robot: Robot;
+}
+
+const MOST = 1e6;
+
+/** How fast it was told to drive, as its own programs have it; nothing where nobody has said how they count. */
+export function SpeedInProgram({ name, robot }: Props) {
+  const [value, set] = useRecordValue(name);
+  const { command, forwardSign } = robot.program;
+  if (command === null) return null;
+  const way = COMMAND_WAYS[command];
+  const told = way.told(robot, Number(value));
+  return (
+    <ProgramField
+      label="Told in its program"
+      unit={way.unit}
+      decimals={way.decimals}
+      value={told === null ? null : forwardSign * told}
+      min={-way.most}
+      max={way.most}
+      lacks={way.lacks}
+      onTake={(typed) => {
+        const mPerS = way.speed(robot, Math.abs(typed));
+        if (mPerS === null || mPerS <= 0) return false;
+        set(mPerS);
+        return true;
+      }}
+    />
+  );
+}
+
+/** How far it was told to drive, as its own programs have it: before anything is taken off. */
+export function DistanceInProgram({ name, robot }: Props) {
+  const [value, set] = useRecordValue(name);
+  const { travel } = robot.program;
+  if (travel === null) return null;
+  const { unit, decimals, distanceM, travel: toldOf } = TRAVEL_WAYS[travel];
+  return (
+    <ProgramField
+      label="As its program has it"
+      {...{ unit, decimals }}
+      value={Math.sign(Number(value)) * toldOf(robot, Math.abs(Number(value)))}
+      min={-MOST}
+      max={MOST}
+      onTake={(typed) => {
+        if (typed === 0) return false;
+        set(Math.sign(typed) * distanceM(robot, Math.abs(typed)));
+        return true;
+      }}
+    />
+  );
+}
