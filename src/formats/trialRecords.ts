@@ -38,6 +38,15 @@ export const turnTrialRecord = z.object({
     .nullable()
     .default(null)
     .describe('what the heading sensor showed of that turn; null: nobody noted it'),
+  afterDrive: z
+    .object({
+      facedRad: angle.nullable(),
+      readingRad: angle.nullable(),
+      turnsTo: z.boolean(),
+    })
+    .nullable()
+    .default(null)
+    .describe('how it began, where it followed a drive: taken out of what it was told and made'),
   measuredBy: z.enum(ANGLE_SOURCES),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });

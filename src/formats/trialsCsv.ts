@@ -185,6 +185,7 @@ export async function readTurnTrials(
         durationS: values.duration === undefined ? null : Number(values.duration),
         facedRad: values.faced === undefined ? null : radiansFromDegrees(Number(values.faced)),
         place: String(values.place ?? '').slice(0, 40),
+        afterDrive: null,
         readingSdRad: null,
         readingRad:
           values.reading === undefined ? null : radiansFromDegrees(Number(values.reading)),

@@ -35,6 +35,20 @@ test('a robot whose programs count power and rotations is measured and driven as
   await power.fill('32');
   await expect(page.getByText(/Nobody has timed this power/)).toBeHidden();
 
+  // A drive and a stop are entered as they were told.
+  await open(page, `/bench/straight?robot=${WREN}&new`);
+  await page.getByLabel('Told in its program').fill('60');
+  await expect(page.getByLabel('At', { exact: true })).toHaveValue('40');
+  await page.getByLabel('As its program has it').fill('-2');
+  const told = page.getByLabel('Told to drive');
+  const backwardCm = Number((await told.inputValue()).replace('−', '-'));
+  await page.getByLabel('As its program has it').fill('2');
+  expect(Number(await told.inputValue())).toBeCloseTo(-backwardCm, 6);
+  expect(backwardCm).toBeLessThan(-25);
+  await open(page, `/bench/stop?robot=${WREN}&new`);
+  await page.getByLabel('Driven at').fill('12.5');
+  await expect(page.getByLabel('Told in its program')).toHaveValue('20');
+
   // On the course, too: 70 cm are so many turns of the motor, at so much power.
   await open(page, `/robot?robot=${PIPIT}`);
   await unfold(page, 'How its programs count');

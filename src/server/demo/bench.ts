@@ -152,6 +152,7 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     durationS: null,
     facedRad: null,
     place: '',
+    afterDrive: null,
     readingSdRad: null,
     readingRad: null,
     measuredBy: 'protractor',

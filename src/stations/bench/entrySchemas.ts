@@ -27,6 +27,10 @@ export const turnEntrySchema = z.object({
   offsetM: lengthM.nullable(),
   /** A magnitude, as it is read off. */
   readingRad: z.number().min(-20).max(20).nullable(),
+  followed: z.enum(['standing still', 'a drive']),
+  startFacedRad: z.number().min(-3).max(3).nullable(),
+  startReadRad: z.number().min(-3).max(3).nullable(),
+  turnsTo: z.boolean(),
   facedRad: turnTrialRecord.shape.facedRad.unwrap(),
   place: turnTrialRecord.shape.place.unwrap(),
 });

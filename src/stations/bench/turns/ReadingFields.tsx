@@ -115,3 +115,47 @@ export const StoodFields = ({ facedRad, place }: Reading) => (
     </div>
   </details>
 );
+
+/** A drive before it may have left the robot askew: what is left over of that is none of the turn's. */
+export const BeganFields = ({ followed }: Reading) => (
+  <div className={styles.fields}>
+    <F.Choice
+      name="followed"
+      label="It began after"
+      options={[
+        { value: 'standing still', label: 'standing still' },
+        { value: 'a drive', label: 'a drive' },
+      ]}
+    />
+    {followed === 'a drive' && (
+      <>
+        <F.Number
+          name="startFacedRad"
+          label="Truly faced as it began"
+          unit={HEADING}
+          min={-90}
+          max={90}
+          optional
+          hint="from the line that it should face along"
+        />
+        <F.Number
+          name="startReadRad"
+          label="Its sensor read then"
+          unit={HEADING}
+          min={-90}
+          max={90}
+          optional
+          hint="either of the two will do"
+        />
+        <F.Choice
+          name="turnsTo"
+          label="Its program turns"
+          options={[
+            { value: true, label: 'to that heading' },
+            { value: false, label: 'by that angle' },
+          ]}
+        />
+      </>
+    )}
+  </div>
+);

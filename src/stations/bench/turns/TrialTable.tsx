@@ -52,7 +52,7 @@ export const TrialTable = ({ trials, onRepeat, onSetAside, onTakeBack }: Props) 
         title: 'By',
         cell: ({ trial }) =>
           trial.setAsideReason ??
-          `${trial.measuredBy}${trial.readingSdRad === null ? '' : `, ± ${degrees(2 * trial.readingSdRad, 0)}`}`,
+          `${trial.measuredBy}${trial.readingSdRad === null ? '' : `, ± ${degrees(2 * trial.readingSdRad, 0)}`}${trial.afterDrive === null ? '' : ', after a drive'}`,
       },
       {
         title: 'What to do with it',

@@ -2,6 +2,7 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Robot } from '../../../core/robot';
+import { turnAfterDrive } from '../../../core/turns/afterDrive';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
@@ -14,7 +15,7 @@ import type { TurnEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { ProgramRate } from './ProgramRate';
-import { ReadingFields, StoodFields } from './ReadingFields';
+import { BeganFields, ReadingFields, StoodFields } from './ReadingFields';
 import { AskFirst, questionOf, type Asked } from './AskFirst';
 
 /** What is tried next: sticky, so that repeating a trial takes one field. */
@@ -50,6 +51,7 @@ function baseTrial(
     facedRad,
     place,
     readingSdRad: null,
+    afterDrive: null,
     readingRad: readingRad === null ? null : signOf(setting.direction) * readingRad,
     setAsideReason: null,
   };
@@ -79,7 +81,13 @@ const SettingFields = ({ children }: { children: ReactNode }) => (
   </div>
 );
 
-const NOTHING_READ = { angleRad: null, offsetM: null, readingRad: null };
+const NOTHING_READ = {
+  angleRad: null,
+  offsetM: null,
+  readingRad: null,
+  startFacedRad: null,
+  startReadRad: null,
+};
 
 const FIRST_READING: Reading = {
   by: 'protractor',
@@ -87,6 +95,8 @@ const FIRST_READING: Reading = {
   lengthM: 0.2,
   withinRad: radiansFromDegrees(5),
   wantedRad: radiansFromDegrees(90),
+  followed: 'standing still',
+  turnsTo: true,
   facedRad: null,
   place: '',
   ...NOTHING_READ,
@@ -107,6 +117,19 @@ function readOff({ by, angleRad, lengthM, offsetM }: Reading): AngleReading | nu
 const surenessOf = ({ by, withinRad }: Reading) => ({
   readingSdRad: by === 'eye, in degrees' ? withinRad / 2 : null,
 });
+
+/** What the turn itself was told and made, without what a drive before it left over. */
+function ownTurn(
+  { targetRad }: Pick<TurnTrialRecord, 'targetRad'>,
+  endedRad: number,
+  read: Reading,
+) {
+  if (read.followed === 'standing still') return { actualRad: endedRad };
+  const { startFacedRad: facedRad, startReadRad: readingRad, turnsTo } = read;
+  const afterDrive = { facedRad, readingRad, turnsTo };
+  const { readingSdRad, ...own } = turnAfterDrive({ targetRad, endedRad }, afterDrive);
+  return { ...own, afterDrive, ...(readingSdRad !== null && { readingSdRad }) };
+}
 
 /** One turn at a time: told, turned, measured; or taken from the stand-in. */
 export const TurnEntry = (props: Props) => (
@@ -136,8 +159,13 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
     if (reading === null || by === 'eye' || wrong > 0) return;
     const trial = baseTrial(setting, read);
     try {
-      const actualRad = trueAngle(reading, trial.targetRad, read.means);
-      const complete = { ...trial, ...surenessOf(read), actualRad, measuredBy: by };
+      const endedRad = trueAngle(reading, trial.targetRad, read.means);
+      const complete = {
+        ...trial,
+        ...surenessOf(read),
+        ...ownTurn(trial, endedRad, read),
+        measuredBy: by,
+      };
       const question = questionOf(complete, tried);
       if (question === null) enter(complete);
       else setAsked(question);
@@ -182,6 +210,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
         <ProgramRate {...{ robot, setting, onSetting }} />
       </SettingFields>
       <ReadingFields {...read} />
+      {by !== 'eye' && <BeganFields {...read} />}
       <StoodFields {...read} />
       <div className={styles.actions}>
         {by === 'eye' ? (

@@ -49,6 +49,7 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         wantedRad: null,
         facedRad: null,
         place: '',
+        afterDrive: null,
         readingSdRad: null,
         readingRad: null,
         measuredBy: 'own heading',
