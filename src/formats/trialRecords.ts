@@ -22,6 +22,13 @@ export const turnTrialRecord = z.object({
     .nullable()
     .default(null)
     .describe('what a turn that was only looked at was to make; null: what it was told'),
+  times: z
+    .number()
+    .int()
+    .min(1)
+    .max(8)
+    .default(1)
+    .describe('so many such turns were looked at together: four of a square, say'),
   rateRadPerS: z.number().min(0.05).max(20),
   kind: z.enum(['spin', 'pivot']),
   durationS: z.number().positive().max(600).nullable(),

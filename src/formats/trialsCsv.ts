@@ -186,6 +186,7 @@ export async function readTurnTrials(
         facedRad: values.faced === undefined ? null : radiansFromDegrees(Number(values.faced)),
         place: String(values.place ?? '').slice(0, 40),
         afterDrive: null,
+        times: 1,
         readingSdRad: null,
         readingRad:
           values.reading === undefined ? null : radiansFromDegrees(Number(values.reading)),

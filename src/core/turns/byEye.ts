@@ -11,6 +11,8 @@ export interface EyeLook {
   seen: Seen;
   toldRad: number;
   wantedRad: number;
+  /** So many such turns were made before anybody looked, as in a square: what each is off by adds up. Left out: one. */
+  times?: number;
 }
 
 export interface EyeAdvice {
@@ -30,8 +32,10 @@ export interface EyeAdvice {
 export const EYE_STEP_RAD = radiansFromDegrees(3);
 /** Turns go beyond what they are told by about so much, or fall short by it. */
 const USUAL_RAD = radiansFromDegrees(9);
-/** Programs are told whole degrees when nobody measures. */
+/** Programs are told whole degrees when nobody measures; half degrees where several turns were looked at together. */
 const TOLD_STEP_RAD = radiansFromDegrees(1);
+const toldStepOf = (looks: readonly EyeLook[]): number =>
+  looks.some(({ times = 1 }) => times > 1) ? TOLD_STEP_RAD / 2 : TOLD_STEP_RAD;
 /** So many looks that were right at one number end the search. */
 const LOOKS_THAT_END_IT = 2;
 
@@ -39,10 +43,11 @@ const BEYOND = Array.from({ length: 241 }, (_, i) => radiansFromDegrees((i - 120
 const SPREADS = Array.from({ length: 20 }, (_, i) => radiansFromDegrees(0.5 * (i + 1)));
 
 function likelihood(beyond: number, sd: number, looks: readonly EyeLook[]): number {
-  return looks.reduce((product, { seen, toldRad, wantedRad }) => {
-    const off = toldRad + beyond - wantedRad;
-    const under = normalCdf(-EYE_STEP_RAD, off, sd);
-    const over = 1 - normalCdf(EYE_STEP_RAD, off, sd);
+  return looks.reduce((product, { seen, toldRad, wantedRad, times = 1 }) => {
+    const off = times * (toldRad + beyond - wantedRad);
+    const sdOfAll = Math.sqrt(times) * sd;
+    const under = normalCdf(-EYE_STEP_RAD, off, sdOfAll);
+    const over = 1 - normalCdf(EYE_STEP_RAD, off, sdOfAll);
     const chance = { under, over, right: Math.max(0, 1 - under - over) };
     return product * Math.max(chance[seen], 1e-12);
   }, 1);
@@ -52,6 +57,8 @@ function likelihood(beyond: number, sd: number, looks: readonly EyeLook[]): numb
  * What to tell a turn that is only looked at, so that it makes a wanted angle: an ordinal probit with known steps,
  * turns held to go beyond what they are told, or short of it, by some 9°, and any scatter of up to 10° equally likely
  * beforehand. The next number to tell lies in the middle of what is left, so that looks bracket it.
+ *
+ * Four turns of a square that are looked at when it should be closed tell four times as much of one.
  *
  * Source: Agresti, Analysis of Ordinal Categorical Data, 2nd ed., 2010, chapter 5; summed on a grid.
  * @param looks of one wanted angle and one side
@@ -77,16 +84,17 @@ export function adviceByEye(looks: readonly EyeLook[]): EyeAdvice | null {
   const right = looks.filter(({ seen }) => seen === 'right');
   const kept = right.find(
     ({ toldRad }) =>
-      right.filter((one) => Math.abs(one.toldRad - toldRad) < TOLD_STEP_RAD / 2).length >=
+      right.filter((one) => Math.abs(one.toldRad - toldRad) < toldStepOf(looks) / 2).length >=
       LOOKS_THAT_END_IT,
   );
-  const whole = TOLD_STEP_RAD * Math.round((wantedRad - beyondRad) / TOLD_STEP_RAD);
+  const stepRad = toldStepOf(looks);
+  const told = stepRad * Math.round((wantedRad - beyondRad) / stepRad);
   const found = {
     wantedRad,
     beyondRad,
     low95Rad: quantile(0.025),
     high95Rad: quantile(0.975),
-    tellRad: kept?.toldRad ?? Math.max(TOLD_STEP_RAD, whole),
+    tellRad: kept?.toldRad ?? Math.max(stepRad, told),
     isFound: kept !== undefined,
   };
   return { ...found, sentence: sentenceOf(found, looks) };
@@ -96,9 +104,11 @@ function sentenceOf(
   { wantedRad, low95Rad, high95Rad, tellRad, isFound }: Omit<EyeAdvice, 'sentence'>,
   looks: readonly EyeLook[],
 ): string {
-  const told = `somewhere from ${degrees(wantedRad - high95Rad, 0)} to ${degrees(wantedRad - low95Rad, 0)}`;
+  const isSquare = looks.some(({ times = 1 }) => times > 1);
+  const decimals = isSquare ? 1 : 0;
+  const told = `somewhere from ${degrees(wantedRad - high95Rad, decimals)} to ${degrees(wantedRad - low95Rad, decimals)}`;
   const last = looks.at(-1);
-  const again = last?.seen === 'right' && Math.abs(last.toldRad - tellRad) < TOLD_STEP_RAD / 2;
+  const again = last?.seen === 'right' && Math.abs(last.toldRad - tellRad) < toldStepOf(looks) / 2;
   const proved =
     low95Rad > 0
       ? 'they go too far'
@@ -106,10 +116,10 @@ function sentenceOf(
         ? 'they do not go far enough'
         : 'that they go wrong is not proved';
   const next = isFound
-    ? `telling ${degrees(tellRad, 0)} makes it, as far as an eye can tell`
+    ? `telling ${degrees(tellRad, decimals)} makes it, as far as an eye can tell`
     : again
-      ? `look at ${degrees(tellRad, 0)} once more`
-      : `tell ${degrees(tellRad, 0)} next`;
+      ? `look at ${degrees(tellRad, decimals)} once more`
+      : `tell ${degrees(tellRad, decimals)} next`;
   return `By eye, for ${degrees(wantedRad, 0)}: ${next}. ${counted(looks.length, 'look')} ${looks.length === 1 ? 'leaves' : 'leave'} ${told} (${proved}); a protractor tells more with three turns.`;
 }
 
@@ -118,6 +128,7 @@ interface SeenTrial {
   targetRad: number;
   wantedRad: number | null;
   seen: Seen | null;
+  times?: number;
 }
 
 /** What to tell for each angle and side that was looked at; what was told stands for what was wanted where nobody said. */
@@ -125,10 +136,10 @@ export function eyeAdvices(
   trials: readonly SeenTrial[],
 ): { direction: 'left' | 'right'; advice: EyeAdvice }[] {
   const groups = new Map<string, { direction: 'left' | 'right'; looks: EyeLook[] }>();
-  for (const { targetRad, wantedRad, seen } of trials) {
+  for (const { targetRad, wantedRad, seen, times = 1 } of trials) {
     if (seen === null) continue;
     const toldRad = Math.abs(targetRad);
-    const look = { seen, toldRad, wantedRad: Math.abs(wantedRad ?? targetRad) };
+    const look = { seen, toldRad, wantedRad: Math.abs(wantedRad ?? targetRad), times };
     const direction = sideOf(targetRad);
     const key = `${direction} ${look.wantedRad.toFixed(4)}`;
     const group = groups.get(key) ?? { direction, looks: [] };

@@ -153,6 +153,7 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
     facedRad: null,
     place: '',
     afterDrive: null,
+    times: 1,
     readingSdRad: null,
     readingRad: null,
     measuredBy: 'protractor',

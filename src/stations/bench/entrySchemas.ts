@@ -27,6 +27,7 @@ export const turnEntrySchema = z.object({
   offsetM: lengthM.nullable(),
   /** A magnitude, as it is read off. */
   readingRad: z.number().min(-20).max(20).nullable(),
+  lookedAt: z.enum(['one turn', 'a square of four']),
   followed: z.enum(['standing still', 'a drive']),
   startFacedRad: z.number().min(-3).max(3).nullable(),
   startReadRad: z.number().min(-3).max(3).nullable(),

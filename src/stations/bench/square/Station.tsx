@@ -64,7 +64,9 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
         <>
           Let the robot drive a square, both ways round: where it ends tells how wide its track
           truly is and whether its wheels are alike. {counted(cw.length, 'lap')} clockwise and{' '}
-          {ccw.length} counter-clockwise so far.
+          {ccw.length} counter-clockwise so far.{' '}
+          <a href={`/bench/turns?robot=${robot.id}`}>No tape? See only whether it closes</a>: by
+          eye, in Turns.
         </>
       }
       see={

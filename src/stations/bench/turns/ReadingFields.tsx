@@ -21,6 +21,16 @@ export const ReadingFields = ({ by, means }: Reading) => (
       ]}
     />
     {by === 'eye' && (
+      <F.Choice
+        name="lookedAt"
+        label="Looked at"
+        options={[
+          { value: 'one turn', label: 'one turn' },
+          { value: 'a square of four', label: 'a square: does it close?' },
+        ]}
+      />
+    )}
+    {by === 'eye' && (
       <F.Number
         name="wantedRad"
         label="It is to make"

@@ -20,7 +20,7 @@ function truly(trial: TurnTrialRecord): string {
   }
   if (trial.seen === null) return '–';
   const wanted = trial.wantedRad === null ? '' : ` for ${degrees(Math.abs(trial.wantedRad), 0)}`;
-  return `${SEEN[trial.seen]}${wanted}`;
+  return `${SEEN[trial.seen]}${wanted}${trial.times === 1 ? '' : ', a square'}`;
 }
 
 /** The trials as they were made, the newest first; none is ever deleted. */

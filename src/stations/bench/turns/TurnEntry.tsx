@@ -52,6 +52,7 @@ function baseTrial(
     place,
     readingSdRad: null,
     afterDrive: null,
+    times: 1,
     readingRad: readingRad === null ? null : signOf(setting.direction) * readingRad,
     setAsideReason: null,
   };
@@ -95,6 +96,7 @@ const FIRST_READING: Reading = {
   lengthM: 0.2,
   withinRad: radiansFromDegrees(5),
   wantedRad: radiansFromDegrees(90),
+  lookedAt: 'one turn',
   followed: 'standing still',
   turnsTo: true,
   facedRad: null,
@@ -178,6 +180,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
       ...baseTrial(setting, read),
       wantedRad: signOf(setting.direction) * read.wantedRad,
       actualRad: null,
+      times: read.lookedAt === 'one turn' ? 1 : 4,
       seen,
       measuredBy: 'eye',
     });

@@ -50,6 +50,7 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
         facedRad: null,
         place: '',
         afterDrive: null,
+        times: 1,
         readingSdRad: null,
         readingRad: null,
         measuredBy: 'own heading',
