@@ -57,7 +57,7 @@ function driftOf({ stillCheck: input }: Bench): CalibrationValue | null {
 
 function straightOf({ straights }: Bench): CalibrationValue | null {
   const forward = straights?.trials.filter(({ commandedM }) => commandedM > 0) ?? [];
-  const model = straightModel(forward);
+  const model = straightModel(forward, straights?.readToM);
   return model && calibrationFromStraight(model);
 }
 
@@ -87,7 +87,7 @@ function rangeOf({ range }: Bench): CalibrationValue | null {
 }
 
 function stopsOf({ stops }: Bench): CalibrationValue | null {
-  const model = stops === undefined ? null : stopModel(stops.trials);
+  const model = stops === undefined ? null : stopModel(stops.trials, stops.readToM);
   return stops === undefined || model === null ? null : calibrationFromStops(model, stops.trials);
 }
 

@@ -35,6 +35,15 @@ const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: 
 
 const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
 
+/** In which step a tape was read. */
+const readTo = z
+  .number()
+  .positive()
+  .max(0.1)
+  .nullable()
+  .default(null)
+  .describe('the step in which the tape was read; null: as the readings show it');
+
 export const straightInput = z.object({
   trials: z
     .array(
@@ -51,6 +60,7 @@ export const straightInput = z.object({
       }),
     )
     .max(MAX_TRIALS),
+  readToM: readTo,
 });
 
 const squaringInput = z.object({
@@ -122,6 +132,7 @@ export const stopInput = z.object({
   trials: z.array(z.object({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
   wantedM: gapM,
   at: z.array(speedMPerS).max(1000).default([]),
+  readToM: readTo,
 });
 
 const speedInput = z.object({
@@ -182,8 +193,8 @@ export const rangingProcedures: readonly Procedure[] = [
     'straight-model',
     'wheel size, coast, start heading and pull from straight drives',
     straightInput,
-    ({ trials }) => {
-      const found = straightModel(trials);
+    ({ trials, readToM }) => {
+      const found = straightModel(trials, readToM);
       return orWhy(found && straightOutput(found), 'Two straight drives at least are needed.');
     },
   ),
@@ -228,8 +239,8 @@ export const rangingProcedures: readonly Procedure[] = [
     'stop-model',
     'lag and braking of stops, and the thresholds for a wanted gap',
     stopInput,
-    ({ trials, wantedM, at }) => {
-      const found = stopModel(trials);
+    ({ trials, wantedM, at, readToM }) => {
+      const found = stopModel(trials, readToM);
       if (found === null) return { sentence: 'Two stops at least are needed.' };
       const { overrunM, ...figures } = found;
       const thresholds = at.map((speed) => ({

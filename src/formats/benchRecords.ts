@@ -135,6 +135,15 @@ const conditions = {
   surface: shortText,
   battery: shortText,
   who: shortText,
+  readToM: z
+    .number()
+    .positive()
+    .max(0.1)
+    .nullable()
+    .default(null)
+    .describe(
+      'the step in which its tape was read, as somebody said; null: as the readings show it',
+    ),
 };
 
 /** When it was put out of the way; null: it is in use. */

@@ -182,7 +182,14 @@ describe('a recorded run', () => {
       version: 0,
       robotId,
       procedure: 'run-log',
-      conditions: { surface: '', battery: '', who: '', logId: log.id, name: 'run 7' },
+      conditions: {
+        surface: '',
+        battery: '',
+        who: '',
+        readToM: null,
+        logId: log.id,
+        name: 'run 7',
+      },
       trials: [{ id: ulid(), tS: 0, headingRad: 0, what: 'start jig' }],
       archivedAt: null,
     };

@@ -74,6 +74,22 @@ describe('a fit of rounded readings', () => {
     expect((fine?.scaleFactor.high95 ?? 0) - 0.98).toBeGreaterThan(0.0005);
   });
 
+  it('takes the step that somebody said, of a ruler and of a floor', () => {
+    expect(lengthStepM([0.98, 1.47], 0.005)).toBe(0.005);
+    expect(floorStepM([0.05, -0.1], 0.001)).toBe(0.001);
+    const stops = [0.1, 0.1, 0.3, 0.3].map((speedMPerS) => ({
+      speedMPerS,
+      thresholdM: 0.2,
+      stopM: Math.round(100 * (0.2 - 0.1 * speedMPerS)) / 100,
+    }));
+    const width = (readToM: number | null) => {
+      const { lagLow95S = 0, lagHigh95S = 0 } = stopModel(stops, readToM) ?? {};
+      return lagHigh95S - lagLow95S;
+    };
+    expect(width(0.001)).toBeLessThan(width(null) / 2);
+    expect(width(0.05)).toBeGreaterThan(width(null));
+  });
+
   it('guesses the step from the readings, and no coarse one from a few', () => {
     expect(lengthStepM([0.98, 1.47, 1.96])).toBeCloseTo(0.01, 9);
     expect(lengthStepM([0.981, 1.47, 1.96])).toBeCloseTo(0.001, 9);

@@ -59,6 +59,36 @@ test('straight drives from a file say wheel size and coasting; applied, the Cour
   await expect(holds).toHaveText('none holds');
 });
 
+test('in which step the tape is read is asked once: it enters the interval, and the next list takes it over', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/straight?new');
+  for (const [told, truly] of [
+    ['50', '490'],
+    ['50', '490'],
+    ['100', '980'],
+    ['100', '980'],
+  ] as const) {
+    await page.getByLabel('Told to drive').fill(told);
+    await page.getByLabel('Truly driven').fill(truly);
+    await page.getByRole('button', { name: 'Add the drive' }).click();
+  }
+  const wheels = page.getByRole('row', { name: /^Driven per told, wheels/ });
+  const width = async () => {
+    const [, low, high] =
+      /\(× ([\d.]+) to × ([\d.]+)\)/.exec((await wheels.textContent()) ?? '') ?? [];
+    return Number(high) - Number(low);
+  };
+  const byReadings = await width();
+  await page.getByLabel('The tape is read to').fill('1');
+  await expect.poll(width).toBeLessThan(byReadings / 4);
+  expect(await width()).toBeGreaterThan(0);
+  await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
+  await open(page, '/bench/straight?new');
+  await expect(page.getByLabel('The tape is read to')).toHaveValue('1');
+  await page.getByLabel('The tape is read to').fill('');
+});
+
 test('the stand-in’s hidden wheels are found by its drives, typed and driven', async ({
   corvat: page,
 }) => {

@@ -30,14 +30,21 @@ export const directionOf = ({ commandedM }: StraightTrial): DriveDirection =>
 
 const nameOf = (drive: KeptDrive): string => `${directionOf(drive)}, by ${KEPT_BY[drive.keptBy]}`;
 
-/** Drives by direction and by what they were kept straight, in the order in which each was first tried. */
-export function straightGroups(trials: readonly KeptDrive[]): StraightGroup[] {
+/**
+ * Drives by direction and by what they were kept straight, in the order in which each was first tried.
+ *
+ * @param readToM in which step the tape was read, as somebody said; null: as the readings show it
+ */
+export function straightGroups(
+  trials: readonly KeptDrive[],
+  readToM: number | null = null,
+): StraightGroup[] {
   const names = [...new Set(trials.map(nameOf))];
   return names.flatMap((name) => {
     const own = trials.filter((drive) => nameOf(drive) === name);
     const [first] = own;
     return first === undefined
       ? []
-      : [{ name, direction: directionOf(first), trials: own, model: straightModel(own) }];
+      : [{ name, direction: directionOf(first), trials: own, model: straightModel(own, readToM) }];
   });
 }

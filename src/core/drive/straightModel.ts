@@ -41,14 +41,18 @@ const NOT_FITTED: Estimate = { value: 0, low95: 0, high95: 0 };
  * Source: least squares (Seber and Lee, Linear Regression Analysis, 2003, chapter 3), intervals by Student's t and
  * what the tape's step may hide (`roundedFit`).
  * @param trials metres; forward and backward drives are different models and are not to be mixed
- * @param stepM in which the tape was read; left out: as the readings show it
+ * @param readToM in which step the tape was read, as somebody said; null: as the readings show it
  * @returns null with fewer than two trials
  */
 export function straightModel(
   trials: readonly StraightTrial[],
-  stepM = lengthStepM(trials.map(({ actualM }) => actualM)),
+  readToM: number | null = null,
 ): StraightModel | null {
   if (trials.length < 2) return null;
+  const stepM = lengthStepM(
+    trials.map(({ actualM }) => actualM),
+    readToM,
+  );
   const plain = trials.filter(({ afterReversal = false }) => !afterReversal);
   const areApart = plain.length > 2 && tellApart(plain.map(({ commandedM }) => commandedM));
   const hasPlay = plain.length > 1 && plain.length < trials.length;

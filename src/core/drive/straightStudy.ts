@@ -126,8 +126,11 @@ export interface StraightStudy {
  * Model, sentences and calibration of drives of one group; null with fewer than two. The Course computes with wheels
  * as they drive forward: backward drives are told, and change nothing.
  */
-export function straightStudy(trials: readonly JudgedDrive[]): StraightStudy | null {
-  const model = straightModel(trials);
+export function straightStudy(
+  trials: readonly JudgedDrive[],
+  readToM: number | null = null,
+): StraightStudy | null {
+  const model = straightModel(trials, readToM);
   const isForward = trials.every((trial) => directionOf(trial) === 'forward');
   return (
     model && {

@@ -71,14 +71,18 @@ function lagInterval({ lagOnly, both }: ReturnType<typeof fitsOf>, lagS: number)
  *
  * Source: uniform braking after a dead time; non-negative least squares by trying the bounds (Lawson and Hanson,
  * Solving Least Squares Problems, 1974, chapter 23); intervals as `roundedFit`.
- * @param stepM in which the gap was read; left out: as the readings show it
+ * @param readToM in which step the gap was read, as somebody said; null: as the readings show it
  * @returns null with fewer than two trials
  */
 export function stopModel(
   trials: readonly StopTrial[],
-  stepM = lengthStepM(trials.map(({ stopM }) => stopM)),
+  readToM: number | null = null,
 ): StopModel | null {
   if (trials.length < 2) return null;
+  const stepM = lengthStepM(
+    trials.map(({ stopM }) => stopM),
+    readToM,
+  );
   const fits = fitsOf(trials, stepM);
   const { lagOnly, brakingOnly, both } = fits;
   const [lag = 0, inverse = 0] = both?.coefficients ?? [];

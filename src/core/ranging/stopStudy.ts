@@ -112,7 +112,8 @@ export interface StopStudy {
 export function stopStudy(
   trials: readonly StopTrial[],
   by: StopKind = 'distance',
+  readToM: number | null = null,
 ): StopStudy | null {
-  const model = stopModel(trials);
+  const model = stopModel(trials, readToM);
   return model && { model, sentences: stopSentences(model, trials, by) };
 }

@@ -26,6 +26,8 @@ export interface SquareLaps {
   ccw: readonly LapReturn[];
   /** On the spot where it is left out. */
   corners?: Corners | undefined;
+  /** In which step its places were read, as somebody said; null, or left out: as the readings show it. */
+  readToM?: number | null | undefined;
 }
 
 export interface EncoderSquare extends DriveErrors {

@@ -58,13 +58,17 @@ function stepOf(
   return possible.find(isWhole) ?? steps.at(-1) ?? 0;
 }
 
-/** The step in which lengths were read along a tape, m. */
-export const lengthStepM = (readingsM: readonly number[]): number =>
-  stepOf(readingsM, LENGTHS_M, { ofMany: COARSEST_TAPE_M, ofFew: FEW_PROVE_M });
+/**
+ * The step in which lengths were read along a tape, m.
+ *
+ * @param readToM as somebody said, m; null: nobody did, and the readings show it
+ */
+export const lengthStepM = (readingsM: readonly number[], readToM: number | null = null): number =>
+  readToM ?? stepOf(readingsM, LENGTHS_M, { ofMany: COARSEST_TAPE_M, ofFew: FEW_PROVE_M });
 
-/** The step in which places were read on the floor, m: by its squares at worst, of however few. */
-export const floorStepM = (readingsM: readonly number[]): number =>
-  stepOf(readingsM, LENGTHS_M, { ofMany: COARSEST_FLOOR_M, ofFew: COARSEST_FLOOR_M });
+/** The step in which places were read on the floor, m: by its squares at worst, of however few, or as somebody said. */
+export const floorStepM = (readingsM: readonly number[], readToM: number | null = null): number =>
+  readToM ?? stepOf(readingsM, LENGTHS_M, { ofMany: COARSEST_FLOOR_M, ofFew: COARSEST_FLOOR_M });
 
 /**
  * The step in which angles were read, rad.

@@ -187,7 +187,7 @@ function lap(direction: LapRecord['direction'], i: number): LapRecord {
   };
 }
 
-const CONDITIONS = { surface: 'table mat', battery: 'B1', who: 'Juniper' };
+const CONDITIONS = { surface: 'table mat', battery: 'B1', who: 'Juniper', readToM: null };
 const TURNS_DAY = '2026-11-12T15:40:00.000Z';
 
 async function loadTurns(db: Database, robotId: string): Promise<void> {

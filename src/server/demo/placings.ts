@@ -46,6 +46,7 @@ export async function loadPlacings(db: Database, robotId: string): Promise<void>
       surface: 'table mat',
       battery: 'B1',
       who: 'Juniper',
+      readToM: null,
       ...marks,
       planned: readOffGrid(NOT_OFF, marks),
     },

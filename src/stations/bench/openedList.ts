@@ -14,8 +14,11 @@ export async function openedList<P extends BenchTrialsRecord['procedure']>(
   empty: (id: string, robotId: string) => TrialsOf<P>,
 ): Promise<{ lists: TrialListEntry[]; trials: TrialsOf<P> }> {
   const { lists, open } = await facts.trials(procedure);
-  const trials = open === null || facts.wishes.has('new') ? empty(ulid(), facts.robot.id) : open;
-  return { lists, trials };
+  if (open !== null && !facts.wishes.has('new')) return { lists, trials: open };
+  const fresh = empty(ulid(), facts.robot.id);
+  // What is asked once is taken over from the list before.
+  const readToM = open?.conditions.readToM ?? null;
+  return { lists, trials: { ...fresh, conditions: { ...fresh.conditions, readToM } } };
 }
 
 interface Aside {

@@ -6,7 +6,14 @@ export const newGainTrials = (id: string, robotId: string): GainTrials => ({
   version: 0,
   robotId,
   procedure: 'gains',
-  conditions: { surface: '', battery: '', who: '', controller: 'heading-hold', speeds: {} },
+  conditions: {
+    surface: '',
+    battery: '',
+    who: '',
+    readToM: null,
+    controller: 'heading-hold',
+    speeds: {},
+  },
   trials: [],
   archivedAt: null,
 });

@@ -6,7 +6,14 @@ export const newRangeTrials = (id: string, robotId: string): RangeTrials => ({
   version: 0,
   robotId,
   procedure: 'range',
-  conditions: { surface: '', battery: '', who: '', toleranceM: 0.01, shows: 'a length' },
+  conditions: {
+    surface: '',
+    battery: '',
+    who: '',
+    readToM: null,
+    toleranceM: 0.01,
+    shows: 'a length',
+  },
   trials: [],
   archivedAt: null,
 });

@@ -64,6 +64,7 @@ export default function Station({ robot, runs, known }: Props) {
         surface: '',
         battery: '',
         who: '',
+        readToM: null,
         logId: ulid(),
         name: name.slice(0, 40),
       },

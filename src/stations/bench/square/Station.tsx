@@ -10,6 +10,7 @@ import { BENCH_LENGTH, SECONDS } from '../../../ui/units';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../TrialsFile';
+import { ReadTo } from '../ReadTo';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { LapEntry } from './LapEntry';
@@ -97,6 +98,7 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
               value={conditions.sideM}
               onChange={(sideM) => setConditions({ sideM })}
             />
+            <ReadTo value={conditions.readToM} onChange={(readToM) => setConditions({ readToM })} />
             <Choice
               label="Sides and turns by"
               value={conditions.driven}

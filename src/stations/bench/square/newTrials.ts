@@ -10,6 +10,7 @@ export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
     surface: '',
     battery: '',
     who: '',
+    readToM: null,
     sideM: 1.2,
     driven: 'encoders',
     corners: 'spin',

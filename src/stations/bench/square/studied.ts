@@ -21,7 +21,7 @@ export function studied(
   const used = own.filter(({ driven }) => driven === conditions.driven);
   const cw = used.filter(({ direction }) => direction === 'cw');
   const ccw = used.filter(({ direction }) => direction === 'ccw');
-  const { sideM, corners, driven, lapS } = conditions;
+  const { sideM, corners, driven, lapS, readToM } = conditions;
   if (cw.length + ccw.length === 0) return { own, cw, ccw, ...NOTHING };
   if (cw.length === 0 || ccw.length === 0) {
     const direction: 'cw' | 'ccw' = cw.length > 0 ? 'cw' : 'ccw';
@@ -30,7 +30,7 @@ export function studied(
     const sentences = oneWaySentences(one, oneWaySquare(one, known));
     return { own, cw, ccw, ...NOTHING, oneWay: sentences };
   }
-  const laps = { sideM, corners, trackM, cw, ccw };
+  const laps = { sideM, corners, trackM, cw, ccw, readToM };
   return driven === 'encoders'
     ? { own, cw, ccw, ...NOTHING, encoders: encoderSquare(laps) }
     : { own, cw, ccw, ...NOTHING, gyro: gyroSquare(laps) };

@@ -13,11 +13,13 @@ import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
+import { ReadTo } from '../ReadTo';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { ApproachSpeeds } from './ApproachSpeeds';
 import { ApproachFor } from './ApproachFor';
+import styles from '../Bench.module.css';
 import { StopEntry } from './StopEntry';
 import { StopRanks } from './StopRanks';
 import { StopTable } from './StopTable';
@@ -42,11 +44,11 @@ const CURVE_POINTS = 24;
 export default function Station({ robot, trials: loaded, lists, measured }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const { by } = record.conditions;
+  const { by, readToM } = record.conditions;
   const all = useMemo(() => notAside(record.trials), [record]);
   const used = useMemo(() => all.filter((trial) => trial.by === by), [all, by]);
   const ranked = useMemo(() => rankStops(all), [all]);
-  const study = useMemo(() => stopStudy(used, by), [used, by]);
+  const study = useMemo(() => stopStudy(used, by, readToM), [used, by, readToM]);
   const value =
     study === null || by !== 'distance' ? null : calibrationFromStops(study.model, used);
   const reads = useMemo(() => readsOf(robot.robot, measured), [robot, measured]);
@@ -111,6 +113,9 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
             options={STOP_KINDS.map((kind) => ({ value: kind, label: STOPS_BY[kind].title }))}
             onChange={(chosen) => setConditions({ by: chosen })}
           />
+          <div className={styles.fields}>
+            <ReadTo value={readToM} onChange={(step) => setConditions({ readToM: step })} />
+          </div>
           <StopEntry key={by} by={by} robot={robot.robot} reads={reads} onTrial={add} />
           <TrialsFile
             label="Stops (CSV)"

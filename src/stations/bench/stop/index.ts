@@ -17,13 +17,15 @@ export const stop: Procedure = {
   known: async (facts) => {
     const held = await heldOf(facts, 'stop');
     if (held !== null) return held;
-    const { used } = usedTrials(await facts.trials('stop'));
-    return notApplied(stopStudy(used.filter(({ by }) => by === 'distance')));
+    const list = await facts.trials('stop');
+    const { used } = usedTrials(list);
+    const byDistance = used.filter(({ by }) => by === 'distance');
+    return notApplied(stopStudy(byDistance, 'distance', list.open?.conditions.readToM));
   },
   found: (facts) =>
-    foundInList(facts, 'stop', ({ trials }) => {
+    foundInList(facts, 'stop', ({ trials, conditions }) => {
       const used = notAside(trials).filter(({ by }) => by === 'distance');
-      const study = stopStudy(used);
+      const study = stopStudy(used, 'distance', conditions.readToM);
       return { value: study && calibrationFromStops(study.model, used), raw: used };
     }),
   props: async (facts) => {

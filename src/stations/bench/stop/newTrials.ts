@@ -10,6 +10,7 @@ export const newStopTrials = (id: string, robotId: string): StopTrials => ({
     surface: '',
     battery: '',
     who: '',
+    readToM: null,
     wantedM: 0.05,
     speedMPerS: 0.2,
     confirmations: 2,

@@ -11,6 +11,7 @@ import { Choice } from '../../../ui/Choice';
 import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
+import { ReadTo } from '../ReadTo';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
@@ -44,17 +45,21 @@ const KEEPS = (Object.keys(KEPT_BY) as KeptBy[]).map((value) => ({
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const { keep } = record.conditions;
+  const { keep, readToM } = record.conditions;
   const used = useMemo(() => notAside(record.trials), [record]);
   const groups = useMemo(
-    () => straightGroups(used.map((one) => ({ ...one, keptBy: one.keptBy ?? keep }))),
-    [used, keep],
+    () =>
+      straightGroups(
+        used.map((one) => ({ ...one, keptBy: one.keptBy ?? keep })),
+        readToM,
+      ),
+    [used, keep, readToM],
   );
   const [wished, setWished] = useState<string | null>(null);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
   const shown = groups.find(({ name }) => name === wished) ?? groups[0];
   const judged = useMemo(() => shown?.trials ?? [], [shown]);
-  const study = useMemo(() => straightStudy(judged), [judged]);
+  const study = useMemo(() => straightStudy(judged, readToM), [judged, readToM]);
   const { wheelDiameterM } = robot.robot;
   const value = study?.value ?? null;
   return (
@@ -106,6 +111,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               options={KEEPS}
               onChange={(next) => setConditions({ keep: next })}
             />
+            <ReadTo value={readToM} onChange={(step) => setConditions({ readToM: step })} />
           </div>
           <StraightEntry robot={robot.robot} keep={keep} onTrial={add} />
           <TrialsFile

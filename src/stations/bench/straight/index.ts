@@ -20,9 +20,10 @@ export const straight: Procedure = {
     foundInList(facts, 'straight', ({ trials, conditions }) => {
       const [shown] = straightGroups(
         notAside(trials).map((one) => ({ ...one, keptBy: one.keptBy ?? conditions.keep })),
+        conditions.readToM,
       );
       const judged = shown?.trials ?? [];
-      return { value: straightStudy(judged)?.value ?? null, raw: judged };
+      return { value: straightStudy(judged, conditions.readToM)?.value ?? null, raw: judged };
     }),
   props: (facts) => openedList(facts, 'straight', newStraightTrials),
 };

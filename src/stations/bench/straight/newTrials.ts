@@ -6,7 +6,7 @@ export const newStraightTrials = (id: string, robotId: string): StraightTrials =
   version: 0,
   robotId,
   procedure: 'straight',
-  conditions: { surface: '', battery: '', who: '', keep: 'heading' },
+  conditions: { surface: '', battery: '', who: '', readToM: null, keep: 'heading' },
   trials: [],
   archivedAt: null,
 });

@@ -17,6 +17,7 @@ export const newTurnTrials = (
     surface: '',
     battery: build.battery,
     who: '',
+    readToM: null,
     driftRadPerS,
     readingSdRad: radiansFromDegrees(0.5),
     wantedRad: [...USUAL_ANGLES_RAD],
