@@ -124,7 +124,7 @@ test('turn trials find the hidden lag; the commands are applied, confirmed and t
   await page.keyboard.press('Control+z');
   await open(page, '/bench/calibrations');
   const journal = page.getByRole('table', { name: 'Journal' });
-  await expect(journal).toContainText(/3 turns with the new commands/);
+  await expect(journal).toContainText(/3 turns with these commands/);
   await page
     .getByRole('region', { name: 'turns', exact: true })
     .getByRole('button', { name: /Go back/ })

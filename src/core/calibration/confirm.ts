@@ -13,7 +13,7 @@ export interface ConfirmationTurn {
 const UNKNOWN_SD_RAD = 0.035;
 
 /**
- * Whether turns with the new commands come right: each within the interval of single turns (95 %, from
+ * Whether turns with these commands come right: each within the interval of single turns (95 %, from
  * the scatter of the trials and the uncertainty of the model, here taken as one trial's share).
  */
 export function judgeConfirmation(
@@ -24,7 +24,7 @@ export function judgeConfirmation(
   if (done.length === 0) {
     return {
       within: 0,
-      sentence: 'Turn three times with the new commands and see whether they come right.',
+      sentence: 'Turn three times with these commands and see whether they come right.',
     };
   }
   const group =
@@ -43,7 +43,7 @@ export function judgeConfirmation(
   const limit = `${number(degreesFromRadians(half), 1)}°`;
   const sentence =
     within === done.length
-      ? `${counted(done.length, 'turn')} with the new commands: off by ${list}, all within the expected ± ${limit}. It holds.`
-      : `${counted(done.length, 'turn')} with the new commands: off by ${list}; ${within} of ${done.length} within the expected ± ${limit}. Something has changed: make three more trials.`;
+      ? `${counted(done.length, 'turn')} with these commands: off by ${list}, all within the expected ± ${limit}. It holds.`
+      : `${counted(done.length, 'turn')} with these commands: off by ${list}; ${within} of ${done.length} within the expected ± ${limit}. Something has changed: make three more trials.`;
   return { within, sentence };
 }
