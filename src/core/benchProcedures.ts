@@ -164,13 +164,7 @@ export const squareInput = z
     corners: z.enum(CORNERS).optional().describe('default: spin; pivot: the inner wheel stands'),
     cw: z.array(lap).max(1000).default([]),
     ccw: z.array(lap).max(1000).default([]),
-    readToM: z
-      .number()
-      .positive()
-      .max(0.1)
-      .nullable()
-      .default(null)
-      .describe('the step in which places were read; null: as they show it'),
+    readToM: limits.readToM,
     stillDrift: stillDrift
       .optional()
       .describe('what parts turns and drift where all laps go one way round'),

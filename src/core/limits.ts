@@ -28,6 +28,14 @@ export const limits = {
   /** Where a lap ends, against where it began. */
   lapM: within(-5, 5, `expected at most ± 5 m: ${MILLIMETRES}`),
   lapHeadingRad: within(-3.2, 3.2, `expected at most ± 3.2 rad (half a turn): ${DEGREES}`),
+  /** In which step a tape was read; null: as the readings show it. */
+  readToM: z
+    .number()
+    .positive()
+    .max(0.1, `expected at most 0.1 m: ${MILLIMETRES}`)
+    .nullable()
+    .default(null)
+    .describe('the step in which the tape was read; null: as the readings show it'),
   sideM: z
     .number()
     .min(0.05, 'expected at least 0.05 m')

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { speedTable } from './drive/speedTable';
-import { straightModel, type StraightModel } from './drive/straightModel';
+import { straightProcedure } from './drive/straightProcedure';
+import { limits } from './limits';
 import { procedure, type Procedure } from './procedure';
 import { approachPlan, tooClose } from './ranging/approach';
 import { gauge } from './ranging/gauge';
@@ -35,72 +36,12 @@ const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: 
 
 const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
 
-/** In which step a tape was read. */
-const readTo = z
-  .number()
-  .positive()
-  .max(0.1)
-  .nullable()
-  .default(null)
-  .describe('the step in which the tape was read; null: as the readings show it');
-
-export const straightInput = z.object({
-  trials: z
-    .array(
-      z.object({
-        commandedM: distanceM.refine((value) => value !== 0, 'expected a drive, not 0'),
-        actualM: distanceM,
-        sidewaysM: distanceM.nullable().default(null),
-        headingChangeRad: angleRad.nullable().default(null).describe('to the left positive'),
-        speedMPerS,
-        afterReversal: z
-          .boolean()
-          .default(false)
-          .describe('the first drive after one the other way'),
-      }),
-    )
-    .max(MAX_TRIALS),
-  readToM: readTo,
-});
-
 const squaringInput = z.object({
   trials: z
     .array(z.object({ power: command, timeS, beforeRad: angleRad, afterRad: angleRad }))
     .max(MAX_TRIALS),
 });
 const loopInput = z.object({ tS: z.array(z.number().min(-1e9).max(1e9)).max(MAX_SAMPLES) });
-
-const NOT_APART = 'the distances are too alike to tell it from the other';
-
-function straightOutput({ scaleFactor, coastM, playM, sideways, ...found }: StraightModel) {
-  const notes = [
-    ...(found.areApart ? [] : [`coastM is taken as 0: ${NOT_APART}`]),
-    ...(sideways === null ? ['no sideways offset was measured twice'] : []),
-    ...(sideways !== null && !sideways.areApart ? [`trimRadPerM is taken as 0: ${NOT_APART}`] : []),
-  ];
-  return {
-    n: found.n,
-    scaleFactor: scaleFactor.value,
-    scaleFactorLow95: scaleFactor.low95,
-    scaleFactorHigh95: scaleFactor.high95,
-    coastM: coastM.value,
-    coastLow95M: coastM.low95,
-    coastHigh95M: coastM.high95,
-    residualSdM: found.residualSdM,
-    ...(playM !== null && {
-      playM: playM.value,
-      playLow95M: playM.low95,
-      playHigh95M: playM.high95,
-    }),
-    startHeadingErrorRad: sideways?.startHeadingErrorRad.value ?? null,
-    startHeadingErrorLow95Rad: sideways?.startHeadingErrorRad.low95 ?? null,
-    startHeadingErrorHigh95Rad: sideways?.startHeadingErrorRad.high95 ?? null,
-    trimRadPerM: sideways?.trimRadPerM.value ?? null,
-    trimLow95RadPerM: sideways?.trimRadPerM.low95 ?? null,
-    trimHigh95RadPerM: sideways?.trimRadPerM.high95 ?? null,
-    notes,
-  };
-}
 
 export const rangeInput = z.object({
   readings: z
@@ -132,7 +73,7 @@ export const stopInput = z.object({
   trials: z.array(z.object({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
   wantedM: gapM,
   at: z.array(speedMPerS).max(1000).default([]),
-  readToM: readTo,
+  readToM: limits.readToM,
 });
 
 const speedInput = z.object({
@@ -189,15 +130,7 @@ const inOrder = <T extends { tS: number }>(samples: readonly T[]): T[] =>
 
 /** Procedures of straight drives, distance sensors, stops and gains. */
 export const rangingProcedures: readonly Procedure[] = [
-  procedure(
-    'straight-model',
-    'wheel size, coast, start heading and pull from straight drives',
-    straightInput,
-    ({ trials, readToM }) => {
-      const found = straightModel(trials, readToM);
-      return orWhy(found && straightOutput(found), 'Two straight drives at least are needed.');
-    },
-  ),
+  straightProcedure,
   procedure(
     'speed-table',
     'speed at a share of full power and a battery voltage, and the dead band',

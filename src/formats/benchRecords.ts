@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { channelOf } from '../core/channels/key';
+import { limits } from '../core/limits';
 import { REZERO_SCHOOLS } from '../core/gyro/rezeroSchools';
 import type { StillCheck } from '../core/gyro/stillCheck';
 import { stillSettingsSchema } from '../core/gyro/stillSettings';
@@ -22,6 +23,7 @@ import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { TUNED_IDS } from '../core/tuning/controllers/ids';
 import { id, note, shortText, time, version } from './fields';
 import {
+  anchorRecord,
   angle,
   drillTrialRecord,
   gainTrialRecord,
@@ -123,27 +125,11 @@ export const stillCheckRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-/** A moment of a recorded run at which the true heading is known. */
-const anchorRecord = z.object({
-  id,
-  tS: z.number().min(-1e6).max(1e6),
-  headingRad: z.number().min(-2000).max(2000),
-  what: shortText.describe('how it is known'),
-});
-
 const conditions = {
   surface: shortText,
   battery: shortText,
   who: shortText,
-  readToM: z
-    .number()
-    .positive()
-    .max(0.1)
-    .nullable()
-    .default(null)
-    .describe(
-      'the step in which its tape was read, as somebody said; null: as the readings show it',
-    ),
+  readToM: limits.readToM,
 };
 
 /** When it was put out of the way; null: it is in use. */

@@ -220,3 +220,11 @@ export const gainTrialRecord = z.object({
     .describe('a look at what is tuned second, with this gain; null: at the gain alone'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
+
+/** A moment of a recorded run at which the true heading is known. */
+export const anchorRecord = z.object({
+  id,
+  tS: z.number().min(-1e6).max(1e6),
+  headingRad: z.number().min(-2000).max(2000),
+  what: shortText.describe('how it is known'),
+});

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { act, CannotDo, standInView, type StandInAction } from '../../src/core/standIn/act';
+import { act, CannotDo, type StandInAction } from '../../src/core/standIn/act';
+import { standInView } from '../../src/core/standIn/view';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { effectiveStop, secretsOf } from '../../src/core/standIn/secrets';
 import { newStandIn, standInSchema, standInTime, type StandIn } from '../../src/core/standIn/state';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { rawConvention } from '../../src/core/rawConvention';
 import { robotSchema, type Robot } from '../../src/core/robot';
-import { act, standInView, type StandInAction } from '../../src/core/standIn/act';
+import { act, type StandInAction } from '../../src/core/standIn/act';
+import { standInView } from '../../src/core/standIn/view';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';

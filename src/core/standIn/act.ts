@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { degreesFromRadians } from '../geometry/angle';
 import { PLACING_WAYS, type PlacingWay } from '../placing/placing';
 import { randomStream } from '../simulate/random';
-import { aboutProgram, bumperGapM } from './about';
+import { aboutProgram } from './about';
 import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';
 import { UNDER_LOAD_V, voltsAt } from './readings';
@@ -10,7 +10,6 @@ import {
   busyUntilS,
   epochAt,
   KEPT_EVENTS,
-  lastPlace,
   standInTime,
   type Epoch,
   type Motion,
@@ -260,48 +259,3 @@ export function act(
       return { ...state, revealed: true };
   }
 }
-
-/** What a person measures of the last program: the pose it ended in, in the frame it began in. */
-export function measureLastProgram(truth: StandInTruth, state: StandIn, nowS: number) {
-  const motion = state.motions.at(-1);
-  if (motion?.what.by !== 'program' || nowS < motion.toS) return null;
-  const { start, end, what } = motion;
-  const random = randomStream(what.seed, 0, 'measuring');
-  const dx = end.pose.xM - start.pose.xM;
-  const dy = end.pose.yM - start.pose.yM;
-  const cos = Math.cos(start.pose.headingRad);
-  const sin = Math.sin(start.pose.headingRad);
-  const toMillimetre = (metres: number) => Math.round(metres * 1000 + 0.7 * random.normal()) / 1000;
-  const halfDegree = Math.PI / 360;
-  const turned = end.pose.headingRad - start.pose.headingRad + 0.005 * random.normal();
-  const gapM = bumperGapM(truth, state, end.pose, nowS);
-  return {
-    turnedRad: Math.round(turned / halfDegree) * halfDegree,
-    xM: toMillimetre(cos * dx + sin * dy),
-    yM: toMillimetre(-sin * dx + cos * dy),
-    durationS: motion.toS - motion.fromS,
-    /** From its bumper to what stands before it; null where nothing does. */
-    gapM: gapM && toMillimetre(gapM),
-    /** Under way. */
-    batteryV: what.batteryV ?? null,
-  };
-}
-
-/** What is shown of a stand-in besides its readings. */
-export function standInView(truth: StandInTruth, state: StandIn, nowMs: number) {
-  const nowS = standInTime(state, nowMs);
-  const epoch = epochAt(state, nowS);
-  return {
-    nowS,
-    on: epoch.on,
-    onForS: epoch.on ? nowS - epoch.poweredS : null,
-    moving: nowS < busyUntilS(state),
-    clockRate: state.clock.rate,
-    targetM: state.target?.distanceM ?? null,
-    buttonDown: state.buttonDown,
-    measured: measureLastProgram(truth, state, nowS),
-    place: nowS < busyUntilS(state) ? null : lastPlace(state).pose,
-  };
-}
-
-export type StandInView = ReturnType<typeof standInView>;

@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
-import { act, CannotDo, standInView, type StandInView } from '../../core/standIn/act';
+import { act, CannotDo } from '../../core/standIn/act';
+import { standInView, type StandInView } from '../../core/standIn/view';
 import { readingsBetween, type RawReading } from '../../core/standIn/readings';
 import { newStandIn, standInSchema, standInTime, type StandIn } from '../../core/standIn/state';
 import { standInTruth, type StandInTruth } from '../../core/standIn/truth';

@@ -21,6 +21,4 @@ export const foundUnder = {
   integral: z.number().nonnegative().max(1e4).nullable().default(null),
 };
 
-const schema = z.object(foundUnder);
-
-export type FoundUnder = z.output<typeof schema>;
+export type FoundUnder = z.output<z.ZodObject<typeof foundUnder>>;

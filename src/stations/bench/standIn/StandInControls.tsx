@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import type { StandInAction, StandInView } from '../../../core/standIn/act';
+import type { StandInAction } from '../../../core/standIn/act';
+import type { StandInView } from '../../../core/standIn/view';
 import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';

@@ -1,5 +1,6 @@
 import { ulid } from 'ulid';
-import type { StandInAction, StandInView } from '../../../core/standIn/act';
+import type { StandInAction } from '../../../core/standIn/act';
+import type { StandInView } from '../../../core/standIn/view';
 import type { RawReading } from '../../../core/standIn/readings';
 import type { StandInTruth } from '../../../core/standIn/truth';
 import { get, post, sentenceOf } from '../../api';

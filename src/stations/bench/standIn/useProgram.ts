@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { StandInView } from '../../../core/standIn/act';
+import type { StandInView } from '../../../core/standIn/view';
 import type { BenchStep } from '../../../core/standIn/steps/benchStep';
 import { doWithStandIn, standInSeen, watchStandIn } from './standInStore';
 import { useStandInFact, useStandInIsOn } from './useStandIn';
