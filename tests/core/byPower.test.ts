@@ -39,6 +39,8 @@ describe('a robot whose programs give a share of power', () => {
     expect(batteryShare(fitted)).toBe(1);
     expect(batteryShare(onBattery(fitted, 0.8))).toBeCloseTo(1.1, 9);
     expect(batteryShare(onBattery(byPower, 0.8))).toBe(1);
+    const held = { ...fitted, program: { ...fitted.program, regulated: true } };
+    expect(batteryShare(onBattery(held, 0.8)), 'a kit that holds its speed').toBe(1);
     expect(batteryShare(onBattery(fittedRobot(idealRobot, [timed]).robot, 0.8))).toBe(1);
   });
 

@@ -17,6 +17,7 @@ import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
 import { toldTravel, travelledFor } from '../../src/core/program/toldTravel';
 import { TRAVEL_WAYS } from '../../src/core/program/travels';
 import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
+import { tunedInProgram } from '../../src/core/tuning/tunedInProgram';
 import { stepSchema } from '../../src/core/steps/step';
 import { robotSchema } from '../../src/core/robot';
 import { deg } from './support';
@@ -98,14 +99,28 @@ describe('how programs count', () => {
   it('gains: so much more of the command for a degree as the command gives of speed', () => {
     // 1.2 m/s for a radian are 20.9 mm/s a degree: at 0.2 m/s a percent is worth 6.33 mm/s.
     const unsteered = { ...robot, program: { ...robot.program, steering: null } };
-    expect(gainInProgram(unsteered, 1.2, 0.2)?.perDegree).toBeCloseTo(
+    expect(gainInProgram(unsteered, 1.2, 0.2)?.perAngle).toBeCloseTo(
       (1.2 * deg(1)) / ((0.3 - 0.11) / 30),
       6,
     );
     const byMotor = { ...unsteered, program: { ...unsteered.program, command: MOTOR } };
-    const motor = gainInProgram(byMotor, 1.2, 0.2)?.perDegree;
+    const motor = gainInProgram(byMotor, 1.2, 0.2)?.perAngle;
     expect(motor).toBeCloseTo(((1.2 * deg(1)) / (Math.PI * 0.056)) * 360, 6);
     expect(gainInProgram(unsteered, 1.2, 0.9)).toBeNull();
+  });
+
+  it('gains: for a radian, where programs count headings in radians, and of headings alone', () => {
+    const inRadians = { ...robot, program: { ...robot.program, angles: 'radians' } } as const;
+    const [degree, radian] = [gainInProgram(robot, 1.2, 0.2), gainInProgram(inRadians, 1.2, 0.2)];
+    expect(radian?.angle).toBe('rad');
+    expect((radian?.perAngle ?? 0) * deg(1)).toBeCloseTo(degree?.perAngle ?? NaN, 9);
+    for (const id of ['turn', 'heading-hold', 'wall'] as const) {
+      const [plain, other] = [tunedInProgram(robot, id, 2), tunedInProgram(inRadians, id, 2)];
+      const times = id === 'wall' ? 1 : 1 / deg(1);
+      expect((other?.perUnit ?? 0) / (plain?.perUnit ?? 1)).toBeCloseTo(times, 6);
+      expect(other?.unit.includes('rad')).toBe(id !== 'wall');
+      expect(other?.gainOf(other.perUnit)).toBeCloseTo(2, 9);
+    }
   });
 
   it('gains: as a steering, where programs have one, it makes the difference that is wanted at its speed', () => {
@@ -114,7 +129,7 @@ describe('how programs count', () => {
       const gain = gainInProgram(steered, 1.2, 0.25);
       expect(gain?.unit).toBe('of steering');
       // Three degrees off at 0.25 m/s: the wheels that such a steering gives differ by 1.2 m/s · 3°.
-      const { left, right } = steeredWheels(steering, 3 * (gain?.perDegree ?? 0));
+      const { left, right } = steeredWheels(steering, 3 * (gain?.perAngle ?? 0));
       expect(0.25 * (left - right)).toBeCloseTo(1.2 * deg(3), 9);
     }
   });
@@ -177,7 +192,7 @@ describe('how programs count', () => {
     );
     expect(numbersToType(as('percent'))).toBeNull();
     // 1.2 m/s of difference for a radian turn a robot with a track of 130 mm at 9.23 rad/s: as many °/s for a degree.
-    expect(gainInProgram(as('mm per second'), 1.2, 0.3)?.perDegree).toBeCloseTo(1.2 / 0.13, 6);
+    expect(gainInProgram(as('mm per second'), 1.2, 0.3)?.perAngle).toBeCloseTo(1.2 / 0.13, 6);
   });
 
   it('steering: straight at 0, one wheel stands at its pivot, mirrored for the other side', () => {

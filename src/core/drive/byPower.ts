@@ -2,6 +2,10 @@ import { commandsPower } from '../program/commands';
 import type { Robot } from '../robot';
 import { speedOf } from './speedOf';
 
+/** Whether drives slow down as the battery does. */
+const sags = ({ command, regulated }: Robot['program']): boolean =>
+  commandsPower(command) && !regulated;
+
 /**
  * How much faster the wheels go than a program means them to: programs that give a share of power drive faster on a
  * fuller battery than on that of the timed drives, by the ratio of the voltages. Programs whose kit regulates the
@@ -10,7 +14,7 @@ import { speedOf } from './speedOf';
  * @returns 1 also where nobody has timed the robot
  */
 export function batteryShare({ program, measured: { power } }: Robot): number {
-  return commandsPower(program.command) && power !== null ? power.nowV / power.batteryV : 1;
+  return sags(program) && power !== null ? power.nowV / power.batteryV : 1;
 }
 
 /**
@@ -24,7 +28,7 @@ export function meantByPower(
   share: number,
 ): number | null {
   if (power === null) return null;
-  return speedOf(power, share, commandsPower(program.command) ? power.batteryV : power.nowV);
+  return speedOf(power, share, sags(program) ? power.batteryV : power.nowV);
 }
 
 /** The robot on a battery that has so much more charge than that of its timed drives, V. */

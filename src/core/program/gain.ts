@@ -7,6 +7,12 @@ import { steeringPerMPerS } from './steering';
 /** So far about the speed the slope of a speed table is looked at. */
 const NEAR = 0.02;
 
+/** In what programs count headings. */
+export const ANGLE_UNITS = {
+  degrees: { unit: '°', sizeRad: radiansFromDegrees(1) },
+  radians: { unit: 'rad', sizeRad: 1 },
+} as const;
+
 /** What a program steers with. */
 export interface Correction {
   /** Of it for one metre a second between the wheels. */
@@ -41,7 +47,7 @@ export function correctionAt({ program, ...robot }: Robot, mPerS: number): Corre
 
 /**
  * A gain of steering, m/s of wheel difference for a radian of heading error, as programs have it: how much they steer for a
- * degree.
+ * degree, or for a radian.
  *
  * @param mPerS the speed at which it drives
  * @returns null where it cannot be told, as of `correctionAt`
@@ -50,12 +56,14 @@ export function gainInProgram(
   robot: Robot,
   gainMPerSPerRad: number,
   mPerS: number,
-): { perDegree: number; unit: string } | null {
+): { perAngle: number; unit: string; angle: string } | null {
   const correction = correctionAt(robot, mPerS);
+  const { sizeRad, unit: angle } = ANGLE_UNITS[robot.program.angles];
   return (
     correction && {
-      perDegree: correction.perMPerS * gainMPerSPerRad * radiansFromDegrees(1),
+      perAngle: correction.perMPerS * gainMPerSPerRad * sizeRad,
       unit: correction.unit,
+      angle,
     }
   );
 }

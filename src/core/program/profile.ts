@@ -10,6 +10,8 @@ export const COMMANDS = [
 ] as const;
 /** How programs say how far the robot drives. */
 export const TRAVELS = ['motor degrees', 'rotations', 'mm', 'cm', 'inches'] as const;
+/** In what programs count headings. */
+export const ANGLES = ['degrees', 'radians'] as const;
 /** What a steering of −100 to 100 does to the wheels. */
 export const STEERINGS = ['one wheel slows', 'one faster, one slower'] as const;
 
@@ -27,6 +29,11 @@ export const programSchema = z.object({
   command: z.enum(COMMANDS).nullable().default(null),
   travel: z.enum(TRAVELS).nullable().default(null),
   steering: z.enum(STEERINGS).nullable().default(null),
+  regulated: z
+    .boolean()
+    .default(false)
+    .describe('its kit holds the speed that a share of power stands for, whatever the battery'),
+  angles: z.enum(ANGLES).default('degrees').describe('in which its programs count headings'),
   forwardSign: sign.default(1).describe('1: a positive command drives forward'),
   turnSign: sign.default(1).describe('1: a positive steering, or turning, goes to the right'),
   speeds: z

@@ -17,6 +17,8 @@ export function programSentence({
   steering,
   forwardSign,
   turnSign,
+  regulated,
+  angles,
   speeds,
 }: ProgramProfile): string {
   if (command === null && travel === null) return 'Nobody has said yet.';
@@ -24,8 +26,10 @@ export function programSentence({
     ...(command === null ? [] : [COMMAND_WAYS[command].words]),
     ...(travel === null ? [] : [`travel in ${travel}`]),
     ...(steering === null ? [] : [`a steering of ${pivotSteering(steering)} lets one wheel stand`]),
+    ...(commandsPower(command) && regulated ? ['held whatever the battery'] : []),
     ...(forwardSign === -1 ? ['minus drives forward'] : []),
     ...(turnSign === -1 ? ['plus turns to the left'] : []),
+    ...(angles === 'radians' ? ['headings in radians'] : []),
   ];
   const said = parts.join(', ');
   const timed = commandsPower(command) ? ` ${counted(speeds.length, 'timed drive')}.` : '';
@@ -72,7 +76,7 @@ export function stepGainInProgram(robot: Robot, step: Step): string | null {
   const steering = kindOfStep(step).inProgram.steering?.of(step);
   if (steering === undefined) return null;
   const gain = gainInProgram(robot, steering.gainMPerSPerRad, steering.speedMPerS);
-  return gain && `gain ${number(gain.perDegree, 2)} ${gain.unit} per °`;
+  return gain && `gain ${number(gain.perAngle, 2)} ${gain.unit} per ${gain.angle}`;
 }
 
 /** How far, as programs say it; what the robot rolls on by itself is taken off, and said. */

@@ -1,4 +1,4 @@
-import { correctionAt } from '../program/gain';
+import { ANGLE_UNITS, correctionAt } from '../program/gain';
 import type { Robot } from '../robot';
 import { FOLLOWING_M_PER_S } from './controllers/drives';
 import type { TunedId } from './controllers/ids';
@@ -38,11 +38,14 @@ export function tunedInProgram(
   const told = { ...robot.program, steering: SHOWN[id].speeds.isRate ? null : steering };
   const correction = correctionAt({ ...robot, program: told }, wheelSpeed(id, speed));
   if (correction === null) return null;
-  const { per, differenceMPerS } = SHOWN[id].inProgram;
-  const perGain = correction.perMPerS * differenceMPerS(robot, 1);
+  const { per, ofHeading = false, differenceMPerS } = SHOWN[id].inProgram;
+  const { degrees } = ANGLE_UNITS;
+  const angle = ofHeading ? ANGLE_UNITS[robot.program.angles] : degrees;
+  const perDegree = correction.perMPerS * differenceMPerS(robot, 1);
+  const perGain = perDegree * (angle.sizeRad / degrees.sizeRad);
   return {
     perUnit: gain * perGain,
-    unit: `${correction.unit} per ${per}`,
+    unit: `${correction.unit} per ${ofHeading ? per.replace(degrees.unit, angle.unit) : per}`,
     gainOf: (perUnit) => perUnit / perGain,
   };
 }

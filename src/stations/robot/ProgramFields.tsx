@@ -1,6 +1,6 @@
 import { commandsPower } from '../../core/program/commands';
 import { useState } from 'react';
-import { COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/program/profile';
+import { ANGLES, COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/program/profile';
 import { programSentence, programWants } from '../../core/program/sentence';
 import { timedSpeed } from '../../core/program/speedTable';
 import { benchSpeed, number } from '../../core/text/quantities';
@@ -137,6 +137,21 @@ export function ProgramFields({ robot, onChange }: RobotProps) {
           { value: -1, label: 'left' },
         ]}
       />
+      <F.Choice
+        name="robot.program.angles"
+        label="Headings are counted in"
+        options={ANGLES.map((value) => ({ value, label: value }))}
+      />
+      {commandsPower(program.command) && (
+        <F.Choice
+          name="robot.program.regulated"
+          label="On a tired battery it drives"
+          options={[
+            { value: false, label: 'slower' },
+            { value: true, label: 'as fast' },
+          ]}
+        />
+      )}
       {commandsPower(program.command) && (
         <TimedDrives drives={program.speeds} onChange={(speeds) => set({ speeds })} />
       )}

@@ -38,6 +38,8 @@ export interface ShownGain {
 interface InProgram {
   /** The unit of the error. */
   per: string;
+  /** The error is one of the heading: programs that count those in radians have it for a radian. */
+  ofHeading?: true;
   /** Wheel difference, m/s, that a gain makes of one such unit. */
   differenceMPerS(robot: Robot, gain: number): number;
 }
@@ -47,6 +49,7 @@ const DEGREE = degreesFromRadians(1);
 
 const perDegree: InProgram = {
   per: '°',
+  ofHeading: true,
   differenceMPerS: (_robot, gain) => gain * PER_DEGREE,
 };
 
@@ -74,7 +77,7 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     // A turn that swings by more about its target is no good one, however far it had to turn.
     bandRad: 2 * PER_DEGREE,
     column: ERROR,
-    inProgram: turningBy('° left', PER_DEGREE),
+    inProgram: { ...turningBy('° left', PER_DEGREE), ofHeading: true },
     readsLateS: headingLateS,
     speeds: TURNING,
     speedText: (rate) => `${degrees(rate, 0)}/s`,
