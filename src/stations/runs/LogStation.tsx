@@ -57,7 +57,13 @@ const countedEnds = (runs: readonly SavedRun[]) =>
     endXM === null || endYM === null || setAsideReason !== null ? [] : [{ xM: endXM, yM: endYM }],
   );
 
-function SideColumn({ logging, onOpen }: { logging: Logging; onOpen(dialog: OpenDialog): void }) {
+interface SideProps {
+  logging: Logging;
+  hasPlannedEnd: boolean;
+  onOpen(dialog: OpenDialog): void;
+}
+
+function SideColumn({ logging, hasPlannedEnd, onOpen }: SideProps) {
   const { runs, outbox, undo, correct, setAside } = logging;
   return (
     <section className={styles.side} aria-label="Logged runs">
@@ -82,6 +88,7 @@ function SideColumn({ logging, onOpen }: { logging: Logging; onOpen(dialog: Open
         <RunList
           runs={runs}
           waiting={outbox.waiting}
+          hasPlannedEnd={hasPlannedEnd}
           onCorrect={correct}
           onSetAside={(run) => onOpen({ setAside: run })}
           onTakeBack={(run) => void setAside(run, null)}
@@ -161,7 +168,7 @@ function LogEditor(props: Props) {
           onLog={() => void logging.log()}
           onCancel={() => logging.startOver()}
         />
-        <SideColumn logging={logging} onOpen={setDialog} />
+        <SideColumn hasPlannedEnd={props.hasPlannedEnd} logging={logging} onOpen={setDialog} />
       </div>
       <LogDialogs
         open={dialog}

@@ -9,6 +9,8 @@ import { endText, WorkedMark } from './runWords';
 interface Props {
   runs: readonly SavedRun[];
   waiting: readonly RunRecord[];
+  /** Without one no run is said to lack its own. */
+  hasPlannedEnd: boolean;
   onCorrect(run: SavedRun): void;
   onSetAside(run: SavedRun): void;
   onTakeBack(run: SavedRun): void;
@@ -16,11 +18,11 @@ interface Props {
 
 const SHOWN = 40;
 
-function RunLine({ run }: { run: RunRecord }) {
+function RunLine({ run, hasPlannedEnd }: { run: RunRecord; hasPlannedEnd: boolean }) {
   return (
     <span className={styles.runLine}>
       <span>
-        {endText(run)}
+        {(hasPlannedEnd || run.endXM !== null) && endText(run)}
         {run.cause !== null && <em> {run.cause}</em>}
       </span>
       <small className="faint">
@@ -33,7 +35,8 @@ function RunLine({ run }: { run: RunRecord }) {
 }
 
 /** The runs of the series, the last on top, with what waits to be saved above them. */
-export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Props) {
+export function RunList(props: Props) {
+  const { runs, waiting, hasPlannedEnd, onCorrect, onSetAside, onTakeBack } = props;
   const [all, setAll] = useState(false);
   const newest = runs.toReversed();
   const shown = all ? newest : newest.slice(0, SHOWN);
@@ -43,7 +46,7 @@ export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Pr
         <li key={run.id} className={styles.waiting} data-testid="waiting-run">
           <strong>…</strong>
           <WorkedMark worked={run.worked} />
-          <RunLine run={run} />
+          <RunLine {...{ run, hasPlannedEnd }} />
           <small>not yet saved</small>
         </li>
       ))}
@@ -55,7 +58,7 @@ export function RunList({ runs, waiting, onCorrect, onSetAside, onTakeBack }: Pr
         >
           <strong>{run.number}</strong>
           <WorkedMark worked={run.worked} />
-          <RunLine run={run} />
+          <RunLine {...{ run, hasPlannedEnd }} />
           <span className={styles.runActions}>
             {run.setAsideReason === null ? (
               <>
