@@ -249,3 +249,17 @@ test('a new team sets itself up and comes to its first runs', async ({ page }) =
     removeHome(home);
   }
 });
+
+test('on a phone the header is a strip that shows every station', async ({ corvat: page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/findings');
+  const header = page.getByRole('banner');
+  expect((await header.boundingBox())?.height).toBeLessThan(100);
+  const stations = header.getByRole('navigation', { name: 'Stations' }).getByRole('link');
+  await expect(stations).toHaveCount(6);
+  for (const station of await stations.all()) {
+    await expect(station).toBeInViewport({ ratio: 1 });
+    expect((await station.boundingBox())?.height).toBeGreaterThanOrEqual(44);
+  }
+  await page.setViewportSize({ width: 1280, height: 800 });
+});

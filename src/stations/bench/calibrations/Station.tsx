@@ -85,6 +85,10 @@ export default function Station(props: Props) {
     }
   };
   const turns = holding('turns');
+  // What is only typed is no gap while nobody has tuned it.
+  const shownKinds = CALIBRATION_KINDS.filter(
+    ({ kind, isOnlyTyped }) => isOnlyTyped === undefined || holding(kind) !== undefined,
+  );
   return (
     <>
       <p className={styles.headline}>
@@ -110,7 +114,7 @@ export default function Station(props: Props) {
         }}
       />
       <div className={styles.tools}>
-        {CALIBRATION_KINDS.map(({ kind, name, measuredBy }) => {
+        {shownKinds.map(({ kind, name, measuredBy }) => {
           const current = holding(kind);
           return (
             <section key={kind} className={styles.tool} aria-label={name}>
