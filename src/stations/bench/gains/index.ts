@@ -17,11 +17,11 @@ const fittedOf = async (facts: BenchFacts): Promise<Robot> =>
 const isByGains = ({ measuredBy }: (typeof CALIBRATION_KINDS)[number]): boolean =>
   measuredBy.procedure === 'gains';
 
-/** Each gain that holds, where none is being tried. */
+/** Each gain that holds, where none is being tried, without what it was found under. */
 async function heldGains(facts: BenchFacts): Promise<Known> {
   const held = await Promise.all(
     CALIBRATION_KINDS.filter(isByGains).map(({ kind, name }) =>
-      heldOf(facts, kind, (said) => `${capitalised(name)}: ${said}`),
+      heldOf(facts, kind, (said) => `${capitalised(name)}: ${said.split(',')[0]}`),
     ),
   );
   const known = held.flatMap((one) => one ?? []);
