@@ -11,7 +11,7 @@ export const loop: Procedure = {
   // A log says it each time; nothing of it is kept but what the record says.
   known: ({ robot }) =>
     Promise.resolve({
-      sentence: `The record says a round every ${number(1000 * robot.robot.loopPeriodS, 1)} ms; any log tells the real one.`,
+      sentence: `The record says a round every ${number(1000 * robot.robot.loopPeriodS, 1)} ms; a log tells the truth.`,
       freshness: null,
     }),
   props: () => Promise.resolve({}),

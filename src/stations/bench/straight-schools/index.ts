@@ -14,7 +14,7 @@ export const straightWays: Procedure = {
     return {
       sentence:
         measured === 0
-          ? 'Simulated with the record alone: wheels and track have not been measured.'
+          ? 'Simulated with wheels and track as in the record.'
           : 'Simulated with the wheels and the track that were measured.',
       freshness: null,
     };
