@@ -122,6 +122,9 @@ test('the gain of turns is applied with its speed, its delay and the damping tha
   await page.getByRole('button', { name: 'It swings past' }).click();
   await expect(damping).toContainText('More damping takes the swing out.');
   await page.getByRole('button', { name: 'It settles' }).click();
+  await expect(
+    page.getByRole('table', { name: 'Gains that were tried' }).locator('tbody tr').first(),
+  ).toContainText(/settles, damping [\d.]+/);
   await expect(damping).toContainText(/Keep [\d.]+\s°\/s\sper\s°\/s and no integral/);
   await expect(page.getByText('Everything is kept.')).toBeVisible();
   await page.getByRole('button', { name: 'Apply this gain…' }).click();

@@ -59,6 +59,7 @@ function Entry({ controller, study, onLook }: Props) {
           max={1e4}
           value={damping}
           onChange={(value) => setTyped({ ...typed, damping: value })}
+          hint="in the program with the sign of the gain"
         />
         <NumberField
           label="Integral"

@@ -1,4 +1,4 @@
-import { gainText, SHOWN } from '../../../core/tuning/controllers/shown';
+import { dampingText, gainText, SHOWN } from '../../../core/tuning/controllers/shown';
 import type { GainTrialRecord } from '../../../formats/benchRecords';
 import { AsideButton, FoldedTable } from '../TrialParts';
 
@@ -7,6 +7,10 @@ interface Props {
   onSetAside(trial: GainTrialRecord): void;
   onTakeBack(trial: GainTrialRecord): void;
 }
+
+/** How it came back; of what is tuned second, with which damping. */
+const lookText = ({ controller, seen, damping }: GainTrialRecord): string =>
+  damping === null ? seen : `${damping.seen}, damping ${dampingText(controller, damping.damping)}`;
 
 /** The gains that were tried, the newest first. */
 export const GainTable = ({ trials, onSetAside, onTakeBack }: Props) => (
@@ -21,7 +25,7 @@ export const GainTable = ({ trials, onSetAside, onTakeBack }: Props) => (
         number: true,
         cell: ({ trial }) => gainText(trial.controller, trial.gain),
       },
-      { title: 'It was', cell: ({ trial }) => trial.seen },
+      { title: 'It was', cell: ({ trial }) => lookText(trial) },
       {
         title: 'Known by',
         cell: ({ trial }) => (trial.proposedGainFactor === null ? 'a look' : 'a trace'),
