@@ -1,10 +1,10 @@
 import type { ChildProcess } from 'node:child_process';
-import { ConnectionError } from 'sequelize';
 import { openDatabase } from '../src/server/database';
 import { isDemoLoaded } from '../src/server/demo/loaded';
 import { migrate } from '../src/server/migrate';
 import { Problem } from '../src/server/problem';
 import { isFull } from '../src/server/room';
+import { elsewhereUrl, needToWrite, sentenceFor } from './lib/elsewhere';
 import { privateUrl, startMariadb, type Data, type PrivateDatabase } from './lib/mariadb';
 import { home } from './lib/paths';
 import { freePortFrom, isFree } from './lib/ports';
@@ -48,6 +48,7 @@ async function prepareData(url: string, data: Data): Promise<void> {
   const db = openDatabase(url);
   try {
     const done = await migrate(db);
+    await needToWrite(db);
     if (done.length > 0) say(`… tables brought up to date (${done.join(', ')})`);
     if (data === 'demo' && !(await isDemoLoaded(db))) {
       // Fetched only when it is needed: it brings the simulator along.
@@ -62,10 +63,7 @@ async function prepareData(url: string, data: Data): Promise<void> {
       }
     }
   } catch (error) {
-    if (error instanceof ConnectionError) {
-      throw new Sentence(`The database does not let Corvat in: ${error.message}`);
-    }
-    throw error;
+    throw sentenceFor(error);
   } finally {
     await db.sequelize.close();
   }
@@ -124,6 +122,7 @@ async function serve(data: Data): Promise<void> {
   }
   let database: PrivateDatabase | undefined;
   let web: ChildProcess | undefined;
+  let webUses = '';
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
@@ -139,12 +138,17 @@ async function serve(data: Data): Promise<void> {
   }
   let url = '';
   noteRunning(home, { pid: process.pid, data, url });
-  const elsewhere = process.env.CORVAT_DATABASE_URL;
+  const elsewhere = elsewhereUrl();
   try {
     if (elsewhere === undefined) {
       say('… starting the database');
       const startDatabase = async () => {
         database = await startMariadb(home);
+        // Its port may have been taken meanwhile: whoever knows the old one alone begins anew.
+        if (web?.pid !== undefined && webUses !== privateUrl(home, data)) {
+          say('… the database has another port now; the web application follows');
+          void endProcess(web.pid, 3000);
+        }
         return database.child;
       };
       keepAlive('the database', startDatabase, () => stopping)(await startDatabase());
@@ -154,7 +158,8 @@ async function serve(data: Data): Promise<void> {
     say('… starting the web application');
     const startWebAt = (port: number) => {
       // The private database may have had to change its port meanwhile.
-      web = startWeb(port, elsewhere ?? privateUrl(home, data));
+      webUses = elsewhere ?? privateUrl(home, data);
+      web = startWeb(port, webUses);
       return web;
     };
     const { port, child } = await startWebOnFreePort(startWebAt);

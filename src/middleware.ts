@@ -1,7 +1,12 @@
 import { defineMiddleware } from 'astro:middleware';
-import { isDatabaseError } from './server/databaseError';
+import { awayPage } from './server/awayPage';
+import { isDatabaseError, refusalOf } from './server/databaseError';
 import { database } from './server/database';
+import { problemResponse, refusedBy } from './server/endpoint';
 import { log } from './server/log';
+import { Problem } from './server/problem';
+import { whileAlive } from './server/pulse';
+import { isFull } from './server/room';
 import { findTeam } from './server/stores/teams';
 import { refusal, securityHeaders, withStyleAttributes } from './server/security';
 
@@ -14,28 +19,38 @@ async function knowZone(): Promise<void> {
   zoneIsKnown = true;
 }
 
-/** A page that the database does not answer for is away for a while, and no fault of Corvat's. */
-async function answer(request: Request, next: () => Promise<Response>): Promise<Response> {
+/** What the database does not answer for is away for a while, and no fault of Corvat's. */
+function away(url: URL, error: unknown): Response {
+  log.warn({ err: error, path: url.pathname }, 'database error');
+  const isDiskFull =
+    isFull(process.env.CORVAT_HOME ?? '.') ||
+    (isDatabaseError(error) && refusalOf(error) === 'full');
+  if (!url.pathname.startsWith('/api/')) return awayPage(isDiskFull);
+  return problemResponse(refusedBy(isDiskFull ? 'full' : 'away'));
+}
+
+async function answer(url: URL, next: () => Promise<Response>): Promise<Response> {
   try {
-    await knowZone();
-    return await next();
+    const found = await whileAlive(knowZone().then(next));
+    return found ?? away(url, new Error('the database says nothing'));
   } catch (error) {
     if (!isDatabaseError(error)) throw error;
-    log.warn({ err: error, path: new URL(request.url).pathname }, 'database error');
-    return new Response(AWAY_PAGE, {
-      status: 503,
-      headers: { 'content-type': 'text/html; charset=utf-8', 'retry-after': '5' },
-    });
+    return away(url, error);
   }
 }
 
-const AWAY_PAGE = `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="refresh" content="5"><title>Not just now · Corvat</title></head><body><main><h1>Corvat cannot show this just now</h1><p>The database is starting again, or very busy; that takes a few seconds. Nothing is lost. This page tries again by itself.</p></main></body></html>`;
+/** So the framework answers for an endpoint that is there and does not know the method; any other 404 says something. */
+const knowsNoSuchMethod = ({ status, body }: Response): boolean => status === 404 && body === null;
 
 /** Every request: host and origin checked, headers set, told in the log. */
 export const onRequest = defineMiddleware(async ({ request, url }, next) => {
   const started = performance.now();
   const refused = refusal(request);
-  const response = refused ?? (await answer(request, next));
+  const answered = refused ?? (await answer(url, next));
+  const response =
+    url.pathname.startsWith('/api/') && knowsNoSuchMethod(answered)
+      ? problemResponse(new Problem(405, 'method', `${request.method} is not done here.`))
+      : answered;
   for (const [name, value] of Object.entries(securityHeaders)) response.headers.set(name, value);
   // Whoever goes back to a page sees what stands there now, not what stood there when it was left.
   if (!response.headers.has('cache-control')) response.headers.set('cache-control', 'no-store');

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { catalog } from '../../src/core/catalog';
 import { describeIssue } from '../../src/formats/issues';
+import { readJson } from '../../src/formats/jsonText';
 
 /** What `corvat calc` says, and how it ends: 2 for wrong input. */
 export interface CalcAnswer {
@@ -17,7 +18,7 @@ function parsed(text: string): { value: unknown } | { problem: string } {
     return { problem: '(input): expected JSON on standard input, found nothing' };
   }
   try {
-    return { value: JSON.parse(text) as unknown };
+    return { value: readJson(text) };
   } catch (error) {
     const [line] = String((error as Error).message).split('\n');
     return { problem: `(input): expected JSON: ${line}` };

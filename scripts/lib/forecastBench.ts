@@ -42,7 +42,7 @@ export const RECORD = {
     },
   ],
 };
-const NOMINAL: Program = {
+export const NOMINAL: Program = {
   wheelDiameterM: BODY.wheelDiameterM,
   trackM: BODY.trackM,
   coastM: 0,

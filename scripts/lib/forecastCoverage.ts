@@ -71,6 +71,17 @@ const asEuler = (step: RouteStep): EulerStep =>
 /** Placing by hand, along, across (m) and heading (rad). */
 const PLACEMENT = { alongSdM: 0.002, acrossSdM: 0.002, headingSdRad: 0.3 * DEG };
 
+/** The route as `calc forecast` is asked about it. */
+export const askedOf = (route: (typeof ROUTES)[string]) => ({
+  robot: RECORD,
+  table: table(route.end),
+  route: {
+    start: { xM: 0.5, yM: 0.5, headingRad: 0 },
+    placement: PLACEMENT,
+    steps: [...route.steps, { kind: 'mark', missionId: 'm', dwellS: 0.1 }],
+  },
+});
+
 /** Where a robot's runs truly end, and how often its mission works: by the other simulator. */
 function truly(
   answer: Answer,
@@ -121,7 +132,8 @@ export interface ForecastHeld {
   widths: [number, number, number, number];
 }
 
-const median = (values: number[]) => values.toSorted((a, b) => a - b)[values.length >> 1] ?? NaN;
+export const median = (values: number[]) =>
+  values.toSorted((a, b) => a - b)[values.length >> 1] ?? NaN;
 
 /** How often forecasts hold the truth: robots drawn from what is suggested, measured so far, judged by the other simulator. */
 export function forecastCoverage(
@@ -145,13 +157,7 @@ export function forecastCoverage(
     const random = generator(seed * 100_003 + i * 7919);
     const truth = robotAt(random);
     const answer = procedure.run({
-      robot: RECORD,
-      table: table(route.end),
-      route: {
-        start: { xM: 0.5, yM: 0.5, headingRad: 0 },
-        placement: PLACEMENT,
-        steps: [...route.steps, { kind: 'mark', missionId: 'm', dwellS: 0.1 }],
-      },
+      ...askedOf(route),
       bench: benchOf(how, truth, random),
       runs,
       seed: i + 1,

@@ -7,6 +7,7 @@ import {
   readdirSync,
   readFileSync,
   rmSync,
+  statSync,
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
@@ -55,6 +56,18 @@ function serverUser(home: string): string | undefined {
   const reaches = spawnSync('runuser', ['-u', 'mysql', '--', 'test', '-x', home]).status === 0;
   if (!reaches) spawnSync('chown', ['root:', home]);
   return reaches ? 'mysql' : 'root';
+}
+
+/** A folder of somebody else's cannot be closed to others, and its database not opened. */
+function needOwnFolder(home: string): void {
+  const me = process.getuid?.();
+  if (amRoot || me === undefined) return;
+  for (const path of [home, databaseFiles(home).data]) {
+    if (!existsSync(path) || statSync(path).uid === me) continue;
+    throw new Sentence(
+      `${path} belongs to another user. Start Corvat as that user, or set CORVAT_HOME to a folder of yours.`,
+    );
+  }
 }
 
 /** The data folder and its files are its user's alone, also those that an earlier Corvat made. */
@@ -220,6 +233,7 @@ function spawnServer(home: string, port: number, user: string | undefined): Chil
 export async function startMariadb(home: string): Promise<PrivateDatabase> {
   const files = databaseFiles(home);
   mkdirSync(home, { recursive: true, mode: 0o700 });
+  needOwnFolder(home);
   closeToOthers(home);
   const user = serverUser(home);
   await takeOverOrphan(home);

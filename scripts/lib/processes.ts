@@ -11,6 +11,15 @@ export function isAlive(pid: number): boolean {
   }
 }
 
+/** When a process began, in ticks since the machine did: with its number it names one process for ever. */
+export function beganAt(pid: number): string | null {
+  try {
+    return readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]?.split(' ')[19] ?? null;
+  } catch {
+    return null;
+  }
+}
+
 /** Whether a live process was started with some text in its command line. Pids are used again. */
 export function isProcess(pid: number, text: string): boolean {
   try {

@@ -27,7 +27,7 @@ import { encoderSquare } from './square/squareFit';
 import { hardlyTurns } from './turns/errorModel';
 import { turnModel } from './turns/turnModel';
 
-const forecastInput = z.object({
+export const forecastInput = z.object({
   robot: robotSchema,
   table: tableSchema,
   route: routeSchema,
@@ -93,7 +93,7 @@ function stopsOf({ stops }: Bench): CalibrationValue | null {
 }
 
 /** What was measured, each as a press on "apply" would leave it. */
-function applied(bench: Bench): CalibrationValue[] {
+export function applied(bench: Bench): CalibrationValue[] {
   const drift = driftOf(bench);
   return [
     drift,
@@ -111,20 +111,25 @@ const interval = (range: { rate: number; low: number; high: number }) => ({
   high95: range.high,
 });
 
-/** The robot and the route as applied, and what is to be expected of them. */
-function forecastOf({
+/** What there is to simulate: the robot and the route as applied, and how well each thing about them is known. */
+export function simulationOf({
   robot: record,
   table,
   route: asDrawn,
   bench,
-  runs: n,
   seed,
-}: z.output<typeof forecastInput>) {
+}: Omit<z.output<typeof forecastInput>, 'runs'>) {
   const values = applied(bench);
   const { robot, turns } = fittedRobot(record, values);
   const route =
     turns === null ? asDrawn : withTurnCalibration(asDrawn, robot, table, turns, 'bench').route;
-  const simulation = { robot, table, route, seed, turns, doubts: doubtsOf(values) };
+  return { robot, table, route, seed, turns, doubts: doubtsOf(values) };
+}
+
+/** The robot and the route as applied, and what is to be expected of them. */
+function forecastOf({ runs: n, ...input }: z.output<typeof forecastInput>) {
+  const simulation = simulationOf(input);
+  const { robot, route } = simulation;
   const all = simulateAll(simulation, n);
   if ('sentence' in all) return all;
   const found = forecast(simulation, all.runs, sensitivitiesOf(simulation));

@@ -20,6 +20,8 @@ const PARTS: Record<string, string> = {
   lines: 'line',
   pose: '',
   window: 'window',
+  trials: 'trial',
+  conditions: '',
   settings: '',
 };
 

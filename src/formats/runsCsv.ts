@@ -2,6 +2,7 @@ import { headingFigure, turnSign } from '../core/text/quantities';
 import { errorFigure, errorScale, fineDecimals } from '../core/text/lengths';
 import Papa from 'papaparse';
 import { BadCell, parseNumber, parseTime, parseYesNo } from './csvCells';
+import { csvText, fromCell } from './csvText';
 import { delimiterOf } from './delimiter';
 import { radiansFromDegrees, wrap } from '../core/geometry/angle';
 import type { Mission } from '../core/course/table';
@@ -136,13 +137,8 @@ export type CsvRow = { line: number } & (
   { run: CsvRun; problem?: undefined } | { run?: undefined; problem: string }
 );
 
-/** What a spreadsheet would run as a formula; a plain number is none. */
-const FORMULA = /^(?:[=@\t\r]|[+-](?!\d*[.,]?\d+$)|'[=@+-])/;
-/** The mark that keeps it text, as spreadsheets know it; taken off again when it is read. */
-const KEPT_TEXT = /^'(?='?[=@+-])/;
-
 function parseText(cell: string, column: string, max: number): string | null {
-  const text = cell.replace(KEPT_TEXT, '');
+  const text = fromCell(cell);
   if (text.length > max) throw new BadCell(`column “${column}” holds over ${max} characters`);
   return text === '' ? null : text;
 }
@@ -259,5 +255,5 @@ export function writeRunsCsv(runs: readonly SavedRun[], missions: readonly Missi
     run.note ?? '',
     run.setAsideReason ?? '',
   ]);
-  return `${Papa.unparse({ fields, data }, { escapeFormulae: FORMULA, newline: '\n' })}\n`;
+  return csvText(fields, data);
 }

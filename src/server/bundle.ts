@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import type { Transaction } from 'sequelize';
 import { describeIssue } from '../formats/issues';
+import { readJson } from '../formats/jsonText';
+import { withVisibleText } from '../formats/visibleText';
+import { fittingColumns } from './fittingColumns';
 import { inTransaction, type Database } from './database';
 import { TABLE_NAMES, type TableName } from './models';
 import { packColumn } from './packedColumn';
@@ -78,7 +81,7 @@ const line = z.union([
 
 const parseJson = (text: string, where: string): unknown => {
   try {
-    return JSON.parse(text);
+    return withVisibleText(readJson(text));
   } catch {
     throw new Error(`This file is not a backup of Corvat: ${where} is not readable as JSON.`);
   }
@@ -87,9 +90,8 @@ const parseJson = (text: string, where: string): unknown => {
 function parseHeader(value: unknown): BundleHeader {
   const parsed = header.safeParse(value);
   if (parsed.success) return parsed.data;
-  const [issue] = parsed.error.issues;
   throw new Error(
-    `This file is not a backup that this Corvat can read: ${issue === undefined ? '' : describeIssue(issue)}.`,
+    `This file is not a backup that this Corvat can read: ${firstIssue(parsed.error)}.`,
   );
 }
 
@@ -100,16 +102,15 @@ function checkedRow(table: TableName, row: unknown): BundleRow {
   throw unreadable(table, row as PlainRow, parsed.error);
 }
 
-function unreadable(
-  table: string,
-  { id, logId, number }: PlainRow,
-  { issues: [issue] }: z.ZodError,
-) {
+function unreadable(table: string, { id, logId, number }: PlainRow, why: z.ZodError | string) {
   const which = typeof id === 'string' ? id : `${String(logId)}, ${String(number)}`;
   return new Error(
-    `A record in this file cannot be read: table ${table}, id ${which}, ${issue === undefined ? '' : describeIssue(issue)}. Nothing was changed.`,
+    `A record in this file cannot be read: table ${table}, id ${which}, ${typeof why === 'string' ? why : firstIssue(why)}. Nothing was changed.`,
   );
 }
+
+const firstIssue = ({ issues: [issue] }: z.ZodError): string =>
+  issue === undefined ? '' : describeIssue(issue);
 
 /** Pieces of logs as they were kept until format 2: all channels of a piece in one row. */
 const OLD_PIECES = 'benchLogPiece';
@@ -158,6 +159,16 @@ export interface OpenBundle {
   rows: AsyncIterable<BundleRow>;
 }
 
+/** What follows the end of a backup was put there by somebody else. */
+async function nothingAfter(lines: AsyncIterator<string>, end: number): Promise<void> {
+  for (let n = end + 1; ; n += 1) {
+    const next = await lines.next();
+    if (next.done === true) return;
+    if (next.value.trim() === '') continue;
+    throw new Error(`Line ${n} of this file stands behind the end of the backup: it is not whole.`);
+  }
+}
+
 /**
  * Read a backup line by line, each row held to its schema.
  *
@@ -168,7 +179,15 @@ export async function openBundle(lines: AsyncIterable<string>): Promise<OpenBund
   const first = await iterator.next();
   const value = parseJson(first.done === true ? '' : first.value, 'its first line');
   const head = parseHeader(value);
+  const misfit = fittingColumns();
   async function* rows(): AsyncGenerator<BundleRow> {
+    for await (const one of readRows()) {
+      const why = one.table === 'benchLogColumn' ? misfit(one.row) : null;
+      if (why !== null) throw unreadable(one.table, one.row, why);
+      yield one;
+    }
+  }
+  async function* readRows(): AsyncGenerator<BundleRow> {
     if (head.formatVersion === 1) {
       yield* rowsOfFirstFormat(value);
       return;
@@ -180,8 +199,13 @@ export async function openBundle(lines: AsyncIterable<string>): Promise<OpenBund
       const parsed = line.safeParse(parseJson(next.value, `line ${n}`));
       if (!parsed.success) throw new Error(`Line ${n} of this file is no line of a backup.`);
       if ('end' in parsed.data) {
-        if (parsed.data.rows === read) return;
-        throw new Error(`This backup is not whole: ${read} of ${parsed.data.rows} rows are in it.`);
+        if (parsed.data.rows !== read) {
+          throw new Error(
+            `This backup is not whole: ${read} of ${parsed.data.rows} rows are in it.`,
+          );
+        }
+        await nothingAfter(iterator, n);
+        return;
       }
       read += 1;
       yield* rowsOf(parsed.data.table, parsed.data.row);

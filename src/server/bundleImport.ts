@@ -1,6 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { asText, type BundleRow, type OpenBundle } from './bundle';
 import type { Database } from './database';
+import { holdingAll } from './holdingAll';
 import { DERIVED_NAMES, TABLE_NAMES, type Row, type TableName } from './models';
 import type { PlainRow } from './rowSchemas';
 import { placeRuns } from './stores/runsFound';
@@ -92,12 +93,19 @@ async function countOn(db: Database, transaction: Transaction): Promise<void> {
 export const importBundle = (
   db: Database,
   { rows }: OpenBundle,
-  onProgress: (rows: number) => void = () => undefined,
+  { before = () => Promise.resolve(), onProgress = () => undefined }: ImportSettings = {},
 ): Promise<void> =>
-  db.sequelize.transaction(async (transaction) => {
+  holdingAll(db, async (transaction) => {
+    await before(transaction);
     for (const name of [...DERIVED_NAMES, ...TABLE_NAMES.toReversed()]) {
       await db.models[name].destroy({ where: {}, transaction });
     }
     await insertAll(db, rows, transaction, onProgress);
     await countOn(db, transaction);
   });
+
+interface ImportSettings {
+  /** Done with what is there, while nobody can save anything. */
+  before?(transaction: Transaction): Promise<unknown>;
+  onProgress?(rows: number): void;
+}

@@ -1,5 +1,5 @@
 import { Sequelize, type Options, type Transaction } from 'sequelize';
-import { errorNumber } from './databaseError';
+import { errorNumber, isWorthAnotherTry } from './databaseError';
 import { log } from './log';
 import { defineModels, type Models } from './models';
 
@@ -36,8 +36,6 @@ export function database(): Database {
   return shared;
 }
 
-/** A lock not got, a deadlock, or a row that another request has just made: worth another try. */
-const RETRIED = new Set([1205, 1213, 1020, 1062]);
 const TRIES = 4;
 
 /** Run in one transaction, all or nothing; tried again when the database asks for that. */
@@ -49,9 +47,8 @@ export async function inTransaction<T>(
     try {
       return await sequelize.transaction(work);
     } catch (error) {
-      const number = errorNumber(error);
-      if (attempt === TRIES || number === undefined || !RETRIED.has(number)) throw error;
-      log.info({ attempt, number }, 'transaction tried again');
+      if (attempt === TRIES || !isWorthAnotherTry(error)) throw error;
+      log.info({ attempt, number: errorNumber(error) }, 'transaction tried again');
       await new Promise((resolve) => setTimeout(resolve, attempt * 20 * Math.random() + 5));
     }
   }

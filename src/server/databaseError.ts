@@ -7,6 +7,12 @@ export const isDatabaseError = (error: unknown): error is BaseError => error ins
 export const errorNumber = (error: unknown): number | undefined =>
   (error as { parent?: { errno?: number } }).parent?.errno;
 
+/** A lock not got, a deadlock, or a row that another request has just made. */
+const RETRIED = new Set([1205, 1213, 1020, 1062]);
+
+/** Whether the same may well go through at another try. */
+export const isWorthAnotherTry = (error: unknown): boolean => RETRIED.has(errorNumber(error) ?? 0);
+
 /** No room: the disk, a table, or a temporary file is full; or writing to a file failed. */
 const FULL = new Set([3, 20, 28, 1021, 1026, 1030, 1114]);
 

@@ -1,7 +1,8 @@
 import type { APIContext, APIRoute } from 'astro';
-import type { BaseError } from 'sequelize';
 import type { z } from 'zod';
 import { describeIssue, issuePath } from '../formats/issues';
+import { readJson } from '../formats/jsonText';
+import { withVisibleText } from '../formats/visibleText';
 import { database, type Database } from './database';
 import { isDatabaseError, refusalOf, type Refusal } from './databaseError';
 import { log } from './log';
@@ -60,10 +61,15 @@ export async function readBody<S extends z.ZodType>(
   }
   let value: unknown;
   try {
-    value = JSON.parse(await readLimited(request, maxBytes));
+    value = readJson(await readLimited(request, maxBytes));
   } catch (error) {
     if (error instanceof Problem) throw error;
-    throw new Problem(400, 'not-json', 'The body is not readable as JSON in UTF-8.');
+    const why = error instanceof SyntaxError && /nested/.test(error.message) ? error.message : '';
+    throw new Problem(
+      400,
+      'not-json',
+      `The body is not readable as JSON in UTF-8${why === '' ? '' : `: ${why}`}.`,
+    );
   }
   const odd = illFormed(value);
   if (odd !== null) {
@@ -71,7 +77,7 @@ export async function readBody<S extends z.ZodType>(
       path: odd,
     });
   }
-  const parsed = schema.safeParse(value);
+  const parsed = schema.safeParse(withVisibleText(value));
   const issue = parsed.success ? undefined : parsed.error.issues[0];
   if (issue !== undefined) {
     throw new Problem(422, 'invalid', describeIssue(issue), { path: issuePath(issue) });
@@ -79,7 +85,7 @@ export async function readBody<S extends z.ZodType>(
   return parsed.data as z.output<S>;
 }
 
-const problemResponse = ({ status, code, message, details }: Problem): Response =>
+export const problemResponse = ({ status, code, message, details }: Problem): Response =>
   json({ error: { code, message, ...details } }, status);
 
 /** Errors of the database in words: what is at fault with the input is said, and not asked again. */
@@ -99,8 +105,8 @@ const FROM_DATABASE: Record<Refusal, [number, string, string]> = {
   ],
 };
 
-function fromDatabase(error: BaseError): Problem {
-  const [status, code, sentence] = FROM_DATABASE[refusalOf(error)];
+export function refusedBy(refusal: Refusal): Problem {
+  const [status, code, sentence] = FROM_DATABASE[refusal];
   return new Problem(status, code, sentence);
 }
 
@@ -113,7 +119,7 @@ export function endpoint(work: (db: Database, context: APIContext) => Promise<Re
       if (error instanceof Problem) return problemResponse(error);
       if (isDatabaseError(error)) {
         log.warn({ err: error, path: context.url.pathname }, 'database error');
-        return problemResponse(fromDatabase(error));
+        return problemResponse(refusedBy(refusalOf(error)));
       }
       log.error({ err: error, path: context.url.pathname }, 'unexpected error');
       return problemResponse(

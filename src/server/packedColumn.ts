@@ -1,4 +1,5 @@
 import { deflateRawSync, inflateRawSync } from 'node:zlib';
+import { LOG_PIECE_SAMPLES } from '../formats/benchConstants';
 
 const BYTES = Float64Array.BYTES_PER_ELEMENT;
 
@@ -11,9 +12,9 @@ export function packColumn(values: ArrayLike<number>): Buffer {
   return deflateRawSync(bytes);
 }
 
-/** @throws Error when it is none, or was cut off */
+/** @throws Error when it is none, was cut off, or would be more than a piece of a log */
 export function unpackColumn(packed: Buffer): Float64Array {
-  const bytes = inflateRawSync(packed);
+  const bytes = inflateRawSync(packed, { maxOutputLength: LOG_PIECE_SAMPLES * BYTES });
   return Float64Array.from({ length: bytes.length / BYTES }, (_, i) =>
     bytes.readDoubleLE(i * BYTES),
   );

@@ -10,10 +10,10 @@ import { randomStream } from '../../src/core/simulate/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import type { StandInReport } from '../../src/server/stores/standIns';
 import { deg } from '../core/support';
-import { put, send, setUp } from './records';
+import { put, putTeam, send, setUp } from './records';
 
 const team = setUp();
-const made = send('POST', '/api/teams', team);
+const made = putTeam(team);
 const robotId = team.robot.id;
 
 const still = simulateStillHeading(

@@ -1,9 +1,9 @@
 import { ulid } from 'ulid';
 import { describe, expect, it } from 'vitest';
-import { put, send, setUp } from './records';
+import { put, putTeam, setUp } from './records';
 
 const team = setUp();
-const made = send('POST', '/api/teams', team);
+const made = putTeam(team);
 const robotId = team.robot.id;
 
 describe('lists of trials', () => {

@@ -12,10 +12,10 @@ import { randomStream } from '../../src/core/simulate/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import { turnsInLog } from '../../src/core/turns/turnsInLog';
 import { deg } from '../core/support';
-import { put, send, setUp } from './records';
+import { put, putTeam, send, setUp } from './records';
 
 const team = setUp();
-const made = send('POST', '/api/teams', team);
+const made = putTeam(team);
 const robotId = team.robot.id;
 
 /** A log of a heading that creeps, and wanders a little. */

@@ -9,14 +9,14 @@ import { findRobot } from '../../src/server/stores/robots';
 import { calibrationsOf, currentOf } from '../../src/server/stores/calibrations';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { deg } from '../core/support';
-import { newSeries, put, runIn, runsOf, send, setUp } from './records';
+import { newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 const mission = (id: string) =>
   missionSchema.parse({ id, name: `mission ${id}`, pose: { xM: 1, yM: 0.5, headingRad: 0 } });
 
 async function newTeam() {
   const records = setUp();
-  await send('POST', '/api/teams', records);
+  await putTeam(records);
   return records;
 }
 

@@ -3,7 +3,10 @@ import { ulid } from 'ulid';
 import { inject } from 'vitest';
 import { robotSchema } from '../../src/core/robot';
 import { tableSchema } from '../../src/core/course/table';
-import type { RunRecord, SavedRun, TeamSetUp } from '../../src/formats/records';
+import type { RunRecord, SavedRun, TeamRecord, TeamSetUp } from '../../src/formats/records';
+import { openDatabase } from '../../src/server/database';
+import { makeTeam } from '../../src/server/stores/teams';
+import { privateUrl } from '../../scripts/lib/mariadb';
 import { routeOf } from '../core/support';
 
 export interface Answer<T = Record<string, unknown>> {
@@ -59,10 +62,20 @@ export const setUp = (): TeamSetUp => {
   };
 };
 
+/** A team beside those of other tests, put into the database itself: through the door there is only one. */
+export async function putTeam(records: TeamSetUp): Promise<TeamRecord> {
+  const db = openDatabase(privateUrl(inject('home'), 'team'));
+  try {
+    return await makeTeam(db, records);
+  } finally {
+    await db.sequelize.close();
+  }
+}
+
 /** A series to log into, with all that it needs. */
 export async function newSeries(): Promise<string> {
   const records = setUp();
-  await send('POST', '/api/teams', records);
+  await putTeam(records);
   const version = { id: ulid(), routeId: records.route.id, note: '', route: routeOf([]) };
   await put('route-versions', version);
   const series = {

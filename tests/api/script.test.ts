@@ -1,9 +1,12 @@
 import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, inject, it } from 'vitest';
+import { privateUrl } from '../../scripts/lib/mariadb';
 import { root } from '../../scripts/lib/paths';
+import { findRunning } from '../../scripts/lib/running';
+import { newHome, removeHome, runScript } from '../support/corvat';
 
 const LOCKED = 'E: Could not get lock /var/lib/apt/lists/lock. It is held by process 12 (apt-get)';
 
@@ -43,7 +46,7 @@ exit 100
       env: {
         ...process.env,
         PATH: `${folder}:${process.env.PATH}`,
-        CORVAT_HOME: folder,
+        CORVAT_HOME: join(folder, 'data'),
         CORVAT_LOCK_PATIENCE: String(patienceS),
       },
     },
@@ -76,5 +79,98 @@ describe('installing what is missing', () => {
     const { status, said } = install([answer], 2);
     expect(status).toBe(1);
     expect(said).toContain(sentence);
+  });
+});
+
+describe('the data folder', () => {
+  it('is no folder with other things in it: nothing of those is touched', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'corvat-thesis-'));
+    const thesis = join(folder, 'thesis.odt');
+    writeFileSync(thesis, 'five years of work', { mode: 0o644 });
+    const needed = (home: string) =>
+      spawnSync('bash', ['-c', 'source ./corvat >/dev/null; need_home'], {
+        cwd: root,
+        encoding: 'utf8',
+        env: { ...process.env, CORVAT_HOME: home },
+      });
+    const refused = needed(folder);
+    expect(refused.status).toBe(1);
+    expect(refused.stderr).toMatch(/has other things in it \(thesis\.odt\)/);
+    expect(statSync(thesis).mode & 0o777).toBe(0o644);
+    // Its own it knows again, whatever lies beside by then.
+    const own = join(folder, 'corvat');
+    expect(needed(own).status).toBe(0);
+    writeFileSync(join(own, 'notes.txt'), '');
+    expect(needed(own).status).toBe(0);
+    removeHome(folder);
+  });
+
+  it('of another user is left to that user', { skip: process.getuid?.() !== 0 }, () => {
+    const home = newHome();
+    chmodSync(home, 0o777);
+    const { status, stderr } = spawnSync(
+      'runuser',
+      ['-u', 'nobody', '--', process.execPath, '--import', 'tsx', 'scripts/serve.ts', 'start'],
+      { cwd: root, encoding: 'utf8', env: { ...process.env, CORVAT_HOME: home } },
+    );
+    expect(status).toBe(1);
+    expect(stderr).toMatch(/belongs to another user\. Start Corvat as that user/);
+    removeHome(home);
+  });
+
+  it('is not taken by whoever was given the number of a process that served it once', () => {
+    const home = newHome();
+    const noted = { pid: inject('pid'), data: 'team', url: inject('url') };
+    const note = (more: object) =>
+      writeFileSync(join(home, 'served.json'), JSON.stringify({ ...noted, ...more }));
+    note({ beganAt: '1' });
+    expect(findRunning(home)).toBeUndefined();
+    // One that an earlier Corvat noted is believed.
+    note({});
+    expect(findRunning(home)?.url).toBe(inject('url'));
+    removeHome(home);
+  });
+});
+
+describe('a database elsewhere', () => {
+  const serveAt = (url: string) =>
+    runScript('serve', ['start'], { home: newHome(), env: { CORVAT_DATABASE_URL: url } });
+
+  it('is named by an address', () => {
+    const { status, err } = serveAt('hello');
+    expect(status).toBe(1);
+    expect(err).toMatch(/CORVAT_DATABASE_URL is “hello”; an address such as mariadb:/);
+  });
+
+  it('has to let its user write', () => {
+    const url = privateUrl(inject('home'), 'team').replace(/[^/]*$/, 'information_schema');
+    const { status, err } = serveAt(url);
+    expect(status).toBe(1);
+    expect(err).toMatch(/may not make tables and write to them/);
+  });
+
+  it('keeps the data of a team from being replaced by demo data unasked', () => {
+    const home = newHome();
+    const file = join(home, 'demo.jsonl');
+    const head = {
+      format: 'corvat-backup',
+      formatVersion: 3,
+      data: 'demo',
+      madeAt: '2026-11-20T10:00:00.000Z',
+    };
+    const stock = {
+      id: '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+      version: 1,
+      teamId: '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+    };
+    writeFileSync(
+      file,
+      `${[head, { table: 'team', row: { ...stock, name: 'Demo', settings: {} } }, { end: true, rows: 1 }].map((line) => JSON.stringify(line)).join('\n')}\n`,
+    );
+    const env = { CORVAT_DATABASE_URL: privateUrl(inject('home'), 'team') };
+    const refused = runScript('restore', [file], { home, env });
+    expect(refused.status).toBe(1);
+    expect(refused.err).toMatch(/holds demo data.*would be replaced.*--yes/);
+    removeHome(home);
   });
 });

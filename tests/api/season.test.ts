@@ -7,7 +7,7 @@ import { seriesWithContext } from '../../src/server/services/seriesContext';
 import { findSeries, seriesPage } from '../../src/server/stores/series';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { routeOf } from '../core/support';
-import { put, runIn, runsOf, send, setUp } from './records';
+import { put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 let db: Database;
 beforeAll(() => {
@@ -18,7 +18,7 @@ afterAll(() => db.sequelize.close());
 /** A team with a route that was saved, and series of it. */
 async function newRoute() {
   const records = setUp();
-  await send('POST', '/api/teams', records);
+  await putTeam(records);
   const version = { id: ulid(), routeId: records.route.id, note: '' };
   const steps = [{ kind: 'straight', distanceM: 0.5 }];
   await put('route-versions', { ...version, route: routeOf(steps) });

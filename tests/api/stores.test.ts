@@ -4,7 +4,7 @@ import type { CourseRecord, RobotRecord, SavedRun } from '../../src/formats/reco
 import { missionSchema } from '../../src/core/course/table';
 import { withHeading } from '../../src/core/units/ofRobot';
 import { databasePid, untilAnswers } from '../support/corvat';
-import { newSeries, put, runIn, runsOf, send, setUp } from './records';
+import { newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 const mission = (id: string, xM: number) =>
   missionSchema.parse({
@@ -16,7 +16,7 @@ const mission = (id: string, xM: number) =>
 
 async function newTeam() {
   const records = setUp();
-  await send('POST', '/api/teams', records);
+  await putTeam(records);
   return records;
 }
 
@@ -104,10 +104,10 @@ describe('a set-up', () => {
   it('is there as a whole or not at all', async () => {
     const records = setUp();
     const broken = { ...records, route: { ...records.route, courseId: ulid() } };
-    expect((await send('POST', '/api/teams', broken)).status).toBe(422);
+    await expect(putTeam(broken)).rejects.toThrow();
     const robot = await put('robots', { ...records.robot, version: 1 });
     expect(robot.status).toBe(404);
-    expect((await send('POST', '/api/teams', records)).status).toBe(200);
+    expect((await putTeam(records)).version).toBe(1);
   });
 });
 

@@ -159,14 +159,50 @@ test('a known drift is taken out, the advice is followed, and another screen los
   await expect(rows(other, 'Trials')).toHaveCount(4);
   await add(other, '92.5');
   await expect(other.getByTestId('keeping')).toHaveText('Everything is kept.');
+  // What is new here and what was set aside here joins what is new there.
+  const aside = async (on: Page, trial: number, reason: string) => {
+    await on.getByRole('button', { name: `Set trial ${trial} aside` }).click();
+    await on.getByRole('dialog').getByLabel('Why?').fill(reason);
+    await on.getByRole('dialog').getByRole('button', { name: 'Set aside' }).click();
+  };
+  await aside(page, 2, 'bumped');
+  await expect(rows(page, 'Trials')).toHaveCount(5);
   await add(page, '91.9');
-  await expect(page.getByText('changed on another screen meanwhile')).toBeVisible();
-  await expect(rows(page, 'Trials')).toHaveCount(6);
-  await page.getByRole('button', { name: 'Keep it now' }).click();
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
   await other.reload();
   await expect(rows(other, 'Trials')).toHaveCount(6);
+  await expect(other.getByText('bumped')).toBeVisible();
+  // What both have changed is for people to decide.
+  await aside(other, 3, 'slipped');
+  await expect(other.getByTestId('keeping')).toHaveText('Everything is kept.');
+  await aside(page, 3, 'touched');
+  await expect(page.getByRole('alert')).toContainText(/trial 3, set aside, reason \(there: slipped\)/);
+  await page.getByRole('button', { name: 'Keep it now' }).click();
+  await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
+  await other.reload();
+  await expect(other.getByText('touched')).toBeVisible();
   await other.close();
+});
+
+test('trials that are typed while the server is away outlast a reload, and are sent when it is back', async ({
+  corvat: page,
+}) => {
+  await page.route('**/api/bench-trials/**', (route) => route.abort());
+  await open(page, `/bench/turns?robot=${WREN}&new`);
+  for (const angle of ['94', '94.4']) {
+    await page.getByLabel('Protractor', { exact: true }).fill(angle);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByRole('alert')).toContainText('Corvat does not answer just now');
+  await page.reload();
+  await expect(rows(page, 'Trials')).toHaveCount(2);
+  await expect(page.getByRole('alert')).toContainText('Corvat does not answer just now');
+  await page.unroute('**/api/bench-trials/**');
+  // Nobody presses anything.
+  await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
+  await page.reload();
+  await expect(rows(page, 'Trials')).toHaveCount(2);
+  expect(page.url()).toContain('list=');
 });
 
 test('ways to turn answer the sliders at once, from the keyboard too', async ({ corvat: page }) => {

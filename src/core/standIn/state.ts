@@ -114,6 +114,19 @@ export function standInTime({ clock }: StandIn, nowMs: number): number {
   return clock.anchorS + (clock.rate * Math.max(0, nowMs - clock.anchorMs)) / 1000;
 }
 
+/**
+ * A stand-in whose clock goes on from the latest moment that is known of it, where the wall clock was set back behind
+ * that; any other as it is.
+ */
+export function neverBack(state: StandIn, nowMs: number): StandIn {
+  const { rate, anchorS } = state.clock;
+  if (rate === 0) return state;
+  const begun = [...state.motions, ...state.epochs].map(({ fromS }) => fromS);
+  const knownS = Math.max(anchorS, ...begun);
+  const isBehind = nowMs < state.clock.anchorMs || standInTime(state, nowMs) < knownS;
+  return isBehind ? { ...state, clock: { rate, anchorMs: nowMs, anchorS: knownS } } : state;
+}
+
 /** Where it stands when nothing moves it any more. */
 export const lastPlace = ({ motions }: StandIn): Motion['end'] => motions.at(-1)?.end ?? STANDING;
 

@@ -1,10 +1,10 @@
-import Papa from 'papaparse';
 import { compareSentence, couldHide } from '../../core/compare/sentence';
 import { FIGURE } from '../../core/compare/plan/figures';
 import { wished, wishOf } from '../../core/compare/plan/wish';
 import { dayIn } from '../../core/text/dates';
 import { teamZone } from '../../core/text/manner';
 import { counted } from '../../core/text/quantities';
+import { csvText } from '../../formats/csvText';
 import type { PlanSoFar } from '../../formats/planSoFar';
 import type { RunPlanRecord } from '../../formats/runPlan';
 import type { SelectedRun } from '../stores/selectedRuns';
@@ -61,10 +61,7 @@ export function sidesCsv(sides: readonly { name: string; runs: readonly Selected
     }),
   );
   const fields = ['side', 'series', 'run', `along_${label}`, `across_left_${label}`];
-  return `${Papa.unparse(
-    { fields: [...fields, 'worked', 'placed_by', 'battery'], data: rows },
-    { escapeFormulae: true, newline: '\n' },
-  )}\n`;
+  return csvText([...fields, 'worked', 'placed_by', 'battery'], rows);
 }
 
 /** Each run of both sides of a comparison. */

@@ -96,6 +96,22 @@ async function refuseUnknownMissions(
   }
 }
 
+/** A run that was made with one route does not go to a series of another. */
+async function refuseOtherRoute(
+  db: Database,
+  { routeId }: Place,
+  ids: readonly string[],
+  transaction: Transaction,
+): Promise<void> {
+  const odd = await db.models.run.count({
+    where: { id: ids, routeId: { [Op.ne]: routeId } },
+    transaction,
+  });
+  if (odd === 0) return;
+  const sentence = 'expected a series of the route that the run was made with';
+  throw new Problem(422, 'other-route', `seriesId: ${sentence}`, { path: 'seriesId' });
+}
+
 /**
  * New runs go in at once; one of them that is there already has each looked at by itself.
  *
@@ -115,6 +131,7 @@ async function saveAll(
     runs.every(({ version }) => version === 0) &&
     (await db.models.run.count({ where: { id: [...ids] }, transaction })) === 0;
   if (!areNew) {
+    await refuseOtherRoute(db, place, [...ids], transaction);
     for (const run of runs) await saveVersioned(kept, run, transaction);
     return db.models.run.findAll({ where: { id: [...ids] }, order: ['number'], transaction });
   }

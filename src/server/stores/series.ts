@@ -8,6 +8,7 @@ import {
   type SeriesRecord,
 } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
+import { Problem } from '../problem';
 import { archivedColumn } from './archived';
 import { freeze } from './frozen';
 import { columnsOf, fromRow } from './fromRow';
@@ -15,12 +16,30 @@ import { saveVersioned, type Kept } from './versioned';
 
 const toSaved = fromRow(savedSeries);
 
+/** Runs were made with a route: their series does not go to another. */
+async function refuseOtherRoute(
+  db: Database,
+  { id, routeVersionId }: SeriesRecord,
+  transaction: Transaction,
+): Promise<void> {
+  const row = await db.models.series.findByPk(id, {
+    attributes: ['routeVersionId'],
+    transaction,
+    lock: true,
+  });
+  if (row === null || row.get('routeVersionId') === routeVersionId) return;
+  if ((await db.models.run.count({ where: { seriesId: id }, transaction })) === 0) return;
+  const sentence = 'expected the route that its runs were made with; begin a series of its own';
+  throw new Problem(422, 'has-runs', `routeVersionId: ${sentence}`, { path: 'routeVersionId' });
+}
+
 /** Save a series within a transaction; a new one keeps what it is run on. */
 export async function saveSeriesIn(
   db: Database,
   record: SeriesRecord,
   transaction: Transaction,
 ): Promise<SeriesRecord> {
+  if (record.version > 0) await refuseOtherRoute(db, record, transaction);
   const frozen = record.version === 0 ? await freeze(db, record.routeVersionId) : null;
   const kept: Kept<SeriesRecord> = {
     what: 'series',

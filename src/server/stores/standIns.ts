@@ -2,13 +2,20 @@ import type { Transaction } from 'sequelize';
 import { act, CannotDo } from '../../core/standIn/act';
 import { standInView, type StandInView } from '../../core/standIn/view';
 import { readingsBetween, type RawReading } from '../../core/standIn/readings';
-import { newStandIn, standInSchema, standInTime, type StandIn } from '../../core/standIn/state';
+import {
+  neverBack,
+  newStandIn,
+  standInSchema,
+  standInTime,
+  type StandIn,
+} from '../../core/standIn/state';
 import { standInTruth, type StandInTruth } from '../../core/standIn/truth';
 import { unitsNow } from '../../core/standIn/unitsNow';
 import type { RobotRecord } from '../../formats/records';
 import type { StandInRequest } from '../../formats/benchRecords';
 import { type Database, inTransaction } from '../database';
 import { notFound, Problem } from '../problem';
+import { steadyNow } from '../steadyNow';
 import { findRobot, listRobots } from './robots';
 
 /** Repeated actions are known by their ids; so many are remembered. */
@@ -35,12 +42,13 @@ async function load(db: Database, robotId: string | null, transaction?: Transact
     ...(transaction && { transaction, lock: true }),
   });
   if (row === null) {
-    const state = newStandIn(robot.id, robot.robot, seedOf(robot.id), Date.now());
-    return { id: robot.id, row, state };
+    const state = newStandIn(robot.id, robot.robot, seedOf(robot.id), steadyNow());
+    return { id: robot.id, row, state, isSetBack: false };
   }
-  const state = standInSchema.parse(row.get('state'));
+  const kept = standInSchema.parse(row.get('state'));
+  const state = neverBack(kept, steadyNow());
   const record = { ...state.record, units: unitsNow(state.record.units, robot.robot.units) };
-  return { id: robot.id, row, state: { ...state, record } };
+  return { id: robot.id, row, state: { ...state, record }, isSetBack: state !== kept };
 }
 
 const truthOf = ({ record, seed }: StandIn): StandInTruth => standInTruth(record, seed);
@@ -64,22 +72,23 @@ function report(state: StandIn, sinceS: number, nowMs: number): StandInReport {
   };
 }
 
-/** Read the stand-in; nothing is written, any process answers alike. */
+/** Read the stand-in; any process answers alike. */
 export async function readStandIn(
   db: Database,
   robotId: string | null,
   sinceS: number,
 ): Promise<StandInReport> {
-  const { state, row } = await load(db, robotId);
-  if (row === null) {
-    // Its clock begins with the first look at it.
+  const { state, row, isSetBack } = await load(db, robotId);
+  if (row === null || isSetBack) {
+    // Its clock begins with the first look at it, and anew where the wall clock was set back.
     await inTransaction(db, async (transaction) => {
       const fresh = await load(db, robotId, transaction);
-      if (fresh.row !== null) return;
-      await db.models.standIn.create({ id: fresh.id, state: fresh.state }, { transaction });
+      if (fresh.row === null)
+        await db.models.standIn.create({ id: fresh.id, state: fresh.state }, { transaction });
+      else if (fresh.isSetBack) await fresh.row.update({ state: fresh.state }, { transaction });
     });
   }
-  return report(state, sinceS, Date.now());
+  return report(state, sinceS, steadyNow());
 }
 
 /** Do something with the stand-in, one after the other whoever asks; the same request twice is one. */
@@ -89,7 +98,7 @@ export const actOnStandIn = (
 ): Promise<StandInReport> =>
   inTransaction(db, async (transaction) => {
     const { id: standInId, row, state } = await load(db, robotId, transaction);
-    const nowMs = Date.now();
+    const nowMs = steadyNow();
     if (state.done.includes(id)) return report(state, Infinity, nowMs);
     let next: StandIn;
     try {

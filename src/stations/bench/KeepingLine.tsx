@@ -1,6 +1,6 @@
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import type { Keeping } from './useTrials';
+import type { Keeping } from './useKeptList';
 
 /** Whether what is on the screen is in the database, too. */
 export function KeepingLine({

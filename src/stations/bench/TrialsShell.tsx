@@ -118,6 +118,12 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
             <KeepingLine keeping={keeping} problem={problem} onKeep={keep} />
           </>
         )}
+        {kept.sentLater.map((id) => (
+          <p key={id} role="status">
+            A list that had waited in this browser is kept now.{' '}
+            <a href={`${address}&list=${id}`}>Open it</a>
+          </p>
+        ))}
       </div>
       {props.confirm?.(tell)}
       {hasTrials && props.table(setAside)}
