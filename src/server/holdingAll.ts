@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import type { Database } from './database';
 import { isWorthAnotherTry } from './databaseError';
 import { TABLE_NAMES } from './models';
@@ -10,7 +10,8 @@ const TRIES = 20;
 async function holdRows({ sequelize, models }: Database, transaction: Transaction): Promise<void> {
   for (const name of TABLE_NAMES) {
     const table = models[name].getTableName() as string;
-    await sequelize.query(`SELECT COUNT(*) FROM \`${table}\` FOR UPDATE`, { transaction });
+    const sql = `SELECT COUNT(*) FROM \`${table}\` FOR UPDATE`;
+    await sequelize.query(sql, { type: QueryTypes.SELECT, transaction });
   }
 }
 
