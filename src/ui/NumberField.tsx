@@ -56,9 +56,13 @@ export function NumberField({
   const shown = asShown(value, unit);
   const [text, setText] = useState(shown);
   const editing = useRef(false);
+  /** The value that was last typed here: any other was put there by somebody else, such as a form that begins anew. */
+  const given = useRef(value);
   useEffect(() => {
-    if (!editing.current) setText(shown);
-  }, [shown]);
+    if (editing.current && value === given.current) return;
+    given.current = value;
+    setText(shown);
+  }, [shown, value]);
 
   const [min, max] = limitsIn(unit, least, most);
   const typed = parseDecimal(text);
@@ -70,9 +74,14 @@ export function NumberField({
   useTellInError(id, problem !== null);
   const commit = (next: string) => {
     setText(next);
-    if (next.trim() === '') onClear?.();
     const number = parseDecimal(next);
-    if (number >= min && number <= max) onChange(unit.read(number));
+    if (next.trim() === '' && onClear !== undefined) {
+      given.current = null;
+      onClear();
+    } else if (number >= min && number <= max) {
+      given.current = unit.read(number);
+      onChange(given.current);
+    }
   };
   const nudge = (direction: number) => {
     const from = Number.isNaN(typed) ? (value === null ? 0 : unit.show(value)) : typed;

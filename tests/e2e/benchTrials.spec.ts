@@ -189,10 +189,13 @@ test('trials that are typed while the server is away outlast a reload, and are s
 }) => {
   await page.route('**/api/bench-trials/**', (route) => route.abort());
   await open(page, `/bench/turns?robot=${WREN}&new`);
+  await page.getByLabel('Protractor', { exact: true }).focus();
   for (const angle of ['94', '94.4']) {
-    await page.getByLabel('Protractor', { exact: true }).fill(angle);
+    // One after the other, as they are read off: nothing of the one before stays in the field.
+    await page.keyboard.type(angle);
     await page.keyboard.press('Enter');
   }
+  await expect(rows(page, 'Trials').first()).toContainText('94.4°');
   await expect(page.getByRole('alert')).toContainText('Corvat does not answer just now');
   await page.reload();
   await expect(rows(page, 'Trials')).toHaveCount(2);

@@ -46,7 +46,9 @@ function TrialForm<V extends object, T extends Kept>(props: Props<V, T>) {
     if (trial === null || wrong > 0) return;
     onTrial({ ...trial, id: ulid(), setAsideReason: null } as T);
     setEntry(next(entry));
+    // What stays in it (a value that is tried again) is typed over.
     first.current?.focus();
+    first.current?.select();
   };
   return (
     <RecordForm

@@ -1,3 +1,4 @@
+import type { Ref } from 'react';
 import { fieldsOf } from '../../../ui/recordForm';
 import { DEG, HEADING, SMALL_LENGTH } from '../../../ui/units';
 import type { TurnEntryValues } from '../entrySchemas';
@@ -6,8 +7,13 @@ import type { Reading } from './TurnEntry';
 
 const F = fieldsOf<TurnEntryValues>();
 
+interface FirstField {
+  /** What is typed anew for every trial. */
+  first: Ref<HTMLInputElement>;
+}
+
 /** How the angle was truly measured, and what was read off. */
-export const ReadingFields = ({ by, means }: Reading) => (
+export const ReadingFields = ({ by, means, first }: Reading & FirstField) => (
   <div className={styles.fields}>
     <F.Choice
       name="by"
@@ -58,6 +64,7 @@ export const ReadingFields = ({ by, means }: Reading) => (
         min={-90}
         max={800}
         optional
+        inputRef={first}
         hint={means === 'whole' ? 'as a positive number' : 'positive: too far'}
       />
     )}
@@ -74,7 +81,15 @@ export const ReadingFields = ({ by, means }: Reading) => (
     )}
     {by === 'eye, in degrees' && (
       <>
-        <F.Number name="angleRad" label="About" unit={DEG} min={-90} max={800} optional />
+        <F.Number
+          name="angleRad"
+          label="About"
+          unit={DEG}
+          min={-90}
+          max={800}
+          optional
+          inputRef={first}
+        />
         <F.Number
           name="withinRad"
           label="Give or take"
@@ -101,6 +116,7 @@ export const ReadingFields = ({ by, means }: Reading) => (
           min={-2000}
           max={2000}
           optional
+          inputRef={first}
         />
       </>
     )}

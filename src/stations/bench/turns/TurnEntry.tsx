@@ -1,4 +1,4 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Robot } from '../../../core/robot';
@@ -143,6 +143,7 @@ export const TurnEntry = (props: Props) => (
 function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
   const wrong = useFieldsInError();
   const [read, setRead] = useState(FIRST_READING);
+  const first = useRef<HTMLInputElement>(null);
   const program = useProgram();
   const [problem, setProblem] = useState<string | null>(null);
   const [asked, setAsked] = useState<Asked | null>(null);
@@ -154,6 +155,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
     onTrial(trial);
     setAsked(null);
     clear();
+    first.current?.focus();
   };
   const add = () => {
     setProblem(null);
@@ -212,7 +214,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
       <SettingFields>
         <ProgramRate {...{ robot, setting, onSetting }} />
       </SettingFields>
-      <ReadingFields {...read} />
+      <ReadingFields {...read} first={first} />
       {by !== 'eye' && <BeganFields {...read} />}
       <StoodFields {...read} />
       <div className={styles.actions}>
@@ -242,6 +244,7 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
           onAgain={() => {
             setAsked(null);
             clear();
+            first.current?.focus();
           }}
         />
       )}
