@@ -30,14 +30,18 @@ export interface ShellProps {
   first: CreepFirst | null;
 }
 
-const OVERVIEW = 'overview';
-const addressOf = (id: string) => (id === OVERVIEW ? '/bench' : `/bench/${id}`);
+/** Pages that belong to no group. */
+const OVERVIEW = { id: 'overview', title: 'Overview' };
+const CALIBRATIONS = { id: 'calibrations', title: 'Calibrations' };
+
+const addressOf = (id: string) => (id === OVERVIEW.id ? '/bench' : `/bench/${id}`);
 
 /** A short menu: the overview, and what belongs to the same group as the procedure that is open. */
 function Menu({ robot, robots, current, menu }: ShellProps) {
   const suffix = robot.id === robots[0]?.id ? '' : `?robot=${robot.id}`;
   const group = menu.find(({ id }) => id === current)?.group;
-  const link = (id: string, title: string) => (
+  const here = [OVERVIEW, CALIBRATIONS, ...menu].find(({ id }) => id === current)?.title;
+  const link = ({ id, title }: Pick<MenuEntry, 'id' | 'title'>) => (
     <a
       key={id}
       href={`${addressOf(id)}${suffix}`}
@@ -47,22 +51,33 @@ function Menu({ robot, robots, current, menu }: ShellProps) {
     </a>
   );
   return (
-    <nav aria-label="Procedures" className={classes(styles.nav, 'no-print')}>
-      {link(OVERVIEW, 'Overview')}
-      {group !== undefined && <span className={styles.group}>{group}</span>}
-      {menu.filter((entry) => entry.group === group).map(({ id, title }) => link(id, title))}
-      {link('calibrations', 'Calibrations')}
-      <span className={styles.robots}>
-        <strong>{robot.name}</strong>
-        {robots
-          .filter(({ id }) => id !== robot.id)
-          .map(({ id, name }) => (
-            <a key={id} href={`${addressOf(current)}?robot=${id}`}>
-              {name}
-            </a>
-          ))}
-      </span>
-    </nav>
+    <>
+      {/* On a phone one line: what is open, and a button for the others. */}
+      <button type="button" popoverTarget="procedures" className={styles.opener}>
+        {here} · {robot.name} <span aria-hidden="true">▾</span>
+      </button>
+      <nav
+        id="procedures"
+        popover="auto"
+        aria-label="Procedures"
+        className={classes(styles.nav, 'no-print')}
+      >
+        {link(OVERVIEW)}
+        {group !== undefined && <span className={styles.group}>{group}</span>}
+        {menu.filter((entry) => entry.group === group).map(link)}
+        {link(CALIBRATIONS)}
+        <span className={styles.robots}>
+          <strong>{robot.name}</strong>
+          {robots
+            .filter(({ id }) => id !== robot.id)
+            .map(({ id, name }) => (
+              <a key={id} href={`${addressOf(current)}?robot=${id}`}>
+                {name}
+              </a>
+            ))}
+        </span>
+      </nav>
+    </>
   );
 }
 
@@ -84,7 +99,7 @@ const First = ({
 /** Every page of the Bench: the way to the others, its own work, and the stand-in at hand. */
 export function BenchShell({ children, ...props }: ShellProps & { children: ReactNode }) {
   const { robot } = props;
-  const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => false);
+  const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => true);
   return (
     <>
       <Menu {...props} />
@@ -95,7 +110,7 @@ export function BenchShell({ children, ...props }: ShellProps & { children: Reac
         </div>
         <div className={styles.side}>
           <RobotPanel robot={robot} />
-          {!isFolded && <RestsOnFold rows={props.rests} robotId={robot.id} />}
+          <RestsOnFold rows={props.rests} robotId={robot.id} />
         </div>
       </div>
     </>

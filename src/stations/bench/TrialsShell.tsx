@@ -17,6 +17,7 @@ import { ApplyDialog } from './apply/ApplyDialog';
 import styles from './Bench.module.css';
 import { ConditionsFold, type ConditionField } from './ConditionsFold';
 import { KeepingLine } from './KeepingLine';
+import { Steps } from './Steps';
 import { TrialLists } from './TrialLists';
 import type { useTrials } from './useTrials';
 
@@ -91,11 +92,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
       {props.questions?.(setAside)}
       {props.see}
       <section aria-label="Do" className={classes(styles.do, 'no-print')}>
-        <ol className={styles.steps}>
-          {props.steps.map((step) => (
-            <li key={step}>{step}</li>
-          ))}
-        </ol>
+        <Steps steps={props.steps} />
         {props.doing}
         {props.asks !== undefined && (
           <ConditionsFold

@@ -2,7 +2,7 @@ import type { SavedRun } from '../../formats/records';
 import { clockOf, dayOf } from '../../ui/dates';
 import styles from './SeriesList.module.css';
 import { Table } from '../../ui/Table';
-import { endText, WorkedMark } from './runWords';
+import { anchorOf, endText, WorkedMark } from './runWords';
 
 type Found = SavedRun & { trying: string; routeName: string; robotName: string };
 
@@ -30,7 +30,7 @@ export const FoundRuns = ({ runs }: { runs: readonly Found[] }) => (
         title: 'Run',
         head: true,
         cell: ({ seriesId, number, trying }) => (
-          <a href={`/findings/${seriesId}`}>
+          <a href={`/runs/${seriesId}#${anchorOf(number)}`}>
             {number} of “{trying}”
           </a>
         ),

@@ -126,7 +126,7 @@ function LogEditor(props: Props) {
   const goOn = () => document.querySelector<HTMLElement>('[data-testid=plan-go]')?.click();
   useLogKeys(logging, missions, placers, refs, { help: () => setDialog('keys'), goOn });
   return (
-    <div data-ready={useIsListening()}>
+    <div className={styles.station} data-ready={useIsListening()}>
       <p className={styles.headline} data-testid="log-sentence">
         {findings.verdict.found}{' '}
         <span className="faint">

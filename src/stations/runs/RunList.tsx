@@ -1,10 +1,10 @@
 import { clockOf } from '../../ui/dates';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
 import styles from './LogStation.module.css';
-import { endText, WorkedMark } from './runWords';
+import { ANCHOR, anchorOf, endText, WorkedMark } from './runWords';
 
 interface Props {
   runs: readonly SavedRun[];
@@ -34,10 +34,28 @@ function RunLine({ run, hasPlannedEnd }: { run: RunRecord; hasPlannedEnd: boolea
   );
 }
 
+/** A run that the address names is shown, however long ago it was. */
+function useShowAddressed(showAll: () => void): void {
+  const show = useRef(showAll);
+  useEffect(() => {
+    const id = location.hash.slice(1);
+    if (!id.startsWith(ANCHOR)) return;
+    show.current();
+    requestAnimationFrame(() => {
+      const line = document.getElementById(id);
+      // Only an address that is gone to marks its run.
+      location.replace(`#${id}`);
+      line?.scrollIntoView({ block: 'center' });
+      line?.querySelector('button')?.focus({ preventScroll: true });
+    });
+  }, []);
+}
+
 /** The runs of the series, the last on top, with what waits to be saved above them. */
 export function RunList(props: Props) {
   const { runs, waiting, hasPlannedEnd, onCorrect, onSetAside, onTakeBack } = props;
   const [all, setAll] = useState(false);
+  useShowAddressed(() => setAll(true));
   const newest = runs.toReversed();
   const shown = all ? newest : newest.slice(0, SHOWN);
   return (
@@ -53,6 +71,7 @@ export function RunList(props: Props) {
       {shown.map((run) => (
         <li
           key={run.id}
+          id={anchorOf(run.number)}
           className={classes(run.setAsideReason !== null && styles.aside)}
           data-testid="saved-run"
         >

@@ -2,6 +2,10 @@ import { headingInList, smallPlaceText } from '../../core/text/quantities';
 import type { RunRecord } from '../../formats/records';
 import styles from './LogStation.module.css';
 
+/** By its number a run of a series is found in the address of the series. */
+export const ANCHOR = 'run-';
+export const anchorOf = (number: number): string => `${ANCHOR}${number}`;
+
 /** Where a run ended, from where it should have. */
 export const endText = (run: Pick<RunRecord, 'endXM' | 'endYM' | 'endHeadingRad'>): string =>
   run.endXM === null || run.endYM === null

@@ -1,7 +1,15 @@
-import { useId, type ReactNode, type Ref } from 'react';
+import {
+  useId,
+  useImperativeHandle,
+  useRef,
+  type CSSProperties,
+  type ReactNode,
+  type Ref,
+} from 'react';
 import { toTable, type Pose } from '../../core/geometry/pose';
 import type { Mission, Table } from '../../core/course/table';
 import styles from './Plan.module.css';
+import { useLetters } from './useLetters';
 
 /** Millimetres of the table: the plan's own coordinates, y downwards as SVG has it. */
 export const mm = (metres: number): number => metres * 1000;
@@ -30,6 +38,12 @@ export function boxPath(
   return `${pathOf(table, corners)}Z`;
 }
 
+/** A name near the edge of the table begins or ends there. */
+const anchorAt = (share: number): 'start' | 'middle' | 'end' => {
+  if (share < 0.12) return 'start';
+  return share > 0.88 ? 'end' : 'middle';
+};
+
 /** A mission: the box that its pose must lie in, and the direction in which the robot should look. */
 export function MissionMark({ table, mission }: { table: Table; mission: Mission }) {
   const { pose, window, name } = mission;
@@ -48,7 +62,7 @@ export function MissionMark({ table, mission }: { table: Table; mission: Mission
         className={styles.name}
         x={mm(pose.xM)}
         y={flip(table, pose.yM) + (above ? -42 : 62)}
-        textAnchor="middle"
+        textAnchor={anchorAt(pose.xM / table.widthM)}
       >
         {name}
       </text>
@@ -83,9 +97,13 @@ export function Plan({
   const width = mm(table.widthM);
   const height = mm(table.heightM);
   const box = view ?? [-20, -20, width + 40, height + 40];
+  const svg = useRef<SVGSVGElement>(null);
+  useImperativeHandle(svgRef, () => svg.current as SVGSVGElement);
+  const letters = { '--plan-letters': `${useLetters(svg, box[2])}px` } as CSSProperties;
   return (
     <svg
-      ref={svgRef}
+      ref={svg}
+      style={letters}
       className={styles.plan}
       viewBox={box.join(' ')}
       role="group"

@@ -25,7 +25,7 @@ interface FrameProps {
 export function PanelFrame({ source, title, state, log, nothing, children }: FrameProps) {
   const [, setSource] = useSource('stand-in');
   const [chosen, setChosen] = useState('headingRad');
-  const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => false);
+  const isFolded = useSyncExternalStore(folding.watch, folding.isFolded, () => true);
   if (isFolded) return <Folded {...{ source, state, log }} />;
   return (
     <aside className={classes(styles.panel, 'no-print')} aria-label="Robot panel">

@@ -1,7 +1,7 @@
 const KEY = 'corvat-panel-folded';
 const watchers = new Set<() => void>();
 
-/** Whether the panel is folded to a line: remembered, and the same on every page of the Bench. */
+/** Whether the panel is folded to a line, as it is until somebody needs it: remembered, and the same on every page of the Bench. */
 export const folding = {
   watch: (watcher: () => void): (() => void) => {
     watchers.add(watcher);
@@ -9,9 +9,9 @@ export const folding = {
   },
   isFolded: (): boolean => {
     try {
-      return localStorage.getItem(KEY) === 'yes';
+      return localStorage.getItem(KEY) !== 'no';
     } catch {
-      return false;
+      return true;
     }
   },
   fold: (folded: boolean): void => {

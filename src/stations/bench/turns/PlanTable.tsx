@@ -4,6 +4,7 @@ import { USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
 import { notAside } from '../openedList';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
+import { useNarrow } from '../../../ui/useNarrow';
 import styles from '../Bench.module.css';
 import type { TurnSetting } from './TurnEntry';
 
@@ -20,6 +21,7 @@ export function PlanTable({
   isEnough: boolean;
   onSetting(setting: TurnSetting): void;
 }) {
+  const isNarrow = useNarrow();
   const { wantedRad } = record.conditions;
   const used = notAside(record.trials);
   const plan = trialPlan(used, wantedRad.length > 0 ? wantedRad : USUAL_ANGLES_RAD, setting.kind);
@@ -30,7 +32,7 @@ export function PlanTable({
         targetRad === row.targetRad && direction === row.direction && rateRadPerS === rate,
     );
   return (
-    <details open={!isEnough && plan.done < plan.wanted}>
+    <details className={styles.after} open={!isNarrow && !isEnough && plan.done < plan.wanted}>
       <summary>
         {plan.isFirst ? 'To begin with' : 'Plan'}: {plan.done} of {plan.wanted} turns made,{' '}
         {plan.each} of each; begin each facing another way

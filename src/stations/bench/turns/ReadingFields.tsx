@@ -12,8 +12,8 @@ interface FirstField {
   first: Ref<HTMLInputElement>;
 }
 
-/** How the angle was truly measured, and what was read off. */
-export const ReadingFields = ({ by, means, first }: Reading & FirstField) => (
+/** By what the angle was truly measured, and what its figure means: the same from one turn to the next. */
+export const MeasuredBy = ({ by }: Pick<Reading, 'by'>) => (
   <div className={styles.fields}>
     <F.Choice
       name="by"
@@ -26,7 +26,7 @@ export const ReadingFields = ({ by, means, first }: Reading & FirstField) => (
         { value: 'eye', label: 'eye' },
       ]}
     />
-    {by === 'eye' && (
+    {by === 'eye' ? (
       <F.Choice
         name="lookedAt"
         label="Looked at"
@@ -35,7 +35,22 @@ export const ReadingFields = ({ by, means, first }: Reading & FirstField) => (
           { value: 'a square of four', label: 'a square: does it close?' },
         ]}
       />
+    ) : (
+      <F.Choice
+        name="means"
+        label="The reading is"
+        options={[
+          { value: 'whole', label: 'the whole turn' },
+          { value: 'over', label: 'what is over' },
+        ]}
+      />
     )}
+  </div>
+);
+
+/** What was read off: typed anew for every turn. */
+export const ReadingFields = ({ by, means, first }: Reading & FirstField) => (
+  <div className={styles.fields}>
     {by === 'eye' && (
       <F.Number
         name="wantedRad"
@@ -44,16 +59,6 @@ export const ReadingFields = ({ by, means, first }: Reading & FirstField) => (
         min={5}
         max={720}
         hint="told a few degrees less, it may make just that"
-      />
-    )}
-    {by !== 'eye' && (
-      <F.Choice
-        name="means"
-        label="The reading is"
-        options={[
-          { value: 'whole', label: 'the whole turn' },
-          { value: 'over', label: 'what is over' },
-        ]}
       />
     )}
     {by === 'protractor' && (

@@ -3,9 +3,11 @@ import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Robot } from '../../../core/robot';
 import { turnAfterDrive } from '../../../core/turns/afterDrive';
+import { degrees } from '../../../core/text/quantities';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
+import { FoldOnPhone } from '../../../ui/FoldOnPhone';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';
 import { DEG, DEG_PER_S } from '../../../ui/units';
@@ -15,7 +17,7 @@ import type { TurnEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { ProgramRate } from './ProgramRate';
-import { BeganFields, ReadingFields, StoodFields } from './ReadingFields';
+import { BeganFields, MeasuredBy, ReadingFields, StoodFields } from './ReadingFields';
 import { AskFirst, questionOf, type Asked } from './AskFirst';
 
 /** What is tried next: sticky, so that repeating a trial takes one field. */
@@ -81,6 +83,10 @@ const SettingFields = ({ children }: { children: ReactNode }) => (
     />
   </div>
 );
+
+/** What is tried, and how it is measured, in a line. */
+const setUpAs = ({ targetRad, direction, rateRadPerS, kind, by }: TurnEntryValues): string =>
+  `Told ${degrees(targetRad, 0)} to the ${direction} at ${degrees(rateRadPerS, 0)}/s, ${kind === 'spin' ? 'in place' : 'one wheel stands'}; measured by ${by}`;
 
 const NOTHING_READ = {
   angleRad: null,
@@ -211,9 +217,12 @@ function TurnForm({ robot, setting, onSetting, onTrial, tried }: Props) {
       }}
       onSubmit={add}
     >
-      <SettingFields>
-        <ProgramRate {...{ robot, setting, onSetting }} />
-      </SettingFields>
+      <FoldOnPhone says={setUpAs(entry)}>
+        <SettingFields>
+          <ProgramRate {...{ robot, setting, onSetting }} />
+        </SettingFields>
+        <MeasuredBy by={by} />
+      </FoldOnPhone>
       <ReadingFields {...read} first={first} />
       {by !== 'eye' && <BeganFields {...read} />}
       <StoodFields {...read} />
