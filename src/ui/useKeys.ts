@@ -1,5 +1,8 @@
 import { useEffect, useRef } from 'react';
 
+/** Enter with Shift is a key of its own, also in a field: it does more than Enter there. */
+export const SHIFT_ENTER = 'Shift+Enter';
+
 /** Single keys outside of fields, dialogs and controls that use the key themselves. */
 export function useKeys(onKey: (key: string) => boolean): void {
   const latest = useRef(onKey);
@@ -13,9 +16,12 @@ export function useKeys(onKey: (key: string) => boolean): void {
         return;
       const target = event.target instanceof Element ? event.target : null;
       if (document.querySelector('dialog[open]') !== null) return;
-      if (target?.closest('input:not([type=radio]), select, textarea')) return;
-      if (event.key === 'Enter' && target?.closest('button, a, summary, label')) return;
-      if (latest.current(event.key)) event.preventDefault();
+      const isShiftEnter = event.shiftKey && event.key === 'Enter';
+      if (!isShiftEnter) {
+        if (target?.closest('input:not([type=radio]), select, textarea')) return;
+        if (event.key === 'Enter' && target?.closest('button, a, summary, label')) return;
+      }
+      if (latest.current(isShiftEnter ? SHIFT_ENTER : event.key)) event.preventDefault();
     };
     document.addEventListener('keydown', listen);
     return () => document.removeEventListener('keydown', listen);

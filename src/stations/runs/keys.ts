@@ -15,6 +15,7 @@ export const logKeys = (missions: number): KeyMeaning[] => [
   { keys: ['1', '… 9'], does: 'what went wrong first, after a failure' },
   { keys: ['p'], does: 'next person who placed the robot' },
   { keys: ['Enter'], does: 'log the run' },
+  { keys: ['Shift Enter'], does: 'everything worked: log it, also from a field' },
   { keys: ['u'], does: 'take the last entry back into the form' },
   { keys: ['t'], does: 'in a plan: on to the way whose turn it is' },
   { keys: ['?'], does: 'this list' },

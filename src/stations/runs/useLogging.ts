@@ -68,13 +68,14 @@ export function useLogging(
   };
   const correcting = entry.version > 0 ? runs.find(({ id }) => id === entry.id) : undefined;
 
-  const log = async () => {
+  const log = async (now: Entry = entry) => {
     if (isRefused) return;
-    if (workedAsAWhole(entry) === null) {
+    if (workedAsAWhole(now) === null) {
       saved.setProblem(SAY_IT);
       return;
     }
-    const run = toRun(entry, series.id);
+    // Named with the first thing said of it; where nothing was, now.
+    const run = toRun(now.id === '' ? { ...now, id: ulid() } : now, series.id);
     if (correcting !== undefined) {
       if (!(await change(run))) return;
       saved.setProblem(null);
