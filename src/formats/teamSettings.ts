@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LENGTH_NAMES, TURN_SIDES } from '../core/text/manner';
+import { DECIMAL_SIGNS, LENGTH_NAMES, TURN_SIDES } from '../core/text/manner';
 import { isZone } from '../core/text/dates';
 
 /** How a team wants things to be said. */
@@ -15,6 +15,7 @@ export const teamSettings = z.object({
     .default('cm')
     .describe('cm with mm for the errors of runs; or mm, or inches, throughout'),
   positiveTurn: z.enum(TURN_SIDES).default('left').describe('the turn that counts as positive'),
+  decimalSign: z.enum(DECIMAL_SIGNS).default('.').describe('between whole and parts of a number'),
   names: z
     .array(z.string().trim().min(1, 'expected a name').max(40, 'expected at most 40 characters'))
     .max(30, 'expected at most 30 names')

@@ -1,7 +1,8 @@
+import { capitalised } from '../text/capitalised';
 import type { StraightCalibration } from '../calibration/kinds/straight/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { withoutRounding } from '../stats/roundedFit';
-import { benchLength, counted, degrees, errorLength, number } from '../text/quantities';
+import { benchLength, counted, degrees, errorLength, number, aMetre } from '../text/quantities';
 import type { Estimate } from './estimate';
 import { kickOf, type JudgedDrive, type Kick } from './kick';
 import { directionOf } from './straightGroups';
@@ -32,7 +33,9 @@ function sidewaysSentence({ sideways }: StraightModel): string {
         ]
       : []),
     ...(isProved(trim)
-      ? [`it pulls to the ${side(trim.value)}, ${degrees(Math.abs(trim.value), 2)} a metre`]
+      ? [
+          `it pulls to the ${side(trim.value)}, ${degrees(Math.abs(trim.value), 2)} over ${aMetre()}`,
+        ]
       : []),
   ];
   return parts.length === 0 ? 'Nothing sideways is proved.' : `To the side: ${parts.join('; ')}.`;
@@ -78,12 +81,12 @@ export function straightSentences(
     ? `, and ${errorLength(Math.abs(coastM.value))} ${coastM.value > 0 ? 'on at the end' : 'less at the end'}`
     : '';
   const scatter = Number.isFinite(residualSdM)
-    ? ` Single drives scatter by ${errorLength(residualSdM, 1)}, after a metre by ${errorLength(repeatabilityMPerSqrtM, 1)}.`
+    ? ` Single drives scatter by ${errorLength(residualSdM, 1)}, after ${aMetre()} by ${errorLength(repeatabilityMPerSqrtM, 1)}.`
     : '';
   const offM = (scaleFactor.value - 1) * 1 + coastM.value;
   return {
     found: `${wheels}${coasting}.`,
-    means: `A metre ends ${errorLength(Math.abs(offM))} ${offM < 0 ? 'short' : 'too far'}. ${sidewaysSentence(model)}${scatter}${playSentence(model)}`,
+    means: `${capitalised(aMetre())} ends ${errorLength(Math.abs(offM))} ${offM < 0 ? 'short' : 'too far'}. ${sidewaysSentence(model)}${scatter}${playSentence(model)}`,
     next: nextSentence(model, trials),
   };
 }

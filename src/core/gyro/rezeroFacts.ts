@@ -55,7 +55,7 @@ export const REZERO_FACTS: readonly SchoolFacts[] = [
       'The program switches the sensor to another mode and back.',
       'It waits until the sensor answers, then until two readings a second apart are the same.',
       'Only then it sets the heading to zero.',
-      'After 3 s it reads the heading again: more than 0.3° means that it creeps on.',
+      'After 3 s it reads the heading again: more than a third of a degree means that it creeps on.',
     ],
     givesUp: (after) =>
       `Still no two equal readings after ${after}? The program stops and says so: it must not drive. Then unplug, or restart.`,

@@ -1,4 +1,4 @@
-import { benchLength, counted, clock, degrees, number } from '../text/quantities';
+import { benchLength, counted, clock, degrees, number, aMetre } from '../text/quantities';
 import { driftFigures, driftSize, driftText, measuredDrift } from './driftText';
 import type { StillCheck } from './stillCheck';
 import { STILL_SETTINGS } from './stillDefaults';
@@ -80,7 +80,7 @@ function offAtEnd(check: Judged, { durationS }: Run): number {
 /** A heading that is far off drives anywhere: no figure per metre then. */
 const sideways = (sizeRad: number): string =>
   sizeRad < 1.2
-    ? `, and each metre driven then lands ${benchLength(Math.sin(sizeRad))} to the side`
+    ? `, and ${aMetre()} driven then lands ${benchLength(Math.sin(sizeRad))} to the side`
     : '';
 
 /** Whether the drift wanders, as far as such a check can tell. */

@@ -1,6 +1,6 @@
 import type { ThreeSentences } from '../gyro/stillSentence';
 import { fQuantile } from '../stats/fQuantile';
-import { counted, degrees, errorLength, number } from '../text/quantities';
+import { counted, degrees, errorLength, number, aMetre } from '../text/quantities';
 import type { Placed, PlacingGroup } from './placing';
 
 /** Fewer placings hardly tell how single ones scatter. */
@@ -83,7 +83,7 @@ function beside(group: PlacingGroup, others: readonly PlacingGroup[]): string[] 
     const aims =
       Math.abs(apart) > half
         ? [
-            `${called(group)}, aims further to the ${side(apart)} than ${called(other)}: ${errorLength(Math.abs(apart))} ± ${errorLength(half)} after a metre.`,
+            `${called(group)}, aims further to the ${side(apart)} than ${called(other)}: ${errorLength(Math.abs(apart))} ± ${errorLength(half)} after ${aMetre()}.`,
           ]
         : [];
     return [...scatters, ...aims];
@@ -134,7 +134,7 @@ export function placingSentences(
   return {
     found: `${who}: ± ${errorLength(along.scatter.sd, 1)} along, ± ${errorLength(across.scatter.sd, 1)} across, ± ${degrees(heading.scatter.sd, 2)} of heading.${ofAim}`,
     means: [
-      `After a metre of driving that is ± ${errorLength(sd)} across (${errorLength(low95)} to ${errorLength(high95)}), before the robot has made any error of its own.`,
+      `After ${aMetre()} of driving that is ± ${errorLength(sd)} across (${errorLength(low95)} to ${errorLength(high95)}), before the robot has made any error of its own.`,
       ...beside(
         group,
         groups.filter((other) => other !== group && other.n > 1),

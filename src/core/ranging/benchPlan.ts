@@ -1,5 +1,8 @@
-/** Distances of a bench table, from a dead zone's edge to the end of a table. */
-export const BENCH_DISTANCES_M: readonly number[] = [0.05, 0.1, 0.2, 0.3, 0.5, 0.8, 1.2, 1.6];
+import { roundLength } from '../text/lengths';
+
+/** Distances of a bench table, from a dead zone's edge to the end of a table, round in the team's unit. */
+export const benchDistancesM = (): number[] =>
+  [0.05, 0.1, 0.2, 0.3, 0.5, 0.8, 1.2, 1.6].map(roundLength);
 /** So many readings of each tell its scatter. */
 export const READINGS_EACH = 6;
 
@@ -9,8 +12,8 @@ const isSame = (a: number, b: number): boolean => Math.abs(a - b) < 5e-4;
 export function neighbour(trueM: number, by: 1 | -1): number {
   const next =
     by > 0
-      ? BENCH_DISTANCES_M.find((one) => one > trueM && !isSame(one, trueM))
-      : BENCH_DISTANCES_M.findLast((one) => one < trueM && !isSame(one, trueM));
+      ? benchDistancesM().find((one) => one > trueM && !isSame(one, trueM))
+      : benchDistancesM().findLast((one) => one < trueM && !isSame(one, trueM));
   return next ?? trueM;
 }
 

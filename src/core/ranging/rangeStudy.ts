@@ -1,6 +1,14 @@
 import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
 import type { ThreeSentences } from '../gyro/stillSentence';
-import { benchLength, counted, degrees, errorLength, number, percent } from '../text/quantities';
+import {
+  benchLength,
+  counted,
+  degrees,
+  errorLength,
+  number,
+  percent,
+  aMetre,
+} from '../text/quantities';
 import {
   rangeCalibration,
   type RangeCalibration,
@@ -31,7 +39,10 @@ function scatterSentence({ noiseM, noisePerM, quantumM }: UnitRange): string {
   if (restsOnSteps(noiseM, quantumM)) {
     return `it reads in steps of ${stepText(quantumM)}, and tells nothing finer`;
   }
-  const grows = noisePerM > 0 ? `, ${errorLength(noisePerM, 1)} more with every metre` : '';
+  const grows =
+    noisePerM > 0
+      ? `, ${errorLength(noisePerM, 1)} more with every ${aMetre().replace('a ', '')}`
+      : '';
   return `single readings scatter by ${errorLength(noiseM, 1)}${grows}`;
 }
 

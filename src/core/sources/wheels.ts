@@ -3,7 +3,7 @@ import { batteryShare, onBattery } from '../drive/byPower';
 import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import { kindOfStep } from '../steps/registry';
-import { benchSpeed, degrees, errorLength, headingText, number } from '../text/quantities';
+import { aMetre, benchSpeed, degrees, errorLength, headingText, number } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, withErrors, type Source } from './source';
 
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
@@ -73,8 +73,9 @@ export const WHEELS: readonly Source[] = [
       if (drive === null) return guess(WHEELS_DIFFER);
       return { sdRobot: drive.wheelRatioSe ?? WHEELS_AFTER_SQUARE, measured: true };
     },
-    figure: ({ errors, trackM }) => `${headingText(errors.wheelDifference / trackM, 2)} a metre`,
-    within: (half, { trackM }) => `± ${degrees(half / trackM, 2)} a metre`,
+    figure: ({ errors, trackM }) =>
+      `${headingText(errors.wheelDifference / trackM, 2)} over ${aMetre()}`,
+    within: (half, { trackM }) => `± ${degrees(half / trackM, 2)} over ${aMetre()}`,
     imagine: (one, share) =>
       withErrors(one, { wheelDifference: one.robot.errors.wheelDifference + share }),
   },

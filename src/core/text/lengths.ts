@@ -34,6 +34,17 @@ export const benchScale = (): LengthScale => SCALES[teamManner().length].bench;
 /** For the small ones: errors of runs, sizes of parts. */
 export const errorScale = (): LengthScale => SCALES[teamManner().length].error;
 
+/** The graph lines of a picture of ends: a centimetre apart, or half an inch. */
+export const gridM = (): number => (benchScale().label === 'in' ? 0.0127 : 0.01);
+
+/** A length to begin with, as round in the team's unit as it is in metres. */
+export function roundLength(metres: number): number {
+  const { label, perM } = benchScale();
+  if (label !== 'in') return metres;
+  const inches = metres * perM;
+  return (inches < 2 ? Math.round(inches * 4) / 4 : Math.round(inches)) / perM;
+}
+
 /** A length on the scale for small ones, at least as exact as a tenth of a millimetre. */
 export const errorFigure = (metres: number): number => metres * errorScale().perM;
 

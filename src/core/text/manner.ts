@@ -6,11 +6,16 @@ export type LengthName = (typeof LENGTH_NAMES)[number];
 export const TURN_SIDES = ['left', 'right'] as const;
 export type TurnSide = (typeof TURN_SIDES)[number];
 
+/** What stands between whole and parts of a number. */
+export const DECIMAL_SIGNS = ['.', ','] as const;
+export type DecimalSign = (typeof DECIMAL_SIGNS)[number];
+
 /** How a team wants things to be said. */
 export interface Manner {
   timeZone: string;
   length: LengthName;
   positiveTurn: TurnSide;
+  decimalSign: DecimalSign;
   /** Nicknames of those at the table, offered where somebody is named. */
   names: readonly string[];
 }
@@ -19,6 +24,7 @@ export const PLAIN_MANNER: Manner = {
   timeZone: 'UTC',
   length: 'cm',
   positiveTurn: 'left',
+  decimalSign: '.',
   names: [],
 };
 

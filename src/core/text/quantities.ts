@@ -4,10 +4,11 @@ import { teamManner } from './manner';
 
 const MINUS = '−';
 
-/** A number with a fixed count of decimals, a true minus sign and no "−0". */
+/** A number with a fixed count of decimals, a true minus sign, the team's decimal sign and no "−0". */
 export function number(value: number, decimals = 0): string {
   const text = value.toFixed(decimals);
-  return /^-0(\.0*)?$/.test(text) ? text.slice(1) : text.replace('-', MINUS);
+  const signed = /^-0(\.0*)?$/.test(text) ? text.slice(1) : text.replace('-', MINUS);
+  return signed.replace('.', teamManner().decimalSign);
 }
 
 /** A number with at most so many decimals, without trailing zeros. */
@@ -21,6 +22,9 @@ export function benchLength(metres: number, moreDecimals = 0): string {
   const { label, perM, decimals } = benchScale();
   return `${shortNumber(metres * perM, decimals + moreDecimals)} ${label}`;
 }
+
+/** The distance after which things that grow with the way are told: a metre, or as many inches. */
+export const aMetre = (): string => (errorScale().label === 'in' ? benchLength(1, -1) : 'a metre');
 
 /** A speed over the table. */
 export const benchSpeed = (mPerS: number, moreDecimals = 0): string =>

@@ -20,7 +20,7 @@ import { F } from './courseForm';
 import { TableThings } from './TableThings';
 import styles from './TableStation.module.css';
 
-/** Of the table’s width, in errorLength a metre: 44 px across where the plan is 620 px wide. */
+/** Of the table’s width, as a share: 44 px across where the plan is 620 px wide. */
 const GRIP_OF_WIDTH = 36;
 
 /** The table and what stands on it: size, missions with their windows, walls, guide lines. */

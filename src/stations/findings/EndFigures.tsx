@@ -5,7 +5,7 @@ import { degreesText, smallText, signedDegrees, signedSmall, smallUnit } from '.
 import styles from './Findings.module.css';
 
 function probability(p: number): string {
-  if (p < 0.001) return 'real (p < 0.001)';
+  if (p < 0.001) return `real (p < ${number(0.001, 3)})`;
   return p < 0.05 ? `real (p = ${number(p, 3)})` : `may be chance (p = ${number(p, 2)})`;
 }
 

@@ -1,3 +1,4 @@
+import { gridM } from '../../core/text/lengths';
 import type { Mission, Table } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
@@ -80,7 +81,7 @@ export function EndPlan(props: Props) {
       table={table}
       label="Where the runs ended, seen from above"
       missions={false}
-      gridMm={10}
+      gridMm={1000 * gridM()}
       view={[at.x - reach, at.y - reach, 2 * reach, 2 * reach]}
     >
       {mission && (

@@ -1,3 +1,4 @@
+import { gridM } from '../../core/text/lengths';
 import { benchLength } from '../../core/text/quantities';
 import type { Mission } from '../../core/course/table';
 import type { Pose } from '../../core/geometry/pose';
@@ -55,7 +56,7 @@ export function FindingsView(props: Props) {
               <span>
                 <i className={styles.keyEllipse} /> 95 of 100 runs; small: the true mean
               </span>
-              <span>a square is {benchLength(0.01)}</span>
+              <span>a square is {benchLength(gridM())}</span>
             </figcaption>
           </figure>
           <EndFigures findings={findings} />

@@ -1,4 +1,4 @@
-import { errorScale } from '../../core/text/lengths';
+import { errorScale, roundLength } from '../../core/text/lengths';
 import { positiveTurn, errorNumber } from '../../core/text/quantities';
 import { useEffect, useRef, type RefObject } from 'react';
 import { CAUSES } from '../../core/runs/causes';
@@ -41,7 +41,8 @@ interface Props {
   onCancel(): void;
 }
 
-const REACHES_M = [0.03, 0.06, 0.15, 0.4];
+/** Half widths of the pad. */
+export const reachesM = () => [0.03, 0.06, 0.15, 0.4].map(roundLength);
 
 const F = fieldsOf<Entry>();
 
@@ -176,7 +177,7 @@ export function EntryForm(props: Props) {
               <Choice
                 label={`Pad reaches (${errorScale().label})`}
                 value={String(props.reachM)}
-                options={REACHES_M.map((reachM) => ({
+                options={reachesM().map((reachM) => ({
                   value: String(reachM),
                   label: `±${errorNumber(reachM)}`,
                 }))}

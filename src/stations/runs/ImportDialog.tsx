@@ -1,3 +1,4 @@
+import { errorScale } from '../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Mission } from '../../core/course/table';
@@ -102,8 +103,8 @@ export function ImportDialog({ seriesId, missions, onImported, onClose }: Props)
       }
     >
       <p>
-        One run a line, a heading line above. Ends are offsets in errorLength from where the route
-        is planned to end, x along the long edge of the table, y away from the home edge.
+        One run a line, a heading line above. Ends are offsets in {errorScale().label} from where
+        the route is planned to end, x along the long edge of the table, y away from the home edge.
       </p>
       <FileField
         label="CSV file"

@@ -1,3 +1,4 @@
+import { roundLength } from '../../core/text/lengths';
 import { teamNames } from '../../core/text/manner';
 import { useEffect, useRef, useState } from 'react';
 import type { Mission } from '../../core/course/table';
@@ -8,7 +9,7 @@ import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Toast } from '../../ui/Notice';
 import { useToast } from '../../ui/useToast';
-import { EntryForm, type EntryRefs } from './EntryForm';
+import { EntryForm, reachesM, type EntryRefs } from './EntryForm';
 import { LogDialogs, type OpenDialog } from './LogDialogs';
 import { LogNotices } from './LogNotices';
 import styles from './LogStation.module.css';
@@ -34,7 +35,8 @@ function reachFor(runs: readonly SavedRun[]): number {
     0.04,
     ...runs.map(({ endXM, endYM }) => Math.max(Math.abs(endXM ?? 0), Math.abs(endYM ?? 0))),
   );
-  return far <= 0.06 ? 0.06 : far <= 0.15 ? 0.15 : 0.4;
+  const [, ...wide] = reachesM();
+  return wide.find((reach) => far <= reach) ?? roundLength(0.4);
 }
 
 const distinct = (...names: (string | null)[]) => [

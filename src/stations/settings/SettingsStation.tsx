@@ -33,7 +33,7 @@ export function SettingsStation({ team, zones }: Props) {
   const saved = useSaved('teams', team, () => tell('Saved. Pages say it so from now on.'));
   const browserZone = useInBrowser<string | null>(browserZoneNow, null);
   const { draft, setDraft } = saved;
-  const { timeZone, length, positiveTurn } = draft.settings;
+  const { timeZone, length, positiveTurn, decimalSign } = draft.settings;
   const set = (part: Partial<TeamRecord['settings']>) =>
     setDraft({ ...draft, settings: { ...draft.settings, ...part } });
   const setZone = (zone: string) => set({ timeZone: zone });
@@ -78,8 +78,17 @@ export function SettingsStation({ team, zones }: Props) {
         options={TURN_SIDES.map((side) => ({ value: side, label: side }))}
         onChange={(side) => set({ positiveTurn: side })}
       />
+      <Choice
+        label="Numbers are written with a decimal"
+        value={decimalSign}
+        options={[
+          { value: '.', label: 'point: 1.5' },
+          { value: ',', label: 'comma: 1,5' },
+        ]}
+        onChange={(sign) => set({ decimalSign: sign })}
+      />
       <p className="faint">
-        Both hold in every label, field, sentence, chart and card; files say their unit. As it is
+        These hold in every label, field, sentence, chart and card; files say their unit. As it is
         set here, a quarter turn to the left is {quarterLeft(positiveTurn)}.
       </p>
       <NamesField

@@ -1,8 +1,9 @@
 import { ASKED_KINDS, firstUnits } from '../../core/units/firstUnits';
 import { teamSettings } from '../../formats/teamSettings';
+import { setTeamManner, teamManner, type DecimalSign } from '../../core/text/manner';
 import { isZone } from '../../core/text/dates';
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useState } from 'react';
+import { useReducer, useState } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { ulid } from 'ulid';
 import { z } from 'zod';
@@ -65,7 +66,11 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
       id: ids.team,
       version: 0,
       name: values.team.trim(),
-      settings: teamSettings.parse({ timeZone: browserZone() }),
+      settings: teamSettings.parse({
+        timeZone: browserZone(),
+        length: teamManner().length,
+        decimalSign: browserSign(),
+      }),
     },
     robot: {
       ...of,
@@ -173,8 +178,31 @@ function SensorInputs({ control }: { control: Control<Values> }) {
   );
 }
 
+/** A browser that writes numbers with a comma belongs to people who do. */
+const browserSign = (): DecimalSign => ((1.5).toLocaleString().includes(',') ? ',' : '.');
+
+/** The unit in which the sizes are typed, from the first field on. */
+function UnitChoice({ onChange }: { onChange(): void }) {
+  return (
+    <Choice
+      label="Lengths in"
+      value={teamManner().length}
+      options={[
+        { value: 'cm', label: 'cm and mm' },
+        { value: 'mm', label: 'mm' },
+        { value: 'in', label: 'inches' },
+      ]}
+      onChange={(length) => {
+        setTeamManner({ ...teamManner(), length });
+        onChange();
+      }}
+    />
+  );
+}
+
 function SetUpForm() {
   const [ids] = useState(newIds);
+  const [, sayAnew] = useReducer((n: number) => n + 1, 0);
   const [problem, setProblem] = useState<string | null>(null);
   const wrong = useFieldsInError();
   const { control, handleSubmit } = useForm<Values>({
@@ -209,6 +237,7 @@ function SetUpForm() {
         <legend>Team and robot</legend>
         <NameInput {...{ control }} field="team" label="Team" />
         <NameInput {...{ control }} field="robot" label="Robot" />
+        <UnitChoice onChange={sayAnew} />
         <SizeInput
           {...{ control }}
           field="wheelDiameterM"

@@ -1,3 +1,4 @@
+import { teamManner } from '../../core/text/manner';
 import {
   Chart as ChartJs,
   Filler,
@@ -106,6 +107,7 @@ export default function PlotCanvas(props: PlotProps) {
       plugins={[shading(shades, colours)]}
       options={{
         animation: false,
+        locale: teamManner().decimalSign === ',' ? 'de' : 'en',
         responsive: true,
         maintainAspectRatio: false,
         parsing: false,

@@ -1,7 +1,8 @@
 import { distanceFromMotorDegrees } from '../../drive/conversions';
 import { degreesFromRadians, radiansFromDegrees } from '../../geometry/angle';
 import type { Robot } from '../../robot';
-import { benchSpeed, degrees, shortNumber } from '../../text/quantities';
+import { benchScale, errorScale, roundLength } from '../../text/lengths';
+import { benchLength, benchSpeed, degrees, shortNumber } from '../../text/quantities';
 import { headingOf, lookingSideways, unitsOf } from '../../units/ofRobot';
 import type { Unit } from '../../units/unit';
 import { DRIVING, FOLLOWING, TURNING } from './drives';
@@ -84,9 +85,15 @@ export const SHOWN: Record<TunedId, ShownGain> = {
   },
   'heading-hold': {
     title: 'Straight by the heading sensor',
-    unit: 'mm/s per °',
-    spoken: 'millimetres a second between the wheels for each degree off',
-    perSi: 1000 * PER_DEGREE,
+    get unit() {
+      return `${errorScale().label}/s per °`;
+    },
+    get spoken() {
+      return `${errorScale().spoken} a second between the wheels for each degree off`;
+    },
+    get perSi() {
+      return errorScale().perM * PER_DEGREE;
+    },
     usual: 0.6,
     push: 'Let it drive, and hold its left wheel for a moment.',
     column: ERROR,
@@ -98,8 +105,12 @@ export const SHOWN: Record<TunedId, ShownGain> = {
   },
   balance: {
     title: 'Straight by the encoders',
-    unit: 'mm/s per mm',
-    spoken: 'millimetres a second between the wheels for each millimetre of difference',
+    get unit() {
+      return `${errorScale().label}/s per ${errorScale().label}`;
+    },
+    get spoken() {
+      return `${errorScale().spoken} a second between the wheels for as many of difference`;
+    },
     perSi: 1,
     usual: 8,
     push: 'Let it drive, and hold its left wheel for a moment.',
@@ -114,13 +125,23 @@ export const SHOWN: Record<TunedId, ShownGain> = {
   },
   wall: {
     title: 'Along a wall',
-    unit: '°/s per cm',
-    spoken: 'degrees a second for each centimetre too far from the wall',
-    perSi: DEGREE / 100,
+    get unit() {
+      return `°/s per ${benchScale().label}`;
+    },
+    get spoken() {
+      return `degrees a second, by the ${benchScale().spoken} too far from the wall`;
+    },
+    get perSi() {
+      return DEGREE / benchScale().perM;
+    },
     usual: 10,
-    push: 'Let it drive along a wall, begun 4 cm too far away.',
+    get push() {
+      return `Let it drive along a wall, begun ${benchLength(roundLength(0.04))} too far away.`;
+    },
     column: { name: 'reading_cm', toSi: 0.01, keepsReading: true },
-    inProgram: turningBy('cm', 0.01),
+    get inProgram() {
+      return turningBy(benchScale().label, 1 / benchScale().perM);
+    },
     sensor: lookingSideways,
     readsLateS: (robot) => lookingSideways(robot)?.behaviour.periodS ?? 0,
     speeds: FOLLOWING,

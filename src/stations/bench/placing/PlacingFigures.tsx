@@ -1,5 +1,5 @@
 import { acrossAfterOneMetre, type Placed, type PlacingGroup } from '../../../core/placing/placing';
-import { between, degrees, errorLength, headingText } from '../../../core/text/quantities';
+import { between, degrees, errorLength, headingText, aMetre } from '../../../core/text/quantities';
 import { errorFigure, errorScale } from '../../../core/text/lengths';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
@@ -19,12 +19,12 @@ const called = ({ person, way }: PlacingGroup) => `${person}, ${way}`;
 /** Where each placing would be after a metre of driving straight ahead. */
 export const PlacingChart = ({ groups }: { groups: readonly PlacingGroup[] }) => (
   <Frame
-    title="Across the way after a metre"
-    sentence="Each mark is one placing, driven a metre straight ahead in thought: left is above."
+    title={`Across the way after ${aMetre()}`}
+    sentence={`Each mark is one placing, driven ${aMetre()} straight ahead in thought: left is above.`}
     legend={groups.map((group, i) => `${MARKS[shapeOf(i)]} ${called(group)}`).join('   ')}
   >
     <Plot
-      label="Where each placing would be across its way after a metre."
+      label={`Where each placing would be across its way after ${aMetre()}.`}
       xTitle="placing"
       yTitle={`across, ${errorScale().label}`}
       curves={groups.map((group, i) => ({
@@ -42,12 +42,13 @@ export const PlacingChart = ({ groups }: { groups: readonly PlacingGroup[] }) =>
 );
 
 /** What is told of each group, in the order of a start. */
-const PARTS = [
-  ['along', 'along', (value: number) => errorLength(value, 1)],
-  ['across', 'across, left +', (value: number) => errorLength(value, 1)],
-  ['heading', 'heading', (value: number) => degrees(value, 2)],
-  ['afterOneMetre', 'across after a metre', (value: number) => errorLength(value)],
-] as const;
+const partsOf = () =>
+  [
+    ['along', 'along', (value: number) => errorLength(value, 1)],
+    ['across', 'across, left +', (value: number) => errorLength(value, 1)],
+    ['heading', 'heading', (value: number) => degrees(value, 2)],
+    ['afterOneMetre', `across after ${aMetre()}`, (value: number) => errorLength(value)],
+  ] as const;
 
 type Said = (value: number) => string;
 
@@ -70,7 +71,7 @@ export const PlacingTable = ({
   hasPlan: boolean;
 }) => {
   const rows = groups.flatMap((group) =>
-    PARTS.map(([key, what, say]) => ({ group, key, what, say, placed: group[key] })),
+    partsOf().map(([key, what, say]) => ({ group, key, what, say, placed: group[key] })),
   );
   return (
     <Table

@@ -1,4 +1,4 @@
-import { BENCH_DISTANCES_M, READINGS_EACH } from '../../../core/ranging/benchPlan';
+import { benchDistancesM, READINGS_EACH } from '../../../core/ranging/benchPlan';
 import type { Robot } from '../../../core/robot';
 import { benchScale } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
@@ -21,7 +21,7 @@ function BlankTable({ label }: { label: string }) {
         </tr>
       </thead>
       <tbody>
-        {BENCH_DISTANCES_M.map((distanceM) => (
+        {benchDistancesM().map((distanceM) => (
           <tr key={distanceM}>
             <th scope="row">{benchLength(distanceM)}</th>
             {Array.from({ length: READINGS_EACH }, (_, i) => (
@@ -42,7 +42,7 @@ export function BlankBench({ name, robot }: { name: string; robot: Robot }) {
       <h1>Distance sensors of {name} against a tape</h1>
       <p>Day ……………… Who reads ……………………… Battery ……………… V</p>
       <p>
-        Six readings at each distance, in {benchScale().label}, from the sensor’s face to something
+        Six readings at each distance, in {benchScale().spoken}, from the sensor’s face to something
         flat and upright; × where no echo comes back. Put the robot down anew for each.
       </p>
       {(labels.length === 0 ? [''] : labels).map((label, i) => (

@@ -1,7 +1,7 @@
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { ulid } from 'ulid';
 import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/benchPlan';
-import { benchScale } from '../../../core/text/lengths';
+import { benchScale, roundLength } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
 import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrialRecord, RangeTrials } from '../../../formats/benchRecords';
@@ -29,7 +29,7 @@ interface Props {
 
 /** Reading after reading by keys alone: Enter adds, arrows change the distance, a column can be pasted, l reads live. */
 export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onReadings }: Props) {
-  const [trueM, setTrueM] = useState(0.05);
+  const [trueM, setTrueM] = useState(() => roundLength(0.05));
   const [text, setText] = useState('');
   const [bad, setBad] = useState<string | null>(null);
   const [source] = useSource('stand-in');

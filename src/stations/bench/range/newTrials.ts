@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import type { RangeTrials } from '../../../formats/benchRecords';
 
 /** An empty bench of distance sensors, kept with its first reading. */
@@ -11,7 +12,7 @@ export const newRangeTrials = (id: string, robotId: string): RangeTrials => ({
     battery: '',
     who: '',
     readToM: null,
-    toleranceM: 0.01,
+    toleranceM: roundLength(0.01),
     shows: 'a length',
   },
   trials: [],

@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import { ulid } from 'ulid';
 import type { SpeedTrialRecord } from '../../../formats/benchRecords';
 import { fieldsOf } from '../../../ui/recordForm';
@@ -35,7 +36,7 @@ export function SpeedEntry({ onTrial }: { onTrial(trial: SpeedTrialRecord): void
   return (
     <>
       <TrialEntry<SpeedEntryValues, SpeedTrialRecord>
-        start={{ command: 0.3, batteryV: 8, distanceM: 1, timeS: null }}
+        start={{ command: 0.3, batteryV: 8, distanceM: roundLength(1), timeS: null }}
         schema={speedForm}
         button="Add the drive"
         trialOf={({ timeS, ...told }) => (timeS === null ? null : { ...told, timeS })}

@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import { commandsPower } from '../../../core/program/commands';
 import { useMemo } from 'react';
 import { speedOf, tellsTopSpeed } from '../../../core/drive/speedOf';
@@ -19,8 +20,8 @@ interface Props extends BenchProps {
   lists: TrialListEntry[];
 }
 
-const STEPS = [
-  'Put two marks on the floor, a metre apart, and let the robot drive over both: it has its speed by then.',
+const steps = () => [
+  `Put two marks on the floor, ${benchLength(roundLength(1))} apart, and let the robot drive over both: it has its speed by then.`,
   'Time it from mark to mark, with the battery’s voltage as the robot shows it.',
   'A weak power and a strong one tell most; a power at which it does not move is a trial, too.',
 ];
@@ -46,7 +47,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         </>
       }
       see={study !== null && <SpeedChart study={study} trials={used} />}
-      steps={STEPS}
+      steps={steps()}
       doing={
         <>
           <SpeedEntry onTrial={add} />

@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import type { SquareTrials } from '../../../formats/benchRecords';
 
 /** An empty list of laps, kept with its first lap. */
@@ -11,7 +12,7 @@ export const newSquareTrials = (id: string, robotId: string): SquareTrials => ({
     battery: '',
     who: '',
     readToM: null,
-    sideM: 1.2,
+    sideM: roundLength(1.2),
     driven: 'encoders',
     corners: 'spin',
     lapS: null,

@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import { ulid } from 'ulid';
 import { STOPS_BY, type StopKind } from '../../../core/ranging/stopsBy';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
@@ -48,7 +49,12 @@ export function StopEntry({ by, robot, reads, onTrial }: Props) {
   return (
     <>
       <TrialEntry<StopEntryValues, StopTrialRecord>
-        start={{ speedMPerS: 0.2, thresholdM: 0.15, stopM: null, overM: null }}
+        start={{
+          speedMPerS: roundLength(0.2),
+          thresholdM: roundLength(0.15),
+          stopM: null,
+          overM: null,
+        }}
         schema={stopForm}
         button="Add the stop"
         trialOf={(entry) => trialOf(by, entry)}

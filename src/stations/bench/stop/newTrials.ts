@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import type { StopTrials } from '../../../formats/benchRecords';
 
 /** An empty list of stops, kept with its first. */
@@ -11,10 +12,10 @@ export const newStopTrials = (id: string, robotId: string): StopTrials => ({
     battery: '',
     who: '',
     readToM: null,
-    wantedM: 0.05,
-    speedMPerS: 0.2,
+    wantedM: roundLength(0.05),
+    speedMPerS: roundLength(0.2),
     confirmations: 2,
-    startGapM: 0.6,
+    startGapM: roundLength(0.6),
     samplePeriodS: 0.02,
     timeAtHandS: 3,
     by: 'distance',

@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import { judgeDrives, type ConfirmationDrive } from '../../../core/drive/confirmDrive';
 import { commandFor } from '../../../core/drive/straightStudy';
 import type { StraightCalibration } from '../../../core/calibration/kinds/straight/schema';
@@ -15,12 +16,12 @@ interface Props {
 }
 
 /** Distances that routes are made of. */
-const WANTED_M = [0.5, 1];
+const wantedLengths = () => [0.5, 1].map(roundLength);
 
 /** Two drives with the new wheel size: do they come right? */
 export function ConfirmDrives({ calibration, straight, speedMPerS, onTold, onNoted }: Props) {
   const judge = (ends: readonly (number | null)[]) => {
-    const done = WANTED_M.flatMap((wantedM, i): ConfirmationDrive[] => {
+    const done = wantedLengths().flatMap((wantedM, i): ConfirmationDrive[] => {
       const actualM = ends[i] ?? null;
       return actualM === null ? [] : [{ wantedM, actualM }];
     });
@@ -32,7 +33,7 @@ export function ConfirmDrives({ calibration, straight, speedMPerS, onTold, onNot
       // What is applied anew is tried anew.
       key={calibration.id}
       title="Two drives to confirm it"
-      asked={WANTED_M.map((wantedM) => {
+      asked={wantedLengths().map((wantedM) => {
         const distanceM = commandFor(wantedM, straight);
         return {
           told: `${benchLength(wantedM)}: tell a program that knows only the record ${errorLength(distanceM, 1)}`,

@@ -1,5 +1,5 @@
 import type { StraightGroup } from '../../../core/drive/straightGroups';
-import { degrees, errorLength } from '../../../core/text/quantities';
+import { degrees, errorLength, aMetre } from '../../../core/text/quantities';
 import { Table } from '../../../ui/Table';
 
 const ofModel = (say: (model: NonNullable<StraightGroup['model']>) => string | undefined) =>
@@ -17,7 +17,7 @@ export const MeasuredWays = ({ groups }: { groups: readonly StraightGroup[] }) =
       { title: 'Driven, and kept straight', head: true, cell: ({ name }) => name },
       { title: 'Drives', number: true, cell: ({ trials }) => trials.length },
       {
-        title: 'Scatter after a metre',
+        title: `Scatter after ${aMetre()}`,
         number: true,
         cell: ofModel(({ repeatabilityMPerSqrtM: sd }) =>
           Number.isFinite(sd) ? errorLength(sd, 1) : undefined,
@@ -32,7 +32,7 @@ export const MeasuredWays = ({ groups }: { groups: readonly StraightGroup[] }) =
         ),
       },
       {
-        title: 'Pulls to the left, per metre',
+        title: `Pulls to the left, over ${aMetre()}`,
         number: true,
         cell: ofModel(({ sideways }) =>
           sideways?.areApart === true ? degrees(sideways.trimRadPerM.value, 2) : undefined,

@@ -1,7 +1,8 @@
+import { roundLength } from '../../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { KEPT_BY, straightGroups, type KeptBy } from '../../../core/drive/straightGroups';
 import { straightStudy } from '../../../core/drive/straightStudy';
-import { counted, errorLength } from '../../../core/text/quantities';
+import { counted, errorLength, benchLength } from '../../../core/text/quantities';
 import type {
   SavedCalibration,
   StraightTrials,
@@ -28,10 +29,10 @@ interface Props extends BenchProps {
   lists: TrialListEntry[];
 }
 
-const STEPS = [
+const steps = () => [
   'Lay a tape along the floor, and place the robot at its zero, along the tape.',
   'Let it drive a distance, stop, and read where it stands: along the tape, how far beside it, how far it turned.',
-  'Three drives of half a metre, three of a metre and more: two distances tell the wheels from the coasting.',
+  `Three drives of ${benchLength(roundLength(0.5))}, three of ${benchLength(roundLength(1))} and more: two distances tell the wheels from the coasting.`,
 ];
 
 const REASONS = ['It ran into something', 'Not placed along the tape', 'Typed by mistake'];
@@ -101,7 +102,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           </>
         )
       }
-      steps={STEPS}
+      steps={steps()}
       doing={
         <>
           <div className={styles.fields}>

@@ -1,3 +1,4 @@
+import { roundLength } from '../../../core/text/lengths';
 import { ulid } from 'ulid';
 import type { Robot } from '../../../core/robot';
 import { positiveTurn } from '../../../core/text/quantities';
@@ -51,11 +52,11 @@ export function StraightEntry({ robot, keep, onTrial }: Props) {
     <>
       <TrialEntry<StraightEntryValues, StraightTrialRecord>
         start={{
-          commandedM: 1,
+          commandedM: roundLength(1),
           actualM: null,
           sidewaysM: null,
           headingChangeRad: null,
-          speedMPerS: 0.3,
+          speedMPerS: roundLength(0.3),
           afterReversal: false,
         }}
         schema={straightForm}

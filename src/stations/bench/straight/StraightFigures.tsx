@@ -1,7 +1,8 @@
+import { roundLength } from '../../../core/text/lengths';
 import { commandFor } from '../../../core/drive/straightStudy';
 import type { Estimate } from '../../../core/drive/estimate';
 import type { StraightModel } from '../../../core/drive/straightModel';
-import { benchLength, degrees, errorLength, number } from '../../../core/text/quantities';
+import { benchLength, degrees, errorLength, number, aMetre } from '../../../core/text/quantities';
 import { Table } from '../../../ui/Table';
 
 /** Distances that routes are made of. */
@@ -30,7 +31,7 @@ export function StraightFigures({ model }: { model: StraightModel }) {
     ...(Number.isFinite(model.residualSdM)
       ? [
           { name: 'Scatter of single drives', text: mm(model.residualSdM) },
-          { name: 'Scatter after a metre', text: mm(model.repeatabilityMPerSqrtM) },
+          { name: `Scatter after ${aMetre()}`, text: mm(model.repeatabilityMPerSqrtM) },
         ]
       : []),
     ...(sideways === null
@@ -41,14 +42,14 @@ export function StraightFigures({ model }: { model: StraightModel }) {
             text: interval(sideways.startHeadingErrorRad, (value) => degrees(value, 2)),
           },
           {
-            name: 'Pulls to the left, per metre',
+            name: `Pulls to the left, over ${aMetre()}`,
             text: sideways.areApart
               ? interval(sideways.trimRadPerM, (value) => degrees(value, 2))
               : 'not told apart from how it sets off',
           },
         ]),
   ];
-  const told = WANTED_M.map((wantedM) => ({
+  const told = WANTED_M.map(roundLength).map((wantedM) => ({
     wantedM,
     tellM: commandFor(wantedM, { scaleFactor: scaleFactor.value, coastM: coastM.value }),
   }));

@@ -1,3 +1,5 @@
+import { teamManner } from '../../../core/text/manner';
+import { parseDecimal } from '../../../core/text/decimal';
 import { useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { shortNumber } from '../../../core/text/quantities';
@@ -7,8 +9,10 @@ const MOST = 12;
 
 /** Angles from "45, 90, 180": each counts both ways. Null when something else stands there. */
 function parseAngles(text: string): number[] | null {
-  const parts = text.split(/[,;\s]+/).filter((part) => part !== '');
-  const degrees = parts.map((part) => Number(part.replace('°', '')));
+  // Where a comma parts whole and parts of a number, only one with a space behind it parts two numbers.
+  const between = teamManner().decimalSign === ',' ? /;|,?\s+/ : /[,;\s]+/;
+  const parts = text.split(between).filter((part) => part !== '');
+  const degrees = parts.map((part) => parseDecimal(part.replace('°', '')));
   if (degrees.length > MOST || degrees.some((angle) => !(angle >= 5 && angle <= 720))) return null;
   return degrees.flatMap((angle) => [radiansFromDegrees(angle), -radiansFromDegrees(angle)]);
 }

@@ -2,7 +2,8 @@ import type { Comparison, Question } from '../../../core/compare/compareSeries';
 import { errorLength, number, percent } from '../../../core/text/quantities';
 import styles from '../Findings.module.css';
 
-const pText = (p: number): string => (p < 0.001 ? 'p < 0.001' : `p = ${number(p, 3)}`);
+const pText = (p: number): string =>
+  p < 0.001 ? `p < ${number(0.001, 3)}` : `p = ${number(p, 3)}`;
 const size = ({ xM, yM }: { xM: number; yM: number }) => Math.hypot(xM, yM);
 const NONE = '–';
 const lengthOrNone = (metres: number | null): string =>

@@ -1,3 +1,5 @@
+import { gridM } from '../../../core/text/lengths';
+import { benchLength } from '../../../core/text/quantities';
 import type { Comparison } from '../../../core/compare/compareSeries';
 import { compareSentence, couldHide, moreRunsSentence } from '../../../core/compare/sentence';
 import { counted } from '../../../core/text/quantities';
@@ -40,7 +42,7 @@ export function CompareView({ before, after, comparison, unfair, query }: Props)
             <span>○ before: {before.name}</span>
             <span>◆ after: {after.name}</span>
             <span>+ planned end, ↑ the way it drives</span>
-            <span>outlines: 95 of 100 runs; a square is 1 cm</span>
+            <span>outlines: 95 of 100 runs; a square is {benchLength(gridM())}</span>
           </figcaption>
         </figure>
         <div>

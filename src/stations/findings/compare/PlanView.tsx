@@ -1,3 +1,5 @@
+import { gridM } from '../../../core/text/lengths';
+import { benchLength } from '../../../core/text/quantities';
 import { orderOf } from '../../../core/compare/plan/mixedOrder';
 import { planProgress } from '../../../core/compare/plan/progress';
 import { FIGURE } from '../../../core/compare/plan/figures';
@@ -42,7 +44,7 @@ const Clouds = ({ clouds: [a, b] }: { clouds: readonly [Cloud, Cloud] }) => (
       <span>○ A {a.name}</span>
       <span>◆ B {b.name}</span>
       <span>+ planned end, ↑ the way it drives</span>
-      <span>outlines: 95 of 100 runs; a square is 1 cm</span>
+      <span>outlines: 95 of 100 runs; a square is {benchLength(gridM())}</span>
     </figcaption>
   </figure>
 );

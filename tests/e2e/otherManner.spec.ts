@@ -1,0 +1,73 @@
+import type { Page } from '@playwright/test';
+import type { TeamRecord } from '../../src/formats/records';
+import { openDatabase } from '../../src/server/database';
+import { findTeam, saveTeam } from '../../src/server/stores/teams';
+import { BENCH_PAGES } from '../../src/stations/bench/procedures';
+import { privateUrl } from '../../scripts/lib/mariadb';
+import { expect, server, test } from './corvat';
+
+/** Another manner of saying things, for as long as a test lasts. */
+async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => Promise<void>> {
+  const db = openDatabase(privateUrl(server().home, 'demo'));
+  const team = await findTeam(db);
+  if (team === null) throw new Error('no team');
+  const said = await saveTeam(db, { ...team, settings: { ...team.settings, ...settings } });
+  return async () => {
+    await saveTeam(db, { ...said, settings: team.settings });
+    await db.sequelize.close();
+  };
+}
+
+/** What a page says, in its fields too, but what people have typed and what files are to hold. */
+const textOf = (page: Page): Promise<string> =>
+  page.evaluate(() => {
+    for (const details of document.querySelectorAll('details')) details.open = true;
+    const fields = [...document.querySelectorAll<HTMLInputElement>('input[type=text]')].map((input) => input.value);
+    const labels = [...document.querySelectorAll('[aria-label]')].map((one) =>
+      one.getAttribute('aria-label'),
+    );
+    return [document.body.textContent, ...fields, ...labels].join(' ');
+  });
+
+/** Metric words, but where a label has to name all units. */
+const METRIC = /(?<![\w_])(mm|cm|m\/s|metres?|millimetres?|centimetres?)(?![\w_])/;
+const POINT = /(?<![\d.])\d+\.\d+(?![\d.])/;
+
+test('a team that counts in inches, with a comma and turns to the right reads no metric word', async ({
+  corvat: page,
+}) => {
+  test.slow();
+  const back = await saidAs({ length: 'in', decimalSign: ',', positiveTurn: 'right' });
+  try {
+    await page.goto('/runs');
+    const series = await page.locator('main a[href^="/runs/0"]').first().getAttribute('href');
+    const pages = [
+      '/',
+      '/robot',
+      '/course',
+      '/course/table',
+      '/course/card?version=01DEMV00000000000000000003',
+      '/runs',
+      '/runs/all',
+      series ?? '',
+      (series ?? '').replace('runs', 'findings'),
+      '/findings/compare',
+      '/findings/season',
+      ...BENCH_PAGES.map(({ id }) => (id === 'overview' ? '/bench' : `/bench/${id}`)),
+    ];
+    const found: string[] = [];
+    for (const path of pages) {
+      await page.goto(path);
+      await expect(page.locator('main')).not.toBeEmpty();
+      const text = await textOf(page);
+      for (const pattern of [METRIC, POINT]) {
+        const at = pattern.exec(text);
+        if (at !== null)
+          found.push(`${path}: …${text.slice(Math.max(0, at.index - 40), at.index + 30)}…`);
+      }
+    }
+    expect(found).toEqual([]);
+  } finally {
+    await back();
+  }
+});
