@@ -64,7 +64,7 @@ describe('stops of several kinds', () => {
     const trials = stops('line', 0.0005, 8);
     expect(stopStudy(trials)?.sentences.next).toMatch(/^Say below what gap/);
     const { found = '', next = '' } = stopStudy(trials, 'line')?.sentences ?? {};
-    expect(found).toMatch(/^It drives on for \d+ ms .*after its mark/);
+    expect(found).toMatch(/^Told to stop at its mark, it stands \d+ mm past it/);
     expect(next).toMatch(/look for its mark so much earlier/);
   });
 });

@@ -163,7 +163,7 @@ test('recorded logs give their truths through the interface', async ({ corvat: p
   await page.getByLabel('Turn trials (CSV)').setInputFiles(data('turn-trials.csv'));
   await page.getByRole('button', { name: 'Take 24 trials' }).click();
   await expect(page.getByTestId('verdict')).toContainText(
-    /Turns stop 43 ms late, and are braked with 5690°\/s²/,
+    /Turns stop 43 ms late, and turn on by 0\.7° while they brake from 90°\/s/,
   );
   const commands = page.getByRole('table', { name: 'Commands' });
   await expect(commands.getByRole('row', { name: /^90° to the left 180/ })).toContainText('80.1°');

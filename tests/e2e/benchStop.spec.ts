@@ -46,7 +46,7 @@ test('stops from a file say lag and braking, and a wanted gap gets its threshold
   await expect(page.getByLabel('Starts at a gap of')).toHaveValue('8');
   await open(page, '/bench');
   await expect(page.getByRole('row', { name: /Stopping/ })).toContainText(
-    /It drives on for \d+ ms/,
+    /it stands \d+ mm past it/,
   );
 });
 

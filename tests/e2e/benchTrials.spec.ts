@@ -176,7 +176,9 @@ test('a known drift is taken out, the advice is followed, and another screen los
   await aside(other, 3, 'slipped');
   await expect(other.getByTestId('keeping')).toHaveText('Everything is kept.');
   await aside(page, 3, 'touched');
-  await expect(page.getByRole('alert')).toContainText(/trial 3, set aside, reason \(there: slipped\)/);
+  await expect(page.getByRole('alert')).toContainText(
+    /trial 3, set aside, reason \(there: slipped\)/,
+  );
   await page.getByRole('button', { name: 'Keep it now' }).click();
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
   await other.reload();

@@ -42,6 +42,11 @@ export const test = base.extend<{ corvat: Page }>({
   baseURL: async ({}, use) => use(process.env.CORVAT_TEST_URL),
   context: async ({ context }, use) => {
     await context.addInitScript(countAsked);
+    // As whoever uses the stand-in leaves it: its panel unfolded.
+    await context.addInitScript(() => {
+      if (localStorage.getItem('corvat-panel-folded') === null)
+        localStorage.setItem('corvat-panel-folded', 'no');
+    });
     await use(context);
   },
   corvat: async ({ page }, use) => {

@@ -22,11 +22,13 @@ async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => 
 const textOf = (page: Page): Promise<string> =>
   page.evaluate(() => {
     for (const details of document.querySelectorAll('details')) details.open = true;
-    const fields = [...document.querySelectorAll<HTMLInputElement>('input[type=text]')].map((input) => input.value);
+    const fields = [...document.querySelectorAll<HTMLInputElement>('input[type=text]')].map(
+      (input) => input.value,
+    );
     const labels = [...document.querySelectorAll('[aria-label]')].map((one) =>
       one.getAttribute('aria-label'),
     );
-    return [document.body.textContent, ...fields, ...labels].join(' ');
+    return [document.body.innerText, ...fields, ...labels].join(' ');
   });
 
 /** Metric words, but where a label has to name all units. */

@@ -71,21 +71,18 @@ export function stopSentences(
 ): ThreeSentences {
   const fastest = Math.max(...trials.map(({ speedMPerS }) => speedMPerS));
   const slowest = Math.min(...trials.map(({ speedMPerS }) => speedMPerS));
-  const { lagS, lagLow95S, lagHigh95S, brakingMPerS2, residualSdM, overrunM } = model;
+  const { lagS, lagLow95S, lagHigh95S, residualSdM, overrunM } = model;
   const interval = Number.isFinite(lagHigh95S)
     ? ` (${milliseconds(lagLow95S)} to ${milliseconds(lagHigh95S)})`
     : '';
-  // Two digits: a few stops tell the braking no better.
-  const braking =
-    brakingMPerS2 === null
-      ? ''
-      : `, then brakes with ${benchSpeed(Number(brakingMPerS2.toPrecision(2)))} in every second`;
   const scatter = Number.isFinite(residualSdM)
     ? ` Single stops scatter by ${errorLength(residualSdM, 1)}.`
     : '';
+  const past = (speed: number) => `${errorLength(overrunM(speed))} past it at ${benchSpeed(speed)}`;
+  const speeds = fastest === slowest ? [fastest] : [slowest, fastest];
   return {
-    found: `It drives on for ${milliseconds(lagS)}${interval} after ${by === 'distance' ? 'its threshold' : 'its mark'}${braking}.`,
-    means: `That is ${errorLength(overrunM(slowest))} at ${benchSpeed(slowest)} and ${errorLength(overrunM(fastest))} at ${benchSpeed(fastest)}.${scatter}`,
+    found: `Told to stop at its ${by === 'distance' ? 'threshold' : 'mark'}, it stands ${speeds.map(past).join(' and ')}.`,
+    means: `Before it brakes it drives on for ${milliseconds(lagS)}${interval}.${scatter}`,
     next:
       fastest < 1.5 * slowest
         ? 'Stop from another speed as well, half as fast or twice: then lag and braking are told apart.'

@@ -165,8 +165,8 @@ function sureSentence(end: Consistency): string {
     end.biasTest === null
       ? 'The ends do not scatter enough to test the offset.'
       : end.biasTest.real
-        ? `The offset is real: chance alone would show one like it ${odds}.`
-        : `The offset may be chance, which would show one like it ${odds}.`;
+        ? `The offset is real: a robot that is aimed right would end so by luck ${odds}.`
+        : `The offset may be luck: a robot that is aimed right would end so ${odds}.`;
   const known = ([low, high]: (number | null)[]) =>
     `${errorLength(low ?? 0)} to ${errorLength(high ?? 0)}`;
   const target = known([end.r95AboutTargetLow95M, end.r95AboutTargetHigh95M]);

@@ -73,7 +73,7 @@ const whatElse = ({ aiccAbove, model, oneTarget }: TurnErrorModel): string =>
 function whyModel(model: TurnErrorModel): string {
   const basis = `${counted(model.n, 'trial')}`;
   if (model.oneTarget) {
-    return `${basis} of one angle: a constant and a share of the angle cannot be told apart. Try another angle.`;
+    return `${basis} of one angle: whether turns go too far by the same angle always, or by more the further they go, one angle cannot show. Try another.`;
   }
   const others = Object.keys(model.aiccAbove).filter((name) => name !== model.model);
   return others.length === 0
@@ -174,12 +174,15 @@ const hardlyTurned = ({ model, ...group }: TurnGroup): ThreeSentences => {
   };
 };
 
+/** The rate at which braking is told, rad/s. */
+const USUAL_RATE = Math.PI / 2;
+
 /** Why turns go too far, where it can be told. */
 function physicsInWords({ lagS, brakingRadPerS2 }: TurnModel): string {
   const lagMs = number((lagS ?? 0) * 1000);
   const parts = [
     ...(lagMs === '0' ? [] : [`stop ${lagMs} ms late`]),
-    ...(brakingRadPerS2 === null ? [] : [`are braked with ${degrees(brakingRadPerS2, 0)}/s²`]),
+    ...(brakingRadPerS2 === null ? [] : [`turn on by ${degrees(USUAL_RATE ** 2 / (2 * brakingRadPerS2))} while they brake from ${degrees(USUAL_RATE, 0)}/s`]),
   ];
   return parts.length === 0 ? '' : ` Turns ${parts.join(', and ')}.`;
 }

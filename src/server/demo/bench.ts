@@ -7,22 +7,18 @@ import { runBenchProgram } from '../../core/standIn/program';
 import type { BenchStep } from '../../core/standIn/steps/benchStep';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
 import type { RezeroSchool } from '../../core/gyro/rezeroSchools';
-import type {
-  BenchTrialsRecord,
-  LapRecord,
-  StillCheckRecord,
-  TurnTrialRecord,
-} from '../../formats/benchRecords';
+import type { LapRecord, StillCheckRecord, TurnTrialRecord } from '../../formats/benchRecords';
 import type { Database } from '../database';
 import { saveLog, saveLogPiece } from '../stores/benchLogs';
-import { saveTrials } from '../stores/benchTrials';
-import { applyCalibration } from '../stores/calibrations';
 import { saveRobotChange } from '../stores/robotChanges';
 import { saveStillCheck } from '../stores/stillChecks';
+import { loadDrives } from './drives';
 import { demoId } from './ids';
 import { LAST_LOADED } from './loaded';
+import { CONDITIONS, loadApplied, loadList, NOT_ASIDE, toHalfDegree, toMillimetre } from './list';
 import { loadPlacings } from './placings';
 import { hiddenPipit } from './scenario';
+import { loadSensors } from './sensors';
 
 interface DemoCheck {
   at: string;
@@ -144,7 +140,7 @@ function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord 
   return {
     id: demoId('H', i + 1),
     targetRad: deg(angle),
-    actualRad: deg(Math.round((read * 360) / Math.PI) / 2),
+    actualRad: toHalfDegree(read),
     seen: null,
     wantedRad: null,
     rateRadPerS: deg(rate),
@@ -174,28 +170,23 @@ function lap(direction: LapRecord['direction'], i: number): LapRecord {
     { kind: 'turn', angleRad, how: { school: 'encoder', rateRadPerS: 0.7, endRateRadPerS: 0.03 } },
   ]).flat();
   const end = runBenchProgram(slowPipit, steps, 950 + i).at(-1)?.pose;
-  const toMillimetre = (metres: number) => Math.round(metres * 1000) / 1000;
   return {
     id: demoId('Q', i + 1),
     direction,
     xM: toMillimetre(end?.xM ?? 0),
     yM: toMillimetre(end?.yM ?? 0),
-    headingRad: deg(Math.round((wrap(end?.headingRad ?? 0) * 360) / Math.PI) / 2),
+    headingRad: toHalfDegree(wrap(end?.headingRad ?? 0)),
     goesOn: false,
     driven: null,
-    setAsideReason: null,
+    ...NOT_ASIDE,
   };
 }
 
-const CONDITIONS = { surface: 'table mat', battery: 'B1', who: 'Juniper', readToM: null };
 const TURNS_DAY = '2026-11-12T15:40:00.000Z';
 
 async function loadTurns(db: Database, robotId: string): Promise<void> {
   const trials = TURNS.map(turnTrial);
-  const record: BenchTrialsRecord = {
-    id: demoId('J', 1),
-    version: 0,
-    robotId,
+  const trialsId = await loadList<'turns'>(db, robotId, 1, TURNS_DAY, {
     procedure: 'turns',
     conditions: {
       ...CONDITIONS,
@@ -205,48 +196,25 @@ async function loadTurns(db: Database, robotId: string): Promise<void> {
       stopMode: 'brake',
     },
     trials,
-    archivedAt: null,
-  };
-  await saveTrials(db, record);
-  await db.models.benchTrials.update({ startedAt: TURNS_DAY }, { where: { id: record.id } });
+  });
   const measured = trials.flatMap(({ actualRad, durationS: _unknown, ...trial }) =>
     actualRad === null ? [] : [{ ...trial, actualRad }],
   );
   const study = studyTurns(measured, 0, USUAL_ANGLES_RAD, deg(0.5));
-  const calibrationId = demoId('Y', 1);
-  await applyCalibration(db, {
-    calibration: {
-      id: calibrationId,
-      robotId,
-      unitId: null,
-      value: calibrationFromTurns(study.model),
-      evidence: { trialsId: record.id, stillCheckId: null, raw: trials },
-      surface: CONDITIONS.surface,
-      battery: CONDITIONS.battery,
-    },
-    change: {
-      id: demoId('Z', 1),
-      robotId,
-      unitId: null,
-      kind: 'turns',
-      calibrationId,
-      reason: 'Quarter turns came out as 96°',
-      who: 'Juniper',
-      checked: false,
-    },
+  await loadApplied(db, robotId, 1, {
+    value: calibrationFromTurns(study.model),
+    trialsId,
+    raw: trials,
+    reason: 'Quarter turns came out as 96°',
+    who: 'Juniper',
+    madeAt: TURNS_DAY,
+    changedAt: '2026-11-12T16:20:00.000Z',
   });
-  await db.models.calibration.update({ madeAt: TURNS_DAY }, { where: { id: calibrationId } });
-  const changedAt = '2026-11-12T16:20:00.000Z';
-  await db.models.calibrationChange.update({ changedAt }, { where: { id: demoId('Z', 1) } });
 }
 
 async function loadSquare(db: Database, robotId: string): Promise<void> {
   const trials = (['cw', 'ccw', 'cw', 'ccw', 'cw', 'ccw', 'cw', 'ccw'] as const).map(lap);
-  const id = demoId('J', 2);
-  await saveTrials(db, {
-    id,
-    version: 0,
-    robotId,
+  await loadList<'square'>(db, robotId, 2, '2026-11-19T16:30:00.000Z', {
     procedure: 'square',
     conditions: {
       ...CONDITIONS,
@@ -257,9 +225,7 @@ async function loadSquare(db: Database, robotId: string): Promise<void> {
       lapS: null,
     },
     trials,
-    archivedAt: null,
   });
-  await db.models.benchTrials.update({ startedAt: '2026-11-19T16:30:00.000Z' }, { where: { id } });
 }
 
 /** What was done on the Bench during the season, simulated from the hidden truths. */
@@ -268,6 +234,8 @@ export async function loadBench(db: Database, robotId: string): Promise<void> {
   await loadTurns(db, robotId);
   await loadSquare(db, robotId);
   await loadPlacings(db, robotId);
+  await loadDrives(db, robotId);
+  await loadSensors(db, robotId);
   // The last of all: by it the demo data are known to be whole.
   await saveRobotChange(db, {
     id: LAST_LOADED,

@@ -3,8 +3,8 @@ import type { Pose } from '../../core/geometry/pose';
 import { readOffGrid, type PlacingWay } from '../../core/placing/placing';
 import { randomStream } from '../../core/simulate/random';
 import type { Database } from '../database';
-import { saveTrials } from '../stores/benchTrials';
 import { demoId } from './ids';
+import { CONDITIONS, loadList } from './list';
 import { BY_HAND, hiddenPipit, IN_THE_JIG } from './scenario';
 
 /** How Juniper places it: by hand first, then in the jig that was put up by eye. */
@@ -36,22 +36,9 @@ export async function loadPlacings(db: Database, robotId: string): Promise<void>
       };
     }),
   );
-  const id = demoId('J', 3);
-  await saveTrials(db, {
-    id,
-    version: 0,
-    robotId,
+  await loadList<'placing'>(db, robotId, 3, '2026-11-20T16:05:00.000Z', {
     procedure: 'placing',
-    conditions: {
-      surface: 'table mat',
-      battery: 'B1',
-      who: 'Juniper',
-      readToM: null,
-      ...marks,
-      planned: readOffGrid(NOT_OFF, marks),
-    },
+    conditions: { ...CONDITIONS, ...marks, planned: readOffGrid(NOT_OFF, marks) },
     trials,
-    archivedAt: null,
   });
-  await db.models.benchTrials.update({ startedAt: '2026-11-20T16:05:00.000Z' }, { where: { id } });
 }

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import type { StillSettings } from '../../../core/gyro/stillDefaults';
+import { walkInRun } from '../../../core/gyro/runWalk';
 import { driftFigures, driftText, measuredDrift } from '../../../core/gyro/driftText';
 import { stillSentences } from '../../../core/gyro/stillSentence';
 import {
@@ -65,9 +66,14 @@ function StillFigures({ analysis, runDurationS }: Props) {
         label="In the next run"
         value={`${rateNumber(check.nextRunLow95)} to ${rateNumber(check.nextRunHigh95)}`}
         unit="°/s"
-        detail={`heading off by ${between(check.nextRunLow95, check.nextRunHigh95)
-          .map((drift) => headingText(drift * runDurationS))
-          .join(' to ')} after ${clock(runDurationS)}`}
+        // What it comes to in a run the sentence says where there is nothing to worry about.
+        detail={
+          check.verdict === 'steady'
+            ? undefined
+            : `heading off by ${between(check.nextRunLow95, check.nextRunHigh95)
+                .map((drift) => headingText(drift * runDurationS))
+                .join(' to ')} after ${clock(runDurationS)}`
+        }
         tone="predicted"
         testId="still-next-run"
       />
@@ -84,11 +90,13 @@ function StillFigures({ analysis, runDurationS }: Props) {
         }
       />
       <Figure
-        label="Wanders by itself"
+        label={`Wanders by itself, in ${clock(runDurationS)}`}
         value={
-          check.typed === true ? null : number(degreesFromRadians(check.randomWalkRadPerSqrtS), 3)
+          check.typed === true
+            ? null
+            : `± ${number(degreesFromRadians(walkInRun(check.randomWalkRadPerSqrtS, runDurationS)), 1)}`
         }
-        unit="°/√s"
+        unit="°"
         detail={
           check.quantum > 0
             ? `reads in steps of ${degrees(check.quantum, 3)}${check.kind === 'rate' ? '/s' : ''}`
