@@ -3,6 +3,7 @@ import { TURN_KINDS, turnCoverage } from './lib/turnCoverage';
 import { BENCH_KINDS, benchCoverage } from './lib/benchCoverage';
 import { MEASURED } from './lib/forecastBench';
 import { forecastCoverage, ROUTES } from './lib/forecastCoverage';
+import { samplingErrors, widthsBesideKnown } from './lib/forecastWidths';
 import { main, say } from './lib/sentence';
 
 /** How often 95 % intervals hold the truth: of the still check for each kind of log, of turns, and of benches. */
@@ -10,6 +11,8 @@ const LOGS = 2000;
 const SEED = 2026;
 /** Robots of which each forecast is judged. */
 const ROBOTS = 1000;
+/** Robots whose forecasts are compared in their widths. */
+const WIDTH_ROBOTS = 100;
 
 main(() => {
   const logs = Number(process.argv[2] ?? LOGS);
@@ -43,6 +46,17 @@ main(() => {
       const shares = [xM, yM, headingRad, chance].map((share) => share.toFixed(3)).join(' ');
       console.log(
         `${holds ? 'ok  ' : 'FAIL'}  forecast, ${how} measured: ${route}  held x y heading chance ${shares}`,
+      );
+    }
+  }
+  for (const how of ['straights and turns', 'all'] as const) {
+    const known = samplingErrors(how, Math.min(logs, ROBOTS), SEED);
+    for (const route of Object.keys(ROUTES)) {
+      const ratios = widthsBesideKnown(how, route, Math.min(logs, WIDTH_ROBOTS), known, SEED);
+      const holds = Object.values(ratios).every((ratio) => ratio <= 1.5);
+      const told = Object.entries(ratios).map(([name, ratio]) => `${name} ${ratio.toFixed(2)}`);
+      console.log(
+        `${holds ? 'ok  ' : 'FAIL'}  forecast, ${how} measured: ${route}  times as wide as with true errors: ${told.join(' ')}`,
       );
     }
   }

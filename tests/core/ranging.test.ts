@@ -240,7 +240,9 @@ describe('what stops and sensors say', () => {
   it('is the lag, the way at each speed, and the threshold in what the sensor reads', () => {
     const study = stopStudy(trials);
     if (study === null) throw new Error('nothing found');
-    expect(study.sentences.found).toMatch(/11 mm past it at 10 cm\/s and 46 mm past it at 30 cm\/s/);
+    expect(study.sentences.found).toMatch(
+      /11 mm past it at 10 cm\/s and 46 mm past it at 30 cm\/s/,
+    );
     expect(study.sentences.means).toMatch(/drives on for 80 ms \(\d+ ms to \d+ ms\)/);
     const reads = { offsetM: 0.016, scaleFactor: 1, noiseM: 0 };
     const answer = approachFrom(study.model, reads, wanted);

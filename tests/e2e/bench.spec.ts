@@ -89,12 +89,9 @@ test('turn trials find the hidden lag; the commands are applied, confirmed and t
   // What is hidden shows: lag and braking together make the same lateness at the rates tried.
   const lateness = (lagS: number, braking: number | null, rate: number) =>
     rate * lagS + (braking === null ? 0 : (rate * rate) / (2 * braking));
-  const brakingDeg = Number(/braked with (\d+)°/.exec(sentence)?.[1] ?? Number.NaN);
-  const found = lateness(
-    lagMs / 1000,
-    Number.isNaN(brakingDeg) ? null : (brakingDeg * Math.PI) / 180,
-    Math.PI,
-  );
+  // Braking from twice the rate takes four times the way.
+  const onAt90 = Number(/turn on by ([\d.]+)° while/.exec(sentence)?.[1] ?? 0);
+  const found = lateness(lagMs / 1000, null, Math.PI) + (4 * onAt90 * Math.PI) / 180;
   const true180 = lateness(hidden.lagS ?? 0, hidden.brakingRadPerS2, Math.PI);
   expect(Math.abs(found - true180)).toBeLessThan((1.2 * Math.PI) / 180);
   expect(Math.abs(lagMs / 1000 - (hidden.lagS ?? 0))).toBeLessThan(0.02);

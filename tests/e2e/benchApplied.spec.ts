@@ -11,13 +11,19 @@ async function apply(page: Page, button: string): Promise<string> {
   return said;
 }
 
-async function goBack(page: Page, kind: string, shown: string): Promise<void> {
+/** Back to what held before. */
+async function goBack(
+  page: Page,
+  kind: string,
+  shown: string,
+  before = /^none holds$/,
+): Promise<void> {
   await open(page, '/bench/calibrations');
   await page
     .getByRole('region', { name: shown })
     .getByRole('button', { name: 'Go back to the one before' })
     .click();
-  await expect(page.getByTestId(`holds-${kind}`)).toHaveText('none holds');
+  await expect(page.getByTestId(`holds-${kind}`)).toHaveText(before);
 }
 
 test('stops that were measured are what an approach is planned with, until they are taken back', async ({
@@ -35,10 +41,10 @@ test('stops that were measured are what an approach is planned with, until they 
   await page.getByRole('button', { name: 'Approach', exact: true }).click();
   const added = page.locator('[data-testid^="step-"]').last();
   await expect(added).toContainText(/It drives on by \d+ mm after that/);
-  await goBack(page, 'stop', 'stops by distance');
+  await goBack(page, 'stop', 'stops by distance', /drives on by \d+ mm at 30 cm\/s/);
   await open(page, '/course');
-  await expect(line).not.toContainText('stops by distance');
-  await expect(page.getByText(/It drives on by/)).toHaveCount(0);
+  // What was measured before, at other speeds.
+  await expect(line).toContainText(/stops by distance, drives on by \d+ mm at 30 cm\/s/);
 });
 
 test('the stand-in presses against a wall, and a step that squares up is added as it found', async ({

@@ -39,7 +39,7 @@ test('stops from a file say lag and braking, and a wanted gap gets its threshold
   await expect(ways).toContainText(/cannot be there: the quickest way takes/);
   await page.getByLabel('Starts at a gap of').fill('8');
   await expect(approach).toContainText('It cannot stop 5 cm before the wall');
-  await expect(page.getByText('nobody has measured it')).toBeVisible();
+  await expect(page.getByText('With how the distance sensor was measured to read')).toBeVisible();
   // Kept with the list: it is there again.
   await expect(page.getByText('Everything is kept.')).toBeVisible();
   await open(page, '/bench/stop');
@@ -60,7 +60,7 @@ test('one stop after the other is typed; two of one speed ask for another', asyn
     await expect(page.getByLabel('Truly stood at')).toBeFocused();
   }
   await expect(page.getByTestId('verdict')).toContainText('Stop from another speed as well');
-  await expect(page.getByTestId('verdict')).toContainText('17 mm at 20 cm/s');
+  await expect(page.getByTestId('verdict')).toContainText('17 mm past it at 20 cm/s');
 });
 
 test('stops of several kinds are ranked by how alike they are, and the stand-in makes them', async ({

@@ -182,7 +182,11 @@ function physicsInWords({ lagS, brakingRadPerS2 }: TurnModel): string {
   const lagMs = number((lagS ?? 0) * 1000);
   const parts = [
     ...(lagMs === '0' ? [] : [`stop ${lagMs} ms late`]),
-    ...(brakingRadPerS2 === null ? [] : [`turn on by ${degrees(USUAL_RATE ** 2 / (2 * brakingRadPerS2))} while they brake from ${degrees(USUAL_RATE, 0)}/s`]),
+    ...(brakingRadPerS2 === null
+      ? []
+      : [
+          `turn on by ${degrees(USUAL_RATE ** 2 / (2 * brakingRadPerS2))} while they brake from ${degrees(USUAL_RATE, 0)}/s`,
+        ]),
   ];
   return parts.length === 0 ? '' : ` Turns ${parts.join(', and ')}.`;
 }
