@@ -67,9 +67,11 @@ const STAGES: Check[][][] = [
   [
     [vitest('api'), browser('bench', ['bench'])],
     [
-      browser('screens', ['screens', 'keyboard', 'compare', 'phone']),
+      browser('screens', ['screens', 'keyboard', 'compare', 'phone', 'otherManner', 'quickCheck']),
       // Whatever no other lane has: no test is left out by its name.
-      browser('work', ['e2e/(?!bench|screens|keyboard|compare|phone)[^/]*\\.spec']),
+      browser('work', [
+        'e2e/(?!bench|screens|keyboard|compare|phone|otherManner|quickCheck)[^/]*\\.spec',
+      ]),
     ],
   ],
 ];

@@ -113,11 +113,14 @@ test('one press tells what the forecast and the card rest on', async ({ corvat: 
   await expect(rests.getByRole('row', { name: /^turns / })).toContainText(
     'measured 2026-11-12, 16 trials',
   );
-  const wheels = rests.getByRole('row', { name: /^wheel size/ });
-  await expect(wheels).toContainText('56.0 mm');
-  await expect(wheels.getByRole('link', { name: 'a guess' })).toHaveAttribute(
+  await expect(rests.getByRole('row', { name: /^wheel size/ })).toContainText(
+    'measured 2026-11-19, 9 trials',
+  );
+  const track = rests.getByRole('row', { name: /^track width/ });
+  await expect(track).toContainText('132.0 mm');
+  await expect(track.getByRole('link', { name: 'a guess' })).toHaveAttribute(
     'href',
-    /\/bench\/straight\?robot=/,
+    /\/bench\/square\?robot=/,
   );
   await page.getByRole('link', { name: 'Step card' }).click();
   await expect(page.getByTestId('rests-on')).toContainText('the rest are guesses');

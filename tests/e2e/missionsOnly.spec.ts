@@ -7,6 +7,7 @@ test('a series is logged without a route: missions are counted, and nothing is f
   await page.getByRole('button', { name: 'Start a series…' }).click();
   await page.getByLabel('What is being tried?').fill('Only what works');
   await page
+    .getByRole('dialog')
     .getByLabel('Route', { exact: true })
     .selectOption({ label: 'No route: count the missions of Winter Garden' });
   const counted = page.getByRole('group', { name: 'Missions that are counted' });

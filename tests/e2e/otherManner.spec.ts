@@ -28,7 +28,13 @@ const textOf = (page: Page): Promise<string> =>
     const labels = [...document.querySelectorAll('[aria-label]')].map((one) =>
       one.getAttribute('aria-label'),
     );
-    return [document.body.innerText, ...fields, ...labels].join(' ');
+    // In what programs count, and what people called their versions, is theirs to choose.
+    const choices = [...document.querySelectorAll('option')].map((one) => one.innerText);
+    const text = choices.reduce(
+      (rest, choice) => rest.replaceAll(choice, ''),
+      document.body.innerText,
+    );
+    return [text, ...fields, ...labels].join(' ');
   });
 
 /** Metric words, but where a label has to name all units. */
