@@ -34,6 +34,7 @@ async function enterARun(page: Page): Promise<void> {
 
 /** Switched on in the hand, the stand-in drifts: the check at ten times the speed. */
 async function checkStill(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Unfold' }).click();
   await page.getByRole('button', { name: 'Switch on in the hand' }).click();
   await page.getByRole('radio', { name: '×10' }).click();
   await page.waitForTimeout(1500);
@@ -65,11 +66,12 @@ async function measureRange(page: Page): Promise<void> {
 
 /** The stand-in turned by hand: the panel has something to draw. */
 async function readPanel(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Unfold' }).click();
   await page.waitForTimeout(1500);
   await page.getByText('Move it, tape target, battery').click();
   await page.getByRole('button', { name: 'Turn by hand' }).click();
   await page.waitForTimeout(3000);
-  await page.getByText('Move it, tape target, battery').click();
+  await page.getByRole('button', { name: 'Fold', exact: true }).click();
   await page.getByText(/hangs on it/).waitFor();
   await page.evaluate(() => scrollTo(0, 0));
 }
@@ -96,7 +98,7 @@ const SHOTS: Shot[] = [
     path: `/findings/compare?a.series=${demoId('S', 1)}&b.series=${jig}`,
   },
   { name: 'findings-season', path: '/findings/season' },
-  { name: 'findings-tablet', path: `/findings/${jig}`, width: 768, dark: true },
+  { name: 'turns-phone', path: '/bench/turns', width: 390, dark: true },
 ];
 
 /** One current picture of each main view, from the demo data. */

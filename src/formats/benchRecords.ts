@@ -22,6 +22,7 @@ import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { TUNED_IDS } from '../core/tuning/controllers/ids';
 import { id, note, shortText, time, version } from './fields';
+import { withinReason } from './withinReason';
 import {
   anchorRecord,
   angle,
@@ -206,29 +207,11 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
 /** The unit to which a calibration belongs; null: the whole robot's, or made before units were told apart. */
 
 /** A result that was applied; never changed. */
-/** In metres, seconds and radians nothing about a small robot is larger. */
-const LARGEST_FIGURE = 1e6;
-
-/** The path of the first number in a value that no robot has; null: all may be. */
-function beyondReason(value: unknown, path: PropertyKey[] = []): PropertyKey[] | null {
-  if (typeof value === 'number') return Math.abs(value) > LARGEST_FIGURE ? path : null;
-  if (typeof value !== 'object' || value === null) return null;
-  for (const [key, inner] of Object.entries(value)) {
-    const found = beyondReason(inner, [...path, Array.isArray(value) ? Number(key) : key]);
-    if (found !== null) return found;
-  }
-  return null;
-}
-
 export const calibrationRecord = z.object({
   id,
   robotId: id,
   unitId,
-  value: calibrationValueSchema.superRefine((value, context) => {
-    const path = beyondReason(value);
-    if (path === null) return;
-    context.addIssue({ code: 'custom', path, message: 'expected a number within ± 1 000 000' });
-  }),
+  value: calibrationValueSchema.superRefine(withinReason),
   /** The raw readings that it rests on. */
   evidence: z.object({
     trialsId: id.nullable(),

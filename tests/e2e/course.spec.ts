@@ -124,6 +124,11 @@ test('one press tells what the forecast and the card rest on', async ({ corvat: 
   );
   await page.getByRole('link', { name: 'Step card' }).click();
   await expect(page.getByTestId('rests-on')).toContainText('the rest are guesses');
+  // What is to be minded stands on the card, and more of it for what nobody has run.
+  await open(page, '/course/card?version=01DEMV00000000000000000003');
+  await expect(page.getByTestId('care')).toHaveText(/^Hands, hair and cables away/);
+  await open(page, '/course/card?version=01DEMV00000000000000000009');
+  await expect(page.getByTestId('care')).toHaveText(/^Nobody has run this yet: .* floor/);
 });
 
 test('a mission is moved on the table and saved; a wrong value is said and not taken', async ({

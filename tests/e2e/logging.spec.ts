@@ -171,3 +171,15 @@ test('bad files are refused with a sentence, row by row, and nothing is half-rea
   await expect(page.getByTestId(rows)).toHaveCount(2);
   await expect(page.getByTestId(rows).last()).toContainText('<img src=x');
 });
+
+test('a single run that was found is opened at its own line', async ({ corvat: page }) => {
+  await open(page, '/runs/all');
+  const link = page.getByRole('table', { name: 'Runs' }).getByRole('link').last();
+  const [number = ''] = /^\d+/.exec((await link.textContent()) ?? '') ?? [];
+  await link.click();
+  await page.waitForURL(new RegExp(`#run-${number}$`));
+  await ready(page);
+  const line = page.locator(`#run-${number}`);
+  await expect(line).toBeInViewport();
+  await expect(line.getByRole('button').first()).toBeFocused();
+});

@@ -139,6 +139,10 @@ export async function seriesBefore(db: Database, id: string): Promise<SavedSerie
   return before && toSaved(before);
 }
 
+/** Whether a series of a version of a route was begun. */
+export const isRun = async (db: Database, routeVersionId: string): Promise<boolean> =>
+  (await db.models.series.findOne({ attributes: ['id'], where: { routeVersionId } })) !== null;
+
 export async function findSeries(db: Database, id: string): Promise<SavedSeries | null> {
   const row = await db.models.series.findByPk(id);
   return row && toSaved(row);

@@ -1,3 +1,4 @@
+import { CARE_OF_BATTERIES } from '../../core/care';
 import { buildSchema, type Robot } from '../../core/robot';
 import { SUMMARIES, wantedOf } from '../../core/robotSummary';
 import { F, FieldGroup } from './FieldGroup';
@@ -49,6 +50,6 @@ export const BuildFacts = ({ robot }: { robot: Robot }) => (
         .unwrap()
         .options.map((value) => ({ value, label: value }))}
     />
-    <F.Text name="robot.build.battery" label="Battery" maxLength={40} />
+    <F.Text name="robot.build.battery" label="Battery" maxLength={40} hint={CARE_OF_BATTERIES} />
   </FieldGroup>
 );

@@ -99,7 +99,9 @@ export function Plan({
   const box = view ?? [-20, -20, width + 40, height + 40];
   const svg = useRef<SVGSVGElement>(null);
   useImperativeHandle(svgRef, () => svg.current as SVGSVGElement);
-  const letters = { '--plan-letters': `${useLetters(svg, box[2])}px` } as CSSProperties;
+  const lettersMm = useLetters(svg, box[2]);
+  const letters =
+    lettersMm === null ? {} : ({ '--plan-letters': `${lettersMm}px` } as CSSProperties);
   return (
     <svg
       ref={svg}

@@ -8,9 +8,10 @@ const LEAST_PX = 12;
  * How large the letters of a plan are, in its own millimetres, so that they can be read at any width.
  *
  * @param widthMm of the part of the table that is shown
+ * @returns null until it is known how wide that is shown
  */
-export function useLetters(plan: RefObject<SVGSVGElement | null>, widthMm: number): number {
-  const [mm, setMm] = useState(USUAL_MM);
+export function useLetters(plan: RefObject<SVGSVGElement | null>, widthMm: number): number | null {
+  const [mm, setMm] = useState<number | null>(null);
   useEffect(() => {
     const svg = plan.current;
     if (svg === null) return undefined;

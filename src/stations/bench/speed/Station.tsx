@@ -1,3 +1,4 @@
+import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { roundLength } from '../../../core/text/lengths';
 import { commandsPower } from '../../../core/program/commands';
 import { useMemo } from 'react';
@@ -24,6 +25,7 @@ const steps = () => [
   `Put two marks on the floor, ${benchLength(roundLength(1))} apart, and let the robot drive over both: it has its speed by then.`,
   'Time it from mark to mark, with the battery’s voltage as the robot shows it.',
   'A weak power and a strong one tell most; a power at which it does not move is a trial, too.',
+  CARE_AT_THE_BENCH,
 ];
 const REASONS = ['It did not drive straight', 'The watch was late', 'Typed by mistake'];
 

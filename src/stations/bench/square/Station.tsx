@@ -1,3 +1,4 @@
+import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { lazy, Suspense, useMemo } from 'react';
 import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
 import { driveFromSquare } from '../../../core/calibration/fromSquare';
@@ -34,6 +35,7 @@ const STEPS = [
   'Mark where the robot stands, and place it there before every lap.',
   'Let it drive one lap: four sides, a quarter turn after each, slow at the end: coasting looks like a narrow track.',
   'Measure how far forward, left and turned it ends. Three laps each way.',
+  CARE_AT_THE_BENCH,
 ];
 
 const REASONS = ['It ran into something', 'Not placed at the mark', 'Typed by mistake'];

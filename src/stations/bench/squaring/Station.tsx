@@ -1,3 +1,4 @@
+import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { useMemo } from 'react';
 import {
   benchSpeed,
@@ -31,6 +32,7 @@ const STEPS = [
   'Set the robot before a straight wall, a few degrees off: read off how far, by its own heading or a protractor.',
   'Let it press against the wall with a power, for a time, and read off how far it is off then.',
   'Short times tell most: after a long one there is nothing left to see. Two powers, three presses each.',
+  CARE_AT_THE_BENCH,
 ];
 const REASONS = ['It did not reach the wall', 'It slipped along the wall', 'Typed by mistake'];
 

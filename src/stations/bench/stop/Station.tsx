@@ -1,3 +1,4 @@
+import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { useMemo } from 'react';
 import type { RangeCalibration } from '../../../core/calibration/kinds/range/schema';
 import { calibrationFromStops } from '../../../core/calibration/fromStops';
@@ -36,6 +37,7 @@ const STEPS = [
   'Let the robot drive and stop: at a gap from a wall, at a line, when it touches, after a distance.',
   'Measure where it stands: its gap to the wall, or how far past its mark.',
   'Three stops each from two speeds, one twice the other: that tells its lag from its braking.',
+  CARE_AT_THE_BENCH,
 ];
 const REASONS = ['It touched the wall', 'A wheel slipped', 'Typed by mistake'];
 const CURVE_POINTS = 24;

@@ -1,3 +1,4 @@
+import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { roundLength } from '../../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { KEPT_BY, straightGroups, type KeptBy } from '../../../core/drive/straightGroups';
@@ -33,6 +34,7 @@ const steps = () => [
   'Lay a tape along the floor, and place the robot at its zero, along the tape.',
   'Let it drive a distance, stop, and read where it stands: along the tape, how far beside it, how far it turned.',
   `Three drives of ${benchLength(roundLength(0.5))}, three of ${benchLength(roundLength(1))} and more: two distances tell the wheels from the coasting.`,
+  CARE_AT_THE_BENCH,
 ];
 
 const REASONS = ['It ran into something', 'Not placed along the tape', 'Typed by mistake'];

@@ -1,3 +1,4 @@
+import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import type { Robot } from '../../../core/robot';
 import type { Doubt } from '../../../core/sources/source';
@@ -62,6 +63,7 @@ const STEPS = [
   'Lay a straight edge along the robot, and tell it to turn.',
   'When it stands, lay the edge along it again and read the angle between the two.',
   'Type what it truly turned. The plan says which turns to make, and how often.',
+  CARE_AT_THE_BENCH,
 ];
 
 const settingOf = ({ targetRad, rateRadPerS, kind }: TurnTrialRecord): TurnSetting => ({
