@@ -15,6 +15,8 @@ test('the overview says what is known, how old it is, and what to do next', asyn
   await expect(known.getByRole('row', { name: /^Square path/ })).toContainText(
     /Nothing measured yet\.|laps? made; nothing is applied yet\./,
   );
+  // Every procedure of the demo has something to show.
+  await expect(known).not.toContainText('Nothing measured yet');
   // What the newest route's forecast hangs on comes before what is merely old.
   const next = page.getByTestId('worth-next');
   await expect(next).toContainText(/hangs on it: \d+ to \d+ of 100 runs, until the .* measured/, {

@@ -145,6 +145,12 @@ test('an empty team comes from its first start to findings with one thumb', asyn
     await go((await page.evaluate(() => location.pathname)).replace('runs', 'findings'));
     await expect(page.getByTestId('verdict')).toContainText(/On average the robot ends/);
     for (const path of ['/', '/runs', '/bench', '/findings/season', '/bench/gains']) await go(path);
+    // The stand-in is a line until somebody needs it.
+    const panel = page.getByRole('complementary', { name: 'Robot panel' });
+    expect((await panel.boundingBox())?.height).toBeLessThan(60);
+    await panel.getByRole('button', { name: 'Unfold' }).tap();
+    await expect(panel.getByRole('button', { name: 'Switch on, lying still' })).toBeVisible();
+    await fitsAPhone(page);
     // The stations that the header has no room for come out of a button.
     await tap('Team and theme');
     await expect(page.getByRole('link', { name: 'Settings of Quillon Yard' })).toBeVisible();
