@@ -7,6 +7,7 @@ import { privateUrl } from '../../scripts/lib/mariadb';
 import { root } from '../../scripts/lib/paths';
 import { findRunning } from '../../scripts/lib/running';
 import { newHome, removeHome, runScript } from '../support/corvat';
+import { putTeam, setUp } from './records';
 
 const LOCKED = 'E: Could not get lock /var/lib/apt/lists/lock. It is held by process 12 (apt-get)';
 
@@ -86,17 +87,18 @@ describe('the data folder', () => {
   it('is no folder with other things in it: nothing of those is touched', () => {
     const folder = mkdtempSync(join(tmpdir(), 'corvat-thesis-'));
     const thesis = join(folder, 'thesis.odt');
-    writeFileSync(thesis, 'five years of work', { mode: 0o644 });
+    writeFileSync(thesis, 'five years of work');
     const needed = (home: string) =>
       spawnSync('bash', ['-c', 'source ./corvat >/dev/null; need_home'], {
         cwd: root,
         encoding: 'utf8',
         env: { ...process.env, CORVAT_HOME: home },
       });
+    const before = statSync(thesis);
     const refused = needed(folder);
     expect(refused.status).toBe(1);
     expect(refused.stderr).toMatch(/has other things in it \(thesis\.odt\)/);
-    expect(statSync(thesis).mode & 0o777).toBe(0o644);
+    expect(statSync(thesis)).toEqual(before);
     // Its own it knows again, whatever lies beside by then.
     const own = join(folder, 'corvat');
     expect(needed(own).status).toBe(0);
@@ -149,7 +151,8 @@ describe('a database elsewhere', () => {
     expect(err).toMatch(/may not make tables and write to them/);
   });
 
-  it('keeps the data of a team from being replaced by demo data unasked', () => {
+  it('keeps the data of a team from being replaced by demo data unasked', async () => {
+    await putTeam(setUp());
     const home = newHome();
     const file = join(home, 'demo.jsonl');
     const head = {

@@ -91,6 +91,10 @@ export async function startSeries(page: Page, trying: string, planned = 10): Pro
   await page.getByRole('button', { name: 'Start a series…' }).click();
   await page.getByLabel('What is being tried?').fill(trying);
   await page.getByLabel('Planned runs').fill(String(planned));
+  // What others began last may be a mere list of missions.
+  const route = page.getByRole('dialog').getByLabel('Route', { exact: true });
+  const newest = route.locator('option').filter({ hasText: 'Round by the barrel' }).first();
+  await route.selectOption((await newest.getAttribute('value')) ?? '');
   await page.getByRole('button', { name: 'Start the series' }).click();
   await page.waitForURL(/\/runs\/[0-9A-Z]{26}$/);
   await ready(page);
