@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 
 /** As the style sheets say it: a phone, or a desk at twice the size. */
-const NARROW = '(max-width: 760px)';
+const NARROW = 'screen and (max-width: 760px)';
 
 function watch(onChange: () => void): () => void {
   const list = matchMedia(NARROW);

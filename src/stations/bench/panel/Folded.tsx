@@ -2,6 +2,7 @@ import { readsNow } from '../../../core/channels/readsNow';
 import { shownText } from '../../../core/channels/shown';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
+import { classes } from '../../../ui/classes';
 import { SOURCE_OPTIONS, type Source } from '../SourceChoice';
 import { folding } from './folding';
 import styles from './Panel.module.css';
@@ -17,7 +18,7 @@ export function Folded({ source, state, log }: { source: Source; state: string; 
     .filter(({ key, value }) => value !== null && placeOf(key) >= 0)
     .toSorted((a, b) => placeOf(a.key) - placeOf(b.key));
   return (
-    <aside className={styles.folded} aria-label="Robot panel">
+    <aside className={classes(styles.folded, 'no-print')} aria-label="Robot panel">
       <div>
         <span>
           {SOURCE_OPTIONS.find(({ value }) => value === source)?.label}:{' '}
