@@ -6,6 +6,7 @@ import type { RobotRecord } from '../../formats/records';
 import { Notice } from '../../ui/Notice';
 import { classes } from '../../ui/classes';
 import styles from './Bench.module.css';
+import menuStyles from './BenchMenu.module.css';
 import { RestsOnFold } from '../RestsOnFold';
 import { folding } from './panel/folding';
 import type { Group } from './procedure';
@@ -53,20 +54,20 @@ function Menu({ robot, robots, current, menu }: ShellProps) {
   return (
     <>
       {/* On a phone one line: what is open, and a button for the others. */}
-      <button type="button" popoverTarget="procedures" className={styles.opener}>
+      <button type="button" popoverTarget="procedures" className={menuStyles.opener}>
         {here} · {robot.name} <span aria-hidden="true">▾</span>
       </button>
       <nav
         id="procedures"
         popover="auto"
         aria-label="Procedures"
-        className={classes(styles.nav, 'no-print')}
+        className={classes(menuStyles.nav, 'no-print')}
       >
         {link(OVERVIEW)}
-        {group !== undefined && <span className={styles.group}>{group}</span>}
+        {group !== undefined && <span className={menuStyles.group}>{group}</span>}
         {menu.filter((entry) => entry.group === group).map(link)}
         {link(CALIBRATIONS)}
-        <span className={styles.robots}>
+        <span className={menuStyles.robots}>
           <strong>{robot.name}</strong>
           {robots
             .filter(({ id }) => id !== robot.id)
