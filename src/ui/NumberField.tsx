@@ -1,4 +1,4 @@
-import { useEffect, useId, useRef, useState, type Ref } from 'react';
+import { useId, useLayoutEffect, useRef, useState, type Ref } from 'react';
 import { parseDecimal } from '../core/text/decimal';
 import { shortNumber } from '../core/text/quantities';
 import { classes } from './classes';
@@ -58,7 +58,8 @@ export function NumberField({
   const editing = useRef(false);
   /** The value that was last typed here: any other was put there by somebody else, such as a form that begins anew. */
   const given = useRef(value);
-  useEffect(() => {
+  // Within the stroke that put it there: what is typed next begins a new number.
+  useLayoutEffect(() => {
     if (editing.current && value === given.current) return;
     given.current = value;
     setText(shown);

@@ -3,6 +3,7 @@ import {
   useContext,
   useEffect,
   useId,
+  useLayoutEffect,
   useState,
   type ComponentProps,
   type ReactNode,
@@ -14,6 +15,7 @@ import {
   useForm,
   useFormContext,
   useWatch,
+  type DefaultValues,
   type FieldPath,
   type FieldPathValue,
   type FieldValues,
@@ -50,7 +52,7 @@ interface Props<R extends FieldValues> {
 export function RecordForm<R extends FieldValues>(props: Props<R>) {
   const { record, onChange, schema, onSubmit, label, id, className, children } = props;
   const form = useForm<R>({
-    values: record,
+    defaultValues: record as DefaultValues<R>,
     resolver: async (values, context, options) => {
       const [{ zodResolver }, fetched] = await Promise.all([
         import('@hookform/resolvers/zod'),
@@ -59,10 +61,13 @@ export function RecordForm<R extends FieldValues>(props: Props<R>) {
       // A record that is edited is whole: what its schema takes and what it gives are alike.
       return zodResolver(fetched as ZodType<R, R>)(values, context, options);
     },
-    resetOptions: { keepErrors: true },
   });
-  const { trigger } = form;
+  const { reset, trigger } = form;
   const [first] = useState(record);
+  // Within the same stroke: what is typed next must not meet a field that is about to be cleared.
+  useLayoutEffect(() => {
+    if (record !== first) reset(record, { keepErrors: true, keepFieldsRef: true });
+  }, [record, first, reset]);
   useEffect(() => {
     // A record may be changed elsewhere, too (a list, a plan): what is said at the fields goes with it.
     if (record !== first) void trigger();

@@ -66,11 +66,15 @@ test('trials that are typed while the server is away outlast a reload, and are s
   await page.route('**/api/bench-trials/**', (route) => route.abort());
   await open(page, `/bench/turns?robot=${WREN}&new`);
   await page.getByLabel('Protractor', { exact: true }).focus();
+  // On a slow laptop, too.
+  const laptop = await page.context().newCDPSession(page);
+  await laptop.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   for (const angle of ['94', '94.4']) {
     // One after the other, as they are read off: nothing of the one before stays in the field.
     await page.keyboard.type(angle);
     await page.keyboard.press('Enter');
   }
+  await laptop.detach();
   await expect(rows(page, 'Trials').first()).toContainText('94.4°');
   await expect(page.getByRole('alert')).toContainText('Corvat does not answer just now');
   await page.reload();
