@@ -1,10 +1,10 @@
-import type { Page } from '@playwright/test';
 import type { TeamRecord } from '../../src/formats/records';
 import { openDatabase } from '../../src/server/database';
 import { findTeam, saveTeam } from '../../src/server/stores/teams';
 import { BENCH_PAGES } from '../../src/stations/bench/procedures';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { expect, server, test } from './corvat';
+import { saidInMetres } from './readWords';
 
 /** Another manner of saying things, for as long as a test lasts. */
 async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => Promise<void>> {
@@ -17,29 +17,6 @@ async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => 
     await db.sequelize.close();
   };
 }
-
-/** What a page says, in its fields too, but what people have typed and what files are to hold. */
-const textOf = (page: Page): Promise<string> =>
-  page.evaluate(() => {
-    for (const details of document.querySelectorAll('details')) details.open = true;
-    const fields = [...document.querySelectorAll<HTMLInputElement>('input[type=text]')].map(
-      (input) => input.value,
-    );
-    const labels = [...document.querySelectorAll('[aria-label]')].map((one) =>
-      one.getAttribute('aria-label'),
-    );
-    // In what programs count, and what people called their versions, is theirs to choose.
-    const choices = [...document.querySelectorAll('option')].map((one) => one.innerText);
-    const text = choices.reduce(
-      (rest, choice) => rest.replaceAll(choice, ''),
-      document.body.innerText,
-    );
-    return [text, ...fields, ...labels].join(' ');
-  });
-
-/** Metric words, but where a label has to name all units. */
-const METRIC = /(?<![\w_])(mm|cm|m\/s|metres?|millimetres?|centimetres?)(?![\w_])/;
-const POINT = /(?<![\d.])\d+\.\d+(?![\d.])/;
 
 test('a team that counts in inches, with a comma and turns to the right reads no metric word', async ({
   corvat: page,
@@ -67,12 +44,7 @@ test('a team that counts in inches, with a comma and turns to the right reads no
     for (const path of pages) {
       await page.goto(path);
       await expect(page.locator('main')).not.toBeEmpty();
-      const text = await textOf(page);
-      for (const pattern of [METRIC, POINT]) {
-        const at = pattern.exec(text);
-        if (at !== null)
-          found.push(`${path}: …${text.slice(Math.max(0, at.index - 40), at.index + 30)}…`);
-      }
+      found.push(...(await saidInMetres(page)));
     }
     expect(found).toEqual([]);
   } finally {

@@ -1,6 +1,7 @@
-import type { Locator, Page } from '@playwright/test';
+import type { Browser, Locator, Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
 import { errorsOf, expect, ready, test } from './corvat';
+import { saidInMetres } from './readWords';
 
 const WIDTH = 390;
 const HEIGHT = 844;
@@ -42,8 +43,21 @@ async function isAtHand(page: Page, button: Locator): Promise<void> {
   expect((box?.y ?? HEIGHT) + (box?.height ?? 0)).toBeLessThanOrEqual(HEIGHT);
 }
 
-test('an empty team comes from its first start to findings with one thumb', async ({ browser }) => {
-  test.slow();
+/** A team that counts in inches, with turns to the right positive and a decimal comma. */
+async function countInInches(page: Page): Promise<void> {
+  await page.goto('/settings');
+  await ready(page);
+  for (const way of ['inches', 'right', /^comma/]) {
+    await page
+      .getByRole('radio', { name: way, ...(typeof way === 'string' && { exact: true }) })
+      .tap();
+  }
+  await page.getByRole('button', { name: 'Save the settings' }).tap();
+  await expect(page.getByText('Saved. Pages say it so from now on.')).toBeVisible();
+}
+
+/** From the first start to findings; `inInches`: in everything but metres. */
+async function walk(browser: Browser, inInches: boolean): Promise<void> {
   const home = newHome();
   const served = await serve('start', home);
   const context = await browser.newContext({
@@ -54,10 +68,14 @@ test('an empty team comes from its first start to findings with one thumb', asyn
   });
   const page = await context.newPage();
   const errors = errorsOf(page);
+  const looksRight = async () => {
+    await fitsAPhone(page);
+    if (inInches && !page.url().endsWith('/')) expect(await saidInMetres(page)).toEqual([]);
+  };
   const go = async (path: string) => {
     await page.goto(path);
     await ready(page);
-    await fitsAPhone(page);
+    await looksRight();
   };
   const tap = (name: string | RegExp) =>
     page.getByRole('button', { name, ...(typeof name === 'string' && { exact: true }) }).tap();
@@ -75,11 +93,15 @@ test('an empty team comes from its first start to findings with one thumb', asyn
     await tap(/^Begin/);
     await page.waitForURL(/course\/table/);
     await ready(page);
+    if (inInches) {
+      await countInInches(page);
+      await go('/course/table');
+    }
     await tap('+ Mission');
     await page.getByLabel('Name', { exact: true }).last().fill('sundial');
     await tap('Save the table');
     await expect(page.getByText('Saved.')).toBeVisible();
-    await fitsAPhone(page);
+    await looksRight();
     await go('/robot');
 
     // Directions and a still check from the robot's small screen.
@@ -96,7 +118,7 @@ test('an empty team comes from its first start to findings with one thumb', asyn
     await page.getByLabel('it shows', { exact: true }).fill('1');
     await tap('Judge the two readings');
     await expect(page.getByTestId('still-verdict')).toBeVisible();
-    await fitsAPhone(page);
+    await looksRight();
 
     // Ten turns, one after the other.
     await go('/bench/turns');
@@ -113,7 +135,7 @@ test('an empty team comes from its first start to findings with one thumb', asyn
       if (await question.isVisible()) await question.tap();
     }
     await expect(page.getByTestId('verdict')).toContainText('too far');
-    await fitsAPhone(page);
+    await looksRight();
 
     // A route, saved, and ten runs of it: three touches each, five at most.
     await go('/course');
@@ -128,7 +150,7 @@ test('an empty team comes from its first start to findings with one thumb', asyn
     await tap('Start the series');
     await page.waitForURL(/\/runs\/[0-9A-Z]{26}$/);
     await ready(page);
-    await fitsAPhone(page);
+    await looksRight();
     const log = page.getByRole('button', { name: /^Log the run/ });
     await isAtHand(page, log);
     for (let run = 1; run <= 10; run += 1) {
@@ -150,7 +172,7 @@ test('an empty team comes from its first start to findings with one thumb', asyn
     expect((await panel.boundingBox())?.height).toBeLessThan(60);
     await panel.getByRole('button', { name: 'Unfold' }).tap();
     await expect(panel.getByRole('button', { name: 'Switch on, lying still' })).toBeVisible();
-    await fitsAPhone(page);
+    await looksRight();
     // The stations that the header has no room for come out of a button.
     await tap('Team and theme');
     await expect(page.getByRole('link', { name: 'Settings of Quillon Yard' })).toBeVisible();
@@ -160,4 +182,14 @@ test('an empty team comes from its first start to findings with one thumb', asyn
     await served.stop();
     removeHome(home);
   }
+}
+
+test('an empty team comes from its first start to findings with one thumb', async ({ browser }) => {
+  test.slow();
+  await walk(browser, false);
+});
+
+test('with one thumb in inches, right-positive, with a decimal comma', async ({ browser }) => {
+  test.slow();
+  await walk(browser, true);
 });
