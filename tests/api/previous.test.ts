@@ -160,4 +160,17 @@ describe('the data of the version before', () => {
     await importBundle(db, await openBundle(again()));
     expect(await everything()).toEqual(after);
   });
+
+  it('in a backup of today’s format are taken back as they were', async () => {
+    const written = recordedText('backup-of-format-3.jsonl').trim().split('\n');
+    async function* lines() {
+      for (const text of written) yield await Promise.resolve(text);
+    }
+    await migrate(db);
+    await importBundle(db, await openBundle(lines()));
+    const after = await everything();
+    const was = written.slice(1, -1).map((text) => JSON.parse(text) as Line);
+    expect(after.length).toBe(was.length);
+    was.forEach((line, i) => expect(after[i]).toMatchObject(line));
+  });
 });
