@@ -14,6 +14,10 @@ export function issuePath(issue: Issue): string {
 
 /** One line that names the field and says what was expected there. */
 export function describeIssue(issue: Issue): string {
+  if (issue.code === 'unrecognized_keys') {
+    const [key = ''] = issue.keys;
+    return `${issuePath({ ...issue, path: [...issue.path, key] })}: there is no such field`;
+  }
   const message = issue.message.replace(/^Invalid input: /, '').replace(/\s+/g, ' ');
   return `${issuePath(issue)}: ${message}`;
 }

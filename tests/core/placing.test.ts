@@ -152,7 +152,7 @@ describe('what placings say', () => {
     const { robot } = fittedRobot(pipit, [value]);
     const plain = routeSchema.parse({
       start: { xM: 0.3, yM: 0.5, headingRad: 0 },
-      steps: [{ id: 's1', kind: 'straight', distanceM: 1, speedMPerS: 0.3, holdHeading: false }],
+      steps: [{ id: 's1', kind: 'straight', distanceM: 1, speedMPerS: 0.3 }],
     });
     const route = withPlacing(plain, value);
     expect(isPlacedAsMeasured(plain, value)).toBe(false);

@@ -182,7 +182,7 @@ describe('what differs between two versions', () => {
       compareRoutes(before, routeOf(steps), []).map(({ after }) => after ?? '');
     expect(texts([{ ...approach, timeoutS: 4 }, turn])[0]).toMatch(/giving up after 4 s/);
     expect(texts([{ ...approach, gainMPerSPerRad: 2 }, turn])[0]).toMatch(/gain 2/);
-    expect(texts([approach, { ...turn, leadRad: deg(5.24) }])[0]).toMatch(/stopping 5\.24° early/);
+    expect(texts([approach, { ...turn, leadRad: deg(5.24) }])[0]).toMatch(/lead 5\.24°$/);
     expect(texts([{ ...approach, thresholdM: 0.12004 }, turn])[0]).toMatch(/threshold 12\.004 cm/);
     const placed = { ...before, placement: { ...before.placement, alongSdM: 0.00401 } };
     expect(kinds(before, placed)).toEqual(['changed start']);

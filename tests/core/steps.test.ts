@@ -4,8 +4,12 @@ import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
 import { missionSchema } from '../../src/core/course/table';
 import { newStep } from '../../src/core/steps/newStep';
-import { STEP_KINDS } from '../../src/core/steps/registry';
+import { fieldsOf } from '../../src/core/description/description';
+import { slotsOf } from '../../src/core/description/phrase';
+import { descriptionOfStep, STEP_DESCRIPTIONS } from '../../src/core/steps/descriptions';
+import { kindOfStep } from '../../src/core/steps/registry';
 import { stepSchema, type Step } from '../../src/core/steps/step';
+import { describeIssue } from '../../src/formats/issues';
 import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
 
 const beam = missionSchema.parse({
@@ -17,7 +21,7 @@ const beam = missionSchema.parse({
 });
 const table = { ...bareTable, missions: [beam] };
 const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
-const added = Object.values(STEP_KINDS).map(({ kind }) =>
+const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
   newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null, robot }),
 );
 
@@ -48,6 +52,28 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
     }
   });
 
+  it('has a slot for each of its values, and takes them up to their limits and no further', () => {
+    const about = descriptionOfStep(step);
+    const fields = Object.entries(fieldsOf(about));
+    const variants = fields.map(([name]) => ({
+      ...step,
+      [name]: other(Reflect.get(step, name)),
+    })) as Step[];
+    const slots = [step, ...variants].flatMap((one) => slotsOf(about.phrase(one)));
+    expect(new Set(slots.map(({ slot }) => slot))).toEqual(new Set(fields.map(([name]) => name)));
+    for (const [name, field] of fields) {
+      if (field.is !== 'number') continue;
+      const takes = (value: number) => stepSchema.safeParse({ ...step, [name]: value }).success;
+      expect([takes(field.min), takes(field.max)], name).toEqual([true, true]);
+      expect([takes(field.min - 0.001), takes(field.max + 0.001)], name).toEqual([false, false]);
+    }
+  });
+
+  it('refuses what it does not have by its name', () => {
+    const issue = stepSchema.safeParse({ ...step, strategy: 'open-loop' }).error?.issues[0];
+    expect(issue && describeIssue(issue)).toBe('strategy: there is no such field');
+  });
+
   it('says its number in the team’s units, with no unit of the core in it', () => {
     expect(describeStep(step, [beam])).not.toMatch(/NaN|undefined|rad\b/);
   });
@@ -55,8 +81,8 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
 
 it('a mission can only be worked on a table that has one', () => {
   const offered = (missions: (typeof beam)[]) =>
-    Object.values(STEP_KINDS)
-      .filter(({ isOffered }) => isOffered({ ...bareTable, missions }))
+    Object.values(STEP_DESCRIPTIONS)
+      .filter((one) => kindOfStep(one).isOffered({ ...bareTable, missions }))
       .map(({ label }) => label);
   expect(offered([beam])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Mission']);
   expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up']);

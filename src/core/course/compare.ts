@@ -13,8 +13,8 @@ export interface Difference {
   after: string | null;
 }
 
-const sameStep = (a: Step, b: Step): boolean => {
-  const { before, after } = differingValuesOf(a, b);
+const sameStep = (a: Step, b: Step, missions: readonly Mission[]): boolean => {
+  const { before, after } = differingValuesOf(a, b, missions);
   return a.kind === b.kind && before === after;
 };
 
@@ -87,9 +87,9 @@ export function compareRoutes(
       continue;
     }
     const oldText = describeStep(old, missions);
-    if (!sameStep(old, step)) {
+    if (!sameStep(old, step, missions)) {
       // What a sentence rounds away, or does not mention, is told value by value.
-      const values = oldText === text ? differingValuesOf(old, step) : null;
+      const values = oldText === text ? differingValuesOf(old, step, missions) : null;
       differences.push({
         kind: 'changed',
         stepNumber,

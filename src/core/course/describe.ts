@@ -1,24 +1,32 @@
-import { kindOfStep } from '../steps/registry';
-import type { Step } from '../steps/step';
+import { fieldsOf } from '../description/description';
+import { exactWords, sentenceOf, type Names } from '../description/words';
+import { descriptionOfStep, type Step } from '../steps/descriptions';
 import { benchLength, headingText } from '../text/quantities';
+import { missionName } from './missionName';
 import type { Route } from './route';
 import type { Mission } from './table';
 
+const namesOn = (missions: readonly Mission[]): Names => ({
+  mission: (id) => missionName(missions, id),
+});
+
 /** A step as one plain sentence with its values, in the team's units. */
 export const describeStep = (step: Step, missions: readonly Mission[]): string =>
-  kindOfStep(step).describe(step, missions);
+  sentenceOf(descriptionOfStep(step), step, namesOn(missions));
 
 /** The values in which two steps of a kind differ, exactly: for differences that a sentence rounds away. */
-export function differingValuesOf(before: Step, after: Step): { before: string; after: string } {
-  const old: Record<string, unknown> = before;
-  const now: Record<string, unknown> = after;
-  const names = [...new Set([...Object.keys(old), ...Object.keys(now)])].filter(
-    (name) => name !== 'id' && old[name] !== now[name],
+export function differingValuesOf(
+  before: Step,
+  after: Step,
+  missions: readonly Mission[],
+): { before: string; after: string } {
+  const old: Readonly<Record<string, unknown>> = before;
+  const now: Readonly<Record<string, unknown>> = after;
+  const fields = Object.entries(fieldsOf(descriptionOfStep(after))).filter(
+    ([name]) => old[name] !== now[name],
   );
-  const words: Record<string, ((value: unknown) => string) | undefined> =
-    kindOfStep(after).valueWords;
-  const say = (values: Record<string, unknown>) =>
-    names.map((name) => words[name]?.(values[name]) ?? name).join(', ');
+  const say = (values: Readonly<Record<string, unknown>>) =>
+    fields.map(([name, field]) => exactWords(field, values[name], namesOn(missions))).join(', ');
   return { before: say(old), after: say(now) };
 }
 

@@ -1,4 +1,4 @@
-import { missionOfStep } from '../steps/registry';
+import { missionOfStep } from '../steps/descriptions';
 import type { Route } from './route';
 
 /** Whether a route plans no way: only missions are counted, however the robot comes to them. */

@@ -1,5 +1,5 @@
 import type { Pose } from '../geometry/pose';
-import { missionOfStep } from '../steps/registry';
+import { missionOfStep } from '../steps/descriptions';
 import type { Route } from './route';
 import type { Mission, Table } from './table';
 

@@ -1,6 +1,7 @@
 import type { Mission, Table } from '../course/table';
 import type { Route } from '../course/route';
-import { kindOfStep, missionOfStep } from '../steps/registry';
+import { missionOfStep } from '../steps/descriptions';
+import { kindOfStep } from '../steps/registry';
 
 /** How exactly a distance sensor has to read for a mission that is worked after it was used. */
 export interface MissionTolerance {

@@ -11,6 +11,7 @@ import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
+import { missionOfStep } from '../steps/descriptions';
 import { kindOfStep } from '../steps/registry';
 import type { Doubt, ImaginedRobot } from '../sources/source';
 import { imaginedRobot } from '../sources/sources';
@@ -163,7 +164,7 @@ export function simulateRun(
     current = index;
     const { step } = planned;
     const kind = kindOfStep(step);
-    const missionId = kind.missionId(step);
+    const missionId = missionOfStep(step);
     if (missionId !== null) {
       marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }

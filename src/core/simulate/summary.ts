@@ -4,7 +4,7 @@ import { plannedEnd, planRoute } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { doubtsThatTouch } from '../sources/sources';
-import { missionOfStep } from '../steps/registry';
+import { missionOfStep } from '../steps/descriptions';
 import { mean } from '../stats/moments';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';

@@ -2,7 +2,7 @@ import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
 import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
 import type { PlanProblem } from '../course/problems';
-import type { Mission, Table } from '../course/table';
+import type { Table } from '../course/table';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../program/profile';
 import type { Robot } from '../robot';
@@ -62,11 +62,8 @@ export interface InProgram<S> {
   };
 }
 
-/** All that is known of a kind of step, but for its schema (beside it) and its fields on screen. */
+/** What a kind of step does; what it is told stands in its description, beside it. */
 export interface StepKind<S extends { kind: string }> {
-  kind: S['kind'];
-  /** On the button that adds one. */
-  label: string;
   /** What it cannot do without. */
   needs: readonly UnitKindName[];
   /** Whether it can be added to a route of such a table. */
@@ -76,14 +73,10 @@ export interface StepKind<S extends { kind: string }> {
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;
-  /** One plain sentence with its values, in the team's units. */
-  describe(step: S, missions: readonly Mission[]): string;
-  /** Each of its values exactly, for differences that a sentence rounds away. */
-  valueWords: Partial<Record<keyof S, (value: unknown) => string>>;
   /** Its rate of turning, 0 for what does not turn. */
   rateRadPerS(step: S): number;
-  /** The mission that is worked, or null. */
-  missionId(step: S): string | null;
+  /** What holds where a value was left out, by what was planned; for what may be left out. */
+  asPlanned?(motion: Motion): Partial<S>;
   /** Of a step that ends by the encoders: how far it drives, and how fast. */
   byEncoders?(step: S): { distanceM: number; speedMPerS: number };
   /** Of a step that stops by its distance sensor: at which reading, and from which speed. */

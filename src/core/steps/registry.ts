@@ -1,12 +1,12 @@
 import { approach } from './approach';
 import type { StepKind } from './kind';
 import { mark } from './mark';
-import type { Step } from './step';
+import type { Step } from './descriptions';
 import { squareUp } from './squareUp';
 import { straight } from './straight';
 import { turn } from './turn';
 
-/** Every kind of step, in the order in which they are offered. */
+/** What every kind of step does. */
 export const STEP_KINDS: Record<Step['kind'], StepKind<Step>> = {
   straight,
   turn,
@@ -17,6 +17,3 @@ export const STEP_KINDS: Record<Step['kind'], StepKind<Step>> = {
 
 /** What is known of a step's kind. */
 export const kindOfStep = ({ kind }: Pick<Step, 'kind'>): StepKind<Step> => STEP_KINDS[kind];
-
-/** The mission that a step works, or null. */
-export const missionOfStep = (step: Step): string | null => kindOfStep(step).missionId(step);

@@ -1,18 +1,13 @@
 import { z } from 'zod';
-import { approachSchema } from './approach/schema';
-import { markSchema } from './mark/schema';
-import { squareUpSchema } from './squareUp/schema';
-import { straightSchema } from './straight/schema';
-import { turnSchema } from './turn/schema';
+import { schemaOf } from '../description/schema';
+import { STEP_DESCRIPTIONS, type Step } from './descriptions';
 
-/** A step of a route. What is known of each kind stands in its own folder; `registry.ts` lists them. */
+const [first, ...others] = Object.values(STEP_DESCRIPTIONS).map(schemaOf);
+
+/** A step of a route: what each kind has stands in its own folder. */
 export const stepSchema = z.discriminatedUnion('kind', [
-  straightSchema,
-  turnSchema,
-  approachSchema,
-  squareUpSchema,
-  markSchema,
-]);
+  first as NonNullable<typeof first>,
+  ...others,
+]) as unknown as z.ZodType<Step>;
 
-export type Step = z.output<typeof stepSchema>;
-export type StepOf<K extends Step['kind']> = Extract<Step, { kind: K }>;
+export type { Step, StepOf } from './descriptions';

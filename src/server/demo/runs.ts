@@ -2,7 +2,7 @@ import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angl
 import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
-import { missionOfStep } from '../../core/steps/registry';
+import { missionOfStep } from '../../core/steps/descriptions';
 import { prepare, simulateRun, type SimulatedRun } from '../../core/simulate/run';
 import type { RunRecord } from '../../formats/records';
 import { demoId } from './ids';

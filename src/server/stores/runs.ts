@@ -3,7 +3,7 @@ import { runRecord, savedRun, type RunRecord, type SavedRun } from '../../format
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
 import { routeSchema } from '../../core/course/route';
-import { missionOfStep } from '../../core/steps/registry';
+import { missionOfStep } from '../../core/steps/descriptions';
 import { notFound, Problem } from '../problem';
 import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';

@@ -7,7 +7,8 @@ import type { CalibrationValue } from '../../core/calibration/calibration';
 import { isMissionList } from '../../core/course/missionList';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
-import { STEP_KINDS } from '../../core/steps/registry';
+import { STEP_DESCRIPTIONS } from '../../core/steps/descriptions';
+import { kindOfStep } from '../../core/steps/registry';
 import type { Step } from '../../core/steps/step';
 import { forecastSentence } from '../../core/simulate/sentence';
 import { clock, counted } from '../../core/text/quantities';
@@ -241,8 +242,12 @@ function CourseEditor(props: Props) {
           />
           <div className={styles.add}>
             <span>{selected === null ? 'Add' : `Add after step ${selected + 1}`}</span>
-            {Object.values(STEP_KINDS).map(({ kind, label, isOffered }) => (
-              <Button key={kind} disabled={!isOffered(table)} onClick={() => addStep(kind)}>
+            {Object.values(STEP_DESCRIPTIONS).map(({ kind, label }) => (
+              <Button
+                key={kind}
+                disabled={!kindOfStep({ kind }).isOffered(table)}
+                onClick={() => addStep(kind)}
+              >
                 {label}
               </Button>
             ))}

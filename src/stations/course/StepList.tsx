@@ -23,7 +23,7 @@ import { number, headingText, placeText } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
 import { ProgramLine } from './ProgramLine';
-import { StepSentence } from './steps/StepSentence';
+import { StepSentence } from './StepSentence';
 import styles from './CourseStation.module.css';
 
 interface Props {
@@ -82,9 +82,8 @@ function StepRow({
       </button>
       <div className={styles.sentence}>
         <StepSentence
-          step={planned.step}
+          planned={planned}
           missions={list.missions}
-          timeoutS={planned.timeoutS}
           onChange={(step) => list.onChange(index, step)}
         />
         <ProgramLine

@@ -9,12 +9,11 @@ import { isBeyond, voltsOrNearer } from '../../ranging/voltLaw';
 import { overrunM } from '../../ranging/overrun';
 import type { Robot } from '../../robot';
 import { gapAhead } from '../../simulate/ray';
-import { benchLength, benchSpeed, errorLength, shortNumber } from '../../text/quantities';
+import { errorLength } from '../../text/quantities';
 import { lookingAhead } from '../../units/ofRobot';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
-import { exactGain, exactLength, exactSpeed, exactTime } from '../valueWords';
-import type { ApproachStep } from './schema';
+import type { ApproachStep } from './description';
 
 /** How far it is until the recorded sensor reads the threshold, or why it never will. */
 function wayTo(
@@ -51,8 +50,6 @@ function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[]
 }
 
 export const approach: StepKind<ApproachStep> = {
-  kind: 'approach',
-  label: 'Approach',
   needs: ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
   isOffered: () => true,
   asAdded: (place) => ({
@@ -85,20 +82,9 @@ export const approach: StepKind<ApproachStep> = {
       controlApproach({ thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS }, robot),
     );
   },
-  describe({ thresholdM, speedMPerS, gainMPerSPerRad, timeoutS }) {
-    const limit = timeoutS === undefined ? '' : `, giving up after ${shortNumber(timeoutS, 2)} s`;
-    return `Drive up to ${benchLength(thresholdM)} by the distance sensor, at ${benchSpeed(speedMPerS)}, heading held with gain ${shortNumber(gainMPerSPerRad, 2)}${limit}`;
-  },
-  valueWords: {
-    thresholdM: exactLength('threshold'),
-    speedMPerS: exactSpeed,
-    gainMPerSPerRad: exactGain,
-    timeoutS: (value) =>
-      value === undefined ? 'time-out as planned' : exactTime('time-out')(value),
-  },
+  asPlanned: ({ timeoutS }) => ({ timeoutS }),
   rateRadPerS: () => 0,
   stopsBy: ({ thresholdM, speedMPerS }) => ({ thresholdM, speedMPerS }),
-  missionId: () => null,
   drives: true,
   inProgram: {
     ...drivenInProgram<ApproachStep>(),

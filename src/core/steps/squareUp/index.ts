@@ -7,11 +7,9 @@ import type { Table } from '../../course/table';
 import { radiansFromDegrees } from '../../geometry/angle';
 import type { Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot';
-import { benchSpeed, number } from '../../text/quantities';
 import { atSpeed, STARTING_S } from '../driven';
 import type { StepKind } from '../kind';
-import { exactSpeed, exactTime } from '../valueWords';
-import type { SquareUpStep } from './schema';
+import type { SquareUpStep } from './description';
 
 /** Further off than this a robot slides along the wall instead of turning to it. */
 const MOST_ASKEW_RAD = radiansFromDegrees(20);
@@ -57,8 +55,6 @@ function against(step: SquareUpStep, from: Pose, robot: Robot, table: Table) {
 }
 
 export const squareUp: StepKind<SquareUpStep> = {
-  kind: 'square-up',
-  label: 'Square up',
   needs: ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
   asAdded: ({ robot: { measured } }) => ({
@@ -83,15 +79,7 @@ export const squareUp: StepKind<SquareUpStep> = {
     const signed = back ? -speedMPerS : speedMPerS;
     return settled(press({ speedMPerS: signed, durationS: durationS - SETTLE_S }, robot));
   },
-  describe: ({ back, speedMPerS, pressS }) =>
-    `${back ? 'Back' : 'Drive ahead'} against the border at ${benchSpeed(speedMPerS)}, press for ${number(pressS, 1)} s, and take the heading for the wall’s`,
-  valueWords: {
-    back: (value) => (value === true ? 'with its back' : 'with its front'),
-    speedMPerS: exactSpeed,
-    pressS: exactTime('pressing'),
-  },
   rateRadPerS: () => 0,
-  missionId: () => null,
   drives: true,
   takesHeading: (step, robot) => ({
     shareLeft: shareLeft(step, robot),

@@ -1,15 +1,11 @@
 import { timeoutS } from '../../control/settings';
 import { settled } from '../../control/rest';
 import { expectedStraightS, straight as driveStraight } from '../../control/straight';
-import { benchLength, benchSpeed, shortNumber } from '../../text/quantities';
 import { ahead, drivenInProgram, newGain } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
-import { exactGain, exactLength, exactSpeed } from '../valueWords';
-import type { StraightStep } from './schema';
+import type { StraightStep } from './description';
 
 export const straight: StepKind<StraightStep> = {
-  kind: 'straight',
-  label: 'Drive',
   needs: ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
   asAdded: (place) => ({
@@ -37,17 +33,7 @@ export const straight: StepKind<StraightStep> = {
     return settled(driveStraight({ distanceM: drivenM, speedMPerS, keep, timeoutS: limit }, robot));
   },
   byEncoders: ({ distanceM, speedMPerS }) => ({ distanceM, speedMPerS }),
-  describe({ distanceM, speedMPerS, gainMPerSPerRad }) {
-    const way = distanceM < 0 ? 'back' : 'ahead';
-    return `Drive ${benchLength(Math.abs(distanceM))} ${way} at ${benchSpeed(speedMPerS)}, heading held with gain ${shortNumber(gainMPerSPerRad, 2)}`;
-  },
-  valueWords: {
-    distanceM: exactLength('distance'),
-    speedMPerS: exactSpeed,
-    gainMPerSPerRad: exactGain,
-  },
   rateRadPerS: () => 0,
-  missionId: () => null,
   drives: true,
   inProgram: {
     ...drivenInProgram<StraightStep>(),

@@ -4,13 +4,10 @@ import { timeoutS } from '../../control/settings';
 import { expectedTurnS, turn as controlTurn } from '../../control/turn';
 import { isHalfTurn, radiansFromDegrees, turnAngle } from '../../geometry/angle';
 import { commandFromRate, rateFromCommand } from '../../program/turnRate';
-import { degrees, headingText } from '../../text/quantities';
 import type { NewStepPlace, StepKind } from '../kind';
-import { exactAngle, exactRate, plainValue } from '../valueWords';
-import type { TurnStep } from './schema';
+import type { TurnStep } from './description';
 
 const ADDED = { angleRad: radiansFromDegrees(90), rateRadPerS: radiansFromDegrees(90) };
-const WAY = { short: 'the short way', left: 'to the left', right: 'to the right' } as const;
 
 /** How early a new turn stops: as measured; not at all where nobody has measured it. */
 function measuredLead({ headingRad, turns }: NewStepPlace): number {
@@ -20,8 +17,6 @@ function measuredLead({ headingRad, turns }: NewStepPlace): number {
 }
 
 export const turn: StepKind<TurnStep> = {
-  kind: 'turn',
-  label: 'Turn',
   needs: ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
   asAdded: (place) => ({
@@ -54,22 +49,7 @@ export const turn: StepKind<TurnStep> = {
     const { angleRad, timeoutS: limit } = leg;
     return settled(controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit }, robot.trackM));
   },
-  describe({ mode, angleRad, direction, rateRadPerS, leadRad }) {
-    const target =
-      mode === 'to'
-        ? `to ${headingText(angleRad)}, ${WAY[direction]}`
-        : `by ${degrees(Math.abs(angleRad))} ${angleRad < 0 ? 'to the right' : 'to the left'}`;
-    return `Turn ${target}, at ${degrees(rateRadPerS, 0)}/s, stopping ${degrees(leadRad)} early`;
-  },
-  valueWords: {
-    mode: plainValue('turning'),
-    angleRad: exactAngle('angle'),
-    direction: plainValue('way:'),
-    rateRadPerS: exactRate,
-    leadRad: (value) => `${exactAngle('stopping')(value)} early`,
-  },
   rateRadPerS: ({ rateRadPerS }) => rateRadPerS,
-  missionId: () => null,
   drives: false,
   inProgram: {
     // How fast its wheels go.

@@ -1,0 +1,121 @@
+import type { QuantityName } from '../quantities/quantities';
+import type { Phrase } from './phrase';
+
+interface Value {
+  /** As its field and its difference call it. */
+  label: string;
+  /** What a label and its limits do not say, for whoever writes it into a file. */
+  about?: string;
+}
+
+/** A number with its limits in SI: record, form and refusals go by them alike. */
+export interface NumberValue extends Value {
+  is: 'number';
+  quantity: QuantityName;
+  min: number;
+  max: number;
+  default?: number;
+}
+
+/** One of a few, each with its word. */
+export interface ChoiceValue<T extends string = string> extends Value {
+  is: 'choice';
+  options: Record<T, string>;
+  default?: T;
+}
+
+/** One of two, each with its word. */
+export interface FlagValue extends Value {
+  is: 'flag';
+  yes: string;
+  no: string;
+  default?: boolean;
+}
+
+/** Things that a value may point at by their id. */
+export type Referred = 'mission';
+
+/** The id of something that stands elsewhere. */
+export interface ReferenceValue extends Value {
+  is: 'reference';
+  to: Referred;
+}
+
+export type AnyValue = NumberValue | ChoiceValue | FlagValue | ReferenceValue;
+export type Fields = Readonly<Record<string, AnyValue>>;
+
+type ValueOf<F> = F extends NumberValue
+  ? number
+  : F extends ChoiceValue<infer T>
+    ? T
+    : F extends FlagValue
+      ? boolean
+      : F extends ReferenceValue
+        ? string
+        : never;
+
+export type Values<F> = { -readonly [N in keyof F]: ValueOf<F[N]> };
+
+/** All that is told of the values of a kind, once: its schema, its fields on screen and its words follow from it. */
+export interface Description<
+  K extends string = string,
+  F extends Fields = Fields,
+  O extends Fields = Fields,
+> {
+  kind: K;
+  /** On the button that adds one. */
+  label: string;
+  fields: F;
+  /** What may be left out. */
+  optional: O;
+  /** One plain sentence with a slot for each value. */
+  phrase(values: Values<F> & Partial<Values<O>>): Phrase<keyof (F & O) & string>;
+}
+
+type Flat<T> = { [N in keyof T]: T[N] };
+
+/** A record of a kind, as its description has it. */
+export type RecordOf<D> =
+  D extends Description<infer K, infer F, infer O>
+    ? Flat<{ id?: string | undefined; kind: K } & Values<F> & Partial<Values<O>>>
+    : never;
+
+/** Says what a kind is; a slot that is no field of it is refused by its type. */
+export function description<
+  const K extends string,
+  F extends Fields,
+  O extends Fields = Record<never, AnyValue>,
+>({
+  optional,
+  ...of
+}: {
+  kind: K;
+  label: string;
+  fields: F;
+  optional?: O;
+  phrase(values: NoInfer<Values<F> & Partial<Values<O>>>): Phrase<NoInfer<keyof (F & O) & string>>;
+}): Description<K, F, O> {
+  return { ...of, optional: optional ?? ({} as O) };
+}
+
+/** The fields of a kind by their names, also those that may be left out. */
+export const fieldsOf = ({
+  fields,
+  optional,
+}: Pick<Description, 'fields' | 'optional'>): Fields => ({
+  ...fields,
+  ...optional,
+});
+
+export const number = (of: Omit<NumberValue, 'is'>): NumberValue => ({ is: 'number', ...of });
+export const flag = (of: Omit<FlagValue, 'is'>): FlagValue => ({ is: 'flag', ...of });
+export const reference = (of: Omit<ReferenceValue, 'is'>): ReferenceValue => ({
+  is: 'reference',
+  ...of,
+});
+export const choice = <const T extends string>(of: {
+  label: string;
+  about?: string;
+  options: Record<T, string>;
+  default?: NoInfer<T>;
+}): ChoiceValue<T> => ({ is: 'choice', ...of });

@@ -1,0 +1,50 @@
+import { QUANTITIES } from '../quantities/quantities';
+import { fieldsOf, type AnyValue, type Description, type Referred } from './description';
+import type { Phrase, Slot } from './phrase';
+
+/** How things that stand elsewhere are called, by their id. */
+export type Names = Readonly<Record<Referred, (id: string) => string>>;
+
+const optionWord = (options: Readonly<Record<string, string>>, value: unknown): string =>
+  options[String(value)] ?? String(value);
+
+function slotWords(
+  { quantity, part }: Slot,
+  field: AnyValue,
+  value: unknown,
+  names: Names,
+): string {
+  if (field.is === 'choice') return optionWord(field.options, value);
+  if (field.is === 'flag') return value === true ? field.yes : field.no;
+  if (field.is === 'reference') return names[field.to](String(value));
+  const si = Number(value);
+  if (typeof part === 'object') return si < 0 ? part.minus : part.plus;
+  return QUANTITIES[quantity ?? field.quantity].text(part === 'size' ? Math.abs(si) : si);
+}
+
+/** A record as one plain sentence with its values, in the team's units. */
+export function sentenceOf(
+  { phrase, ...of }: Description,
+  record: Readonly<Record<string, unknown>>,
+  names: Names,
+): string {
+  const fields = fieldsOf(of);
+  const wordsOf = (parts: Phrase): string =>
+    parts
+      .map((part) => {
+        if (typeof part === 'string') return part;
+        if ('ifSet' in part) return record[part.ifSet] === undefined ? '' : wordsOf(part.phrase);
+        const field = fields[part.slot];
+        return field === undefined ? '' : slotWords(part, field, record[part.slot], names);
+      })
+      .join('');
+  return wordsOf(phrase(record as never));
+}
+
+/** A value with its name, exactly: for differences that a sentence rounds away. */
+export function exactWords(field: AnyValue, value: unknown, names: Names): string {
+  const name = field.label.charAt(0).toLowerCase() + field.label.slice(1);
+  if (value === undefined) return `${name} not set`;
+  if (field.is === 'number') return `${name} ${QUANTITIES[field.quantity].exact(Number(value))}`;
+  return `${name} ${slotWords({ slot: '' }, field, value, names)}`;
+}

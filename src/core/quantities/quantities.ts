@@ -1,0 +1,46 @@
+import { benchLength, benchSpeed, degrees, headingText, shortNumber } from '../text/quantities';
+import { BENCH_LENGTH, DEG, DEG_PER_S, HEADING, PLAIN, SECONDS, SPEED, type Unit } from './units';
+
+/** What a value is a measure of: how it is typed and said, in the team's units. */
+export interface Quantity {
+  unit: Unit;
+  /** As a sentence says it. */
+  text(si: number): string;
+  /** With all the digits that it was given, up to a millionth: for differences that a sentence rounds away. */
+  exact(si: number): string;
+}
+
+/** Degrees in a radian. */
+const PER_RAD = 180 / Math.PI;
+const EXACT = 6;
+
+const exactDegrees = (si: number): string => `${shortNumber(si * PER_RAD, EXACT)}°`;
+
+/** Every quantity by its name. */
+export const QUANTITIES = {
+  /** Measured with a tape. */
+  length: { unit: BENCH_LENGTH, text: benchLength, exact: (si) => benchLength(si, 5) },
+  speed: { unit: SPEED, text: benchSpeed, exact: (si) => benchSpeed(si, 5) },
+  /** An angle without a direction: a size, a tolerance. */
+  angle: { unit: DEG, text: degrees, exact: exactDegrees },
+  /** In the table's frame, by the turn that the team counts as positive. */
+  heading: { unit: HEADING, text: headingText, exact: (si) => headingText(si, EXACT) },
+  'turning rate': {
+    unit: DEG_PER_S,
+    text: (si) => `${degrees(si, 0)}/s`,
+    exact: (si) => `${exactDegrees(si)}/s`,
+  },
+  time: {
+    unit: SECONDS,
+    text: (si) => `${shortNumber(si, 2)} s`,
+    exact: (si) => `${shortNumber(si, EXACT)} s`,
+  },
+  /** A figure without a unit, as programs hold it. */
+  gain: {
+    unit: PLAIN,
+    text: (si) => shortNumber(si, 2),
+    exact: (si) => shortNumber(si, EXACT),
+  },
+} satisfies Record<string, Quantity>;
+
+export type QuantityName = keyof typeof QUANTITIES;

@@ -1,0 +1,31 @@
+import { description, flag, number, type RecordOf } from '../../description/description';
+import { say } from '../../description/phrase';
+import { speed } from '../sharedFields';
+
+/** Press against the border, and take the heading for the wall's. */
+export const SQUARE_UP = description({
+  kind: 'square-up',
+  label: 'Square up',
+  fields: {
+    back: flag({
+      label: 'Direction',
+      about: 'with the back of the robot; else with its front',
+      yes: 'back',
+      no: 'ahead',
+      default: true,
+    }),
+    speedMPerS: speed(0.15),
+    pressS: number({
+      label: 'Pressing',
+      about: 'pressing, after it has come to the wall',
+      quantity: 'time',
+      min: 0.1,
+      max: 10,
+      default: 1,
+    }),
+  },
+  phrase: () =>
+    say`Drive ${'back'} against the border at ${'speedMPerS'}, press for ${'pressS'}, and take the heading for the wall’s`,
+});
+
+export type SquareUpStep = RecordOf<typeof SQUARE_UP>;

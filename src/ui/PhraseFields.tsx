@@ -1,0 +1,137 @@
+import { Fragment } from 'react';
+import {
+  fieldsOf,
+  type AnyValue,
+  type Description,
+  type NumberValue,
+  type Referred,
+} from '../core/description/description';
+import type { Phrase, Slot } from '../core/description/phrase';
+import { QUANTITIES } from '../core/quantities/quantities';
+import { Choice } from './Choice';
+import { NumberField } from './NumberField';
+import styles from './PhraseFields.module.css';
+
+type Values = Readonly<Record<string, unknown>>;
+
+interface Props {
+  description: Description;
+  record: Values;
+  /** What holds where a value is not set. */
+  unset: Values;
+  /** What a value may point at. */
+  things: Readonly<Record<Referred, readonly { id: string; name: string }[]>>;
+  onChange(name: string, value: unknown): void;
+}
+
+interface SlotProps<F extends AnyValue = AnyValue> {
+  slot: Slot;
+  field: F;
+  value: unknown;
+  things: Props['things'];
+  onChange(value: unknown): void;
+}
+
+/** A number; of a signed one its size or its side alone, the other staying as it is. */
+function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
+  const label = slot.label ?? field.label;
+  const si = Number(value);
+  const sign = si < 0 ? -1 : 1;
+  if (typeof slot.part === 'object') {
+    const { plus, minus } = slot.part;
+    return (
+      <Choice
+        inline
+        label={label}
+        value={sign < 0 ? minus : plus}
+        options={[plus, minus].map((word) => ({ value: word, label: word }))}
+        onChange={(word) => onChange((word === minus ? -1 : 1) * Math.abs(si) + 0)}
+      />
+    );
+  }
+  const isSize = slot.part === 'size';
+  const { unit } = QUANTITIES[slot.quantity ?? field.quantity];
+  const most = sign < 0 ? -field.min : field.max;
+  return (
+    <NumberField
+      inline
+      label={label}
+      unit={unit}
+      min={(isSize ? 0 : field.min) * unit.limitsPerSi}
+      max={(isSize ? most : field.max) * unit.limitsPerSi}
+      value={isSize ? Math.abs(si) : si}
+      onChange={(next) => onChange(isSize ? sign * next + 0 : next)}
+    />
+  );
+}
+
+function ReferenceSlot({
+  label,
+  value,
+  of,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  of: readonly { id: string; name: string }[];
+  onChange(id: string): void;
+}) {
+  return (
+    <select
+      className={styles.select}
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      {!of.some(({ id }) => id === value) && <option value={value}>(one that is gone)</option>}
+      {of.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function SlotField(props: SlotProps) {
+  const { slot, field, value, things, onChange } = props;
+  const label = slot.label ?? field.label;
+  if (field.is === 'number') return <NumberSlot {...props} field={field} />;
+  if (field.is === 'reference') {
+    return <ReferenceSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
+  }
+  const isFlag = field.is === 'flag';
+  const words = isFlag ? { true: field.yes, false: field.no } : field.options;
+  return (
+    <Choice
+      inline
+      label={label}
+      value={String(value)}
+      options={Object.entries(words).map(([name, word]) => ({ value: name, label: word }))}
+      onChange={(name) => onChange(isFlag ? name === 'true' : name)}
+    />
+  );
+}
+
+/** A record as its sentence, the values edited in place. */
+export function PhraseFields({ description, record, unset, things, onChange }: Props) {
+  const fields = fieldsOf(description);
+  const partsOf = (phrase: Phrase) =>
+    phrase.map((part, i) => {
+      if (typeof part === 'string') return part;
+      if ('ifSet' in part) return <Fragment key={part.ifSet}>{partsOf(part.phrase)}</Fragment>;
+      const field = fields[part.slot];
+      if (field === undefined) return null;
+      return (
+        <SlotField
+          key={`${part.slot} ${i}`}
+          slot={part}
+          field={field}
+          value={record[part.slot] ?? unset[part.slot]}
+          things={things}
+          onChange={(value) => onChange(part.slot, value)}
+        />
+      );
+    });
+  return partsOf(description.phrase(record as never));
+}
