@@ -1,3 +1,6 @@
+import type { AnyValue } from '../core/description/description';
+import { exactValue, nameWords } from '../core/description/words';
+import { kindOf, type UnitKindName } from '../core/units/registry';
 import { errorFigure, errorScale, fineDecimals } from '../core/text/lengths';
 import { degreesFromRadians } from '../core/geometry/angle';
 import { shortNumber, benchSpeed, headingFigure, headingText } from '../core/text/quantities';
@@ -39,22 +42,10 @@ const NAMES: Record<string, string> = {
   maxAcceleration: 'acceleration',
   loopPeriod: 'loop period',
   facing: 'looks to the left by',
-  spotDiameter: 'width of its spot',
-  floorShare: 'reads over the floor',
-  lineShare: 'reads over a line',
-  noiseShare: 'noise',
-  reach: 'pressed within',
   programName: 'name in programs',
   address: 'address on its bus',
-  readsWhilePressed: 'reads true while pressed',
-  driftSd: 'drift differs by',
-  noise: 'noise',
-  scaleError: 'scale error',
-  quantum: 'smallest step',
   ahead: 'ahead of the axle',
   left: 'left of the middle',
-  beamHalfAngle: 'half beam',
-  lostEchoShare: 'lost echoes',
   wheelScaleError: 'wheels larger by',
   wheelDifference: 'right wheel larger by',
   trackScaleError: 'track wider by',
@@ -132,9 +123,23 @@ function nameOf(key: string): string {
   return NAMES[key] ?? NAMES[bare] ?? spaced(bare);
 }
 
+/** How its kind describes the value at a path of a record, where it is one of a unit's behaviour. */
+function describedAt(path: string, record: unknown): AnyValue | undefined {
+  const keys = path.split('.');
+  const at = keys.indexOf('behaviour');
+  if (at < 0) return undefined;
+  const unit = keys
+    .slice(0, at)
+    .reduce((of: unknown, key) => (of as Record<string, unknown> | undefined)?.[key], record);
+  const { kind } = (unit ?? {}) as { kind?: UnitKindName };
+  return kind === undefined ? undefined : kindOf(kind).behaviour[keys[at + 1] ?? ''];
+}
+
 /** What the field at a path of a record is called on the screens: "body, to the front". */
 export function fieldName(path: string, record: unknown): string {
   const keys = path.split('.');
+  const described = describedAt(path, record);
+  const lastName = (key: string) => (described === undefined ? nameOf(key) : nameWords(described));
   let at: unknown = record;
   const words: string[] = [];
   keys.forEach((key, i) => {
@@ -142,7 +147,7 @@ export function fieldName(path: string, record: unknown): string {
     if (/^\d+$/.test(key)) {
       const { name, label } = (inner ?? {}) as { name?: string; label?: string };
       words[words.length - 1] += ` ${name ?? label ?? Number(key) + 1}`;
-    } else if (i === keys.length - 1) words.push(PARTS[key] ?? nameOf(key));
+    } else if (i === keys.length - 1) words.push(PARTS[key] ?? lastName(key));
     else if (key === 'missions' && !/^\d+$/.test(keys[i + 1] ?? '')) words.push('mission');
     else if ((PARTS[key] ?? key) !== '') words.push(PARTS[key] ?? key);
     at = inner;
@@ -151,8 +156,10 @@ export function fieldName(path: string, record: unknown): string {
 }
 
 /** A value of a record with its unit, as the screens show it. */
-export function fieldValue(path: string, value: unknown): string {
+export function fieldValue(path: string, value: unknown, record: unknown): string {
   if (value === undefined || value === null || value === '') return 'nothing';
+  const described = describedAt(path, record);
+  if (described !== undefined) return exactValue(described, value, { mission: (id) => id });
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;
   if (typeof value === 'number') {

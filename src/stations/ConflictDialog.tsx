@@ -56,8 +56,8 @@ export function ConflictDialog<R extends Versioned>(props: Props<R>) {
             label={fieldName(path, mine)}
             value={chosen.has(path) ? 'theirs' : 'mine'}
             options={[
-              { value: 'mine', label: `yours: ${fieldValue(path, own)}` },
-              { value: 'theirs', label: `theirs: ${fieldValue(path, other)}` },
+              { value: 'mine', label: `yours: ${fieldValue(path, own, mine)}` },
+              { value: 'theirs', label: `theirs: ${fieldValue(path, other, mine)}` },
             ]}
             onChange={(whose) => choose(path, whose === 'theirs')}
           />

@@ -21,6 +21,8 @@ import {
   type FieldValues,
 } from 'react-hook-form';
 import type { ZodType } from 'zod';
+import type { AnyValue } from '../core/description/description';
+import { QUANTITIES } from '../core/quantities/quantities';
 import { Choice } from './Choice';
 import { useTellInError } from './fieldsInError';
 import { NumberField } from './NumberField';
@@ -205,12 +207,39 @@ function FormSelect<R extends FieldValues>({ name, label, options }: ChoiceProps
   );
 }
 
+interface DescribedProps<R extends FieldValues> {
+  name: PathTo<R, number | string | boolean>;
+  field: AnyValue;
+}
+
+/** The field of a value, as its kind describes it. */
+function FormDescribed<R extends FieldValues>({ name, field }: DescribedProps<R>) {
+  const { label } = field;
+  if (field.is === 'number') {
+    const { unit } = QUANTITIES[field.quantity];
+    const [min, max] = [field.min, field.max].map((si) => si * unit.limitsPerSi);
+    return (
+      <FormNumber<FieldValues> {...{ name, label, unit }} min={min as number} max={max as number} />
+    );
+  }
+  if (field.is === 'reference') return null;
+  const options =
+    field.is === 'flag'
+      ? [
+          { value: true, label: field.yes },
+          { value: false, label: field.no },
+        ]
+      : Object.entries(field.options).map(([value, word]) => ({ value, label: word }));
+  return <FormChoice<FieldValues> {...{ name, label, options }} />;
+}
+
 /** The fields of a form over such a record, named by the path at which their value stands. */
 export const fieldsOf = <R extends FieldValues>() => ({
   Number: FormNumber<R>,
   Text: FormText<R>,
   Choice: FormChoice<R>,
   Select: FormSelect<R>,
+  Described: FormDescribed<R>,
   /** What stands in the form now: lists and parts that may be missing are drawn from it. */
   useNow: () => useWatch<R>() as R,
 });

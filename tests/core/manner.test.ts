@@ -42,7 +42,7 @@ describe('how a team wants quantities to be said', () => {
       '10 in/s',
     ]);
     expect(offsetInWords(0.0254, -0.0508)).toBe('1.00 in too far and 2.00 in to the right');
-    expect(fieldValue('robot.wheelDiameterM', 0.0508)).toBe('2 in');
+    expect(fieldValue('robot.wheelDiameterM', 0.0508, {})).toBe('2 in');
   });
 
   it('turns: to the left or to the right as positive, and a size stays a size', () => {

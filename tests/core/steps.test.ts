@@ -10,6 +10,7 @@ import { descriptionOfStep, STEP_DESCRIPTIONS } from '../../src/core/steps/descr
 import { kindOfStep } from '../../src/core/steps/registry';
 import { stepSchema, type Step } from '../../src/core/steps/step';
 import { describeIssue } from '../../src/formats/issues';
+import { holdsItsLimits } from '../support/describedValues';
 import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
 
 const beam = missionSchema.parse({
@@ -61,12 +62,10 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
     })) as Step[];
     const slots = [step, ...variants].flatMap((one) => slotsOf(about.phrase(one)));
     expect(new Set(slots.map(({ slot }) => slot))).toEqual(new Set(fields.map(([name]) => name)));
-    for (const [name, field] of fields) {
-      if (field.is !== 'number') continue;
-      const takes = (value: number) => stepSchema.safeParse({ ...step, [name]: value }).success;
-      expect([takes(field.min), takes(field.max)], name).toEqual([true, true]);
-      expect([takes(field.min - 0.001), takes(field.max + 0.001)], name).toEqual([false, false]);
-    }
+    holdsItsLimits(
+      fieldsOf(about),
+      (name, value) => stepSchema.safeParse({ ...step, [name]: value }).success,
+    );
   });
 
   it('refuses what it does not have by its name', () => {

@@ -36,7 +36,7 @@ describe('what differs between two records', () => {
   it('is named as the screens name it, with its unit', () => {
     const robot = { robot: pipit };
     const say = (path: string, value: unknown, record: unknown = robot) =>
-      `${fieldName(path, record)}: ${fieldValue(path, value)}`;
+      `${fieldName(path, record)}: ${fieldValue(path, value, record)}`;
     expect(say('robot.body.frontM', 0.115)).toBe('body, to the front: 115 mm');
     expect(say('robot.wheelDiameterM', 0.0562)).toBe('wheel diameter: 56.2 mm');
     expect(say('robot.units.2.behaviour.driftRadPerS', 0.0017453)).toBe('unit H1, drift: 0.1 °/s');

@@ -14,6 +14,8 @@ export interface NumberValue extends Value {
   quantity: QuantityName;
   min: number;
   max: number;
+  /** The least itself does not fit any more, or neither end does. */
+  open?: 'below' | 'both';
   default?: number;
 }
 

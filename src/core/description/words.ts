@@ -41,10 +41,16 @@ export function sentenceOf(
   return wordsOf(phrase(record as never));
 }
 
-/** A value with its name, exactly: for differences that a sentence rounds away. */
-export function exactWords(field: AnyValue, value: unknown, names: Names): string {
-  const name = field.label.charAt(0).toLowerCase() + field.label.slice(1);
-  if (value === undefined) return `${name} not set`;
-  if (field.is === 'number') return `${name} ${QUANTITIES[field.quantity].exact(Number(value))}`;
-  return `${name} ${slotWords({ slot: '' }, field, value, names)}`;
-}
+/** What a value is called within a sentence. */
+export const nameWords = ({ label }: AnyValue): string =>
+  label.charAt(0).toLowerCase() + label.slice(1);
+
+/** A value exactly: for differences that a sentence rounds away. */
+export const exactValue = (field: AnyValue, value: unknown, names: Names): string =>
+  field.is === 'number'
+    ? QUANTITIES[field.quantity].exact(Number(value))
+    : slotWords({ slot: '' }, field, value, names);
+
+/** The same with its name. */
+export const exactWords = (field: AnyValue, value: unknown, names: Names): string =>
+  `${nameWords(field)} ${value === undefined ? 'not set' : exactValue(field, value, names)}`;

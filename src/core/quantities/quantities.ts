@@ -1,5 +1,20 @@
 import { benchLength, benchSpeed, degrees, headingText, shortNumber } from '../text/quantities';
-import { BENCH_LENGTH, DEG, DEG_PER_S, HEADING, PLAIN, SECONDS, SPEED, type Unit } from './units';
+import {
+  BENCH_LENGTH,
+  DEG,
+  DEG_PER_S,
+  DEG_PER_SQRT_S,
+  DRIFT,
+  DRIFT_SIZE,
+  HEADING,
+  MILLISECONDS,
+  PERCENT,
+  PLAIN,
+  SECONDS,
+  SMALL_LENGTH,
+  SPEED,
+  type Unit,
+} from './units';
 
 /** What a value is a measure of: how it is typed and said, in the team's units. */
 export interface Quantity {
@@ -13,8 +28,18 @@ export interface Quantity {
 /** Degrees in a radian. */
 const PER_RAD = 180 / Math.PI;
 const EXACT = 6;
+const FINE = 4;
 
 const exactDegrees = (si: number): string => `${shortNumber(si * PER_RAD, EXACT)}°`;
+
+/** A quantity that is said as its field shows it. */
+const asShown = (unit: Unit): Quantity => {
+  const say = (si: number, decimals: number) => {
+    const gap = unit.label === '' || unit.label === '°' ? '' : ' ';
+    return `${shortNumber(unit.show(si), decimals)}${gap}${unit.label}`;
+  };
+  return { unit, text: (si) => say(si, unit.decimals), exact: (si) => say(si, Math.max(unit.decimals, FINE)) };
+};
 
 /** Every quantity by its name. */
 export const QUANTITIES = {
@@ -35,6 +60,17 @@ export const QUANTITIES = {
     text: (si) => `${shortNumber(si, 2)} s`,
     exact: (si) => `${shortNumber(si, EXACT)} s`,
   },
+  /** The size of a part, an error. */
+  'small length': asShown(SMALL_LENGTH),
+  /** So short that it is counted in milliseconds. */
+  'short time': asShown(MILLISECONDS),
+  share: asShown(PERCENT),
+  /** A drift with its direction, and its size. */
+  drift: asShown(DRIFT),
+  'drift size': asShown(DRIFT_SIZE),
+  'angle random walk': asShown(DEG_PER_SQRT_S),
+  /** So much of one thing to one of another. */
+  ratio: asShown(PLAIN),
   /** A figure without a unit, as programs hold it. */
   gain: {
     unit: PLAIN,

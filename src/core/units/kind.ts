@@ -1,4 +1,4 @@
-import type { z } from 'zod';
+import type { Fields } from '../description/description';
 import type { PortClass } from './port';
 
 /** What a kind of unit reads, as a column of a log. */
@@ -13,12 +13,12 @@ export interface UnitColumn {
 }
 
 /** All that is known of a kind of unit, but for how the simulator reads it (simulate/units). */
-export interface UnitKind<Kind extends string = string, Behaviour extends z.ZodType = z.ZodType> {
+export interface UnitKind<Kind extends string = string, Behaviour extends Fields = Fields> {
   kind: Kind;
   /** How its units are labelled at first: a letter, and a number behind it. */
   letter: string;
   connection: PortClass;
-  /** What it does, as far as it is known. */
+  /** What it does, as far as it is known: values that its kind describes. */
   behaviour: Behaviour;
   /** A robot has at most one of it in use. */
   single: boolean;
@@ -32,6 +32,6 @@ export interface UnitKind<Kind extends string = string, Behaviour extends z.ZodT
 }
 
 /** Keeps the types of what it is given. */
-export const unitKind = <Kind extends string, Behaviour extends z.ZodType>(
+export const unitKind = <const Kind extends string, Behaviour extends Fields>(
   kind: UnitKind<Kind, Behaviour>,
 ): UnitKind<Kind, Behaviour> => kind;

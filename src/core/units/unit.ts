@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { label } from './label';
 import { PORT_CLASSES } from './port';
+import type { Fields, Values } from '../description/description';
+import { valuesSchema } from '../description/schema';
 import type { UnitKind } from './kind';
 import { attachment } from './kinds/attachment';
 import { distance } from './kinds/distance';
@@ -42,16 +44,16 @@ const common = {
   raw: raw.nullable().default(null).describe('null: it reads in the units of its kind'),
 };
 
-const unitOf = <Kind extends string, Behaviour extends z.ZodType>({
+const unitOf = <Kind extends string, Behaviour extends Fields>({
   kind,
   connection,
   behaviour,
 }: UnitKind<Kind, Behaviour>) =>
-  z.object({
+  z.strictObject({
     ...common,
     kind: z.literal(kind),
     connection: z.enum(PORT_CLASSES).default(connection),
-    behaviour,
+    behaviour: valuesSchema(behaviour).prefault({} as Values<Behaviour>),
   });
 
 /** One motor or sensor with a label of its own: a calibration belongs to it, not to its port. */

@@ -28,7 +28,7 @@ const isPassing = (error: unknown): boolean => error instanceof ApiError && erro
 
 const clashSentence = (record: BenchTrialsRecord, clashes: readonly Clash[]): string => {
   const values = clashes.map(
-    ({ path, theirs }) => `${fieldName(path, record)} (there: ${fieldValue(path, theirs)})`,
+    ({ path, theirs }) => `${fieldName(path, record)} (there: ${fieldValue(path, theirs, record)})`,
   );
   return `Another screen has changed, too: ${values.join('; ')}. Here stands yours: press “Keep it now” to keep it so, or change it first.`;
 };

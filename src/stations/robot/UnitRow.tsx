@@ -10,7 +10,6 @@ import { F, numberOf, textOf } from './FieldGroup';
 import styles from './RobotStation.module.css';
 import { BUILT_IN } from '../../core/units/port';
 import { useUnfolded } from './useUnfolded';
-import { UNIT_PARTS } from './units/registry';
 
 const KIND_OPTIONS = KINDS.map(({ kind }) => ({ value: kind, label: kind }));
 const CONNECTIONS = PORT_CLASSES.map((value) => ({ value, label: value }));
@@ -69,7 +68,6 @@ function RawFields({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChange
 
 /** Where a unit sits, how it is plugged in and called, and how it behaves. */
 function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChange'>) {
-  const { Fields } = UNIT_PARTS[unit.kind];
   return (
     <div className={styles.fields}>
       <F.Number
@@ -103,7 +101,9 @@ function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChan
           max={180}
         />
       )}
-      {Fields !== null && <Fields at={at} />}
+      {Object.entries(kindOf(unit.kind).behaviour).map(([name, field]) => (
+        <F.Described key={name} name={numberOf(at, `behaviour.${name}`)} field={field} />
+      ))}
       <F.Text name={textOf(at, 'mounting')} label="Mounted" maxLength={40} />
       <F.Text name={textOf(at, 'programName')} label="Name in programs" maxLength={40} />
       <F.Select name={textOf(at, 'connection')} label="Plug" options={CONNECTIONS} />

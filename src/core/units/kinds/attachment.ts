@@ -1,16 +1,23 @@
-import { z } from 'zod';
+import { number } from '../../description/description';
 import { unitKind } from '../kind';
 
 /** How a motor that moves an attachment behaves. */
-export const attachmentBehaviour = z.object({
-  countsPerMotorDegree: z.number().positive().max(10_000).default(1),
-});
+const behaviour = {
+  countsPerMotorDegree: number({
+    label: 'Counts per motor degree',
+    quantity: 'ratio',
+    min: 0,
+    max: 10_000,
+    open: 'below',
+    default: 1,
+  }),
+};
 
 export const attachment = unitKind({
   kind: 'attachment motor',
   letter: 'A',
   connection: 'motor',
-  behaviour: attachmentBehaviour.prefault({}),
+  behaviour,
   single: false,
   isBuiltInSomewhere: false,
   faces: false,

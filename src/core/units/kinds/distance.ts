@@ -1,27 +1,76 @@
-import { z } from 'zod';
+import { number } from '../../description/description';
 import { unitKind } from '../kind';
-
-const positive = z.number().positive();
-const notNegative = z.number().nonnegative();
+import { period } from './sharedFields';
 
 /** How a distance sensor behaves: reading = offset + scale · true distance, and what scatters. */
-export const distanceBehaviour = z.object({
-  beamHalfAngleRad: notNegative.max(1.2).default(0.2),
-  minM: notNegative.max(20).default(0.03),
-  maxM: positive.max(20).default(2),
-  offsetM: z.number().min(-5).max(5).default(0).describe('reading = offset + scale · true'),
-  scale: positive.max(10).default(1),
-  noiseM: notNegative.max(1).default(0.003),
-  quantumM: notNegative.max(1).default(0.001),
-  lostEchoShare: z.number().min(0).max(0.9).default(0.01),
-  periodS: positive.max(0.5).default(0.03),
-});
+const behaviour = {
+  offsetM: number({
+    label: 'Offset',
+    about: 'reading = offset + scale · true',
+    quantity: 'small length',
+    min: -5,
+    max: 5,
+    default: 0,
+  }),
+  scale: number({
+    label: 'Scale',
+    quantity: 'ratio',
+    min: 0,
+    max: 10,
+    open: 'below',
+    default: 1,
+  }),
+  noiseM: number({
+    label: 'Noise',
+    quantity: 'small length',
+    min: 0,
+    max: 1,
+    default: 0.003,
+  }),
+  beamHalfAngleRad: number({
+    label: 'Half beam',
+    quantity: 'angle',
+    min: 0,
+    max: 1.2,
+    default: 0.2,
+  }),
+  lostEchoShare: number({
+    label: 'Lost echoes',
+    quantity: 'share',
+    min: 0,
+    max: 0.9,
+    default: 0.01,
+  }),
+  minM: number({
+    label: 'Nearest',
+    quantity: 'length',
+    min: 0,
+    max: 20,
+    default: 0.03,
+  }),
+  maxM: number({
+    label: 'Farthest',
+    quantity: 'length',
+    min: 0,
+    max: 20,
+    open: 'below',
+    default: 2,
+  }),
+  quantumM: number({
+    label: 'Smallest step',
+    quantity: 'small length',
+    min: 0,
+    max: 1,
+    default: 0.001,
+  }),
+  periodS: period(0.03),
+};
 
 export const distance = unitKind({
   kind: 'distance sensor',
   letter: 'D',
   connection: 'sensor',
-  behaviour: distanceBehaviour.prefault({}),
+  behaviour,
   single: false,
   isBuiltInSomewhere: false,
   faces: true,

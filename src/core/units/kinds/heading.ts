@@ -1,35 +1,65 @@
-import { z } from 'zod';
+import { number } from '../../description/description';
 import { unitKind } from '../kind';
-
-const notNegative = z.number().nonnegative();
+import { period } from './sharedFields';
 
 /** How a heading sensor behaves. The raw reading is zero at the start of the program. */
-export const headingBehaviour = z.object({
-  driftRadPerS: z
-    .number()
-    .min(-1)
-    .max(1)
-    .default(0)
-    .describe('mean drift of the reading, d(reading − truth)/dt'),
-  driftSdRadPerS: notNegative
-    .max(1)
-    .default(0)
-    .describe('how much the drift differs from run to run'),
-  noiseRadPerSqrtS: notNegative.max(1).default(0.00017).describe('angle random walk N'),
-  scaleError: z.number().gt(-0.5).lt(0.5).default(0).describe('reading per true turn, minus one'),
-  quantumRad: notNegative
-    .max(1)
-    .default(0.00174533)
-    .describe('smallest step of the reading; 0 for none'),
-  periodS: z.number().positive().max(0.5).default(0.01),
-  latencyS: notNegative.max(0.5).default(0.01),
-});
+const behaviour = {
+  driftRadPerS: number({
+    label: 'Drift',
+    about: 'mean drift of the reading, d(reading − truth)/dt',
+    quantity: 'drift',
+    min: -1,
+    max: 1,
+    default: 0,
+  }),
+  driftSdRadPerS: number({
+    label: 'Drift differs by ±',
+    about: 'how much the drift differs from run to run',
+    quantity: 'drift size',
+    min: 0,
+    max: 1,
+    default: 0,
+  }),
+  noiseRadPerSqrtS: number({
+    label: 'Wanders by itself',
+    about: 'angle random walk N',
+    quantity: 'angle random walk',
+    min: 0,
+    max: 1,
+    default: 0.00017,
+  }),
+  scaleError: number({
+    label: 'Scale error',
+    about: 'reading per true turn, minus one',
+    quantity: 'share',
+    min: -0.5,
+    max: 0.5,
+    open: 'both',
+    default: 0,
+  }),
+  quantumRad: number({
+    label: 'Smallest step',
+    about: 'smallest step of the reading; 0 for none',
+    quantity: 'angle',
+    min: 0,
+    max: 1,
+    default: 0.00174533,
+  }),
+  periodS: period(0.01),
+  latencyS: number({
+    label: 'Latency',
+    quantity: 'short time',
+    min: 0,
+    max: 0.5,
+    default: 0.01,
+  }),
+};
 
 export const heading = unitKind({
   kind: 'heading sensor',
   letter: 'H',
   connection: 'sensor',
-  behaviour: headingBehaviour.prefault({}),
+  behaviour,
   single: true,
   isBuiltInSomewhere: true,
   faces: false,

@@ -1,22 +1,48 @@
-import { z } from 'zod';
+import { number } from '../../description/description';
 import { unitKind } from '../kind';
-
-const share = z.number().min(0).max(1);
+import { period } from './sharedFields';
 
 /** How a light sensor behaves that looks at the floor: it reads the mean over its spot. */
-export const lightBehaviour = z.object({
-  spotDiameterM: z.number().positive().max(0.2).default(0.012),
-  floorShare: share.default(0.6).describe('what it reads over the bare floor, of 1'),
-  lineShare: share.default(0.12).describe('what it reads over a line, of 1'),
-  noiseShare: share.default(0.012),
-  periodS: z.number().positive().max(0.5).default(0.01),
-});
+const behaviour = {
+  spotDiameterM: number({
+    label: 'Width of its spot',
+    quantity: 'small length',
+    min: 0,
+    max: 0.2,
+    open: 'below',
+    default: 0.012,
+  }),
+  floorShare: number({
+    label: 'Reads over the floor',
+    about: 'what it reads over the bare floor, of 1',
+    quantity: 'share',
+    min: 0,
+    max: 1,
+    default: 0.6,
+  }),
+  lineShare: number({
+    label: 'Reads over a line',
+    about: 'what it reads over a line, of 1',
+    quantity: 'share',
+    min: 0,
+    max: 1,
+    default: 0.12,
+  }),
+  noiseShare: number({
+    label: 'Noise',
+    quantity: 'share',
+    min: 0,
+    max: 1,
+    default: 0.012,
+  }),
+  periodS: period(0.01),
+};
 
 export const light = unitKind({
   kind: 'light sensor',
   letter: 'L',
   connection: 'sensor',
-  behaviour: lightBehaviour.prefault({}),
+  behaviour,
   single: false,
   isBuiltInSomewhere: false,
   faces: false,

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { unitKind } from '../kind';
 
 const motor = <Side extends 'left' | 'right'>(side: Side) =>
@@ -6,7 +5,7 @@ const motor = <Side extends 'left' | 'right'>(side: Side) =>
     kind: `${side} motor` as const,
     letter: 'M',
     connection: 'motor',
-    behaviour: z.object({}).prefault({}),
+    behaviour: {},
     single: true,
     isBuiltInSomewhere: false,
     faces: false,

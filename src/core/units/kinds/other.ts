@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { unitKind } from '../kind';
 
 /** Whatever else is on a robot: it has a label and a port, and Corvat knows nothing more of it. */
@@ -6,7 +5,7 @@ export const other = unitKind({
   kind: 'other',
   letter: 'X',
   connection: 'sensor',
-  behaviour: z.object({}).prefault({}),
+  behaviour: {},
   single: false,
   isBuiltInSomewhere: false,
   faces: false,

@@ -1,22 +1,31 @@
-import { z } from 'zod';
+import { flag, number } from '../../description/description';
 import { unitKind } from '../kind';
 
 /** How a touch sensor behaves: whatever comes near enough to where it sits, in the direction it looks, presses it. */
-export const touchBehaviour = z.object({
-  reachM: z
-    .number()
-    .positive()
-    .max(0.05)
-    .default(0.003)
-    .describe('pressed by what is no farther off than this'),
-  readsWhilePressed: z.boolean().default(true).describe('many switches read false while pressed'),
-});
+const behaviour = {
+  reachM: number({
+    label: 'Pressed within',
+    about: 'pressed by what is no farther off than this',
+    quantity: 'small length',
+    min: 0,
+    max: 0.05,
+    open: 'below',
+    default: 0.003,
+  }),
+  readsWhilePressed: flag({
+    label: 'Pressed, it reads',
+    about: 'many switches read false while pressed',
+    yes: '1, or true',
+    no: '0, or false',
+    default: true,
+  }),
+};
 
 export const touch = unitKind({
   kind: 'touch sensor',
   letter: 'T',
   connection: 'sensor',
-  behaviour: touchBehaviour.prefault({}),
+  behaviour,
   single: false,
   isBuiltInSomewhere: false,
   faces: true,

@@ -5,10 +5,10 @@ import { heading } from './heading';
 import { light } from './light';
 import { plain, wheel } from './plain';
 import { touch } from './touch';
-import type { UnitParts } from './unitParts';
+import type { UnitMark } from './unitMark';
 
-/** What each kind of unit shows on the Robot screen. */
-export const UNIT_PARTS: Record<Unit['kind'], UnitParts> = {
+/** How each kind of unit is drawn. */
+export const UNIT_MARKS: Record<Unit['kind'], UnitMark> = {
   'left motor': wheel,
   'right motor': wheel,
   'heading sensor': heading,
