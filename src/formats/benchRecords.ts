@@ -21,6 +21,8 @@ import {
 import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { TUNED_IDS } from '../core/tuning/controllers/ids';
+import { valuesSchema } from '../core/description/schema';
+import { MARKS_ON_GRID } from '../core/trials/placing';
 import { id, note, shortText, time, version } from './fields';
 import { withinReason } from './withinReason';
 import {
@@ -187,8 +189,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('placing', placingTrialRecord, {
     noseToTailM: z.number().min(0.02).max(2),
     noseToAxleM: z.number().min(0).max(2),
-    planned: placingTrialRecord
-      .pick({ noseAlongM: true, noseAcrossM: true, tailAcrossM: true })
+    planned: valuesSchema(MARKS_ON_GRID)
       .nullable()
       .describe('where they would stand if it were placed as planned; null: nobody said'),
   }),
@@ -286,13 +287,13 @@ export type CalibrationChangeRecord = z.output<typeof calibrationChangeRecord>;
 export type SavedCalibrationChange = z.output<typeof savedCalibrationChange>;
 export type ApplyRequest = z.output<typeof applyRequest>;
 export type SpeedTrials = Extract<BenchTrialsRecord, { procedure: 'speed' }>;
-export type SpeedTrialRecord = z.output<typeof speedTrialRecord>;
+export type { SpeedTrialRecord } from '../core/trials/speed';
 export type SquaringTrials = Extract<BenchTrialsRecord, { procedure: 'squaring' }>;
-export type SquaringTrialRecord = z.output<typeof squaringTrialRecord>;
+export type { SquaringTrialRecord } from '../core/trials/squaring';
 export type PlacingTrials = Extract<BenchTrialsRecord, { procedure: 'placing' }>;
-export type PlacingTrialRecord = z.output<typeof placingTrialRecord>;
+export type { PlacingTrialRecord } from '../core/trials/placing';
 export type GaugeTrials = Extract<BenchTrialsRecord, { procedure: 'gauge' }>;
-export type GaugeTrialRecord = z.output<typeof gaugeTrialRecord>;
+export type { GaugeTrialRecord } from '../core/trials/gauge';
 export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;
 export type DrillTrialRecord = z.output<typeof drillTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;

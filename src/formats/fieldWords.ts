@@ -1,5 +1,6 @@
 import type { AnyValue } from '../core/description/description';
 import { exactValue, nameWords } from '../core/description/words';
+import { TRIAL_KINDS } from '../core/trials/registry';
 import { kindOf, type UnitKindName } from '../core/units/registry';
 import { errorFigure, errorScale, fineDecimals } from '../core/text/lengths';
 import { degreesFromRadians } from '../core/geometry/angle';
@@ -123,16 +124,20 @@ function nameOf(key: string): string {
   return NAMES[key] ?? NAMES[bare] ?? spaced(bare);
 }
 
-/** How its kind describes the value at a path of a record, where it is one of a unit's behaviour. */
+const at = (value: unknown, keys: readonly string[]): unknown =>
+  keys.reduce((of: unknown, key) => (of as Record<string, unknown> | undefined)?.[key], value);
+
+/** How its kind describes the value at a path of a record, where one does: of a unit's behaviour, of a trial. */
 function describedAt(path: string, record: unknown): AnyValue | undefined {
   const keys = path.split('.');
-  const at = keys.indexOf('behaviour');
-  if (at < 0) return undefined;
-  const unit = keys
-    .slice(0, at)
-    .reduce((of: unknown, key) => (of as Record<string, unknown> | undefined)?.[key], record);
-  const { kind } = (unit ?? {}) as { kind?: UnitKindName };
-  return kind === undefined ? undefined : kindOf(kind).behaviour[keys[at + 1] ?? ''];
+  if (keys[0] === 'trials') {
+    const { procedure } = record as { procedure?: string };
+    return TRIAL_KINDS[procedure ?? '']?.fields[keys[2] ?? ''];
+  }
+  const behaviour = keys.indexOf('behaviour');
+  if (behaviour < 0) return undefined;
+  const { kind } = (at(record, keys.slice(0, behaviour)) ?? {}) as { kind?: UnitKindName };
+  return kind === undefined ? undefined : kindOf(kind).behaviour[keys[behaviour + 1] ?? ''];
 }
 
 /** What the field at a path of a record is called on the screens: "body, to the front". */
@@ -140,17 +145,17 @@ export function fieldName(path: string, record: unknown): string {
   const keys = path.split('.');
   const described = describedAt(path, record);
   const lastName = (key: string) => (described === undefined ? nameOf(key) : nameWords(described));
-  let at: unknown = record;
+  let here: unknown = record;
   const words: string[] = [];
   keys.forEach((key, i) => {
-    const inner = (at as Record<string, unknown> | undefined)?.[key];
+    const inner = (here as Record<string, unknown> | undefined)?.[key];
     if (/^\d+$/.test(key)) {
       const { name, label } = (inner ?? {}) as { name?: string; label?: string };
       words[words.length - 1] += ` ${name ?? label ?? Number(key) + 1}`;
     } else if (i === keys.length - 1) words.push(PARTS[key] ?? lastName(key));
     else if (key === 'missions' && !/^\d+$/.test(keys[i + 1] ?? '')) words.push('mission');
     else if ((PARTS[key] ?? key) !== '') words.push(PARTS[key] ?? key);
-    at = inner;
+    here = inner;
   });
   return words.filter((word) => word !== '').join(', ');
 }

@@ -1,4 +1,5 @@
 import { parseDecimal } from '../core/text/decimal';
+import { shortNumber } from '../core/text/quantities';
 import Papa from 'papaparse';
 import { delimiterOf } from './delimiter';
 import type { BadLine } from './readings';
@@ -12,7 +13,7 @@ export interface WantedColumn {
   name: string;
   optional?: boolean;
   /** Text columns are given as they are; numbers have limits, in the file's own unit. */
-  number?: { min: number; max: number };
+  number?: { min: number; max: number; isOpen?: boolean };
   /** Text that is to be one of a few words. */
   oneOf?: readonly string[];
 }
@@ -40,11 +41,14 @@ function readRow(
       values[column.key] = text.slice(0, 80);
       continue;
     }
-    const { min, max } = column.number;
+    const { min, max, isOpen = false } = column.number;
     const value = parseDecimal(text);
     if (Number.isNaN(value)) return `${column.name}: “${text.slice(0, 20)}” is no number`;
-    if (value < min || value > max)
-      return `${column.name}: ${text} is not between ${min} and ${max}`;
+    if (value < min || value > max || (isOpen && value === min)) {
+      const [least, most] = [min, max].map((limit) => shortNumber(limit, 3));
+      const limits = isOpen ? `above ${least}, up to ${most}` : `between ${least} and ${most}`;
+      return `${column.name}: ${text} is not ${limits}`;
+    }
     values[column.key] = value;
   }
   return values;

@@ -1,12 +1,16 @@
 import { z } from 'zod';
-import { PLACING_WAYS } from '../core/placing/placing';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/ids';
 import { SETTLES } from '../core/tuning/damping';
 import { ANGLE_SOURCES, STRAIGHT_SCHOOLS } from './benchConstants';
+import { GAUGE_TRIAL } from '../core/trials/gauge';
+import { PLACING_TRIAL } from '../core/trials/placing';
+import { SPEED_TRIAL } from '../core/trials/speed';
+import { SQUARING_TRIAL } from '../core/trials/squaring';
 import { id, shortText, time } from './fields';
+import { trialSchema } from './trialSchema';
 
 /* Single trials of the Bench, as their lists hold them. */
 
@@ -129,52 +133,10 @@ export const stopTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-const share = z.number().min(0).max(1);
-
-/** A drive at a share of full power, timed. */
-export const speedTrialRecord = z.object({
-  id,
-  command: share.gt(0, 'expected a power, not 0'),
-  batteryV: z.number().min(1).max(60),
-  distanceM: z.number().min(0).max(20).describe('0: it did not move'),
-  timeS: z.number().min(0.1).max(120),
-  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-});
-
-const offWallRad = z.number().min(-1.6).max(1.6);
-
-/** A robot that was pressed against a wall: how far its heading was off before, and after. */
-export const squaringTrialRecord = z.object({
-  id,
-  power: share.gt(0, 'expected a power, not 0'),
-  timeS: z.number().min(0.05).max(20),
-  beforeRad: offWallRad,
-  afterRad: offWallRad,
-  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-});
-
-const onGridM = z.number().min(-5).max(5);
-
-/** A robot that was placed as for a run: where nose and tail stand on a grid along the way it starts. */
-export const placingTrialRecord = z.object({
-  id,
-  person: shortText.min(1, 'expected who placed it'),
-  way: z.enum(PLACING_WAYS),
-  noseAlongM: onGridM,
-  noseAcrossM: onGridM.describe('to the left positive'),
-  tailAcrossM: onGridM.describe('to the left positive'),
-  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-});
-
-/** A length that somebody read off, to see how well it can be read. */
-export const gaugeTrialRecord = z.object({
-  id,
-  part: shortText.min(1, 'expected what was measured'),
-  person: shortText.min(1, 'expected who read it'),
-  valueM: z.number().min(-10).max(30),
-  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-});
-
+export const speedTrialRecord = trialSchema(SPEED_TRIAL);
+export const squaringTrialRecord = trialSchema(SQUARING_TRIAL);
+export const placingTrialRecord = trialSchema(PLACING_TRIAL);
+export const gaugeTrialRecord = trialSchema(GAUGE_TRIAL);
 const cause = z.string().min(1).max(40);
 
 /** A trace that was judged in a drill: the number that it follows from, what it was, and what was said. */

@@ -10,10 +10,6 @@ export const turnForm = async () => (await entries()).turnEntrySchema;
 export const lapForm = async () => (await entries()).lapEntrySchema;
 export const straightForm = async () => (await entries()).straightEntrySchema;
 export const stopForm = async () => (await entries()).stopEntrySchema;
-export const speedForm = async () => (await entries()).speedEntrySchema;
-export const squaringForm = async () => (await entries()).squaringEntrySchema;
-export const placingForm = async () => (await entries()).placingEntrySchema;
-export const gaugeForm = async () => (await entries()).gaugeEntrySchema;
 export const turnConditionsForm = async () =>
   (await import('../formats/benchRecords')).turnConditions;
 

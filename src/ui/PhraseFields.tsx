@@ -100,6 +100,7 @@ function SlotField(props: SlotProps) {
   if (field.is === 'reference') {
     return <ReferenceSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
   }
+  if (field.is === 'text') return null;
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : field.options;
   return (

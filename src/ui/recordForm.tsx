@@ -21,7 +21,7 @@ import {
   type FieldValues,
 } from 'react-hook-form';
 import type { ZodType } from 'zod';
-import type { AnyValue } from '../core/description/description';
+import { MOST_LETTERS, type AnyValue } from '../core/description/description';
 import { QUANTITIES } from '../core/quantities/quantities';
 import { Choice } from './Choice';
 import { useTellInError } from './fieldsInError';
@@ -208,21 +208,30 @@ function FormSelect<R extends FieldValues>({ name, label, options }: ChoiceProps
 }
 
 interface DescribedProps<R extends FieldValues> {
-  name: PathTo<R, number | string | boolean>;
+  name: PathTo<R, number | string | boolean | null>;
   field: AnyValue;
+  /** It may be left empty, and is null then. */
+  optional?: boolean;
+  suggestions?: readonly string[] | undefined;
+  inputRef?: Ref<HTMLInputElement> | undefined;
 }
 
 /** The field of a value, as its kind describes it. */
-function FormDescribed<R extends FieldValues>({ name, field }: DescribedProps<R>) {
+function FormDescribed<R extends FieldValues>(props: DescribedProps<R>) {
+  const { name, field, suggestions = [], ...rest } = props;
   const { label } = field;
+  const hint = field.hint === undefined ? {} : { hint: field.hint };
+  if (field.is === 'reference') return null;
   if (field.is === 'number') {
     const { unit } = QUANTITIES[field.quantity];
-    const [min, max] = [field.min, field.max].map((si) => si * unit.limitsPerSi);
+    const [min = 0, max = 0] = [field.min, field.max].map((si) => si * unit.limitsPerSi);
+    return <FormNumber<FieldValues> {...{ name, label, unit, min, max, ...hint, ...rest }} />;
+  }
+  if (field.is === 'text') {
     return (
-      <FormNumber<FieldValues> {...{ name, label, unit }} min={min as number} max={max as number} />
+      <FormText<FieldValues> {...{ name, label, suggestions, ...hint }} maxLength={MOST_LETTERS} />
     );
   }
-  if (field.is === 'reference') return null;
   const options =
     field.is === 'flag'
       ? [

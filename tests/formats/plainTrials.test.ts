@@ -1,10 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import {
-  readGauge,
-  readPlacings,
-  readSpeeds,
-  readSquarings,
-} from '../../src/formats/plainTrialsCsv';
+import { GAUGE_TRIAL } from '../../src/core/trials/gauge';
+import { PLACING_TRIAL } from '../../src/core/trials/placing';
+import { SPEED_TRIAL } from '../../src/core/trials/speed';
+import { SQUARING_TRIAL } from '../../src/core/trials/squaring';
+import { readTrials } from '../../src/formats/trialFile';
 import { recordedText } from '../support/recorded';
 import { deg } from '../core/support';
 
@@ -14,7 +13,8 @@ const newId = () => `id ${(n += 1)}`;
 
 describe('timed drives from a file', () => {
   it('are read in SI, those that stood too', async () => {
-    const { records, bad } = await readSpeeds(
+    const { records, bad } = await readTrials(
+      SPEED_TRIAL,
       file('power_percent,battery_V,distance_mm,time_s\n15,7.14,118,2.0\n4,7.9,0,3\n'),
       newId,
     );
@@ -27,7 +27,8 @@ describe('timed drives from a file', () => {
   });
 
   it('tell the line and the column of what cannot be, and take the rest', async () => {
-    const { records, bad } = await readSpeeds(
+    const { records, bad } = await readTrials(
+      SPEED_TRIAL,
       file(
         'power_percent,battery_V,distance_mm,time_s\n0,8,100,2\n30,eight,100,2\n30,8,100,2\n130,8,100,2\n30,8,,2\n',
       ),
@@ -41,15 +42,19 @@ describe('timed drives from a file', () => {
   });
 
   it('without a column say which is missing', async () => {
-    await expect(readSpeeds(file('power_percent,distance_mm\n30,100\n'), newId)).rejects.toThrow(
-      /battery_V/,
-    );
+    await expect(
+      readTrials(SPEED_TRIAL, file('power_percent,distance_mm\n30,100\n'), newId),
+    ).rejects.toThrow(/battery_V/);
   });
 });
 
 describe('presses against a wall from a file', () => {
   it('are read in shares and radians, as many as were recorded', async () => {
-    const { records, bad } = await readSquarings(file(recordedText('wall-squaring.csv')), newId);
+    const { records, bad } = await readTrials(
+      SQUARING_TRIAL,
+      file(recordedText('wall-squaring.csv')),
+      newId,
+    );
     expect(bad).toEqual([]);
     expect(records).toHaveLength(27);
     expect(records[0]?.power).toBeCloseTo(0.2, 12);
@@ -58,7 +63,8 @@ describe('presses against a wall from a file', () => {
   });
 
   it('that were off by more than a right angle are none', async () => {
-    const { records, bad } = await readSquarings(
+    const { records, bad } = await readTrials(
+      SQUARING_TRIAL,
       file('power_percent,time_s,before_deg,after_deg\n30,1,95,2\n30,1,-5,2\n'),
       newId,
     );
@@ -69,14 +75,15 @@ describe('presses against a wall from a file', () => {
 
 describe('readings of several persons from a file', () => {
   it('keep what was read and by whom, in metres', async () => {
-    const { records } = await readGauge(file(recordedText('tape-gauge.csv')), newId);
+    const { records } = await readTrials(GAUGE_TRIAL, file(recordedText('tape-gauge.csv')), newId);
     expect(records).toHaveLength(54);
     expect(records[0]).toMatchObject({ part: '1', person: 'A' });
     expect(records[0]?.valueM).toBeCloseTo(0.1212, 9);
   });
 
   it('with decimal commas and semicolons are read as well', async () => {
-    const { records, bad } = await readGauge(
+    const { records, bad } = await readTrials(
+      GAUGE_TRIAL,
       file('part;person;reading_cm\nbox to wall;Moss;12,3\n'),
       newId,
     );
@@ -88,7 +95,8 @@ describe('readings of several persons from a file', () => {
 
 describe('placings from a file', () => {
   it('keep whose hands they were, and whether a jig helped', async () => {
-    const { records, bad } = await readPlacings(
+    const { records, bad } = await readTrials(
+      PLACING_TRIAL,
       file(
         'person,way,nose_along_mm,nose_across_mm,tail_across_mm\nMoss,jig,112,1,-2\nMoss,by hand,115,,3\nIda,hand,9,-4,0\nIda,shelf,9,-4,0\n',
       ),

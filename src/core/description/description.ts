@@ -6,6 +6,14 @@ interface Value {
   label: string;
   /** What a label and its limits do not say, for whoever writes it into a file. */
   about?: string;
+  /** What stands beside its field. */
+  hint?: string;
+  /** What it is called over a column, where its label is too long for that. */
+  heading?: string;
+  /** Its title in files; the ending says its unit there. */
+  title?: string;
+  /** What is expected, where its limits alone do not say it. */
+  wanted?: string;
 }
 
 /** A number with its limits in SI: record, form and refusals go by them alike. */
@@ -24,6 +32,18 @@ export interface ChoiceValue<T extends string = string> extends Value {
   is: 'choice';
   options: Record<T, string>;
   default?: T;
+  /** How else it may be written in files. */
+  alsoWritten?: Readonly<Record<string, T>>;
+}
+
+/** Words of one line have so many letters at most. */
+export const MOST_LETTERS = 40;
+
+/** Words of one line. */
+export interface TextValue extends Value {
+  is: 'text';
+  /** It may not be left empty. */
+  isNeeded?: true;
 }
 
 /** One of two, each with its word. */
@@ -43,7 +63,7 @@ export interface ReferenceValue extends Value {
   to: Referred;
 }
 
-export type AnyValue = NumberValue | ChoiceValue | FlagValue | ReferenceValue;
+export type AnyValue = NumberValue | ChoiceValue | FlagValue | ReferenceValue | TextValue;
 export type Fields = Readonly<Record<string, AnyValue>>;
 
 type ValueOf<F> = F extends NumberValue
@@ -52,7 +72,7 @@ type ValueOf<F> = F extends NumberValue
     ? T
     : F extends FlagValue
       ? boolean
-      : F extends ReferenceValue
+      : F extends ReferenceValue | TextValue
         ? string
         : never;
 
@@ -74,7 +94,7 @@ export interface Description<
   phrase(values: Values<F> & Partial<Values<O>>): Phrase<keyof (F & O) & string>;
 }
 
-type Flat<T> = { [N in keyof T]: T[N] };
+export type Flat<T> = { [N in keyof T]: T[N] };
 
 /** A record of a kind, as its description has it. */
 export type RecordOf<D> =
@@ -115,9 +135,11 @@ export const reference = (of: Omit<ReferenceValue, 'is'>): ReferenceValue => ({
   is: 'reference',
   ...of,
 });
-export const choice = <const T extends string>(of: {
-  label: string;
-  about?: string;
-  options: Record<T, string>;
-  default?: NoInfer<T>;
-}): ChoiceValue<T> => ({ is: 'choice', ...of });
+export const text = (of: Omit<TextValue, 'is'>): TextValue => ({ is: 'text', ...of });
+export const choice = <const T extends string>(
+  of: Value & {
+    options: Record<T, string>;
+    default?: NoInfer<T>;
+    alsoWritten?: Readonly<Record<string, NoInfer<T>>>;
+  },
+): ChoiceValue<T> => ({ is: 'choice', ...of });

@@ -1,13 +1,20 @@
 import { z } from 'zod';
-import type { AnyValue, Description, Fields, NumberValue, Values } from './description';
+import {
+  MOST_LETTERS,
+  type AnyValue,
+  type Description,
+  type Fields,
+  type NumberValue,
+  type Values,
+} from './description';
 
 const MOST_ID_LETTERS = 40;
 
 /** Names something that people do not see. */
 export const idSchema = z.string().min(1).max(MOST_ID_LETTERS);
 
-function numberSchema({ min, max, open }: NumberValue): z.ZodType {
-  const from = open === undefined ? z.number().min(min) : z.number().gt(min);
+function numberSchema({ min, max, open, wanted }: NumberValue): z.ZodType {
+  const from = open === undefined ? z.number().min(min, wanted) : z.number().gt(min, wanted);
   return open === 'both' ? from.lt(max) : from.max(max);
 }
 
@@ -15,14 +22,20 @@ function bareSchema(field: AnyValue): z.ZodType {
   if (field.is === 'number') return numberSchema(field);
   if (field.is === 'flag') return z.boolean();
   if (field.is === 'reference') return idSchema;
+  if (field.is === 'text') {
+    const line = z.string().trim().max(MOST_LETTERS, `expected at most ${MOST_LETTERS} characters`);
+    return field.isNeeded === true ? line.min(1, field.wanted) : line;
+  }
   return z.enum(Object.keys(field.options));
 }
 
-function valueSchema(field: AnyValue): z.ZodType {
+/** What checks one value. */
+export function valueSchema(field: AnyValue): z.ZodType {
   const bare = bareSchema(field);
   const whole =
     'default' in field && field.default !== undefined ? bare.default(field.default) : bare;
-  return field.about === undefined ? whole : whole.describe(field.about);
+  const about = field.about ?? field.hint;
+  return about === undefined ? whole : whole.describe(about);
 }
 
 const shapeOf = (fields: Fields) =>

@@ -8,15 +8,17 @@ export type Names = Readonly<Record<Referred, (id: string) => string>>;
 const optionWord = (options: Readonly<Record<string, string>>, value: unknown): string =>
   options[String(value)] ?? String(value);
 
-function slotWords(
+/** A value as a sentence says it. */
+export function slotWords(
   { quantity, part }: Slot,
   field: AnyValue,
   value: unknown,
-  names: Names,
+  names?: Names,
 ): string {
   if (field.is === 'choice') return optionWord(field.options, value);
   if (field.is === 'flag') return value === true ? field.yes : field.no;
-  if (field.is === 'reference') return names[field.to](String(value));
+  if (field.is === 'reference') return names?.[field.to](String(value)) ?? String(value);
+  if (field.is === 'text') return String(value);
   const si = Number(value);
   if (typeof part === 'object') return si < 0 ? part.minus : part.plus;
   return QUANTITIES[quantity ?? field.quantity].text(part === 'size' ? Math.abs(si) : si);

@@ -1,4 +1,12 @@
-import { benchLength, benchSpeed, degrees, headingText, shortNumber } from '../text/quantities';
+import {
+  benchLength,
+  benchSpeed,
+  degrees,
+  fineLength,
+  headingText,
+  number,
+  shortNumber,
+} from '../text/quantities';
 import {
   BENCH_LENGTH,
   DEG,
@@ -13,6 +21,7 @@ import {
   SECONDS,
   SMALL_LENGTH,
   SPEED,
+  VOLTS,
   type Unit,
 } from './units';
 
@@ -38,7 +47,11 @@ const asShown = (unit: Unit): Quantity => {
     const gap = unit.label === '' || unit.label === '°' ? '' : ' ';
     return `${shortNumber(unit.show(si), decimals)}${gap}${unit.label}`;
   };
-  return { unit, text: (si) => say(si, unit.decimals), exact: (si) => say(si, Math.max(unit.decimals, FINE)) };
+  return {
+    unit,
+    text: (si) => say(si, unit.decimals),
+    exact: (si) => say(si, Math.max(unit.decimals, FINE)),
+  };
 };
 
 /** Every quantity by its name. */
@@ -61,10 +74,11 @@ export const QUANTITIES = {
     exact: (si) => `${shortNumber(si, EXACT)} s`,
   },
   /** The size of a part, an error. */
-  'small length': asShown(SMALL_LENGTH),
+  'small length': { ...asShown(SMALL_LENGTH), text: fineLength },
   /** So short that it is counted in milliseconds. */
   'short time': asShown(MILLISECONDS),
   share: asShown(PERCENT),
+  voltage: { ...asShown(VOLTS), text: (si) => `${number(si, 2)} V` },
   /** A drift with its direction, and its size. */
   drift: asShown(DRIFT),
   'drift size': asShown(DRIFT_SIZE),

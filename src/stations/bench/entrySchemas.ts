@@ -1,10 +1,6 @@
 import { z } from 'zod';
 import {
-  gaugeTrialRecord,
   lapRecord,
-  placingTrialRecord,
-  speedTrialRecord,
-  squaringTrialRecord,
   stopTrialRecord,
   straightTrialRecord,
   turnTrialRecord,
@@ -53,41 +49,6 @@ export const stopEntrySchema = z.object({
 });
 
 export type StopEntryValues = z.output<typeof stopEntrySchema>;
-
-/** A timed drive while it is entered. */
-export const speedEntrySchema = z.object({
-  ...speedTrialRecord.pick({ command: true, batteryV: true, distanceM: true }).shape,
-  timeS: speedTrialRecord.shape.timeS.nullable(),
-});
-
-export type SpeedEntryValues = z.output<typeof speedEntrySchema>;
-
-/** A press against a wall while it is entered. */
-export const squaringEntrySchema = z.object({
-  ...squaringTrialRecord.pick({ power: true, timeS: true }).shape,
-  beforeRad: squaringTrialRecord.shape.beforeRad.nullable(),
-  afterRad: squaringTrialRecord.shape.afterRad.nullable(),
-});
-
-export type SquaringEntryValues = z.output<typeof squaringEntrySchema>;
-
-/** A placing while it is entered. */
-export const placingEntrySchema = z.object({
-  ...placingTrialRecord.pick({ person: true, way: true }).shape,
-  noseAlongM: placingTrialRecord.shape.noseAlongM.nullable(),
-  noseAcrossM: placingTrialRecord.shape.noseAcrossM.nullable(),
-  tailAcrossM: placingTrialRecord.shape.tailAcrossM.nullable(),
-});
-
-export type PlacingEntryValues = z.output<typeof placingEntrySchema>;
-
-/** A reading while it is entered. */
-export const gaugeEntrySchema = z.object({
-  ...gaugeTrialRecord.pick({ part: true, person: true }).shape,
-  valueM: gaugeTrialRecord.shape.valueM.nullable(),
-});
-
-export type GaugeEntryValues = z.output<typeof gaugeEntrySchema>;
 
 /** A straight drive while it is entered. */
 export const straightEntrySchema = z.object({

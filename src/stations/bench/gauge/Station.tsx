@@ -4,13 +4,16 @@ import { gaugeLacks, gaugeStudy } from '../../../core/ranging/gaugeStudy';
 import { counted, fineLength } from '../../../core/text/quantities';
 import type { GaugeTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Table } from '../../../ui/Table';
+import { columnsSentence } from '../../../core/trials/columns';
+import { GAUGE_TRIAL } from '../../../core/trials/gauge';
 import { notAside } from '../openedList';
+import { DescribedEntry } from '../DescribedEntry';
 import type { BenchProps } from '../procedure';
 import { FoldedTable } from '../TrialParts';
+import { trialColumns } from '../trialColumns';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
-import { GaugeEntry } from './GaugeEntry';
 
 interface Props extends BenchProps {
   trials: GaugeTrials;
@@ -79,13 +82,18 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       steps={STEPS}
       doing={
         <>
-          <GaugeEntry parts={parts} persons={persons} onTrial={add} />
+          <DescribedEntry
+            kind={GAUGE_TRIAL}
+            start={{ part: parts.at(-1) ?? '', person: persons.at(-1) ?? '' }}
+            suggestions={{ part: parts, person: persons }}
+            onTrial={add}
+          />
           <TrialsFile
             label="Readings (CSV)"
             what="reading"
-            columns="part, person and reading_cm"
+            columns={columnsSentence(GAUGE_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/plainTrialsCsv')).readGauge(file, newId)
+              (await import('../../../formats/trialFile')).readTrials(GAUGE_TRIAL, file, newId)
             }
             onTake={(readings) => add(...readings)}
           />
@@ -98,15 +106,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           trials={record.trials}
           onSetAside={ask}
           onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
-          columns={[
-            { title: 'Which', sortBy: ({ trial }) => trial.part, cell: ({ trial }) => trial.part },
-            {
-              title: 'Who',
-              sortBy: ({ trial }) => trial.person,
-              cell: ({ trial }) => trial.person,
-            },
-            { title: 'Read', number: true, cell: ({ trial }) => fineLength(trial.valueM) },
-          ]}
+          columns={trialColumns(GAUGE_TRIAL)}
         />
       )}
     />

@@ -6,9 +6,12 @@ import { counted, fineLength } from '../../../core/text/quantities';
 import type { PlacingTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/Choice';
 import { Notice } from '../../../ui/Notice';
+import { columnsSentence } from '../../../core/trials/columns';
+import { PLACING_TRIAL } from '../../../core/trials/placing';
 import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import { FoldedTable } from '../TrialParts';
+import { trialColumns } from '../trialColumns';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
@@ -88,9 +91,9 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <TrialsFile
             label="Placings (CSV)"
             what="placing"
-            columns="person, way (jig or hand), nose_along_mm, nose_across_mm and tail_across_mm"
+            columns={columnsSentence(PLACING_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/plainTrialsCsv')).readPlacings(file, newId)
+              (await import('../../../formats/trialFile')).readTrials(PLACING_TRIAL, file, newId)
             }
             onTake={(placings) => add(...placings)}
           />
@@ -120,29 +123,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           trials={record.trials}
           onSetAside={ask}
           onTakeBack={(trial) => replace({ ...trial, setAsideReason: null })}
-          columns={[
-            {
-              title: 'Who',
-              sortBy: ({ trial }) => trial.person,
-              cell: ({ trial }) => trial.person,
-            },
-            { title: 'How', sortBy: ({ trial }) => trial.way, cell: ({ trial }) => trial.way },
-            {
-              title: 'Nose along',
-              number: true,
-              cell: ({ trial }) => fineLength(trial.noseAlongM),
-            },
-            {
-              title: 'Nose across',
-              number: true,
-              cell: ({ trial }) => fineLength(trial.noseAcrossM),
-            },
-            {
-              title: 'Tail across',
-              number: true,
-              cell: ({ trial }) => fineLength(trial.tailAcrossM),
-            },
-          ]}
+          columns={trialColumns(PLACING_TRIAL)}
         />
       )}
     />

@@ -7,9 +7,12 @@ import { drivenMPerS } from '../../../core/drive/speedTable';
 import { speedStudy } from '../../../core/drive/speedStudy';
 import { benchLength, benchSpeed, counted, number, percent } from '../../../core/text/quantities';
 import type { SpeedTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { columnsSentence } from '../../../core/trials/columns';
+import { SPEED_TRIAL } from '../../../core/trials/speed';
 import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import { FoldedTable } from '../TrialParts';
+import { trialColumns } from '../trialColumns';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
@@ -56,9 +59,9 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <TrialsFile
             label="Timed drives (CSV)"
             what="drive"
-            columns="power_percent, battery_V, distance_mm (0: it stood) and time_s"
+            columns={columnsSentence(SPEED_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/plainTrialsCsv')).readSpeeds(file, newId)
+              (await import('../../../formats/trialFile')).readTrials(SPEED_TRIAL, file, newId)
             }
             onTake={(drives) => add(...drives)}
           />
@@ -74,19 +77,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           onSetAside={ask}
           onTakeBack={(drive) => replace({ ...drive, setAsideReason: null })}
           columns={[
-            {
-              title: 'Told',
-              number: true,
-              sortBy: ({ trial }) => trial.command,
-              cell: ({ trial }) => percent(trial.command),
-            },
-            {
-              title: 'Battery',
-              number: true,
-              cell: ({ trial }) => `${number(trial.batteryV, 2)} V`,
-            },
-            { title: 'Drove', number: true, cell: ({ trial }) => benchLength(trial.distanceM, 1) },
-            { title: 'In', number: true, cell: ({ trial }) => `${number(trial.timeS, 2)} s` },
+            ...trialColumns(SPEED_TRIAL),
             {
               title: 'Speed',
               number: true,

@@ -1,20 +1,16 @@
 import { CARE_AT_THE_BENCH } from '../../../core/care';
 import { useMemo } from 'react';
-import {
-  benchSpeed,
-  counted,
-  degrees,
-  headingText,
-  number,
-  percent,
-} from '../../../core/text/quantities';
+import { benchSpeed, counted, degrees, number } from '../../../core/text/quantities';
 import { calibrationFromSquaring } from '../../../core/calibration/fromSquaring';
 import type { Robot } from '../../../core/robot';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { columnsSentence } from '../../../core/trials/columns';
+import { SQUARING_TRIAL } from '../../../core/trials/squaring';
 import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import { FoldedTable } from '../TrialParts';
+import { trialColumns } from '../trialColumns';
 import { TrialsFile } from '../TrialsFile';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
@@ -65,9 +61,9 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
           <TrialsFile
             label="Presses (CSV)"
             what="trial"
-            columns="power_percent, time_s, before_deg and after_deg"
+            columns={columnsSentence(SQUARING_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/plainTrialsCsv')).readSquarings(file, newId)
+              (await import('../../../formats/trialFile')).readTrials(SQUARING_TRIAL, file, newId)
             }
             onTake={(presses) => add(...presses)}
           />
@@ -97,22 +93,7 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
           trials={record.trials}
           onSetAside={ask}
           onTakeBack={(press) => replace({ ...press, setAsideReason: null })}
-          columns={[
-            {
-              title: 'With',
-              number: true,
-              sortBy: ({ trial }) => trial.power,
-              cell: ({ trial }) => percent(trial.power),
-            },
-            {
-              title: 'For',
-              number: true,
-              sortBy: ({ trial }) => trial.timeS,
-              cell: ({ trial }) => `${number(trial.timeS, 2)} s`,
-            },
-            { title: 'Before', number: true, cell: ({ trial }) => headingText(trial.beforeRad) },
-            { title: 'After', number: true, cell: ({ trial }) => headingText(trial.afterRad) },
-          ]}
+          columns={trialColumns(SQUARING_TRIAL)}
         />
       )}
     />

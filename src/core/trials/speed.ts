@@ -1,0 +1,46 @@
+import { number } from '../description/description';
+import { trialKind, type TrialOf } from './kind';
+
+/** A drive at a share of full power, timed. */
+export const SPEED_TRIAL = trialKind({
+  what: 'drive',
+  fields: {
+    command: number({
+      label: 'Told',
+      hint: 'of full power',
+      title: 'power_percent',
+      wanted: 'expected a power, not 0',
+      quantity: 'share',
+      min: 0,
+      max: 1,
+      open: 'below',
+    }),
+    batteryV: number({
+      label: 'Battery',
+      title: 'battery_V',
+      quantity: 'voltage',
+      min: 1,
+      max: 60,
+    }),
+    distanceM: number({
+      label: 'It drove',
+      hint: '0: it stood',
+      title: 'distance_mm',
+      quantity: 'length',
+      min: 0,
+      max: 20,
+    }),
+    timeS: number({
+      label: 'in',
+      hint: 'without the start',
+      heading: 'In',
+      title: 'time_s',
+      quantity: 'time',
+      min: 0.1,
+      max: 120,
+    }),
+  },
+  readOff: ['timeS'],
+});
+
+export type SpeedTrialRecord = TrialOf<typeof SPEED_TRIAL>;

@@ -1,0 +1,41 @@
+import { number, type NumberValue } from '../description/description';
+import { trialKind, type TrialOf } from './kind';
+
+const offWall = (when: 'before' | 'after'): NumberValue =>
+  number({
+    label: `Off the wall ${when}`,
+    heading: when === 'before' ? 'Before' : 'After',
+    title: `${when}_deg`,
+    quantity: 'heading',
+    min: -1.6,
+    max: 1.6,
+  });
+
+/** A robot that was pressed against a wall: how far its heading was off before, and after. */
+export const SQUARING_TRIAL = trialKind({
+  what: 'press',
+  fields: {
+    power: number({
+      label: 'Pressed with',
+      title: 'power_percent',
+      wanted: 'expected a power, not 0',
+      quantity: 'share',
+      min: 0,
+      max: 1,
+      open: 'below',
+    }),
+    timeS: number({
+      label: 'for',
+      heading: 'For',
+      title: 'time_s',
+      quantity: 'time',
+      min: 0.05,
+      max: 20,
+    }),
+    beforeRad: offWall('before'),
+    afterRad: offWall('after'),
+  },
+  readOff: ['beforeRad', 'afterRad'],
+});
+
+export type SquaringTrialRecord = TrialOf<typeof SQUARING_TRIAL>;

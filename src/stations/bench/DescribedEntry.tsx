@@ -1,0 +1,64 @@
+import type { ReactNode } from 'react';
+import type { EntryOf, TrialKind, TrialOf } from '../../core/trials/kind';
+import type { Fields } from '../../core/description/description';
+import { fieldsOf } from '../../ui/recordForm';
+import { TrialEntry } from './TrialEntry';
+
+interface Props<F extends Fields, N extends string> {
+  kind: TrialKind<F, N>;
+  /** What stands in the form at first, but for what is read off. */
+  start: Omit<EntryOf<TrialKind<F, N>>, N>;
+  /** What was typed before, by the name of its value. */
+  suggestions?: Readonly<Record<string, readonly string[]>>;
+  onTrial(trial: TrialOf<TrialKind<F, N>>): void;
+  /** Further ways of getting a trial from what stands in the form. */
+  more?(entry: EntryOf<TrialKind<F, N>>, isWrong: boolean): ReactNode;
+}
+
+type Values = Record<string, unknown>;
+
+const Field = fieldsOf<Record<string, number | string | boolean | null>>().Described;
+
+/** Entering trials of a kind, one after the other: its fields as they are described. */
+export function DescribedEntry<F extends Fields, N extends string>(props: Props<F, N>) {
+  type Entry = EntryOf<TrialKind<F, N>>;
+  type Trial = TrialOf<TrialKind<F, N>>;
+  const { kind, start, suggestions = {}, onTrial, more } = props;
+  const [firstReadOff] = kind.readOff;
+  const nothingRead = Object.fromEntries(kind.readOff.map((name) => [name, null]));
+  const isReadOff = (name: string) => kind.readOff.some((one) => one === name);
+  /** The trial that is entered; null while something of it is missing. */
+  const trialOf = (entry: Values): Values | null => {
+    const said = Object.entries(kind.fields).map(([name, { is }]) => {
+      const value = entry[name];
+      return [name, is === 'text' ? String(value).trim() : value] as const;
+    });
+    return said.some(([, value]) => value === null || value === '')
+      ? null
+      : Object.fromEntries(said);
+  };
+  return (
+    <TrialEntry<Entry & object, Trial & { id: string; setAsideReason: string | null }>
+      start={{ ...start, ...nothingRead } as unknown as Entry & object}
+      schema={async () => (await import('../../formats/trialSchema')).entrySchema(kind) as never}
+      button={`Add the ${kind.what}`}
+      trialOf={(entry) => trialOf(entry as Values) as never}
+      next={(entry) => ({ ...entry, ...nothingRead })}
+      onTrial={onTrial}
+      {...(more !== undefined && { more })}
+    >
+      {(first) =>
+        Object.entries(kind.fields).map(([name, field]) => (
+          <Field
+            key={name}
+            name={name}
+            field={field}
+            optional={isReadOff(name)}
+            suggestions={suggestions[name]}
+            inputRef={name === firstReadOff ? first : undefined}
+          />
+        ))
+      }
+    </TrialEntry>
+  );
+}
