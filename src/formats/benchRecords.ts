@@ -274,7 +274,7 @@ export type StopTrialRecord = z.output<typeof stopTrialRecord>;
 export type RangeTrials = Extract<BenchTrialsRecord, { procedure: 'range' }>;
 export type RangeTrialRecord = z.output<typeof rangeTrialRecord>;
 export type StraightTrials = Extract<BenchTrialsRecord, { procedure: 'straight' }>;
-export type StraightTrialRecord = z.output<typeof straightTrialRecord>;
+export type { StraightTrialRecord } from '../core/trials/straight';
 export type SquareTrials = Extract<BenchTrialsRecord, { procedure: 'square' }>;
 export type LapRecord = SquareTrials['trials'][number];
 /** A recorded run and the moments at which its true heading is known. */

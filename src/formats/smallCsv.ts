@@ -13,7 +13,7 @@ export interface WantedColumn {
   name: string;
   optional?: boolean;
   /** Text columns are given as they are; numbers have limits, in the file's own unit. */
-  number?: { min: number; max: number; isOpen?: boolean };
+  number?: { min: number; max: number; isOpen?: boolean; notZero?: boolean };
   /** Text that is to be one of a few words. */
   oneOf?: readonly string[];
 }
@@ -41,9 +41,10 @@ function readRow(
       values[column.key] = text.slice(0, 80);
       continue;
     }
-    const { min, max, isOpen = false } = column.number;
+    const { min, max, isOpen = false, notZero = false } = column.number;
     const value = parseDecimal(text);
     if (Number.isNaN(value)) return `${column.name}: “${text.slice(0, 20)}” is no number`;
+    if (notZero && value === 0) return `${column.name} is 0: that is none`;
     if (value < min || value > max || (isOpen && value === min)) {
       const [least, most] = [min, max].map((limit) => shortNumber(limit, 3));
       const limits = isOpen ? `above ${least}, up to ${most}` : `between ${least} and ${most}`;

@@ -4,10 +4,11 @@ import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/ids';
 import { SETTLES } from '../core/tuning/damping';
-import { ANGLE_SOURCES, STRAIGHT_SCHOOLS } from './benchConstants';
+import { ANGLE_SOURCES } from './benchConstants';
 import { GAUGE_TRIAL } from '../core/trials/gauge';
 import { PLACING_TRIAL } from '../core/trials/placing';
 import { SPEED_TRIAL } from '../core/trials/speed';
+import { STRAIGHT_TRIAL } from '../core/trials/straight';
 import { SQUARING_TRIAL } from '../core/trials/squaring';
 import { id, shortText, time } from './fields';
 import { trialSchema } from './trialSchema';
@@ -73,22 +74,7 @@ export const lapRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-const alongM = z.number().min(-10).max(10);
-
-export const straightTrialRecord = z.object({
-  id,
-  commandedM: alongM.refine((told) => told !== 0, 'expected a drive, not 0'),
-  actualM: alongM,
-  sidewaysM: z.number().min(-5).max(5).nullable().describe('to the left positive'),
-  headingChangeRad: angle
-    .nullable()
-    .default(null)
-    .describe('turned meanwhile, to the left positive'),
-  keptBy: z.enum(STRAIGHT_SCHOOLS).nullable().default(null).describe('null: as its list says'),
-  speedMPerS: z.number().min(0.01).max(5),
-  afterReversal: z.boolean().default(false).describe('the first drive after one the other way'),
-  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-});
+export const straightTrialRecord = trialSchema(STRAIGHT_TRIAL);
 
 export const gapM = z.number().min(0).max(10);
 

@@ -8,7 +8,6 @@ export const runForm = async () => (await import('./runs/entrySchema')).entrySch
 export const planForm = async () => (await import('../formats/planEntry')).planEntry;
 export const turnForm = async () => (await entries()).turnEntrySchema;
 export const lapForm = async () => (await entries()).lapEntrySchema;
-export const straightForm = async () => (await entries()).straightEntrySchema;
 export const stopForm = async () => (await entries()).stopEntrySchema;
 export const turnConditionsForm = async () =>
   (await import('../formats/benchRecords')).turnConditions;

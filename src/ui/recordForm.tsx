@@ -21,7 +21,7 @@ import {
   type FieldValues,
 } from 'react-hook-form';
 import type { ZodType } from 'zod';
-import { MOST_LETTERS, type AnyValue } from '../core/description/description';
+import { hintOf, MOST_LETTERS, type AnyValue } from '../core/description/description';
 import { QUANTITIES } from '../core/quantities/quantities';
 import { Choice } from './Choice';
 import { useTellInError } from './fieldsInError';
@@ -220,7 +220,8 @@ interface DescribedProps<R extends FieldValues> {
 function FormDescribed<R extends FieldValues>(props: DescribedProps<R>) {
   const { name, field, suggestions = [], ...rest } = props;
   const { label } = field;
-  const hint = field.hint === undefined ? {} : { hint: field.hint };
+  const said = hintOf(field);
+  const hint = said === undefined ? {} : { hint: said };
   if (field.is === 'reference') return null;
   if (field.is === 'number') {
     const { unit } = QUANTITIES[field.quantity];

@@ -13,13 +13,14 @@ import { holdsItsLimits } from '../support/describedValues';
 const formats = readFileSync('docs/formats/README.md', 'utf8');
 /** So many of a title's unit are one of SI, told by hand. */
 const PER_SI = { percent: 100, mm: 1000, cm: 100, deg: 180 / Math.PI, s: 1, V: 1 };
+const unitOf = (title: string) =>
+  title.replace('_per_s', '').split('_').at(-1) as keyof typeof PER_SI;
 
-const usual = (field: AnyValue): string | number =>
-  field.is === 'number'
-    ? (field.max + field.min) / 2
-    : field.is === 'choice'
-      ? (Object.keys(field.options)[0] ?? '')
-      : 'Moss';
+function usual(field: AnyValue): string | number | boolean {
+  if (field.is === 'number') return field.min + 0.4 * (field.max - field.min);
+  if (field.is === 'flag') return true;
+  return field.is === 'choice' ? (Object.keys(field.options)[0] ?? '') : 'Moss';
+}
 
 describe.each(Object.entries(TRIAL_KINDS))('a trial of the procedure %s', (procedure, kind) => {
   const fields = Object.entries(kind.fields);
@@ -40,8 +41,10 @@ describe.each(Object.entries(TRIAL_KINDS))('a trial of the procedure %s', (proce
     const titles = fields.map(([name, field]) => titleOf(name, field));
     for (const title of titles) expect(formats, title).toContain(`\`${title}\``);
     const row = fields.map(([name, field], i) => {
-      const unit = (titles[i] ?? '').split('_').at(-1) as keyof typeof PER_SI;
-      return field.is === 'number' ? Number(values[name]) * PER_SI[unit] : values[name];
+      if (field.is === 'flag') return field.yes;
+      return field.is === 'number'
+        ? Number(values[name]) * PER_SI[unitOf(titles[i] ?? '')]
+        : values[name];
     });
     const file = new File([`${titles.join(',')}\n${row.join(',')}\n`], 'trials.csv');
     const { records, bad } = await readTrials(kind, file, () => trial.id);

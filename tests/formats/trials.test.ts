@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readAnchors } from '../../src/formats/anchorsCsv';
-import { readStraights } from '../../src/formats/straightsCsv';
+import { STRAIGHT_TRIAL } from '../../src/core/trials/straight';
+import { readTrials } from '../../src/formats/trialFile';
 import { readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from '../core/support';
@@ -30,9 +31,14 @@ describe('trials from a file', () => {
   });
 
   it('of straight drives say what was measured besides, and by what they were kept', async () => {
-    const recorded = await readStraights(file(recordedText('straight-trials.csv')), newId);
+    const recorded = await readTrials(
+      STRAIGHT_TRIAL,
+      file(recordedText('straight-trials.csv')),
+      newId,
+    );
     expect(recorded.records[0]).toMatchObject({ headingChangeRad: null, keptBy: null });
-    const { records, bad } = await readStraights(
+    const { records, bad } = await readTrials(
+      STRAIGHT_TRIAL,
       file(
         'commanded_mm,actual_mm,turned_deg,kept_by,speed_mm_per_s\n-500,-490,1.5,nothing,300\n500,490,,luck,300\n',
       ),

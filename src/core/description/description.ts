@@ -6,14 +6,16 @@ interface Value {
   label: string;
   /** What a label and its limits do not say, for whoever writes it into a file. */
   about?: string;
-  /** What stands beside its field. */
-  hint?: string;
+  /** What stands beside its field; a function where that depends on how the team counts. */
+  hint?: string | (() => string);
   /** What it is called over a column, where its label is too long for that. */
   heading?: string;
   /** Its title in files; the ending says its unit there. */
   title?: string;
   /** What is expected, where its limits alone do not say it. */
   wanted?: string;
+  /** It may be missing, and is null then. */
+  orNothing?: true;
 }
 
 /** A number with its limits in SI: record, form and refusals go by them alike. */
@@ -24,6 +26,7 @@ export interface NumberValue extends Value {
   max: number;
   /** The least itself does not fit any more, or neither end does. */
   open?: 'below' | 'both';
+  notZero?: true;
   default?: number;
 }
 
@@ -66,7 +69,7 @@ export interface ReferenceValue extends Value {
 export type AnyValue = NumberValue | ChoiceValue | FlagValue | ReferenceValue | TextValue;
 export type Fields = Readonly<Record<string, AnyValue>>;
 
-type ValueOf<F> = F extends NumberValue
+type SetValueOf<F> = F extends NumberValue
   ? number
   : F extends ChoiceValue<infer T>
     ? T
@@ -75,6 +78,8 @@ type ValueOf<F> = F extends NumberValue
       : F extends ReferenceValue | TextValue
         ? string
         : never;
+
+type ValueOf<F> = F extends { orNothing: true } ? SetValueOf<F> | null : SetValueOf<F>;
 
 export type Values<F> = { -readonly [N in keyof F]: ValueOf<F[N]> };
 
@@ -128,6 +133,16 @@ export const fieldsOf = ({
   ...fields,
   ...optional,
 });
+
+/** A value that may be missing. */
+export const orNothing = <F extends AnyValue>(field: F): F & { orNothing: true } => ({
+  ...field,
+  orNothing: true,
+});
+
+/** What stands beside a field. */
+export const hintOf = ({ hint }: AnyValue): string | undefined =>
+  typeof hint === 'function' ? hint() : hint;
 
 export const number = (of: Omit<NumberValue, 'is'>): NumberValue => ({ is: 'number', ...of });
 export const flag = (of: Omit<FlagValue, 'is'>): FlagValue => ({ is: 'flag', ...of });

@@ -13,9 +13,10 @@ const MOST_ID_LETTERS = 40;
 /** Names something that people do not see. */
 export const idSchema = z.string().min(1).max(MOST_ID_LETTERS);
 
-function numberSchema({ min, max, open, wanted }: NumberValue): z.ZodType {
+function numberSchema({ min, max, open, notZero, wanted }: NumberValue): z.ZodType {
   const from = open === undefined ? z.number().min(min, wanted) : z.number().gt(min, wanted);
-  return open === 'both' ? from.lt(max) : from.max(max);
+  const within = open === 'both' ? from.lt(max) : from.max(max);
+  return notZero === true ? within.refine((value) => value !== 0, wanted) : within;
 }
 
 function bareSchema(field: AnyValue): z.ZodType {
@@ -31,10 +32,11 @@ function bareSchema(field: AnyValue): z.ZodType {
 
 /** What checks one value. */
 export function valueSchema(field: AnyValue): z.ZodType {
-  const bare = bareSchema(field);
+  const bare =
+    field.orNothing === true ? bareSchema(field).nullable().default(null) : bareSchema(field);
   const whole =
     'default' in field && field.default !== undefined ? bare.default(field.default) : bare;
-  const about = field.about ?? field.hint;
+  const about = field.about ?? (typeof field.hint === 'string' ? field.hint : undefined);
   return about === undefined ? whole : whole.describe(about);
 }
 

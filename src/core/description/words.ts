@@ -15,6 +15,7 @@ export function slotWords(
   value: unknown,
   names?: Names,
 ): string {
+  if (value === null) return '–';
   if (field.is === 'choice') return optionWord(field.options, value);
   if (field.is === 'flag') return value === true ? field.yes : field.no;
   if (field.is === 'reference') return names?.[field.to](String(value)) ?? String(value);

@@ -7,6 +7,8 @@ export interface TrialKind<F extends Fields = Fields, N extends string = string>
   fields: F;
   /** What is read off anew for each: it is empty until then. */
   readOff: readonly N[];
+  /** What its list says of all of them: no field of the form. */
+  given?: readonly string[];
 }
 
 /** A trial as its list keeps it. */

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import type { EntryOf, TrialKind, TrialOf } from '../../core/trials/kind';
 import type { Fields } from '../../core/description/description';
 import { fieldsOf } from '../../ui/recordForm';
@@ -6,8 +6,10 @@ import { TrialEntry } from './TrialEntry';
 
 interface Props<F extends Fields, N extends string> {
   kind: TrialKind<F, N>;
-  /** What stands in the form at first, but for what is read off. */
+  /** What stands in the form at first, but for what is read off; and what its list gives. */
   start: Omit<EntryOf<TrialKind<F, N>>, N>;
+  /** What stands beside the field of a value, by its name. */
+  beside?: Readonly<Record<string, ReactNode>>;
   /** What was typed before, by the name of its value. */
   suggestions?: Readonly<Record<string, readonly string[]>>;
   onTrial(trial: TrialOf<TrialKind<F, N>>): void;
@@ -23,19 +25,21 @@ const Field = fieldsOf<Record<string, number | string | boolean | null>>().Descr
 export function DescribedEntry<F extends Fields, N extends string>(props: Props<F, N>) {
   type Entry = EntryOf<TrialKind<F, N>>;
   type Trial = TrialOf<TrialKind<F, N>>;
-  const { kind, start, suggestions = {}, onTrial, more } = props;
+  const { kind, start, beside = {}, suggestions = {}, onTrial, more } = props;
+  const given = kind.given ?? [];
   const [firstReadOff] = kind.readOff;
   const nothingRead = Object.fromEntries(kind.readOff.map((name) => [name, null]));
   const isReadOff = (name: string) => kind.readOff.some((one) => one === name);
   /** The trial that is entered; null while something of it is missing. */
   const trialOf = (entry: Values): Values | null => {
-    const said = Object.entries(kind.fields).map(([name, { is }]) => {
-      const value = entry[name];
-      return [name, is === 'text' ? String(value).trim() : value] as const;
+    const said = Object.entries(kind.fields).map(([name, field]) => {
+      const value = given.includes(name) ? Reflect.get(start, name) : entry[name];
+      const isThere = field.orNothing === true || (value !== null && value !== '');
+      return { name, value, isThere };
     });
-    return said.some(([, value]) => value === null || value === '')
-      ? null
-      : Object.fromEntries(said);
+    return said.every(({ isThere }) => isThere)
+      ? Object.fromEntries(said.map(({ name, value }) => [name, value]))
+      : null;
   };
   return (
     <TrialEntry<Entry & object, Trial & { id: string; setAsideReason: string | null }>
@@ -48,16 +52,20 @@ export function DescribedEntry<F extends Fields, N extends string>(props: Props<
       {...(more !== undefined && { more })}
     >
       {(first) =>
-        Object.entries(kind.fields).map(([name, field]) => (
-          <Field
-            key={name}
-            name={name}
-            field={field}
-            optional={isReadOff(name)}
-            suggestions={suggestions[name]}
-            inputRef={name === firstReadOff ? first : undefined}
-          />
-        ))
+        Object.entries(kind.fields)
+          .filter(([name]) => !given.includes(name))
+          .map(([name, field]) => (
+            <Fragment key={name}>
+              <Field
+                name={name}
+                field={field}
+                optional={isReadOff(name)}
+                suggestions={suggestions[name]}
+                inputRef={name === firstReadOff ? first : undefined}
+              />
+              {beside[name]}
+            </Fragment>
+          ))
       }
     </TrialEntry>
   );

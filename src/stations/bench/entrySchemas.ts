@@ -1,10 +1,5 @@
 import { z } from 'zod';
-import {
-  lapRecord,
-  stopTrialRecord,
-  straightTrialRecord,
-  turnTrialRecord,
-} from '../../formats/trialRecords';
+import { lapRecord, stopTrialRecord, turnTrialRecord } from '../../formats/trialRecords';
 
 const lengthM = z.number().min(-5).max(5);
 
@@ -50,18 +45,5 @@ export const stopEntrySchema = z.object({
 
 export type StopEntryValues = z.output<typeof stopEntrySchema>;
 
-/** A straight drive while it is entered. */
-export const straightEntrySchema = z.object({
-  ...straightTrialRecord.pick({
-    commandedM: true,
-    sidewaysM: true,
-    headingChangeRad: true,
-    speedMPerS: true,
-    afterReversal: true,
-  }).shape,
-  actualM: straightTrialRecord.shape.actualM.nullable(),
-});
-
-export type StraightEntryValues = z.output<typeof straightEntrySchema>;
 export type TurnEntryValues = z.output<typeof turnEntrySchema>;
 export type LapEntryValues = z.output<typeof lapEntrySchema>;

@@ -14,7 +14,11 @@ import { notAside } from '../openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { ReadTo } from '../ReadTo';
+import { trialColumns } from '../trialColumns';
+import { FoldedTable } from '../TrialParts';
 import { TrialsFile } from '../TrialsFile';
+import { columnsSentence } from '../../../core/trials/columns';
+import { STRAIGHT_TRIAL } from '../../../core/trials/straight';
 import { TrialsShell } from '../TrialsShell';
 import { useTrials } from '../useTrials';
 import { ConfirmDrives } from './ConfirmDrives';
@@ -22,7 +26,6 @@ import { MeasuredWays } from './MeasuredWays';
 import { StraightChart } from './StraightChart';
 import { StraightEntry } from './StraightEntry';
 import { StraightFigures } from './StraightFigures';
-import { StraightTable } from './StraightTable';
 
 interface Props extends BenchProps {
   trials: StraightTrials;
@@ -120,16 +123,19 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <TrialsFile
             label="Straight drives (CSV)"
             what="drive"
-            columns="commanded_mm (negative: backward), actual_mm, speed_mm_per_s; if you like, sideways_mm and turned_deg (left positive), kept_by (heading, encoders or nothing) and before_it (the same way, the other way)"
+            columns={columnsSentence(STRAIGHT_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/straightsCsv')).readStraights(file, newId)
+              (await import('../../../formats/trialFile')).readTrials(STRAIGHT_TRIAL, file, newId)
             }
             onTake={(drives) => add(...drives)}
           />
         </>
       }
       table={(ask) => (
-        <StraightTable
+        <FoldedTable
+          label="Drives"
+          what="drive"
+          columns={trialColumns(STRAIGHT_TRIAL)}
           trials={record.trials}
           onSetAside={ask}
           onTakeBack={(drive) => replace({ ...drive, setAsideReason: null })}

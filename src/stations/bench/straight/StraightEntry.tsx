@@ -1,19 +1,13 @@
-import { roundLength } from '../../../core/text/lengths';
 import { ulid } from 'ulid';
 import type { Robot } from '../../../core/robot';
-import { positiveTurn } from '../../../core/text/quantities';
-import type { StraightTrialRecord, StraightTrials } from '../../../formats/benchRecords';
-import { fieldsOf } from '../../../ui/recordForm';
-import { BENCH_LENGTH, HEADING, SMALL_LENGTH, SPEED } from '../../../ui/units';
-import { straightForm } from '../../parsers';
-import type { StraightEntryValues } from '../entrySchemas';
+import { roundLength } from '../../../core/text/lengths';
+import { STRAIGHT_TRIAL, type StraightTrialRecord } from '../../../core/trials/straight';
+import type { StraightTrials } from '../../../formats/benchRecords';
+import { DescribedEntry } from '../DescribedEntry';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
 import { DistanceInProgram, SpeedInProgram } from '../ToldInProgram';
-import { TrialEntry } from '../TrialEntry';
-
-const F = fieldsOf<StraightEntryValues>();
 
 interface Props {
   robot: Robot;
@@ -24,7 +18,7 @@ interface Props {
 /** A straight drive: typed from the tape, or driven by the stand-in. */
 export function StraightEntry({ robot, keep, onTrial }: Props) {
   const program = useProgram();
-  const drive = ({ commandedM, speedMPerS }: StraightEntryValues) =>
+  const drive = ({ commandedM, speedMPerS }: { commandedM: number; speedMPerS: number }) =>
     void program.run(
       [
         {
@@ -50,21 +44,18 @@ export function StraightEntry({ robot, keep, onTrial }: Props) {
     );
   return (
     <>
-      <TrialEntry<StraightEntryValues, StraightTrialRecord>
+      <DescribedEntry
+        kind={STRAIGHT_TRIAL}
         start={{
           commandedM: roundLength(1),
-          actualM: null,
-          sidewaysM: null,
-          headingChangeRad: null,
           speedMPerS: roundLength(0.3),
           afterReversal: false,
+          keptBy: keep,
         }}
-        schema={straightForm}
-        button="Add the drive"
-        trialOf={({ actualM, ...told }) =>
-          actualM === null ? null : { ...told, actualM, keptBy: keep }
-        }
-        next={(entry) => ({ ...entry, actualM: null, sidewaysM: null, headingChangeRad: null })}
+        beside={{
+          commandedM: <DistanceInProgram name="commandedM" robot={robot} />,
+          speedMPerS: <SpeedInProgram name="speedMPerS" robot={robot} />,
+        }}
         onTrial={onTrial}
         more={(entry, isWrong) => (
           <ProgramButton
@@ -74,58 +65,7 @@ export function StraightEntry({ robot, keep, onTrial }: Props) {
             onClick={() => drive(entry)}
           />
         )}
-      >
-        {(first) => (
-          <>
-            <F.Number
-              name="commandedM"
-              label="Told to drive"
-              unit={BENCH_LENGTH}
-              min={-1000}
-              max={1000}
-              hint="backward: a minus, and for what it drove"
-            />
-            <DistanceInProgram name="commandedM" robot={robot} />
-            <F.Number name="speedMPerS" label="At" unit={SPEED} min={1} max={500} />
-            <SpeedInProgram name="speedMPerS" robot={robot} />
-            <F.Number
-              name="actualM"
-              label="Truly driven"
-              unit={SMALL_LENGTH}
-              min={-10_000}
-              max={10_000}
-              optional
-              inputRef={first}
-            />
-            <F.Number
-              name="sidewaysM"
-              label="To the left by"
-              unit={SMALL_LENGTH}
-              min={-5000}
-              max={5000}
-              optional
-              hint="right is negative"
-            />
-            <F.Number
-              name="headingChangeRad"
-              label="Turned meanwhile"
-              unit={HEADING}
-              min={-180}
-              max={180}
-              optional
-              hint={`${positiveTurn()}; empty if nobody measured it`}
-            />
-            <F.Choice
-              name="afterReversal"
-              label="Before it, it drove"
-              options={[
-                { value: false, label: 'the same way' },
-                { value: true, label: 'the other way' },
-              ]}
-            />
-          </>
-        )}
-      </TrialEntry>
+      />
       <ProgramProblem program={program} />
     </>
   );
