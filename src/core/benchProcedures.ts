@@ -17,10 +17,10 @@ const time = z.number().min(-1e9).max(1e9);
 const angle = z.number().min(-1e6).max(1e6);
 const MAX_SAMPLES = 1_000_000;
 
-const headingSample = z.object({ tS: time, headingRad: angle });
+const headingSample = z.strictObject({ tS: time, headingRad: angle });
 
 const stillSample = z
-  .object({ tS: time, headingRad: angle.optional(), rateRadPerS: angle.optional() })
+  .strictObject({ tS: time, headingRad: angle.optional(), rateRadPerS: angle.optional() })
   .refine(
     (sample) => (sample.headingRad === undefined) !== (sample.rateRadPerS === undefined),
     'expected headingRad or rateRadPerS',
@@ -46,11 +46,11 @@ const stillSamples = z
 const sincePowerUpS = z.number().min(0).max(1e6);
 
 /** What a later check needs of an answer of this procedure; the rest of it may stand there as well. */
-const earlierCheckSchema = z.object({
+const earlierCheckSchema = z.strictObject({
   kind: z.enum(['heading', 'rate']),
   quantum: z.number().min(0).max(1),
   ownWalk: z
-    .object({
+    .strictObject({
       radPerSqrtS: z.number().min(0).max(1),
       degreesOfFreedom: z.number().min(1).max(1e6),
     })
@@ -61,11 +61,11 @@ const earlierCheckSchema = z.object({
   driftRadPerS: z.number().min(-100).max(100).optional(),
   low95: z.number().min(-1e6).max(1e6).optional(),
   high95: z.number().min(-1e6).max(1e6).optional(),
-  warmUp: z.object({ changing: z.boolean(), hinted: z.boolean() }).nullish(),
+  warmUp: z.strictObject({ changing: z.boolean(), hinted: z.boolean() }).nullish(),
 });
 
 export const stillInput = z
-  .object({
+  .strictObject({
     samples: stillSamples,
     runDurationS: limits.runDurationS,
     toleranceRad: limits.toleranceRad,
@@ -100,10 +100,10 @@ export function stillLog(samples: z.output<typeof stillSamples>): StillLog {
 
 const aTurn = limits.turnRad.refine((value) => value !== 0, 'expected a turn, not 0');
 
-export const turnInput = z.object({
+export const turnInput = z.strictObject({
   trials: z
     .array(
-      z.object({
+      z.strictObject({
         targetRad: aTurn,
         actualRad: limits.turnRad,
         rateRadPerS: limits.turningRateRadPerS,
@@ -140,14 +140,14 @@ function turns({ trials, driftRadPerS, wantedRad }: z.output<typeof turnInput>) 
   };
 }
 
-const lap = z.object({
+const lap = z.strictObject({
   xM: limits.lapM,
   yM: limits.lapM,
   headingRad: limits.lapHeadingRad,
 });
 
 const stillDrift = z
-  .object({
+  .strictObject({
     driftRadPerS: z.number().min(-1).max(1),
     low95: z.number().min(-1).max(1),
     high95: z.number().min(-1).max(1),
@@ -156,7 +156,7 @@ const stillDrift = z
   .refine(({ low95, high95 }) => low95 <= high95, 'expected low95 up to high95');
 
 export const squareInput = z
-  .object({
+  .strictObject({
     sideM: limits.sideM,
     trackM: limits.trackM,
     wheelDiameterM: limits.wheelDiameterM,
@@ -192,11 +192,11 @@ const lower = (a: number, b: number) => Math.min(a, b);
 const higher = (a: number, b: number) => Math.max(a, b);
 
 const anchorsInput = z
-  .object({
+  .strictObject({
     samples: z.array(headingSample).min(2).max(MAX_SAMPLES),
     anchors: z
       .array(
-        z.object({
+        z.strictObject({
           tS: time,
           headingRad: angle,
           sdRad: z.number().nonnegative().max(3.2).optional(),

@@ -19,7 +19,7 @@ import { simulateAll } from './simulate/simulateAll';
 const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
 
 const convertInput = z
-  .object({
+  .strictObject({
     wheelDiameterM: limits.wheelDiameterM,
     trackM: limits.trackM,
     gearRatio: limits.gearRatio,
@@ -35,12 +35,12 @@ const convertInput = z
     one,
   );
 
-const consistencyInput = z.object({
+const consistencyInput = z.strictObject({
   target: poseSchema,
   runs: z.array(measuredRun).max(100_000),
 });
 
-const simulateInput = z.object({
+const simulateInput = z.strictObject({
   robot: robotSchema,
   table: tableSchema,
   route: routeSchema,

@@ -10,9 +10,9 @@ import { procedure, type Procedure } from './procedure';
 const MAX_RUNS = 100_000;
 const series = z.array(measuredRun).max(MAX_RUNS);
 
-const compareInput = z.object({ a: series, b: series, target: poseSchema });
+const compareInput = z.strictObject({ a: series, b: series, target: poseSchema });
 
-const chartInput = z.object({
+const chartInput = z.strictObject({
   values: z.array(z.number()).max(MAX_RUNS),
   breaks: z
     .array(z.number().int().min(0))
@@ -27,9 +27,9 @@ const rate = z.number().min(0).max(1);
 const positive = z.number().positive();
 
 const runsNeededInput = z.union([
-  z.object({ sdM: positive, differenceM: positive, ...chances }),
-  z.object({ sdM: positive.optional(), ratio: positive, ...chances }),
-  z.object({ rateA: rate, rateB: rate, ...chances }),
+  z.strictObject({ sdM: positive, differenceM: positive, ...chances }),
+  z.strictObject({ sdM: positive.optional(), ratio: positive, ...chances }),
+  z.strictObject({ rateA: rate, rateB: rate, ...chances }),
 ]);
 
 /** Procedures that ask whether something helped. */

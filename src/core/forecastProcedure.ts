@@ -27,12 +27,12 @@ import { encoderSquare } from './square/squareFit';
 import { hardlyTurns } from './turns/errorModel';
 import { turnModel } from './turns/turnModel';
 
-export const forecastInput = z.object({
+export const forecastInput = z.strictObject({
   robot: robotSchema,
   table: tableSchema,
   route: routeSchema,
   bench: z
-    .object({
+    .strictObject({
       stillCheck: stillInput.optional(),
       straights: straightInput.optional(),
       turns: turnInput.optional(),

@@ -3,7 +3,7 @@ import { limits } from './limits';
 
 /** Where a run ended and whether it worked, as far as it is known. */
 export const measuredRun = z
-  .object({
+  .strictObject({
     xM: limits.coordinateM.nullish(),
     yM: limits.coordinateM.nullish(),
     headingRad: limits.endHeadingRad.nullish(),

@@ -36,17 +36,17 @@ const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: 
 
 const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
 
-const squaringInput = z.object({
+const squaringInput = z.strictObject({
   trials: z
-    .array(z.object({ power: command, timeS, beforeRad: angleRad, afterRad: angleRad }))
+    .array(z.strictObject({ power: command, timeS, beforeRad: angleRad, afterRad: angleRad }))
     .max(MAX_TRIALS),
 });
-const loopInput = z.object({ tS: z.array(z.number().min(-1e9).max(1e9)).max(MAX_SAMPLES) });
+const loopInput = z.strictObject({ tS: z.array(z.number().min(-1e9).max(1e9)).max(MAX_SAMPLES) });
 
-export const rangeInput = z.object({
+export const rangeInput = z.strictObject({
   readings: z
     .array(
-      z.object({
+      z.strictObject({
         unit: name,
         trueM: gapM.min(0),
         readingM: gapM.nullable().describe('null: the echo was lost'),
@@ -56,7 +56,7 @@ export const rangeInput = z.object({
   toleranceM: z.number().positive().max(1, `expected at most 1 m: ${MILLIMETRES}`),
 });
 
-const approachInput = z.object({
+const approachInput = z.strictObject({
   wantedM: gapM.min(0),
   speedMPerS,
   samplePeriodS: z.number().positive().max(1, `expected at most 1 s: ${MILLISECONDS}`),
@@ -69,24 +69,24 @@ const approachInput = z.object({
   startGapM: gapM.min(0),
 });
 
-export const stopInput = z.object({
-  trials: z.array(z.object({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
+export const stopInput = z.strictObject({
+  trials: z.array(z.strictObject({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
   wantedM: gapM,
   at: z.array(speedMPerS).max(1000).default([]),
   readToM: limits.readToM,
 });
 
-const speedInput = z.object({
+const speedInput = z.strictObject({
   trials: z
-    .array(z.object({ command, batteryV, distanceM: distanceM.min(0), timeS }))
+    .array(z.strictObject({ command, batteryV, distanceM: distanceM.min(0), timeS }))
     .max(MAX_TRIALS),
-  at: z.array(z.object({ command, batteryV })).max(1000).default([]),
+  at: z.array(z.strictObject({ command, batteryV })).max(1000).default([]),
 });
 
-const gaugeInput = z.object({
+const gaugeInput = z.strictObject({
   readings: z
     .array(
-      z.object({
+      z.strictObject({
         part: z.union([name, z.number()]).transform(String),
         person: z.union([name, z.number()]).transform(String),
         valueM: distanceM,
@@ -97,14 +97,16 @@ const gaugeInput = z.object({
 
 const correctionRadPerS = z.number().min(-1000).max(1000);
 
-const gainInput = z.object({
+const gainInput = z.strictObject({
   samples: z
-    .array(z.object({ tS, errorRad: z.number().min(-1e4).max(1e4), correctionRadPerS }))
+    .array(z.strictObject({ tS, errorRad: z.number().min(-1e4).max(1e4), correctionRadPerS }))
     .max(MAX_SAMPLES),
 });
 
-const wallInput = z.object({
-  samples: z.array(z.object({ tS, readingM: gapM.nullable(), correctionRadPerS })).max(MAX_SAMPLES),
+const wallInput = z.strictObject({
+  samples: z
+    .array(z.strictObject({ tS, readingM: gapM.nullable(), correctionRadPerS }))
+    .max(MAX_SAMPLES),
   targetM: gapM.min(0),
   wallSide: z.enum(['left', 'right']),
 });

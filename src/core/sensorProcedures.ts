@@ -8,10 +8,10 @@ const MAX_READINGS = 10_000;
 const metres = (least: number) =>
   z.number().min(least).max(30, 'expected at most 30 m: are these centimetres?');
 
-const voltInput = z.object({
+const voltInput = z.strictObject({
   readings: z
     .array(
-      z.object({
+      z.strictObject({
         trueM: metres(0),
         readingV: z.number().min(0).max(60, 'expected at most 60 V').nullable(),
       }),
@@ -20,10 +20,10 @@ const voltInput = z.object({
   at: z.array(metres(0)).max(1000).default([]).describe('distances whose volts are wanted'),
 });
 
-const mountInput = z.object({
+const mountInput = z.strictObject({
   readings: z
     .array(
-      z.object({
+      z.strictObject({
         turnedRad: z.number().min(-1.5).max(1.5, 'are these degrees? radians are expected'),
         readingM: metres(-1).nullable(),
       }),

@@ -8,10 +8,10 @@ const distanceM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLI
 const speedMPerS = z.number().positive().max(5, `expected at most 5 m/s: ${MILLIMETRES}`);
 const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
 
-export const straightInput = z.object({
+export const straightInput = z.strictObject({
   trials: z
     .array(
-      z.object({
+      z.strictObject({
         commandedM: distanceM.refine((value) => value !== 0, 'expected a drive, not 0'),
         actualM: distanceM,
         sidewaysM: distanceM.nullable().default(null),

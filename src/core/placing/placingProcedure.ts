@@ -11,14 +11,14 @@ const onGrid = {
 };
 
 const placingInput = z
-  .object({
+  .strictObject({
     trials: z
-      .array(z.object({ person: z.string().max(80), way: z.enum(PLACING_WAYS), ...onGrid }))
+      .array(z.strictObject({ person: z.string().max(80), way: z.enum(PLACING_WAYS), ...onGrid }))
       .max(10_000),
     noseToTailM: z.number().min(0.02).max(2, `expected at most 2 m: ${MILLIMETRES}`),
     noseToAxleM: z.number().min(0).max(2, `expected at most 2 m: ${MILLIMETRES}`),
     planned: z
-      .object(onGrid)
+      .strictObject(onGrid)
       .nullable()
       .default(null)
       .describe('where they would stand if it were placed as planned'),
