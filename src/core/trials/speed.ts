@@ -1,20 +1,12 @@
 import { number } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
+import { powerShare } from './sharedFields';
 
 /** A drive at a share of full power, timed. */
 export const SPEED_TRIAL = trialKind({
   what: 'drive',
   fields: {
-    command: number({
-      label: 'Told',
-      hint: 'of full power',
-      title: 'power_percent',
-      wanted: 'expected a power, not 0',
-      quantity: 'share',
-      min: 0,
-      max: 1,
-      open: 'below',
-    }),
+    command: powerShare({ label: 'Told', hint: 'of full power' }),
     batteryV: number({
       label: 'Battery',
       title: 'battery_V',

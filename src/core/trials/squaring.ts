@@ -1,5 +1,6 @@
 import { number, type NumberValue } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
+import { powerShare } from './sharedFields';
 
 const offWall = (when: 'before' | 'after'): NumberValue =>
   number({
@@ -15,15 +16,7 @@ const offWall = (when: 'before' | 'after'): NumberValue =>
 export const SQUARING_TRIAL = trialKind({
   what: 'press',
   fields: {
-    power: number({
-      label: 'Pressed with',
-      title: 'power_percent',
-      wanted: 'expected a power, not 0',
-      quantity: 'share',
-      min: 0,
-      max: 1,
-      open: 'below',
-    }),
+    power: powerShare({ label: 'Pressed with' }),
     timeS: number({
       label: 'for',
       heading: 'For',

@@ -1,0 +1,13 @@
+import { number, type NumberValue } from '../description/description';
+
+/** A share of full power that a motor was given. */
+export const powerShare = (of: { label: string; hint?: string }): NumberValue =>
+  number({
+    ...of,
+    title: 'power_percent',
+    wanted: 'expected a power, not 0',
+    quantity: 'share',
+    min: 0,
+    max: 1,
+    open: 'below',
+  });
