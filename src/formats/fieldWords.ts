@@ -164,7 +164,7 @@ export function fieldName(path: string, record: unknown): string {
 export function fieldValue(path: string, value: unknown, record: unknown): string {
   if (value === undefined || value === null || value === '') return 'nothing';
   const described = describedAt(path, record);
-  if (described !== undefined) return exactValue(described, value, { mission: (id) => id });
+  if (described !== undefined) return exactValue(described, value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string') return value;
   if (typeof value === 'number') {

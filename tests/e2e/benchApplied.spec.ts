@@ -53,7 +53,7 @@ test('the stand-in presses against a wall, and a step that squares up is added a
   await act(page, { do: 'power-on', inHand: false }, { do: 'set-clock', rate: 10 });
   await open(page, '/bench/squaring?new');
   for (const [n, time] of ['0.1', '0.2', '0.15', '0.3'].entries()) {
-    await page.getByLabel('for', { exact: true }).fill(time);
+    await page.getByLabel('Time', { exact: true }).fill(time);
     await page.getByRole('button', { name: 'Let the stand-in press' }).click();
     await expect(page.getByText(`${n + 1} press${n > 0 ? 'es' : ''} so far`)).toBeHidden();
     await expect(page.getByText(new RegExp(`^${n + 1} trials?, the newest first`))).toBeVisible();

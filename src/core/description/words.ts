@@ -49,7 +49,7 @@ export const nameWords = ({ label }: AnyValue): string =>
   label.charAt(0).toLowerCase() + label.slice(1);
 
 /** A value exactly: for differences that a sentence rounds away. */
-export const exactValue = (field: AnyValue, value: unknown, names: Names): string =>
+export const exactValue = (field: AnyValue, value: unknown, names?: Names): string =>
   field.is === 'number'
     ? QUANTITIES[field.quantity].exact(Number(value))
     : slotWords({ slot: '' }, field, value, names);

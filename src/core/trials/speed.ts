@@ -23,9 +23,8 @@ export const SPEED_TRIAL = trialKind({
       max: 20,
     }),
     timeS: number({
-      label: 'in',
+      label: 'Time',
       hint: 'without the start',
-      heading: 'In',
       title: 'time_s',
       quantity: 'time',
       min: 0.1,

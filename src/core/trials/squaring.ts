@@ -18,8 +18,7 @@ export const SQUARING_TRIAL = trialKind({
   fields: {
     power: powerShare({ label: 'Pressed with' }),
     timeS: number({
-      label: 'for',
-      heading: 'For',
+      label: 'Time',
       title: 'time_s',
       quantity: 'time',
       min: 0.05,

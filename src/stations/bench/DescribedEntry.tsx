@@ -33,7 +33,8 @@ export function DescribedEntry<F extends Fields, N extends string>(props: Props<
   /** The trial that is entered; null while something of it is missing. */
   const trialOf = (entry: Values): Values | null => {
     const said = Object.entries(kind.fields).map(([name, field]) => {
-      const value = given.includes(name) ? Reflect.get(start, name) : entry[name];
+      const typed: unknown = given.includes(name) ? Reflect.get(start, name) : entry[name];
+      const value = typeof typed === 'string' ? typed.trim() : typed;
       const isThere = field.orNothing === true || (value !== null && value !== '');
       return { name, value, isThere };
     });
