@@ -270,7 +270,7 @@ export interface TrialListEntry {
 export type TurnTrials = Extract<BenchTrialsRecord, { procedure: 'turns' }>;
 export type TurnTrialRecord = TurnTrials['trials'][number];
 export type StopTrials = Extract<BenchTrialsRecord, { procedure: 'stop' }>;
-export type StopTrialRecord = z.output<typeof stopTrialRecord>;
+export type { StopTrialRecord } from '../core/trials/stop';
 export type RangeTrials = Extract<BenchTrialsRecord, { procedure: 'range' }>;
 export type RangeTrialRecord = z.output<typeof rangeTrialRecord>;
 export type StraightTrials = Extract<BenchTrialsRecord, { procedure: 'straight' }>;

@@ -38,7 +38,7 @@ function columnOf([name, field]: [string, AnyValue]): WantedColumn {
 }
 
 function valueOf(name: string, field: AnyValue, cell: number | string | undefined): unknown {
-  if (cell === undefined) return field.is === 'flag' ? field.default : null;
+  if (cell === undefined) return 'default' in field ? field.default : null;
   if (field.is === 'number') return Number(cell) / perSiOf(titleOf(name, field));
   const text = String(cell);
   if (field.is === 'flag') return text === field.yes;

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
 import { TUNED_IDS } from '../core/tuning/controllers/ids';
@@ -8,6 +7,7 @@ import { ANGLE_SOURCES } from './benchConstants';
 import { GAUGE_TRIAL } from '../core/trials/gauge';
 import { PLACING_TRIAL } from '../core/trials/placing';
 import { SPEED_TRIAL } from '../core/trials/speed';
+import { STOP_TRIAL } from '../core/trials/stop';
 import { STRAIGHT_TRIAL } from '../core/trials/straight';
 import { SQUARING_TRIAL } from '../core/trials/squaring';
 import { id, shortText, time } from './fields';
@@ -104,20 +104,7 @@ export const rangeTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-export const stopTrialRecord = z.object({
-  id,
-  by: z.enum(STOP_KINDS).default('distance').describe('what ended the drive'),
-  speedMPerS: z.number().min(0.01).max(5),
-  thresholdM: gapM.describe(
-    'from the bumper to the wall, as it was told; 0 where no distance ends it',
-  ),
-  stopM: z
-    .number()
-    .min(-0.5)
-    .max(10)
-    .describe('from the bumper to the wall, or short of its mark, where it stood'),
-  setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
-});
+export const stopTrialRecord = trialSchema(STOP_TRIAL);
 
 export const speedTrialRecord = trialSchema(SPEED_TRIAL);
 export const squaringTrialRecord = trialSchema(SQUARING_TRIAL);

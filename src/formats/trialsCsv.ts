@@ -1,8 +1,7 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
-import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
 import type { Robot } from '../core/robot';
-import type { LapRecord, RangeTrialRecord, StopTrialRecord, TurnTrialRecord } from './benchRecords';
+import type { LapRecord, RangeTrialRecord, TurnTrialRecord } from './benchRecords';
 import { readSmallCsv, type WantedColumn } from './smallCsv';
 import type { BadLine } from './readings';
 
@@ -99,31 +98,6 @@ const RANGE_COLUMNS: WantedColumn[] = [
     name: 'turned_deg',
     optional: true,
     number: degrees(68),
-  },
-];
-
-const gapColumn = (name: string): WantedColumn => ({
-  key: name,
-  heading: new RegExp(`^${name}$`, 'i'),
-  name,
-  number: { min: -50, max: 1000 },
-});
-
-const STOP_COLUMNS: WantedColumn[] = [
-  {
-    key: 'speed',
-    heading: /^speed_mm_per_s$/i,
-    name: 'speed_mm_per_s',
-    number: { min: 10, max: 5000 },
-  },
-  gapColumn('threshold_cm'),
-  gapColumn('true_gap_cm'),
-  {
-    key: 'by',
-    heading: /^by$/i,
-    name: 'by',
-    optional: true,
-    oneOf: STOP_KINDS,
   },
 ];
 
@@ -236,25 +210,6 @@ export async function readRanges(
       readingM: values.reading === undefined ? null : Number(values.reading) / 100,
       readingV: values.volts === undefined ? null : Number(values.volts),
       turnedRad: radiansFromDegrees(Number(values.turned ?? 0)),
-      setAsideReason: null,
-    })),
-    bad,
-  };
-}
-
-/** Stops from a CSV file with speed_mm_per_s, threshold_cm and true_gap_cm (bumper to wall). */
-export async function readStops(
-  file: File,
-  newId: () => string,
-): Promise<ReadRecords<StopTrialRecord>> {
-  const { rows, bad } = await readSmallCsv(file, STOP_COLUMNS);
-  return {
-    records: rows.map(({ values }) => ({
-      id: newId(),
-      by: STOP_KINDS.find((kind) => kind === values.by) ?? 'distance',
-      speedMPerS: Number(values.speed) / 1000,
-      thresholdM: Number(values.threshold_cm) / 100,
-      stopM: Number(values.true_gap_cm) / 100,
       setAsideReason: null,
     })),
     bad,

@@ -1,3 +1,5 @@
+import { STOP_ENTRY } from '../core/trials/stop';
+
 /** Schemas of what is edited or was kept in the browser; Zod is fetched only where one is needed. */
 const records = () => import('../formats/records');
 const entries = () => import('./bench/entrySchemas');
@@ -8,7 +10,8 @@ export const runForm = async () => (await import('./runs/entrySchema')).entrySch
 export const planForm = async () => (await import('../formats/planEntry')).planEntry;
 export const turnForm = async () => (await entries()).turnEntrySchema;
 export const lapForm = async () => (await entries()).lapEntrySchema;
-export const stopForm = async () => (await entries()).stopEntrySchema;
+export const stopForm = async () =>
+  (await import('../formats/trialSchema')).entrySchema(STOP_ENTRY);
 export const turnConditionsForm = async () =>
   (await import('../formats/benchRecords')).turnConditions;
 

@@ -13,7 +13,8 @@ export const wordsOf = (field: AnyValue): string[] => {
 
 /** Whether a file may do without the column of a value. */
 export const mayLack = (field: AnyValue): boolean =>
-  field.orNothing === true || (field.is === 'flag' && field.default !== undefined);
+  field.orNothing === true ||
+  ((field.is === 'flag' || field.is === 'choice') && field.default !== undefined);
 
 function titleWithNote([name, field]: [string, AnyValue]): string {
   const note = field.about ?? hintOf(field) ?? wordsOf(field).join(' or ');

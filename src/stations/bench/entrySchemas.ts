@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { lapRecord, stopTrialRecord, turnTrialRecord } from '../../formats/trialRecords';
+import { lapRecord, turnTrialRecord } from '../../formats/trialRecords';
 
 const lengthM = z.number().min(-5).max(5);
 
@@ -34,16 +34,6 @@ export const lapEntrySchema = z.object({
   yM: lengthM.nullable(),
   headingRad: lapRecord.shape.headingRad.nullable(),
 });
-
-/** A stop while it is entered. */
-export const stopEntrySchema = z.object({
-  ...stopTrialRecord.pick({ speedMPerS: true, thresholdM: true }).shape,
-  stopM: stopTrialRecord.shape.stopM.nullable(),
-  /** Past its mark, where no distance ends the drive. */
-  overM: z.number().min(-1).max(0.5).nullable(),
-});
-
-export type StopEntryValues = z.output<typeof stopEntrySchema>;
 
 export type TurnEntryValues = z.output<typeof turnEntrySchema>;
 export type LapEntryValues = z.output<typeof lapEntrySchema>;

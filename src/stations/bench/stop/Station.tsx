@@ -23,6 +23,8 @@ import { ApproachFor } from './ApproachFor';
 import styles from '../Bench.module.css';
 import { StopEntry } from './StopEntry';
 import { StopRanks } from './StopRanks';
+import { columnsSentence } from '../../../core/trials/columns';
+import { STOP_TRIAL } from '../../../core/trials/stop';
 import { StopTable } from './StopTable';
 
 interface Props extends BenchProps {
@@ -122,9 +124,9 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
           <TrialsFile
             label="Stops (CSV)"
             what="stop"
-            columns="speed_mm_per_s, threshold_cm, true_gap_cm (from the bumper to the wall), by (distance, line, touch, encoder) if you like"
+            columns={columnsSentence(STOP_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialsCsv')).readStops(file, newId)
+              (await import('../../../formats/trialFile')).readTrials(STOP_TRIAL, file, newId)
             }
             onTake={(stops) => add(...stops)}
           />

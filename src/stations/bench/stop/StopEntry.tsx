@@ -3,11 +3,9 @@ import { ulid } from 'ulid';
 import { STOPS_BY, type StopKind } from '../../../core/ranging/stopsBy';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
 import type { Robot } from '../../../core/robot';
-import type { StopTrialRecord } from '../../../formats/benchRecords';
+import { STOP_ENTRY, type StopEntryValues, type StopTrialRecord } from '../../../core/trials/stop';
 import { fieldsOf } from '../../../ui/recordForm';
-import { BENCH_LENGTH, SMALL_LENGTH, SPEED } from '../../../ui/units';
 import { stopForm } from '../../parsers';
-import type { StopEntryValues } from '../entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
@@ -15,6 +13,7 @@ import { SpeedInProgram } from '../ToldInProgram';
 import { TrialEntry } from '../TrialEntry';
 
 const F = fieldsOf<StopEntryValues>();
+const { fields } = STOP_ENTRY;
 
 /** So far before the stand-in a wall is put. */
 const WALL_M = 0.8;
@@ -73,38 +72,22 @@ export function StopEntry({ by, robot, reads, onTrial }: Props) {
       >
         {(first) => (
           <>
-            <F.Number name="speedMPerS" label="Driven at" unit={SPEED} min={1} max={500} />
+            <F.Described name="speedMPerS" field={fields.speedMPerS} />
             <SpeedInProgram name="speedMPerS" robot={robot} />
             {by === 'distance' ? (
               <>
-                <F.Number
-                  name="thresholdM"
-                  label="Told to stop at a gap of"
-                  unit={BENCH_LENGTH}
-                  min={0}
-                  max={1000}
-                />
-                <F.Number
-                  name="stopM"
-                  label="Truly stood at"
-                  unit={BENCH_LENGTH}
-                  min={-50}
-                  max={1000}
-                  optional
-                  inputRef={first}
-                  hint="from the bumper to the wall"
-                />
+                <F.Described name="thresholdM" field={fields.thresholdM} />
+                <F.Described name="stopM" field={fields.stopM} optional inputRef={first} />
               </>
             ) : (
-              <F.Number
+              <F.Described
                 name="overM"
-                label="Stood past its mark by"
-                unit={SMALL_LENGTH}
-                min={-1000}
-                max={500}
+                field={{
+                  ...fields.overM,
+                  hint: `from ${STOPS_BY[by].mark}; short of it is negative`,
+                }}
                 optional
                 inputRef={first}
-                hint={`from ${STOPS_BY[by].mark}; short of it is negative`}
               />
             )}
           </>
