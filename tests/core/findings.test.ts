@@ -176,9 +176,7 @@ describe('words', () => {
       { kind: 'straight', distanceM: -0.255, speedMPerS: 0.2 },
       { kind: 'turn', mode: 'by', angleRad: deg(-45), rateRadPerS: deg(90), leadRad: deg(5.2) },
     ]).steps;
-    expect(drive && describeStep(drive, [])).toBe(
-      'Drive 25.5 cm back at 20 cm/s with gain 1.2',
-    );
+    expect(drive && describeStep(drive, [])).toBe('Drive 25.5 cm back at 20 cm/s with gain 1.2');
     expect(turn && describeStep(turn, [])).toBe(
       'Turn by 45° to the right, at 90°/s, stopping 5.2° early',
     );
