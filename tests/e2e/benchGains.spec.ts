@@ -17,6 +17,8 @@ test('a gain is found by eye from look to look, beside what the simulator expect
   const gain = page.getByLabel('Gain in the program');
   const now = async () => Number(await gain.inputValue());
   await gain.fill('90');
+  // What the simulator says of it moves what stands below.
+  await expect(page.getByRole('heading', { name: /On the simulator, at 90 / })).toBeVisible();
   await page.getByRole('button', { name: 'Too jerky' }).click();
   const verdict = page.getByTestId('verdict');
   await expect(verdict).toContainText('90 mm/s per ° is too strong');
