@@ -1,3 +1,4 @@
+import { degreesFromRadians } from '../geometry/angle';
 import {
   benchLength,
   benchSpeed,
@@ -30,16 +31,15 @@ export interface Quantity {
   unit: Unit;
   /** As a sentence says it. */
   text(si: number): string;
-  /** With all the digits that it was given, up to a millionth: for differences that a sentence rounds away. */
+  /** With more digits than a sentence needs: for differences that it rounds away. */
   exact(si: number): string;
 }
 
-/** Degrees in a radian. */
-const PER_RAD = 180 / Math.PI;
+/** Digits behind the point, for differences that a sentence rounds away. */
 const EXACT = 6;
 const FINE = 4;
 
-const exactDegrees = (si: number): string => `${shortNumber(si * PER_RAD, EXACT)}°`;
+const exactDegrees = (si: number): string => `${shortNumber(degreesFromRadians(si), EXACT)}°`;
 
 /** A quantity that is said as its field shows it. */
 const asShown = (unit: Unit): Quantity => {
