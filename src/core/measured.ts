@@ -5,7 +5,7 @@ const positive = z.number().positive();
 const notNegative = z.number().nonnegative();
 
 /** How a robot squares up on a wall, by presses that were measured. */
-const squaringSchema = z.object({
+const squaringSchema = z.strictObject({
   /** Scatter of the heading afterwards, however long it pressed. */
   headingSdRad: notNegative.max(1),
   /** Of a heading error exp(−this · the way that its wheels would have driven) is left; null: all is taken away. */
@@ -16,23 +16,23 @@ const squaringSchema = z.object({
 });
 
 /** How it stops when its distance sensor reads a threshold: speed · lag + speed² / (2 · braking). */
-const stopSchema = z.object({
+const stopSchema = z.strictObject({
   lagS: notNegative.max(5),
   brakingMPerS2: positive.max(1000).nullable(),
   residualSdM: notNegative.max(1),
 });
 
 /** How single drives by the encoders scatter. */
-const straightSchema = z.object({ scatterM: notNegative.max(1) });
+const straightSchema = z.strictObject({ scatterM: notNegative.max(1) });
 
 /** What the first drive after one the other way lacks, and how a trailing caster kicks it; null: nobody tried. */
-const reversalSchema = z.object({
+const reversalSchema = z.strictObject({
   playM: z.number().min(-1).max(1),
   kickSdRad: notNegative.max(3).nullable(),
 });
 
 /** How a share of full power drives: gain · volts · (share − dead band), as drives were timed. */
-const powerSchema = z.object({
+const powerSchema = z.strictObject({
   gainMPerSPerV: positive.max(10),
   deadBand: notNegative.max(1),
   /** Of the timed drives: what programs are told was computed for it. */
@@ -42,23 +42,23 @@ const powerSchema = z.object({
 });
 
 /** A distance sensor that shows volts: its law (`ranging/voltLaw.ts`), and where it was measured. */
-const voltsSchema = z.object({
+const voltsSchema = z.strictObject({
   law: z.union([
-    z.object({ atZeroV: z.number(), perMV: z.number() }),
-    z.object({ baseV: z.number(), scaleVM: z.number(), shiftM: z.number() }),
+    z.strictObject({ atZeroV: z.number(), perMV: z.number() }),
+    z.strictObject({ baseV: z.number(), scaleVM: z.number(), shiftM: z.number() }),
   ]),
   fromM: z.number(),
   toM: z.number(),
 });
 
 /** How far off the plan it stands at the start, in the frame of the start, as it was placed. */
-const placedSchema = z.object({ xM: z.number(), yM: z.number(), headingRad: z.number() });
+const placedSchema = z.strictObject({ xM: z.number(), yM: z.number(), headingRad: z.number() });
 
 /**
  * What only calibrations say of a robot: a record by itself has none of it, and each part is null until it was
  * measured and applied.
  */
-export const measuredSchema = z.object({
+export const measuredSchema = z.strictObject({
   squaring: squaringSchema.nullable().default(null),
   stop: stopSchema.nullable().default(null),
   straight: straightSchema.nullable().default(null),

@@ -3,16 +3,17 @@ import { REZERO_SCHOOLS } from './gyro/rezeroSchools';
 import { limits } from './limits';
 import { measuredSchema } from './measured';
 import { programSchema } from './program/profile';
-import { broughtForward } from './units/broughtForward';
 import { label } from './units/label';
 import { portSchema } from './units/port';
 import { unitSchema } from './units/unit';
+import { ROBOT_WAYS } from './versions/ofRobots';
+import { keptSchema } from './versions/schema';
 
 const positive = z.number().positive();
 const notNegative = z.number().nonnegative();
 
 /** What the robot's record gets wrong about it, and how it scatters from run to run. */
-export const robotErrorsSchema = z.object({
+export const robotErrorsSchema = z.strictObject({
   wheelScaleError: z
     .number()
     .gt(-0.3)
@@ -27,14 +28,14 @@ export const robotErrorsSchema = z.object({
 const sign = z.union([z.literal(1), z.literal(-1)]);
 
 /** Whether a raw reading grows (1) or shrinks (−1) in Corvat's positive direction; nothing else flips a sign. */
-export const rawSignsSchema = z.object({
+export const rawSignsSchema = z.strictObject({
   heading: sign.default(1).describe('1: grows when the robot turns left'),
   leftMotor: sign.default(1).describe('1: grows when it rolls forward'),
   rightMotor: sign.default(1),
 });
 
 /** How the robot is built and behaves, as far as the team knows. */
-export const buildSchema = z.object({
+export const buildSchema = z.strictObject({
   ports: z
     .array(portSchema)
     .max(20)
@@ -50,7 +51,7 @@ export const buildSchema = z.object({
   driftCures: z
     .partialRecord(
       z.enum(REZERO_SCHOOLS),
-      z.object({
+      z.strictObject({
         isPossible: z.boolean().default(true),
         takesS: z.number().min(1).max(3600).nullable().default(null),
       }),
@@ -61,21 +62,24 @@ export const buildSchema = z.object({
   battery: label.default(''),
 });
 
-/** The robot's record: sizes as measured, sensors and drive as known, SI units and radians. */
-const fields = z.object({
+/**
+ * The robot's record: sizes as measured, sensors and drive as known, SI units and radians. Records of an earlier
+ * Corvat are brought forward.
+ */
+export const robotSchema = keptSchema('robot', ROBOT_WAYS, {
   wheelDiameterM: limits.wheelDiameterM,
   trackM: limits.trackM,
   gearRatio: positive.max(1000).default(1),
   encoderCountsPerMotorDegree: positive.max(10000).default(1),
   body: z
-    .object({
+    .strictObject({
       frontM: notNegative.max(2).default(0.11).describe('axle to front bumper'),
       rearM: notNegative.max(2).default(0.07),
       halfWidthM: positive.max(2).default(0.08),
     })
     .prefault({}),
   motors: z
-    .object({
+    .strictObject({
       maxSpeedMPerS: positive.max(10).default(0.6),
       maxAccelerationMPerS2: positive.max(50).default(1.5),
       lagS: positive.max(1).default(0.04).describe('first-order lag of the wheel speed'),
@@ -94,9 +98,6 @@ const fields = z.object({
   program: programSchema.prefault({}),
   measured: measuredSchema.prefault({}).describe('what only calibrations say'),
 });
-
-/** The same, also from records of an earlier Corvat, which are brought forward. */
-export const robotSchema = z.preprocess(broughtForward, fields);
 
 export type Robot = z.output<typeof robotSchema>;
 export type RawSigns = z.output<typeof rawSignsSchema>;

@@ -3,9 +3,9 @@ import { z } from 'zod';
 const coordinate = z.number().min(-20).max(20);
 const heading = z.number().min(-100).max(100);
 
-export const poseSchema = z.object({ xM: coordinate, yM: coordinate, headingRad: heading });
+export const poseSchema = z.strictObject({ xM: coordinate, yM: coordinate, headingRad: heading });
 
-const segmentSchema = z.object({
+const segmentSchema = z.strictObject({
   x1M: coordinate,
   y1M: coordinate,
   x2M: coordinate,
@@ -13,12 +13,12 @@ const segmentSchema = z.object({
 });
 
 /** A mission: where the robot must stand to work it, how exactly, and what it is worth. */
-export const missionSchema = z.object({
+export const missionSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().trim().min(1, 'expected a name').max(60, 'expected at most 60 characters'),
   pose: poseSchema,
   window: z
-    .object({
+    .strictObject({
       alongM: z.number().positive().max(1).default(0.02),
       acrossM: z.number().positive().max(1).default(0.02),
       headingRad: z.number().positive().max(3.2).default(0.0873),
@@ -29,7 +29,7 @@ export const missionSchema = z.object({
 });
 
 /** A table with its border, walls that stand on it, guide lines drawn on it, and its missions. */
-export const tableSchema = z.object({
+export const tableSchema = z.strictObject({
   widthM: z.number().min(0.2).max(20),
   heightM: z.number().min(0.2).max(20),
   walls: z.array(segmentSchema).max(100).default([]),

@@ -104,7 +104,7 @@ export type Flat<T> = { [N in keyof T]: T[N] };
 /** A record of a kind, as its description has it. */
 export type RecordOf<D> =
   D extends Description<infer K, infer F, infer O>
-    ? Flat<{ id?: string | undefined; kind: K } & Values<F> & Partial<Values<O>>>
+    ? Flat<{ id: string; kind: K } & Values<F> & Partial<Values<O>>>
     : never;
 
 /** Says what a kind is; a slot that is no field of it is refused by its type. */

@@ -50,7 +50,7 @@ export const valuesSchema = <F extends Fields>(fields: F) =>
 /** What checks a record of a kind: its fields within their limits, and nothing else. */
 export const schemaOf = ({ kind, fields, optional }: Description) =>
   z.strictObject({
-    id: idSchema.optional(),
+    id: idSchema,
     kind: z.literal(kind),
     ...shapeOf(fields),
     ...Object.fromEntries(

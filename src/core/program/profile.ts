@@ -18,14 +18,14 @@ export const STEERINGS = ['one wheel slows', 'one faster, one slower'] as const;
 const sign = z.union([z.literal(1), z.literal(-1)]);
 
 /** A timed drive at a percentage of power. */
-const timedDrive = z.object({
+const timedDrive = z.strictObject({
   percent: z.number().gt(0).max(100),
   distanceM: z.number().positive().max(20),
   durationS: z.number().positive().max(120),
 });
 
 /** How a robot's programs count, and how fast it drives at which power. Null: nobody has said. */
-export const programSchema = z.object({
+export const programSchema = z.strictObject({
   command: z.enum(COMMANDS).nullable().default(null),
   travel: z.enum(TRAVELS).nullable().default(null),
   steering: z.enum(STEERINGS).nullable().default(null),

@@ -69,7 +69,7 @@ export interface StepKind<S extends { kind: string }> {
   /** Whether it can be added to a route of such a table. */
   isOffered(table: Table): boolean;
   /** As it is when a coach adds it: ordinary values, to be changed in place. */
-  asAdded(place: NewStepPlace): S;
+  asAdded(place: NewStepPlace): Omit<S, 'id'>;
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;

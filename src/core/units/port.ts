@@ -9,7 +9,7 @@ export type PortClass = (typeof PORT_CLASSES)[number];
 export const BUILT_IN = 'built in';
 
 /** A port of the controller. */
-export const portSchema = z.object({
+export const portSchema = z.strictObject({
   name: label.min(1, 'expected a name'),
   takes: z.array(z.enum(PORT_CLASSES)).default([]).describe('empty: any unit'),
 });

@@ -15,13 +15,13 @@ import { touch } from './kinds/touch';
 /** In what a program reads a unit, before any conversion. */
 export const RAW_READINGS = ['volts', 'counts', 'percent', 'cm', 'mm', 'inches'] as const;
 
-const place = z.object({
+const place = z.strictObject({
   aheadM: z.number().min(-2).max(2).default(0).describe('ahead of the axle'),
   leftM: z.number().min(-2).max(2).default(0).describe('left of the middle'),
   heightM: z.number().min(0).max(1).nullable().default(null),
 });
 
-const raw = z.object({
+const raw = z.strictObject({
   reading: z.enum(RAW_READINGS),
   max: z.number().positive().max(1e9).nullable().default(null).describe('full scale, if known'),
   grows: z.boolean().default(true).describe('grows with what is measured, or falls'),

@@ -1,3 +1,5 @@
+import { isKept, type Way } from './way';
+
 /*
  * Records of robots as earlier Corvats kept them: one heading sensor and at most one distance sensor, each a
  * part of its own beside a list of what is plugged in.
@@ -19,16 +21,13 @@ interface OldRobot {
   units?: unknown;
 }
 
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 const DRIVEN = ['left motor', 'right motor'];
 const SENSES = 'heading sensor';
 const MEASURES = 'distance sensor';
 
 /** The list of units of an earlier record; what it had and did not list is listed. */
 function unitsFrom({ gyro, distance, build }: OldRobot) {
-  const old: OldUnit[] = Array.isArray(build?.units) ? build.units.filter(isRecord) : [];
+  const old: OldUnit[] = Array.isArray(build?.units) ? build.units.filter(isKept) : [];
   const noted = old.some(({ port }) => port !== '');
   const { aheadM = 0.1, leftM = 0, ...looks } = distance ?? {};
   const listed = old.map(({ role, port, heightM = null, ...unit }) => ({
@@ -52,20 +51,23 @@ function unitsFrom({ gyro, distance, build }: OldRobot) {
   ];
 }
 
-/** A robot's record with its list of units; one that has it already stays as it is. */
-export function broughtForward(value: unknown): unknown {
-  if (!isRecord(value) || value.units !== undefined) return value;
-  const { gyro: _gyro, distance: _distance, ...robot } = value;
-  const build = isRecord(value.build) ? value.build : {};
-  const { units: _units, ports, ...rest } = build;
-  return {
-    ...robot,
-    units: unitsFrom(value as OldRobot),
-    build: {
-      ...rest,
-      ...(Array.isArray(ports) && {
-        ports: ports.map((port: unknown) => (typeof port === 'string' ? { name: port } : port)),
-      }),
-    },
-  };
-}
+/** All motors and sensors of a robot stand in one list. */
+export const unitsInOneList: Way = {
+  name: 'units in one list',
+  up(record) {
+    if (record.units !== undefined) return record;
+    const { gyro: _gyro, distance: _distance, ...robot } = record;
+    const build = isKept(record.build) ? record.build : {};
+    const { units: _units, ports, ...rest } = build;
+    return {
+      ...robot,
+      units: unitsFrom(record as OldRobot),
+      build: {
+        ...rest,
+        ...(Array.isArray(ports) && {
+          ports: ports.map((port: unknown) => (typeof port === 'string' ? { name: port } : port)),
+        }),
+      },
+    };
+  },
+};

@@ -1,0 +1,5 @@
+import { stepsWithIds } from './stepsWithIds';
+import type { Ways } from './way';
+
+/** How records of routes have changed. */
+export const ROUTE_WAYS: Ways = [stepsWithIds];

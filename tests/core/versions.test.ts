@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest';
+import { routeSchema } from '../../src/core/course/route';
+import { robotSchema } from '../../src/core/robot';
+import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
+
+const SIZES = { wheelDiameterM: 0.056, trackM: 0.11 };
+const START = { xM: 0.2, yM: 0.2, headingRad: 0 };
+const DRIVE = { kind: 'straight', distanceM: 0.4 };
+
+describe('a robot that an earlier Corvat kept', () => {
+  it('has its sensors in one list', () => {
+    const before = {
+      ...SIZES,
+      gyro: { scaleError: 0.01 },
+      distance: { aheadM: 0.12, offsetM: 0.004 },
+    };
+    const after = robotSchema.parse(before);
+    expect(headingOf(after)?.scaleError).toBe(0.01);
+    expect(lookingAhead(after)).toMatchObject({
+      place: { aheadM: 0.12 },
+      behaviour: { offsetM: 0.004 },
+    });
+  });
+
+  it('has the gain that was tuned by the name of its controller', () => {
+    const before = { ...SIZES, units: [], measured: { headingGainMPerSPerRad: 1.7 } };
+    expect(robotSchema.parse(before).measured.gains).toEqual({ 'heading-hold': 1.7 });
+    const untuned = { ...SIZES, units: [], measured: { headingGainMPerSPerRad: null } };
+    expect(robotSchema.parse(untuned).measured.gains).toEqual({});
+  });
+
+  it('goes no way twice: what names its form is as it was', () => {
+    const today = robotSchema.parse({ ...SIZES, units: [] });
+    expect(today.format).toBe('gains by controller');
+    expect(robotSchema.parse(today)).toEqual(today);
+    const between = {
+      ...SIZES,
+      units: [],
+      format: 'units in one list',
+      measured: { headingGainMPerSPerRad: 2 },
+    };
+    expect(robotSchema.parse(between)).toEqual({
+      ...today,
+      measured: { ...today.measured, gains: { 'heading-hold': 2 } },
+    });
+  });
+});
+
+describe('a route that an earlier Corvat kept', () => {
+  it('has an id for each of its steps, and keeps those that it had', () => {
+    const before = { start: START, steps: [DRIVE, { ...DRIVE, id: 'step-1' }, DRIVE] };
+    const after = routeSchema.parse(before);
+    expect(after.steps[1]?.id).toBe('step-1');
+    expect(new Set(after.steps.map(({ id }) => id)).size).toBe(3);
+    // The same again: two readings of one record never differ.
+    expect(routeSchema.parse(before)).toEqual(after);
+    expect(routeSchema.parse(after)).toEqual(after);
+  });
+
+  it('has no two steps of one id', () => {
+    const twins = {
+      start: START,
+      steps: [
+        { ...DRIVE, id: 'a' },
+        { ...DRIVE, id: 'a' },
+      ],
+    };
+    expect(new Set(routeSchema.parse(twins).steps.map(({ id }) => id)).size).toBe(2);
+    const today = { ...twins, format: 'steps with ids' };
+    expect(() => routeSchema.parse(today)).toThrow('expected a different id for each step');
+  });
+});
+
+it.each([
+  ['robot', robotSchema, { ...SIZES, units: [], format: 'wings' }],
+  ['route', routeSchema, { start: START, steps: [], format: 'wings' }],
+])('a %s of a later Corvat is refused with what to do', (what, schema, record) => {
+  expect(() => schema.parse(record)).toThrow(`this ${what} was kept by a later Corvat: update`);
+});
+
+it.each([
+  ['a robot', robotSchema, { ...SIZES, units: [], wings: 2 }],
+  ['its body', robotSchema, { ...SIZES, units: [], body: { wings: 2 } }],
+  ['what was measured of it', robotSchema, { ...SIZES, units: [], measured: { wings: 2 } }],
+  ['a route', routeSchema, { start: START, steps: [], wings: 2 }],
+])('an unknown field of %s is refused by its name', (_what, schema, record) => {
+  expect(() => schema.parse(record)).toThrow('wings');
+});
