@@ -1,4 +1,5 @@
 import type { Route } from './course/route';
+import { motionsOf } from './steps/tree';
 import { kindOfStep } from './steps/registry';
 import type { Robot } from './robot';
 import { counted, degrees } from './text/quantities';
@@ -126,7 +127,7 @@ export interface Need {
 export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
   const counts = new Map<UnitKindName, number>();
   for (const route of routes) {
-    for (const step of route.steps) {
+    for (const step of motionsOf(route.steps)) {
       for (const kind of kindOfStep(step).needs) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     }
   }

@@ -17,6 +17,8 @@ interface Props {
   /** Limits, written as the unit says (`limitsPerSi`). */
   min: number;
   max: number;
+  /** Only a whole number fits. */
+  whole?: boolean;
   /** In a sentence the label is only for screen readers, and the field is as wide as its number. */
   inline?: boolean;
   hint?: string;
@@ -46,6 +48,7 @@ export function NumberField({
   onChange,
   min: least,
   max: most,
+  whole = false,
   inline = false,
   hint,
   problem: known,
@@ -68,10 +71,11 @@ export function NumberField({
   const [min, max] = limitsIn(unit, least, most);
   const typed = parseDecimal(text);
   const emptied = onClear !== undefined && text.trim() === '';
-  const fits = emptied || (typed >= min && typed <= max);
+  const isFit = (one: number) => one >= min && one <= max && (!whole || Number.isInteger(one));
+  const fits = emptied || isFit(typed);
   const problem = fits
     ? (known ?? null)
-    : `${shortNumber(min, 2)} to ${shortNumber(max, 2)}${unit.label.startsWith('°') ? '' : ' '}${unit.label} fits`;
+    : `${whole ? 'a whole number, ' : ''}${shortNumber(min, 2)} to ${shortNumber(max, 2)}${unit.label.startsWith('°') ? '' : ' '}${unit.label} fits`;
   useTellInError(id, problem !== null);
   const commit = (next: string) => {
     setText(next);
@@ -79,7 +83,7 @@ export function NumberField({
     if (next.trim() === '' && onClear !== undefined) {
       given.current = null;
       onClear();
-    } else if (number >= min && number <= max) {
+    } else if (isFit(number)) {
       given.current = unit.read(number);
       onChange(given.current);
     }

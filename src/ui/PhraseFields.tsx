@@ -1,24 +1,25 @@
-import { Fragment } from 'react';
+import { Fragment, useId } from 'react';
 import {
   fieldsOf,
+  MOST_LETTERS,
   type AnyValue,
   type Description,
   type NumberValue,
   type Referred,
+  type TextValue,
 } from '../core/description/description';
 import type { Phrase, Slot } from '../core/description/phrase';
 import { QUANTITIES } from '../core/quantities/quantities';
 import { Choice } from './Choice';
+import { useTellInError } from './fieldsInError';
 import { NumberField } from './NumberField';
 import styles from './PhraseFields.module.css';
 
-type Values = Readonly<Record<string, unknown>>;
-
 interface Props {
   description: Description;
-  record: Values;
+  record: object;
   /** What holds where a value is not set. */
-  unset: Values;
+  unset: object;
   /** What a value may point at. */
   things: Readonly<Record<Referred, readonly { id: string; name: string }[]>>;
   onChange(name: string, value: unknown): void;
@@ -57,10 +58,40 @@ function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
       inline
       label={label}
       unit={unit}
+      whole={field.whole ?? false}
       min={(isSize ? 0 : field.min) * unit.limitsPerSi}
       max={(isSize ? most : field.max) * unit.limitsPerSi}
       value={isSize ? Math.abs(si) : si}
       onChange={(next) => onChange(isSize ? sign * next + 0 : next)}
+    />
+  );
+}
+
+function TextSlot({
+  label,
+  field,
+  value,
+  onChange,
+}: {
+  label: string;
+  field: TextValue;
+  value: string;
+  onChange(text: string): void;
+}) {
+  const isMissing = field.isNeeded === true && value.trim() === '';
+  useTellInError(useId(), isMissing);
+  return (
+    <input
+      className={styles.text}
+      type="text"
+      autoComplete="off"
+      aria-label={label}
+      aria-invalid={isMissing}
+      placeholder={isMissing ? field.wanted : undefined}
+      maxLength={MOST_LETTERS}
+      value={value}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => onChange(event.target.value)}
     />
   );
 }
@@ -100,7 +131,8 @@ function SlotField(props: SlotProps) {
   if (field.is === 'reference') {
     return <ReferenceSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
   }
-  if (field.is === 'text') return null;
+  if (field.is === 'text')
+    return <TextSlot {...{ label, field, onChange }} value={String(value)} />;
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : field.options;
   return (
@@ -128,7 +160,7 @@ export function PhraseFields({ description, record, unset, things, onChange }: P
           key={`${part.slot} ${i}`}
           slot={part}
           field={field}
-          value={record[part.slot] ?? unset[part.slot]}
+          value={Reflect.get(record, part.slot) ?? Reflect.get(unset, part.slot)}
           things={things}
           onChange={(value) => onChange(part.slot, value)}
         />

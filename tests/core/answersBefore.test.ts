@@ -17,10 +17,20 @@ const kept = (value: unknown): unknown =>
     typeof one === 'number' ? Number(one.toPrecision(10)) : one,
   );
 
+/** Without the ids of a route's steps: of two that were the same one is another now. */
+const withoutStepIds = (answer: unknown): object =>
+  JSON.parse(JSON.stringify(answer), (key, one: unknown) =>
+    key === 'steps' && Array.isArray(one)
+      ? one.map((step: object) => ({ ...step, id: undefined }))
+      : one,
+  ) as object;
+
 describe('what a procedure has answered it answers still, key by key', () => {
   it.each(catalog.map((procedure) => [procedure.name, procedure] as const))('%s', (name, one) => {
     const own = answered.filter((each) => each.name === name);
     expect(own.length).toBeGreaterThan(2);
-    for (const { input, answer } of own) expect(kept(one.run(input))).toMatchObject(answer as object);
+    for (const { input, answer } of own) {
+      expect(withoutStepIds(kept(one.run(input)))).toMatchObject(withoutStepIds(answer));
+    }
   });
 });

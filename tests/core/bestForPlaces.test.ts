@@ -30,8 +30,8 @@ const routes = [
 it('each place of the routes gets the unit whose readings are off least there', () => {
   const places = rangePlaces(routes);
   expect(places).toEqual([
-    { route: 'Pond and back', step: 2, distanceM: 0.1 },
-    { route: 'Pond and back', step: 3, distanceM: 1 },
+    { route: 'Pond and back', step: '2', distanceM: 0.1 },
+    { route: 'Pond and back', step: '3', distanceM: 1 },
   ]);
   const best = bestForPlaces(units, places);
   // D1 is 10 mm long at 0 and right at 1 m; D2 the other way round.
@@ -51,7 +51,7 @@ it('a unit that reads in proportion too far may sit askew on its mount, and that
 });
 
 it('a unit that was measured at such distances goes before one that was not, and one unit is no choice', () => {
-  const [near] = bestForPlaces(units, [{ route: 'R', step: 1, distanceM: 2 }]);
+  const [near] = bestForPlaces(units, [{ route: 'R', step: '1', distanceM: 2 }]);
   expect(near?.units.every(({ isMeasured }) => !isMeasured)).toBe(true);
   expect(near && placeSentence(near)).toContain('farther than it was measured');
   const [only] = bestForPlaces(units.slice(0, 1), rangePlaces(routes));

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { calibrationFromStops } from '../../src/core/calibration/fromStops';
 import { plannedEnd, planRoute } from '../../src/core/course/plan';
+import { motionsOf } from '../../src/core/steps/tree';
 import { notesOnStep } from '../../src/core/program/sentence';
 import { overrunM } from '../../src/core/ranging/overrun';
 import { stopModel } from '../../src/core/ranging/stopModel';
@@ -62,7 +63,7 @@ describe('stops by distance that were measured', () => {
   });
 
   it('say on the step card that it drives on; nothing where nobody has measured it', () => {
-    const step = routeOf([approach(0.2)]).steps[0];
+    const [step] = motionsOf(routeOf([approach(0.2)]).steps);
     if (step === undefined) throw new Error('no step');
     expect(notesOnStep(fittedRobot(robot, [stop]).robot, step)).toEqual([
       'It drives on by 46 mm after that.',

@@ -18,7 +18,7 @@ import { toldTravel, travelledFor } from '../../src/core/program/toldTravel';
 import { TRAVEL_WAYS } from '../../src/core/program/travels';
 import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
 import { tunedInProgram } from '../../src/core/tuning/tunedInProgram';
-import { stepSchema } from '../../src/core/steps/step';
+import { motionSchema } from '../../src/core/steps/step';
 import { robotSchema } from '../../src/core/robot';
 import { deg } from './support';
 
@@ -69,7 +69,7 @@ describe('how programs count', () => {
     expect(travelledFor(fitted, 'rotations', toldTravel(fitted, 'rotations', 0.5))).toBeCloseTo(
       0.5,
     );
-    const step = stepSchema.parse({ id: 's', kind: 'straight', distanceM: 0.5 });
+    const step = motionSchema.parse({ id: 's', kind: 'straight', distanceM: 0.5 });
     expect(stepInProgram(fitted, step)).toMatch(/^2\.87 rotations \(it rolls on by 6 mm\)/);
     expect(stepInProgram(robot, step)).toMatch(/^2\.84 rotations at/);
   });
@@ -135,7 +135,7 @@ describe('how programs count', () => {
   });
 
   it('signs: back is the other sign, a turn on the spot is a full steering to its side', () => {
-    const step = (more: object) => stepSchema.parse({ id: 's', ...more });
+    const step = (more: object) => motionSchema.parse({ id: 's', ...more });
     const drive = step({ kind: 'straight', distanceM: 0.7, speedMPerS: 0.3 });
     const turn = step({ kind: 'turn', mode: 'by', angleRad: deg(90), rateRadPerS: 2 });
     const told = (program: Partial<typeof robot.program>, of: typeof drive, signs: object) =>
@@ -205,7 +205,12 @@ describe('how programs count', () => {
   });
 
   it('a step as the program has it, and why not where nobody has timed it', () => {
-    const drive = stepSchema.parse({ id: 's', kind: 'straight', distanceM: -0.7, speedMPerS: 0.3 });
+    const drive = motionSchema.parse({
+      id: 's',
+      kind: 'straight',
+      distanceM: -0.7,
+      speedMPerS: 0.3,
+    });
     expect(stepInProgram(robot, drive)).toBe('3.98 rotations at 50 %, gain 3.49 of steering per °');
     const untimed = { ...robot, program: { ...robot.program, speeds: [] } };
     expect(stepInProgram(untimed, drive)).toMatch(/^3\.98 rotations not timed yet/);

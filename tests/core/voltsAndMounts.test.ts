@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { motionsOf } from '../../src/core/steps/tree';
 import { notesOnStep } from '../../src/core/program/sentence';
 import { mountAngle, mountSentence } from '../../src/core/ranging/mountAngle';
 import { voltCurve, voltNoiseM, voltsThere } from '../../src/core/ranging/voltCurve';
@@ -116,7 +117,7 @@ describe('a sensor that shows volts', () => {
     expect(voltsThere(found, 0.8).isGuess).toBe(false);
     const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
     const value = voltStudy(bench(5), 'D1')?.value;
-    const [step] = routeOf([{ kind: 'approach', thresholdM: 0.06 }]).steps;
+    const [step] = motionsOf(routeOf([{ kind: 'approach', thresholdM: 0.06 }]).steps);
     if (value === undefined || step === undefined) throw new Error('nothing to tell');
     expect(notesOnStep(fittedRobot(robot, [value]).robot, step).join(' ')).toMatch(
       /then: a guess, nobody measured it there/,
@@ -132,7 +133,7 @@ describe('a sensor that shows volts', () => {
     const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
     const value = voltStudy(bench(4), 'D1')?.value;
     if (value === undefined) throw new Error('no value');
-    const [step] = routeOf([{ kind: 'approach', thresholdM: 0.15 }]).steps;
+    const [step] = motionsOf(routeOf([{ kind: 'approach', thresholdM: 0.15 }]).steps);
     if (step === undefined) throw new Error('no step');
     expect(notesOnStep(fittedRobot(robot, [value]).robot, step).join(' ')).toMatch(
       /shows 1\.6\d V or more then/,

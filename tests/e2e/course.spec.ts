@@ -54,6 +54,42 @@ test('the start moves by keys and by dragging, and steps are dragged', async ({ 
   await expect(page.getByTestId('step-1')).toContainText('Turn');
 });
 
+test('steps are put into a part, moved with it and out of it, and told by their numbers', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('link', { name: 'Pond and back' }).click();
+  await page.getByRole('button', { name: 'Part', exact: true }).click();
+  const name = page.getByLabel('Name of the part');
+  await name.fill('');
+  await expect(page.getByRole('button', { name: 'Save version…' })).toBeDisabled();
+  await name.fill('Back home');
+  await expect(page.getByText('No steps in it yet')).toBeVisible();
+  await page.getByRole('button', { name: 'Drive', exact: true }).click();
+  await page.getByRole('button', { name: 'Turn', exact: true }).click();
+  const within = page.getByRole('list', { name: 'Steps within step 4' }).getByRole('listitem');
+  await expect(within).toHaveCount(2);
+  await expect(page.getByLabel('Where to add')).toHaveValue('Add after step 4.2');
+  // The drive before it goes into it by keys, the turn out of it.
+  await page.getByRole('button', { name: 'Move step 3', exact: true }).focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(page.getByTestId('step-3.1').getByLabel('Distance')).toHaveValue('120');
+  await page.getByRole('button', { name: 'Move step 3.3', exact: true }).focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(page.getByTestId('step-4')).toContainText('Turn');
+  await page.getByRole('button', { name: 'Duplicate step 3', exact: true }).click();
+  await expect(page.getByLabel('Name of the part')).toHaveCount(2);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Save version…' }).click();
+  const differences = page.getByRole('list', { name: 'Differences' });
+  await expect(differences).toContainText('Step 3, newBack home:');
+  await expect(differences).toContainText('Step 3.1, movedStep 3');
+  await page.keyboard.press('Escape');
+  while (await page.getByRole('button', { name: 'Undo' }).isEnabled()) {
+    await page.getByRole('button', { name: 'Undo' }).click();
+  }
+});
+
 test('a simulation can be cancelled, and starts by itself after a change', async ({
   corvat: page,
 }) => {

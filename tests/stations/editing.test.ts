@@ -1,11 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Route } from '../../src/core/course/route';
+import { isOwner, type Step } from '../../src/core/steps/descriptions';
+import { motionSchema } from '../../src/core/steps/step';
 import {
   duplicateStep,
   insertStep,
+  listOf,
   moveStep,
+  nextPlace,
   removeStep,
+  replaceStep,
 } from '../../src/stations/course/editRoute';
 import { historyReducer, openHistory, type History } from '../../src/stations/course/history';
 import {
@@ -22,15 +27,42 @@ import { routeOf } from '../core/support';
 
 const steps = (...ids: string[]) =>
   routeOf(ids.map((id) => ({ id, kind: 'straight', distanceM: 0.1 })));
+const drive = motionSchema.parse({ id: 'new', kind: 'straight', distanceM: 0.7 });
 const idsOf = (route: Route) => route.steps.map(({ id }) => id).join('');
 
+const RING = routeOf([
+  { id: 'a', kind: 'straight', distanceM: 0.1 },
+  {
+    id: 'r',
+    kind: 'part',
+    name: 'ring',
+    steps: [
+      { id: 'b', kind: 'straight', distanceM: 0.1 },
+      { id: 'c', kind: 'straight', distanceM: 0.1 },
+    ],
+  },
+  { id: 'd', kind: 'straight', distanceM: 0.1 },
+]);
+/** The route as letters, what a step owns in brackets. */
+const shape = (list: readonly Step[]): string =>
+  list.map((step) => step.id + (isOwner(step) ? `(${shape(step.steps)})` : '')).join('');
+const moved = (id: string, by: -1 | 1, route = RING) => {
+  const place = nextPlace(route.steps, id, by);
+  return place === null ? null : shape(moveStep(route, id, place).steps);
+};
+
 describe('editing the steps of a route', () => {
+  const own = (index: number) => ({ owner: null, index });
+
   it('moves, doubles and removes exactly one', () => {
-    expect(idsOf(moveStep(steps('a', 'b', 'c'), 0, 2))).toBe('bca');
-    expect(idsOf(moveStep(steps('a', 'b', 'c'), 2, 0))).toBe('cab');
-    expect(idsOf(duplicateStep(steps('a', 'b'), 0, 'n'))).toBe('anb');
-    expect(idsOf(removeStep(steps('a', 'b'), 1))).toBe('a');
-    expect(moveStep(steps('a'), 5, 0)).toEqual(steps('a'));
+    expect(idsOf(moveStep(steps('a', 'b', 'c'), 'a', own(2)))).toBe('bca');
+    expect(idsOf(moveStep(steps('a', 'b', 'c'), 'c', own(0)))).toBe('cab');
+    expect(idsOf(duplicateStep(steps('a', 'b'), 'a', () => 'n'))).toBe('anb');
+    expect(idsOf(removeStep(steps('a', 'b'), 'b'))).toBe('a');
+    expect(moveStep(steps('a'), 'x', own(0))).toEqual(steps('a'));
+    const changed = replaceStep(RING, { ...drive, id: 'c' });
+    expect(shape(changed.steps)).toBe('ar(bc)d');
+    expect(listOf(changed.steps, 'r')[1]).toEqual({ ...drive, id: 'c' });
   });
 
   it('loses no step by moving, and a move back undoes it', () => {
@@ -38,17 +70,36 @@ describe('editing the steps of a route', () => {
     const index = fc.integer({ min: 0, max: 5 });
     fc.assert(
       fc.property(index, index, (from, to) => {
-        const moved = moveStep(route, from, to);
-        expect([...idsOf(moved)].sort().join('')).toBe('abcdef');
-        expect(moveStep(moved, to, from)).toEqual(route);
+        const id = 'abcdef'.charAt(from);
+        const there = moveStep(route, id, own(to));
+        expect([...idsOf(there)].sort().join('')).toBe('abcdef');
+        expect(moveStep(there, id, own(from))).toEqual(route);
       }),
     );
+  });
+
+  it('goes up and down past its neighbour, into a step that owns others, and out of it', () => {
+    expect(moved('a', 1)).toBe('r(abc)d');
+    expect(moved('d', -1)).toBe('ar(bcd)');
+    expect(moved('b', -1)).toBe('abr(c)d');
+    expect(moved('c', 1)).toBe('ar(b)cd');
+    expect(moved('b', 1)).toBe('ar(cb)d');
+    expect(moved('r', 1)).toBe('adr(bc)');
+    expect(moved('a', -1)).toBeNull();
+    expect(moved('d', 1)).toBeNull();
+  });
+
+  it('never moves a step into itself, and doubles all that is within it under other ids', () => {
+    expect(moveStep(RING, 'r', { owner: 'r', index: 0 })).toBe(RING);
+    let n = 0;
+    const doubled = duplicateStep(RING, 'r', () => `n${(n += 1)}`);
+    expect(shape(doubled.steps)).toBe('ar(bc)n1(n2n3)d');
   });
 
   it('leaves the route that it came from as it was', () => {
     const route = steps('a', 'b');
     const [extra] = steps('x').steps;
-    if (extra) insertStep(route, 1, extra);
+    if (extra) insertStep(route, own(1), extra);
     expect(idsOf(route)).toBe('ab');
   });
 });

@@ -1,6 +1,7 @@
 import type { Route } from '../course/route';
 import type { Robot } from '../robot';
 import { kindOfStep } from '../steps/registry';
+import { withMotions } from '../steps/tree';
 
 /** Gains nearer to each other than this are one gain that was rounded. */
 const SAME_SHARE = 0.005;
@@ -19,7 +20,7 @@ export function withHeadingGain(
   const tuned = measured.gains['heading-hold'];
   if (tuned === undefined) return { route, changed: 0 };
   let changed = 0;
-  const steps = route.steps.map((step) => {
+  const steps = withMotions(route.steps, (step) => {
     const { steering } = kindOfStep(step).inProgram;
     if (steering === undefined || isSame(steering.of(step).gainMPerSPerRad, tuned)) return step;
     changed += 1;

@@ -2,13 +2,15 @@ import { planRoute } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
-import type { StepOf } from '../steps/step';
+import type { MotionOf } from '../steps/step';
+import { withMotions } from '../steps/tree';
 import type { TurnsCalibration } from './kinds/turns/schema';
 import { headingScaleOf, leadFor } from './turnStop';
 
 /** A turn whose command a calibration changes. */
 export interface CommandChange {
-  stepIndex: number;
+  /** The step's number in the route. */
+  number: string;
   angleRad: number;
   rateRadPerS: number;
   /** Angle at which the motors stop: as it stands, and as the calibration wants it. */
@@ -45,8 +47,11 @@ export function withTurnCalibration(
   const headingScale = headingScaleOf(turns);
   const changes: CommandChange[] = [];
   let [known, unknown] = [0, 0];
-  const steps = plan.map(({ step, angleRad }, stepIndex) => {
-    if (step.kind !== 'turn' || angleRad === 0) return step;
+  const steps = withMotions(route.steps, (step) => {
+    // Of a turn that is made several times the first counts that turns at all.
+    const turning = plan.find((one) => one.step.id === step.id && one.angleRad !== 0);
+    if (step.kind !== 'turn' || turning === undefined) return step;
+    const { angleRad, number } = turning;
     const lead = leadFor(turns, angleRad, step.rateRadPerS);
     if (lead === null) unknown += 1;
     else known += 1;
@@ -54,13 +59,13 @@ export function withTurnCalibration(
     const leadRad = Math.max(-0.5, Math.min(1.5, lead));
     const sign = Math.sign(angleRad);
     changes.push({
-      stepIndex,
+      number,
       angleRad,
       rateRadPerS: step.rateRadPerS,
       oldCommandRad: sign * (robot.program.headingScale * Math.abs(angleRad) - step.leadRad),
       newCommandRad: sign * (headingScale * Math.abs(angleRad) - leadRad),
     });
-    return { ...step, leadRad } satisfies StepOf<'turn'>;
+    return { ...step, leadRad } satisfies MotionOf<'turn'>;
   });
   return { route: { ...route, steps, turnCalibrationId: calibrationId }, changes, known, unknown };
 }

@@ -1,4 +1,5 @@
 import type { Route } from '../course/route';
+import { motionsOf } from '../steps/tree';
 import { capitalised } from '../text/capitalised';
 import { counted, number } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
@@ -54,7 +55,7 @@ export function planText(
   turns: DatedCalibration | null,
   others: readonly string[],
 ): string[] {
-  const hasTurns = route.steps.some(({ kind }) => kind === 'turn');
+  const hasTurns = motionsOf(route.steps).some(({ kind }) => kind === 'turn');
   const ofTurns =
     turns?.value.kind !== 'turns' || !knowsSpins(turns.value)
       ? 'Turns stop as early as typed: no measured turns stand behind them.'

@@ -1,14 +1,15 @@
 import { benchLength, degrees, headingText } from '../text/quantities';
 import { describeStep, differingValuesOf } from './describe';
-import type { Step } from '../steps/step';
+import type { Step } from '../steps/descriptions';
+import { numbered, type NumberedStep } from '../steps/tree';
 import type { Route } from './route';
 import type { Mission } from './table';
 
 /** One line of what differs between two versions of a route. */
 export interface Difference {
   kind: 'added' | 'removed' | 'changed' | 'moved';
-  /** Step number in the version where the line stands, or null for the start. */
-  stepNumber: number | null;
+  /** Step number in the version where the line stands ("4.2": the second within the fourth), or null for the start. */
+  stepNumber: string | null;
   before: string | null;
   after: string | null;
 }
@@ -45,11 +46,47 @@ function keptInOrder(places: readonly number[]): Set<number> {
   return kept;
 }
 
+/** The steps of a route by their ids, in order. */
+const stepsById = ({ steps }: Route): Map<string, NumberedStep> =>
+  new Map(numbered(steps).map((one) => [one.step.id, one]));
+
+const ownerOf = ({ within }: NumberedStep): string | undefined => within.at(-1);
+
+/** Which steps of two versions were moved: to another list, or within their own past those that stayed. */
+function movedSteps(
+  before: ReadonlyMap<string, NumberedStep>,
+  after: ReadonlyMap<string, NumberedStep>,
+): Set<string> {
+  const places = new Map([...before.keys()].map((id, place) => [id, place]));
+  const stayedIn = new Map<string | undefined, string[]>();
+  const moved = new Set<string>();
+  for (const [id, now] of after) {
+    const old = before.get(id);
+    if (old === undefined) continue;
+    const owner = ownerOf(now);
+    if (ownerOf(old) === owner) stayedIn.set(owner, [...(stayedIn.get(owner) ?? []), id]);
+    else moved.add(id);
+  }
+  for (const ids of stayedIn.values()) {
+    const kept = keptInOrder(ids.map((id) => places.get(id) ?? -1));
+    for (const id of ids) if (!kept.has(places.get(id) ?? -1)) moved.add(id);
+  }
+  return moved;
+}
+
+/** What was changed of a step; what a sentence rounds away, or does not mention, is told value by value. */
+function changeOf(old: Step, step: Step, missions: readonly Mission[]) {
+  const [before, after] = [describeStep(old, missions), describeStep(step, missions)];
+  if (before !== after) return { before, after };
+  const values = differingValuesOf(old, step, missions);
+  return { before: `${before}: ${values.before}`, after: `${after}: ${values.after}` };
+}
+
 /**
  * What a coach would want to read about the way from one version of a route to another.
  *
  * Steps are matched by their id, so that a changed step is told as changed and not as one removed
- * and one added; steps without an id are matched by their place.
+ * and one added.
  */
 export function compareRoutes(
   before: Route,
@@ -67,37 +104,22 @@ export function compareRoutes(
       after: say(after),
     });
   }
-  const key = (route: Route, index: number) => route.steps[index]?.id ?? `#${index}`;
-  const oldPlaces = new Map(before.steps.map((_, index) => [key(before, index), index]));
-  const newKeys = new Set(after.steps.map((_, index) => key(after, index)));
-  for (const [index, step] of before.steps.entries()) {
-    if (newKeys.has(key(before, index))) continue;
+  const [old, now] = [stepsById(before), stepsById(after)];
+  for (const [id, { step, number }] of old) {
+    if (now.has(id)) continue;
     const text = describeStep(step, missions);
-    differences.push({ kind: 'removed', stepNumber: index + 1, before: text, after: null });
+    differences.push({ kind: 'removed', stepNumber: number, before: text, after: null });
   }
-  const shared = after.steps.flatMap((_, index) => oldPlaces.get(key(after, index)) ?? []);
-  const kept = keptInOrder(shared);
-  for (const [index, step] of after.steps.entries()) {
-    const oldIndex = oldPlaces.get(key(after, index));
-    const old = oldIndex === undefined ? undefined : before.steps[oldIndex];
+  const moved = movedSteps(old, now);
+  for (const [id, { step, number: stepNumber }] of now) {
+    const was = old.get(id);
     const text = describeStep(step, missions);
-    const stepNumber = index + 1;
-    if (old === undefined || oldIndex === undefined) {
+    if (was === undefined) {
       differences.push({ kind: 'added', stepNumber, before: null, after: text });
-      continue;
-    }
-    const oldText = describeStep(old, missions);
-    if (!sameStep(old, step, missions)) {
-      // What a sentence rounds away, or does not mention, is told value by value.
-      const values = oldText === text ? differingValuesOf(old, step, missions) : null;
-      differences.push({
-        kind: 'changed',
-        stepNumber,
-        before: values === null ? oldText : `${oldText}: ${values.before}`,
-        after: values === null ? text : `${text}: ${values.after}`,
-      });
-    } else if (!kept.has(oldIndex)) {
-      differences.push({ kind: 'moved', stepNumber, before: `Step ${oldIndex + 1}`, after: text });
+    } else if (!sameStep(was.step, step, missions)) {
+      differences.push({ kind: 'changed', stepNumber, ...changeOf(was.step, step, missions) });
+    } else if (moved.has(id)) {
+      differences.push({ kind: 'moved', stepNumber, before: `Step ${was.number}`, after: text });
     }
   }
   return differences;

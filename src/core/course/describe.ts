@@ -20,8 +20,8 @@ export function differingValuesOf(
   after: Step,
   missions: readonly Mission[],
 ): { before: string; after: string } {
-  const old: Readonly<Record<string, unknown>> = before;
-  const now: Readonly<Record<string, unknown>> = after;
+  const old = before as object as Readonly<Record<string, unknown>>;
+  const now = after as object as Readonly<Record<string, unknown>>;
   const fields = Object.entries(fieldsOf(descriptionOfStep(after))).filter(
     ([name]) => old[name] !== now[name],
   );

@@ -1,8 +1,13 @@
 import { z } from 'zod';
-import { stepSchema } from '../steps/step';
+import { motionsMade } from '../steps/inOrder';
+import { numbered } from '../steps/tree';
+import { stepsSchema } from '../steps/step';
 import { ROUTE_WAYS } from '../versions/ofRoutes';
 import { keptSchema } from '../versions/schema';
 import { poseSchema } from './table';
+
+/** A robot makes no more in a run. */
+const MOST_MOTIONS = 500;
 
 /** A launch of the robot: where and how exactly it is placed, and what it does. */
 export const routeSchema = keptSchema('route', ROUTE_WAYS, {
@@ -15,12 +20,14 @@ export const routeSchema = keptSchema('route', ROUTE_WAYS, {
     })
     .prefault({})
     .describe('scatter of placing the robot, standard deviations along and across its heading'),
-  steps: z
-    .array(stepSchema)
-    .max(100)
+  steps: stepsSchema
+    .refine((steps) => {
+      const ids = numbered(steps).map(({ step }) => step.id);
+      return new Set(ids).size === ids.length;
+    }, 'expected a different id for each step')
     .refine(
-      (steps) => new Set(steps.map(({ id }) => id)).size === steps.length,
-      'expected a different id for each step',
+      (steps) => motionsMade(steps) <= MOST_MOTIONS,
+      `expected at most ${MOST_MOTIONS} motions, each counted as often as it is made`,
     ),
   turnCalibrationId: z
     .string()

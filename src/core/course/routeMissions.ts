@@ -1,11 +1,12 @@
 import type { Pose } from '../geometry/pose';
 import { missionOfStep } from '../steps/descriptions';
+import { motionsOf } from '../steps/tree';
 import type { Route } from './route';
 import type { Mission, Table } from './table';
 
 /** The missions that a route works, in the order in which it comes to them, each once. */
 export function routeMissions(route: Route, table: Table): Mission[] {
-  const ids = new Set(route.steps.map(missionOfStep));
+  const ids = new Set(motionsOf(route.steps).map(missionOfStep));
   return [...ids].flatMap((id) => table.missions.find((mission) => mission.id === id) ?? []);
 }
 

@@ -27,6 +27,8 @@ export interface NumberValue extends Value {
   /** The least itself does not fit any more, or neither end does. */
   open?: 'below' | 'both';
   notZero?: true;
+  /** It is counted, and never half. */
+  whole?: true;
   default?: number;
 }
 

@@ -13,8 +13,9 @@ const MOST_ID_LETTERS = 40;
 /** Names something that people do not see. */
 export const idSchema = z.string().min(1).max(MOST_ID_LETTERS);
 
-function numberSchema({ min, max, open, notZero, wanted }: NumberValue): z.ZodType {
-  const from = open === undefined ? z.number().min(min, wanted) : z.number().gt(min, wanted);
+function numberSchema({ min, max, open, notZero, whole, wanted }: NumberValue): z.ZodType {
+  const any = whole === true ? z.number().int('expected a whole number') : z.number();
+  const from = open === undefined ? any.min(min, wanted) : any.gt(min, wanted);
   const within = open === 'both' ? from.lt(max) : from.max(max);
   return notZero === true ? within.refine((value) => value !== 0, wanted) : within;
 }

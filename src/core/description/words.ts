@@ -26,11 +26,8 @@ export function slotWords(
 }
 
 /** A record as one plain sentence with its values, in the team's units. */
-export function sentenceOf(
-  { phrase, ...of }: Description,
-  record: Readonly<Record<string, unknown>>,
-  names: Names,
-): string {
+export function sentenceOf({ phrase, ...of }: Description, values: object, names: Names): string {
+  const record = values as Readonly<Record<string, unknown>>;
   const fields = fieldsOf(of);
   const wordsOf = (parts: Phrase): string =>
     parts

@@ -1,5 +1,5 @@
 import { kindOfStep } from '../steps/registry';
-import type { Step } from '../steps/step';
+import type { MotionStep } from '../steps/step';
 import type { Robot } from '../robot';
 import { counted, errorLength, number } from '../text/quantities';
 import { COMMAND_WAYS, commandsPower, turnUnit } from './commands';
@@ -55,7 +55,7 @@ function steeringText({ steering, turnSign, command }: ProgramProfile, angleRad:
 }
 
 /** How fast, as programs say it, with its sign where it backs; why not, where that was not measured. */
-function commandText(robot: Robot, step: Step, { distanceM, angleRad }: Signs): string[] {
+function commandText(robot: Robot, step: MotionStep, { distanceM, angleRad }: Signs): string[] {
   const { command, forwardSign, turnSign } = robot.program;
   const { speed } = kindOfStep(step).inProgram;
   if (command === null || speed === undefined) return [];
@@ -72,7 +72,7 @@ function commandText(robot: Robot, step: Step, { distanceM, angleRad }: Signs): 
 }
 
 /** The gain with which a step holds its heading, as programs steer; null where it has none, or that cannot be told. */
-export function stepGainInProgram(robot: Robot, step: Step): string | null {
+export function stepGainInProgram(robot: Robot, step: MotionStep): string | null {
   const steering = kindOfStep(step).inProgram.steering?.of(step);
   if (steering === undefined) return null;
   const gain = gainInProgram(robot, steering.gainMPerSPerRad, steering.speedMPerS);
@@ -88,7 +88,7 @@ function farText(robot: Robot, way: Travel, distanceM: number): string {
 }
 
 /** What else whoever types a step should know, in sentences, as it was measured. */
-export const notesOnStep = (robot: Robot, step: Step): string[] =>
+export const notesOnStep = (robot: Robot, step: MotionStep): string[] =>
   kindOfStep(step).inProgram.notes?.(step, robot) ?? [];
 
 /**
@@ -99,7 +99,7 @@ export const notesOnStep = (robot: Robot, step: Step): string[] =>
  */
 export function stepInProgram(
   robot: Robot,
-  step: Step,
+  step: MotionStep,
   signs: Signs = { distanceM: 0, angleRad: 0 },
 ): string | null {
   const { travel: way } = robot.program;

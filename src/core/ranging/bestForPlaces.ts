@@ -1,4 +1,5 @@
 import type { Route } from '../course/route';
+import { inOrder } from '../steps/inOrder';
 import { kindOfStep } from '../steps/registry';
 import { benchLength, errorLength } from '../text/quantities';
 import type { UnitRange } from './rangeCalibration';
@@ -6,7 +7,8 @@ import type { UnitRange } from './rangeCalibration';
 /** Somewhere on a route a distance sensor has to be right: at this distance. */
 export interface RangePlace {
   route: string;
-  step: number;
+  /** Its number in the route: "4.2" is the second within the fourth. */
+  step: string;
   distanceM: number;
 }
 
@@ -28,9 +30,11 @@ export interface BestForPlace {
 /** The places of routes at which a distance reading ends a step; of several at one distance the first. */
 export function rangePlaces(routes: readonly { name: string; route: Route }[]): RangePlace[] {
   const all = routes.flatMap(({ name, route }) =>
-    route.steps.flatMap((step, i) => {
+    inOrder(route.steps).flatMap(({ step, number }) => {
       const stops = kindOfStep(step).stopsBy?.(step);
-      return stops === undefined ? [] : [{ route: name, step: i + 1, distanceM: stops.thresholdM }];
+      return stops === undefined
+        ? []
+        : [{ route: name, step: number, distanceM: stops.thresholdM }];
     }),
   );
   return all.filter(

@@ -1,6 +1,7 @@
 import type { Mission, Table } from '../course/table';
 import type { Route } from '../course/route';
 import { missionOfStep } from '../steps/descriptions';
+import { inOrder } from '../steps/inOrder';
 import { kindOfStep } from '../steps/registry';
 
 /** How exactly a distance sensor has to read for a mission that is worked after it was used. */
@@ -22,7 +23,7 @@ interface RouteOnTable {
 /** The missions that are worked after a step which goes by a distance, until another such step. */
 function afterDistance({ route, table }: RouteOnTable): Mission[] {
   let byDistance = false;
-  return route.steps.flatMap((step) => {
+  return inOrder(route.steps).flatMap(({ step }) => {
     if (kindOfStep(step).needs.includes('distance sensor')) byDistance = true;
     const id = missionOfStep(step);
     return byDistance ? table.missions.filter((mission) => mission.id === id) : [];

@@ -7,7 +7,7 @@ function stopSentence({ failures }: Forecast): string {
   const stopped = failures.reduce((sum, failure) => sum + failure.runs, 0);
   if (stopped === 0) return '';
   const at = failures.map(({ step, runs, atWall, wall }) => {
-    const where = `${failures.length > 1 ? `${runs} ` : ''}at step ${step + 1}`;
+    const where = `${failures.length > 1 ? `${runs} ` : ''}at step ${step}`;
     if (atWall === 0) return `${where}, its time was over`;
     const into = wall === null ? 'a wall' : `wall ${wall} of the table`;
     return `${where}, into ${into}${atWall < runs ? ', or its time was over' : ''}`;

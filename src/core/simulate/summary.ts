@@ -1,10 +1,11 @@
 import { wrap } from '../geometry/angle';
 import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
-import { plannedEnd, planRoute } from '../course/plan';
+import { plannedEnd, planRoute, type PlannedStep } from '../course/plan';
 import type { Mission, Table } from '../course/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { doubtsThatTouch } from '../sources/sources';
 import { missionOfStep } from '../steps/descriptions';
+import { motionsOf } from '../steps/tree';
 import { mean } from '../stats/moments';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
@@ -32,32 +33,34 @@ export interface Forecast {
   measureFirst: string | null;
   /** Mean of the points of the missions worked, per run. */
   expectedPoints: number;
-  /** Runs that stopped at each step, by step index; steps that nobody failed are left out. */
+  /** Runs that stopped at each step, in the order of the steps; steps that nobody failed are left out. */
   failures: StepFailure[];
 }
 
 /** How many runs stopped at a step, and at which wall (by its number) most of those that ran into one. */
 export interface StepFailure {
-  step: number;
+  /** Its number in the route: "4.2" is the second within the fourth. */
+  step: string;
   runs: number;
   atWall: number;
   wall: number | null;
 }
 
-function countFailures(runs: readonly SimulatedRun[], table: Table): StepFailure[] {
-  const steps = new Map<number, SimulatedRun['end'][]>();
-  for (const { end } of runs) {
-    if (end.failedStep === null) continue;
-    steps.set(end.failedStep, [...(steps.get(end.failedStep) ?? []), end]);
-  }
-  return [...steps]
-    .map(([step, ends]) => {
-      const hit = ends.filter(({ failure }) => failure === 'wall');
-      const [first] = hit;
-      const wall = first === undefined ? null : nearestWall(table.walls, first);
-      return { step, runs: ends.length, atWall: hit.length, wall };
-    })
-    .sort((a, b) => a.step - b.step);
+function countFailures(
+  runs: readonly SimulatedRun[],
+  plan: readonly PlannedStep[],
+  table: Table,
+): StepFailure[] {
+  const numberOf = ({ failedStep }: SimulatedRun['end']) =>
+    failedStep === null ? undefined : plan[failedStep]?.number;
+  return [...new Set(plan.map(({ number }) => number))].flatMap((step) => {
+    const ends = runs.map(({ end }) => end).filter((end) => numberOf(end) === step);
+    if (ends.length === 0) return [];
+    const hit = ends.filter(({ failure }) => failure === 'wall');
+    const [first] = hit;
+    const wall = first === undefined ? null : nearestWall(table.walls, first);
+    return [{ step, runs: ends.length, atWall: hit.length, wall }];
+  });
 }
 
 /** The values of each imagined robot's runs, summed. */
@@ -120,7 +123,8 @@ export function forecast(
   sensitivities: readonly Sensitivity[] | null = null,
 ): Forecast {
   const { route, robot, table, doubts = [], seed } = simulation;
-  const target = plannedEnd(route, planRoute(route, robot, table));
+  const plan = planRoute(route, robot, table);
+  const target = plannedEnd(route, plan);
   // A robot that is known exactly is the same one in all runs.
   const runsEach = doubts.length === 0 ? 1 : RUNS_PER_ROBOT;
   // A run that stops on its way is no small change of another.
@@ -129,7 +133,7 @@ export function forecast(
     known === null || doubts.length === 0
       ? robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach)
       : ownChance(missions.map(atMarks), known, seed, mean(passed.map(Number)));
-  const marked = new Set(route.steps.map(missionOfStep));
+  const marked = new Set(motionsOf(route.steps).map(missionOfStep));
   const marks = table.missions.filter(({ id }) => marked.has(id));
   const atMark = (run: SimulatedRun, mission: Mission): MarkPose | undefined =>
     run.marks.find((mark) => mark.missionId === mission.id);
@@ -152,7 +156,7 @@ export function forecast(
     };
     const poses = runs.flatMap((run) => atMark(run, mission) ?? []);
     const scatter = poses.length === 0 ? null : consistency(mission.pose, poses);
-    const step = route.steps.findIndex((s) => missionOfStep(s) === mission.id) + 1;
+    const step = plan.find((one) => missionOfStep(one.step) === mission.id)?.number ?? '';
     const why = whyMissed({ mission, chance, low, high, scatter }, step);
     return [{ mission, chance, low, high, scatter, why }];
   });
@@ -177,6 +181,6 @@ export function forecast(
       endsOfRobots(target, runs),
     ),
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
-    failures: countFailures(runs, table),
+    failures: countFailures(runs, plan, table),
   };
 }

@@ -10,12 +10,12 @@ const WEAK = 0.5;
  * Why a mission works in few of the runs: what of the mean pose at its mark lies outside its window, the
  * worst first; else that the runs scatter too much, or do not get there.
  *
- * @param step at which it is worked, counted from 1
+ * @param step at which it is worked: its number
  * @returns null for a mission that works in half of the runs or more
  */
 export function whyMissed(
   { mission, chance, scatter }: Omit<MissionForecast, 'why'>,
-  step: number,
+  step: string,
 ): string | null {
   if (chance.rate >= WEAK) return null;
   if (scatter === null) return `No run gets as far as step ${step}.`;

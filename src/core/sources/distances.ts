@@ -1,6 +1,7 @@
 import { calibrationOf } from '../calibration/find';
 import type { Route } from '../course/route';
 import { kindOfStep } from '../steps/registry';
+import { motionsOf } from '../steps/tree';
 import { lookingAhead, withDistance } from '../units/ofRobot';
 import { errorLength, number } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
@@ -10,7 +11,7 @@ const STOP_BY_DISTANCE_S = 0.03;
 
 /** Of what the distance sensor gets wrong nothing is seen where no step goes by it. */
 const goesByDistance = ({ steps }: Route): boolean =>
-  steps.some((step) => kindOfStep(step).stopsBy !== undefined);
+  motionsOf(steps).some((step) => kindOfStep(step).stopsBy !== undefined);
 
 /** What may be off about the distance sensor, and about stops by it. */
 export const DISTANCES: readonly Source[] = [

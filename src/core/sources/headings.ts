@@ -3,6 +3,7 @@ import { driftText } from '../gyro/driftText';
 import { degreesFromRadians, radiansFromDegrees as deg } from '../geometry/angle';
 import { degrees, number } from '../text/quantities';
 import { kindOfStep } from '../steps/registry';
+import { motionsOf } from '../steps/tree';
 import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
 import { headingOf, withHeading } from '../units/ofRobot';
 import { guess, onRobot, type Source } from './source';
@@ -74,7 +75,8 @@ export const HEADINGS: readonly Source[] = [
   {
     name: 'heading after a wall',
     measuredBy: 'squaring',
-    touches: ({ steps }) => steps.some((step) => kindOfStep(step).takesHeading !== undefined),
+    touches: ({ steps }) =>
+      motionsOf(steps).some((step) => kindOfStep(step).takesHeading !== undefined),
     doubt: (values) => {
       const squaring = calibrationOf(values, 'squaring');
       if (squaring === null) return guess(deg(0.7));

@@ -1,6 +1,7 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import { calibrationOf } from '../calibration/find';
 import { kindOfStep } from '../steps/registry';
+import { motionsOf } from '../steps/tree';
 import { errorLength } from '../text/quantities';
 import { guess, timesText, type Doubt, type Source } from './source';
 
@@ -44,7 +45,7 @@ export const SCATTERS: readonly Source[] = [
     measuredBy: 'straight',
     touches: ({ steps }, { measured }) =>
       measured.straight !== null &&
-      steps.some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
+      motionsOf(steps).some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
     doubt: drives,
     figure: ({ measured }) =>
       measured.straight && `± ${errorLength(measured.straight.scatterM, 1)}`,
@@ -54,7 +55,7 @@ export const SCATTERS: readonly Source[] = [
   {
     name: 'scatter of turns',
     measuredBy: 'turns',
-    touches: ({ steps }) => steps.some((step) => kindOfStep(step).rateRadPerS(step) > 0),
+    touches: ({ steps }) => motionsOf(steps).some((step) => kindOfStep(step).rateRadPerS(step) > 0),
     doubt: turns,
     figure: () => null,
     within: timesText,

@@ -3,6 +3,7 @@ import { batteryShare, onBattery } from '../drive/byPower';
 import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import { kindOfStep } from '../steps/registry';
+import { motionsOf } from '../steps/tree';
 import { aMetre, benchSpeed, degrees, errorLength, headingText, number } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, withErrors, type Source } from './source';
 
@@ -42,7 +43,8 @@ export const WHEELS: readonly Source[] = [
   {
     name: 'coast of drives',
     measuredBy: 'straight',
-    touches: ({ steps }) => steps.some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
+    touches: ({ steps }) =>
+      motionsOf(steps).some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
     doubt: (values) => {
       const straight = calibrationOf(values, 'straight');
       if (straight === null) return guess(COAST_M);

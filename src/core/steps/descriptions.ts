@@ -1,12 +1,13 @@
 import { fieldsOf, type Description, type RecordOf } from '../description/description';
 import { APPROACH } from './approach/description';
 import { MARK } from './mark/description';
+import { PART } from './part/description';
 import { SQUARE_UP } from './squareUp/description';
 import { STRAIGHT } from './straight/description';
 import { TURN } from './turn/description';
 
-/** What is told of each kind of step, in the order in which they are offered. */
-export const STEP_DESCRIPTIONS = {
+/** What is told of each kind of step that is a motion, in the order in which they are offered. */
+export const MOTION_DESCRIPTIONS = {
   straight: STRAIGHT,
   turn: TURN,
   approach: APPROACH,
@@ -14,11 +15,29 @@ export const STEP_DESCRIPTIONS = {
   mark: MARK,
 } as const;
 
-type Descriptions = typeof STEP_DESCRIPTIONS;
+/** And of each that owns steps, which it runs. */
+export const OWNER_DESCRIPTIONS = { part: PART } as const;
 
-/** A step of a route of one kind, and of any. */
-export type StepOf<K extends keyof Descriptions> = RecordOf<Descriptions[K]>;
-export type Step = { [K in keyof Descriptions]: StepOf<K> }[keyof Descriptions];
+/** All of them. */
+export const STEP_DESCRIPTIONS = { ...MOTION_DESCRIPTIONS, ...OWNER_DESCRIPTIONS } as const;
+
+type Motions = typeof MOTION_DESCRIPTIONS;
+type Owners = typeof OWNER_DESCRIPTIONS;
+
+/** The list of a step that owns others. */
+export interface Owns {
+  steps: Step[];
+}
+
+/** A motion of one kind, and of any. */
+export type MotionOf<K extends keyof Motions> = RecordOf<Motions[K]>;
+export type MotionStep = { [K in keyof Motions]: MotionOf<K> }[keyof Motions];
+export type OwnerStep = { [K in keyof Owners]: RecordOf<Owners[K]> & Owns }[keyof Owners];
+/** A step of a route. */
+export type Step = MotionStep | OwnerStep;
+
+/** Whether a step owns others. */
+export const isOwner = (step: Step): step is OwnerStep => step.kind in OWNER_DESCRIPTIONS;
 
 /** What is told of a step's kind. */
 export const descriptionOfStep = ({ kind }: Pick<Step, 'kind'>): Description =>

@@ -13,6 +13,8 @@ export interface NewStepPlace {
   headingRad: number;
   missionId: string;
   turns: TurnsCalibration | null;
+  /** It is made several times: what it says should hold wherever it begins. */
+  isRepeated?: boolean;
   /** As it was measured. */
   robot: Robot;
 }
@@ -62,14 +64,26 @@ export interface InProgram<S> {
   };
 }
 
-/** What a kind of step does; what it is told stands in its description, beside it. */
-export interface StepKind<S extends { kind: string }> {
-  /** What it cannot do without. */
-  needs: readonly UnitKindName[];
+/** How a step comes into a route. */
+export interface Offered<S extends { kind: string }> {
   /** Whether it can be added to a route of such a table. */
   isOffered(table: Table): boolean;
   /** As it is when a coach adds it: ordinary values, to be changed in place. */
-  asAdded(place: NewStepPlace): Omit<S, 'id'>;
+  asAdded(place: NewStepPlace): Omit<S, 'id' | 'steps'>;
+}
+
+/** What a kind of step does that owns others; it knows nothing of those. */
+export interface OwnerKind<S extends { kind: string }> extends Offered<S> {
+  /** What it runs of the steps within it, in order, each as often as it is run. */
+  inOrder<Inner>(step: S, steps: readonly Inner[]): Inner[];
+  /** Whether they are made several times. */
+  repeats: boolean;
+}
+
+/** What a kind of step does that is a motion; what it is told stands in its description, beside it. */
+export interface StepKind<S extends { kind: string }> extends Offered<S> {
+  /** What it cannot do without. */
+  needs: readonly UnitKindName[];
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;

@@ -1,7 +1,9 @@
+import { isOwner, type Step } from './descriptions';
 import type { NewStepPlace } from './kind';
-import { kindOfStep } from './registry';
-import type { Step } from './step';
+import { offerOf } from './registry';
 
-/** A step as it is when a coach adds it. */
-export const newStep = (kind: Step['kind'], id: string, place: NewStepPlace): Step =>
-  ({ ...kindOfStep({ kind }).asAdded(place), id }) as Step;
+/** A step as it is when a coach adds it; one that owns steps owns none yet. */
+export function newStep(kind: Step['kind'], id: string, place: NewStepPlace): Step {
+  const step = { ...offerOf({ kind }).asAdded(place), id } as Step;
+  return isOwner(step) ? { ...step, steps: [] } : step;
+}

@@ -1,13 +1,40 @@
 import { z } from 'zod';
 import { schemaOf } from '../description/schema';
-import { STEP_DESCRIPTIONS, type Step } from './descriptions';
+import {
+  MOTION_DESCRIPTIONS,
+  OWNER_DESCRIPTIONS,
+  type MotionStep,
+  type Step,
+} from './descriptions';
 
-const [first, ...others] = Object.values(STEP_DESCRIPTIONS).map(schemaOf);
+/** Steps stand within each other so deep at most. */
+const MOST_LEVELS = 4;
+/** A list has so many at most. */
+const MOST_STEPS = 100;
 
-/** A step of a route: what each kind has stands in its own folder. */
-export const stepSchema = z.discriminatedUnion('kind', [
-  first as NonNullable<typeof first>,
-  ...others,
-]) as unknown as z.ZodType<Step>;
+const [first, ...others] = Object.values(MOTION_DESCRIPTIONS).map(schemaOf);
+const motions = [first as NonNullable<typeof first>, ...others] as const;
+const owners = Object.values(OWNER_DESCRIPTIONS).map(schemaOf);
 
-export type { Step, StepOf } from './descriptions';
+/** A step that owns none: what each kind has stands in its own folder. */
+export const motionSchema = z.discriminatedUnion('kind', motions, {
+  error: `expected a motion: steps stand at most ${MOST_LEVELS} levels within each other`,
+}) as unknown as z.ZodType<MotionStep>;
+
+const listOf = (step: z.ZodType<Step>) => z.array(step).max(MOST_STEPS);
+
+/** A step under which so many levels may stand. */
+function stepOver(levels: number): z.ZodType<Step> {
+  if (levels === 0) return motionSchema;
+  const steps = listOf(stepOver(levels - 1));
+  const owning = owners.map((owner) => owner.extend({ steps }));
+  return z.discriminatedUnion('kind', [...motions, ...owning]) as unknown as z.ZodType<Step>;
+}
+
+/** A step of a route. */
+export const stepSchema = stepOver(MOST_LEVELS - 1);
+
+/** The steps of a route. */
+export const stepsSchema = listOf(stepSchema);
+
+export type { MotionOf, MotionStep, Step } from './descriptions';

@@ -1,3 +1,4 @@
+import { motionsOf } from '../../core/steps/tree';
 import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
 import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
@@ -58,7 +59,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
     );
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
-        if (!route.steps.some((step) => missionOfStep(step) === id)) return [];
+        if (!motionsOf(route.steps).some((step) => missionOfStep(step) === id)) return [];
         const mark = run.marks.find((m) => m.missionId === id);
         return [[id, mark !== undefined && isInWindow(mark, pose, window)]];
       }),

@@ -1,3 +1,4 @@
+import { motionsOf } from '../../core/steps/tree';
 import { col, fn, Op, QueryTypes, type Transaction } from 'sequelize';
 import { runRecord, savedRun, type RunRecord, type SavedRun } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
@@ -83,7 +84,7 @@ async function refuseUnknownMissions(
   ]);
   const known = new Set([
     ...onTable.map((mission) => mission.get('id') as string),
-    ...routeSchema.parse(version?.get('route')).steps.map(missionOfStep),
+    ...motionsOf(routeSchema.parse(version?.get('route')).steps).map(missionOfStep),
     ...before.flatMap((run) => Object.keys(run.get('missions') as object)),
   ]);
   for (const { missions } of runs) {

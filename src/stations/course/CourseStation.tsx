@@ -1,15 +1,13 @@
 import { FORECAST_SEED } from '../../core/simulate/run';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import { newStep } from '../../core/steps/newStep';
 import { withPlacing } from '../../core/calibration/applyPlacing';
 import type { CalibrationValue } from '../../core/calibration/calibration';
 import { isMissionList } from '../../core/course/missionList';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
-import { STEP_DESCRIPTIONS } from '../../core/steps/descriptions';
-import { kindOfStep } from '../../core/steps/registry';
-import type { Step } from '../../core/steps/step';
+import type { Step } from '../../core/steps/descriptions';
+import { motionsOf } from '../../core/steps/tree';
 import { forecastSentence } from '../../core/simulate/sentence';
 import { clock, counted } from '../../core/text/quantities';
 import type {
@@ -18,7 +16,6 @@ import type {
   RouteRecord,
   SavedRouteVersion,
 } from '../../formats/records';
-import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { KeyHelp } from '../../ui/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
@@ -28,10 +25,20 @@ import { doubtsThatTouch } from '../../core/sources/sources';
 import { restsOn } from '../../core/sources/restsOn';
 import { RestsOnFold } from '../RestsOnFold';
 import { OtherDrafts } from '../OtherDrafts';
+import { addedStep } from './addedStep';
+import { AddSteps } from './AddSteps';
 import { CalibrationLine, type CourseCalibrations } from './CalibrationLine';
 import { CloudCanvas } from './CloudCanvas';
 import styles from './CourseStation.module.css';
-import { duplicateStep, insertStep, moveStep, removeStep, replaceStep } from './editRoute';
+import {
+  duplicateStep,
+  insertStep,
+  moveStep,
+  nextPlace,
+  removeStep,
+  replaceStep,
+  type Place,
+} from './editRoute';
 import { ForecastPanel } from './ForecastPanel';
 import { editOf, sameRoute } from './history';
 import { courseKeys } from './keys';
@@ -87,7 +94,7 @@ function CourseEditor(props: Props) {
   const route = history.present;
   const { table } = course;
   const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
-  const [selected, setSelected] = useState<number | null>(null);
+  const [selected, setSelected] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'save' | 'versions' | 'keys' | null>(null);
   const [toast, tell] = useToast();
   const simulation = useSimulation();
@@ -108,19 +115,18 @@ function CourseEditor(props: Props) {
     () => dispatch({ type: 'undo' }),
     () => dispatch({ type: 'redo' }),
   );
-  const addStep = (kind: Step['kind']) => {
-    const at = selected === null ? route.steps.length : selected + 1;
-    const place = {
-      headingRad: plan[at - 1]?.to.headingRad ?? route.start.headingRad,
-      missionId: table.missions[0]?.id ?? '',
-      turns,
-      robot: robot.robot,
-    };
-    const next = insertStep(route, at, newStep(kind, ulid(), place));
+  const addStep = (kind: Step['kind'], place: Place) => {
+    const step = addedStep(kind, route, plan, place, { robot: robot.robot, table, turns });
+    const next = insertStep(route, place, step);
     // The first turn of a route is from the calibration that holds: the route says so.
-    const isFirst = kind === 'turn' && !route.steps.some((step) => step.kind === 'turn');
+    const isFirst = kind === 'turn' && !motionsOf(route.steps).some((one) => one.kind === 'turn');
     edit(isFirst ? { ...next, turnCalibrationId: calibrations.turns?.id ?? null } : next, 'add');
-    setSelected(at);
+    setSelected(step.id);
+  };
+  const move = (id: string, to: Place | null) => {
+    if (to === null) return;
+    edit(moveStep(route, id, to), 'move');
+    setSelected(id);
   };
   useKeys((key) => {
     if (key === 's' && !state.running && !isList) simulate();
@@ -216,19 +222,18 @@ function CourseEditor(props: Props) {
             <StartSentence route={route} table={table} onChange={(next) => edit(next, 'start')} />
           </div>
           <StepList
+            steps={route.steps}
             plan={plan}
             robot={robot.robot}
             missions={table.missions}
             selected={selected}
             onSelect={setSelected}
-            onChange={(index, step) => edit(replaceStep(route, index, step), `step ${index}`)}
-            onMove={(from, to) => {
-              edit(moveStep(route, from, to), 'move');
-              setSelected(to);
-            }}
-            onDuplicate={(index) => edit(duplicateStep(route, index, ulid()), 'duplicate')}
-            onRemove={(index) => {
-              edit(removeStep(route, index), 'remove');
+            onChange={(step) => edit(replaceStep(route, step), `step ${step.id}`)}
+            onMove={move}
+            onMoveBy={(id, by) => move(id, nextPlace(route.steps, id, by))}
+            onDuplicate={(id) => edit(duplicateStep(route, id, ulid), 'duplicate')}
+            onRemove={(id) => {
+              edit(removeStep(route, id), 'remove');
               setSelected(null);
             }}
           />
@@ -240,18 +245,7 @@ function CourseEditor(props: Props) {
             table={table}
             onChange={(next) => edit(next, 'calibration')}
           />
-          <div className={styles.add}>
-            <span>{selected === null ? 'Add' : `Add after step ${selected + 1}`}</span>
-            {Object.values(STEP_DESCRIPTIONS).map(({ kind, label }) => (
-              <Button
-                key={kind}
-                disabled={!kindOfStep({ kind }).isOffered(table)}
-                onClick={() => addStep(kind)}
-              >
-                {label}
-              </Button>
-            ))}
-          </div>
+          <AddSteps steps={route.steps} table={table} selected={selected} onAdd={addStep} />
         </section>
       </div>
       {dialog === 'save' && (

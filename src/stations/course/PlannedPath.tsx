@@ -21,6 +21,10 @@ function labelPlace(table: Table, from: Pose, to: Pose) {
   };
 }
 
+/** Each motion where it is made first. */
+const firstOfEach = (plan: readonly PlannedStep[]): PlannedStep[] =>
+  plan.filter(({ number }, i) => plan.findIndex((one) => one.number === number) === i);
+
 /** The planned way, dashed, with the numbers of the steps that move the robot. */
 export function PlannedPath({ table, route, plan }: Props) {
   return (
@@ -29,14 +33,10 @@ export function PlannedPath({ table, route, plan }: Props) {
         className={styles.planned}
         d={pathOf(table, [route.start, ...plan.map(({ to }) => to)])}
       />
-      {plan.map(({ step, to, from }, index) =>
+      {firstOfEach(plan).map(({ step, number, to, from }) =>
         !kindOfStep(step).drives ? null : (
-          <text
-            key={step.id ?? index}
-            className={styles.stepNumber}
-            {...labelPlace(table, from, to)}
-          >
-            {index + 1}
+          <text key={step.id} className={styles.stepNumber} {...labelPlace(table, from, to)}>
+            {number}
           </text>
         ),
       )}

@@ -4,15 +4,15 @@ import { notesOnStep, stepGainInProgram } from '../../core/program/sentence';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot';
 import { kindOfStep } from '../../core/steps/registry';
-import type { Step } from '../../core/steps/step';
+import type { MotionStep } from '../../core/steps/descriptions';
 import { errorLength } from '../../core/text/quantities';
 import { ProgramField } from '../../ui/ProgramField';
 import styles from './CourseStation.module.css';
 
 interface Props {
-  step: Step;
+  step: MotionStep;
   robot: Robot;
-  onChange(step: Step): void;
+  onChange(step: MotionStep): void;
 }
 
 const MOST = 1e6;

@@ -16,7 +16,7 @@ interface Props {
   robot: Robot;
   route: Route;
   plan: readonly PlannedStep[];
-  selected: number | null;
+  selected: string | null;
   forecast: Forecast | null;
   onStart(pose: Pose): void;
 }
@@ -25,7 +25,11 @@ interface Props {
 export function RoutePlan({ table, robot, route, plan, selected, forecast, onStart }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const end = plan.at(-1)?.to ?? route.start;
-  const active = selected === null ? undefined : plan[selected];
+  const active = plan.filter(
+    ({ step, within }) => selected !== null && (step.id === selected || within.includes(selected)),
+  );
+  // Of what is made several times the first counts; of steps within another the last.
+  const stands = active[0]?.step.id === selected ? active[0] : active.at(-1);
   return (
     <Plan table={table} label="Plan of the table with the route" svgRef={svg}>
       {forecast?.missions.map(
@@ -45,8 +49,10 @@ export function RoutePlan({ table, robot, route, plan, selected, forecast, onSta
           ),
       )}
       <PlannedPath table={table} route={route} plan={plan} />
-      {active && <path className={styles.active} d={pathOf(table, [active.from, active.to])} />}
-      <RobotOutline table={table} pose={active?.to ?? end} body={robot.body} />
+      {active.map(({ from, to }, i) => (
+        <path key={i} className={styles.active} d={pathOf(table, [from, to])} />
+      ))}
+      <RobotOutline table={table} pose={stands?.to ?? end} body={robot.body} />
       <PoseHandle
         name="Start of the robot"
         table={table}

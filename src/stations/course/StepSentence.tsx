@@ -5,19 +5,20 @@ import { kindOfStep } from '../../core/steps/registry';
 import { PhraseFields } from '../../ui/PhraseFields';
 
 interface Props {
-  planned: PlannedStep;
+  step: Step;
+  /** Of a motion: how it is planned where it is made first. */
+  planned: PlannedStep | null;
   missions: readonly Mission[];
   onChange(step: Step): void;
 }
 
 /** A step as a plain sentence, its values edited in place. */
-export function StepSentence({ planned, missions, onChange }: Props) {
-  const { step } = planned;
+export function StepSentence({ step, planned, missions, onChange }: Props) {
   return (
     <PhraseFields
       description={descriptionOfStep(step)}
       record={step}
-      unset={kindOfStep(step).asPlanned?.(planned) ?? {}}
+      unset={planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {})}
       things={{ mission: missions }}
       onChange={(name, value) => onChange({ ...step, [name]: value })}
     />

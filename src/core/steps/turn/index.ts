@@ -10,9 +10,10 @@ import type { TurnStep } from './description';
 const ADDED = { angleRad: radiansFromDegrees(90), rateRadPerS: radiansFromDegrees(90) };
 
 /** How early a new turn stops: as measured; not at all where nobody has measured it. */
-function measuredLead({ headingRad, turns }: NewStepPlace): number {
+function measuredLead({ headingRad, turns, isRepeated = false }: NewStepPlace): number {
   if (turns === null) return 0;
-  const angleRad = turnAngle(headingRad, ADDED.angleRad, 'short') || ADDED.angleRad;
+  const toRad = isRepeated ? 0 : turnAngle(headingRad, ADDED.angleRad, 'short');
+  const angleRad = toRad || ADDED.angleRad;
   return leadFor(turns, angleRad, ADDED.rateRadPerS) ?? 0;
 }
 
@@ -21,7 +22,7 @@ export const turn: StepKind<TurnStep> = {
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'turn',
-    mode: 'to',
+    mode: place.isRepeated === true ? 'by' : 'to',
     ...ADDED,
     direction: 'short',
     leadRad: measuredLead(place),

@@ -42,9 +42,9 @@ export function RouteChanges({ turns, robot, routes }: Props) {
               {changes.length > 0 && (
                 <ul>
                   {changes.map(
-                    ({ stepIndex, angleRad, rateRadPerS, oldCommandRad, newCommandRad }) => (
-                      <li key={stepIndex}>
-                        Step {stepIndex + 1}, {degrees(Math.abs(angleRad), 0)} to the{' '}
+                    ({ number, angleRad, rateRadPerS, oldCommandRad, newCommandRad }) => (
+                      <li key={number}>
+                        Step {number}, {degrees(Math.abs(angleRad), 0)} to the{' '}
                         {angleRad < 0 ? 'right' : 'left'} at {degrees(rateRadPerS, 0)}/s: stop at{' '}
                         {degrees(Math.abs(oldCommandRad))} →{' '}
                         <strong>{degrees(Math.abs(newCommandRad))}</strong>
