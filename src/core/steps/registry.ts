@@ -1,6 +1,6 @@
 import { approach } from './approach';
 import type { MotionStep, OwnerStep, Step } from './descriptions';
-import type { Offered, OwnerKind, StepKind } from './kind';
+import type { NewStepPlace, Offered, OwnerKind, StepKind } from './kind';
 import { mark } from './mark';
 import { part } from './part';
 import { squareUp } from './squareUp';
@@ -17,9 +17,9 @@ const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
 };
 
 /** And every kind that owns steps. */
-const OWNER_KINDS: Record<OwnerStep['kind'], OwnerKind<OwnerStep>> = { part };
-
-const OFFERED: Record<Step['kind'], Offered<Step>> = { ...MOTION_KINDS, ...OWNER_KINDS };
+const OWNER_KINDS: { [K in OwnerStep['kind']]: OwnerKind<Extract<OwnerStep, { kind: K }>> } = {
+  part,
+};
 
 /** What is known of a motion's kind. */
 export const kindOfStep = ({ kind }: Pick<MotionStep, 'kind'>): StepKind<MotionStep> =>
@@ -27,7 +27,11 @@ export const kindOfStep = ({ kind }: Pick<MotionStep, 'kind'>): StepKind<MotionS
 
 /** What a step runs of those that it owns. */
 export const ownerKindOf = ({ kind }: Pick<OwnerStep, 'kind'>): OwnerKind<OwnerStep> =>
-  OWNER_KINDS[kind];
+  OWNER_KINDS[kind] as OwnerKind<OwnerStep>;
 
 /** How a step of a kind comes into a route. */
-export const offerOf = ({ kind }: Pick<Step, 'kind'>): Offered<Step> => OFFERED[kind];
+export const offerOf = ({
+  kind,
+}: Pick<Step, 'kind'>): Pick<Offered<Step>, 'isOffered'> & {
+  asAdded(place: NewStepPlace): object;
+} => ({ ...MOTION_KINDS, ...OWNER_KINDS })[kind];
