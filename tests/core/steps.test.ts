@@ -85,8 +85,16 @@ it('a mission can only be worked on a table that has one', () => {
     Object.values(STEP_DESCRIPTIONS)
       .filter((one) => offerOf(one).isOffered({ ...bareTable, missions }))
       .map(({ label }) => label);
-  expect(offered([beam])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Mission', 'Part']);
-  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Part']);
+  expect(offered([beam])).toEqual([
+    'Drive',
+    'Turn',
+    'Approach',
+    'Square up',
+    'Mission',
+    'Part',
+    'Repeat',
+  ]);
+  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Part', 'Repeat']);
 });
 
 it('a turn that is repeated is told by its angle: to the same heading it would turn once', () => {

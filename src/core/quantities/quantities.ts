@@ -2,6 +2,7 @@ import { degreesFromRadians } from '../geometry/angle';
 import {
   benchLength,
   benchSpeed,
+  counted,
   degrees,
   fineLength,
   headingText,
@@ -10,6 +11,7 @@ import {
 } from '../text/quantities';
 import {
   BENCH_LENGTH,
+  COUNTED_TIMES,
   DEG,
   DEG_PER_S,
   DEG_PER_SQRT_S,
@@ -83,6 +85,12 @@ export const QUANTITIES = {
   drift: asShown(DRIFT),
   'drift size': asShown(DRIFT_SIZE),
   'angle random walk': asShown(DEG_PER_SQRT_S),
+  /** How often. */
+  times: {
+    unit: COUNTED_TIMES,
+    text: (si) => counted(si, 'time'),
+    exact: (si) => counted(si, 'time'),
+  },
   /** So much of one thing to one of another. */
   ratio: asShown(PLAIN),
   /** A figure without a unit, as programs hold it. */

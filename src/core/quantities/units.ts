@@ -109,3 +109,4 @@ export const TIMES = scaled('×', 'times', 1, 0, 1);
 export const RUNS = scaled('runs', 'runs', 1, 0, 5);
 export const POINTS = scaled('points', 'points', 1, 0, 5);
 export const VOLTS = scaled('V', 'volts', 1, 2, 0.1);
+export const COUNTED_TIMES = scaled('times', 'times', 1, 0, 1);

@@ -2,6 +2,7 @@ import { fieldsOf, type Description, type RecordOf } from '../description/descri
 import { APPROACH } from './approach/description';
 import { MARK } from './mark/description';
 import { PART } from './part/description';
+import { REPEAT } from './repeat/description';
 import { SQUARE_UP } from './squareUp/description';
 import { STRAIGHT } from './straight/description';
 import { TURN } from './turn/description';
@@ -16,7 +17,7 @@ export const MOTION_DESCRIPTIONS = {
 } as const;
 
 /** And of each that owns steps, which it runs. */
-export const OWNER_DESCRIPTIONS = { part: PART } as const;
+export const OWNER_DESCRIPTIONS = { part: PART, repeat: REPEAT } as const;
 
 /** All of them. */
 export const STEP_DESCRIPTIONS = { ...MOTION_DESCRIPTIONS, ...OWNER_DESCRIPTIONS } as const;

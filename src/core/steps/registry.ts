@@ -3,6 +3,7 @@ import type { MotionStep, OwnerStep, Step } from './descriptions';
 import type { NewStepPlace, Offered, OwnerKind, StepKind } from './kind';
 import { mark } from './mark';
 import { part } from './part';
+import { repeat } from './repeat';
 import { squareUp } from './squareUp';
 import { straight } from './straight';
 import { turn } from './turn';
@@ -19,6 +20,7 @@ const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
 /** And every kind that owns steps. */
 const OWNER_KINDS: { [K in OwnerStep['kind']]: OwnerKind<Extract<OwnerStep, { kind: K }>> } = {
   part,
+  repeat,
 };
 
 /** What is known of a motion's kind. */

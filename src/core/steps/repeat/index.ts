@@ -1,0 +1,9 @@
+import type { OwnerKind } from '../kind';
+import type { RepeatStep } from './description';
+
+export const repeat: OwnerKind<RepeatStep> = {
+  isOffered: () => true,
+  asAdded: () => ({ kind: 'repeat', times: 2 }),
+  inOrder: ({ times }, steps) => Array.from({ length: times }, () => steps).flat(),
+  repeats: true,
+};
