@@ -128,7 +128,8 @@ export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
   const counts = new Map<UnitKindName, number>();
   for (const route of routes) {
     for (const step of motionsOf(route.steps)) {
-      for (const kind of kindOfStep(step).needs) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+      for (const kind of kindOfStep(step).needs(step))
+        counts.set(kind, (counts.get(kind) ?? 0) + 1);
     }
   }
   return [...counts].map(([kind, steps]) => {

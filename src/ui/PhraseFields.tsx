@@ -52,7 +52,7 @@ function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
   }
   const isSize = slot.part === 'size';
   const { unit } = QUANTITIES[slot.quantity ?? field.quantity];
-  const most = sign < 0 ? -field.min : field.max;
+  const most = slot.most ?? (isSize && sign < 0 ? -field.min : field.max);
   return (
     <NumberField
       inline
@@ -60,7 +60,7 @@ function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
       unit={unit}
       whole={field.whole ?? false}
       min={(isSize ? 0 : field.min) * unit.limitsPerSi}
-      max={(isSize ? most : field.max) * unit.limitsPerSi}
+      max={most * unit.limitsPerSi}
       value={isSize ? Math.abs(si) : si}
       onChange={(next) => onChange(isSize ? sign * next + 0 : next)}
     />
@@ -134,7 +134,7 @@ function SlotField(props: SlotProps) {
   if (field.is === 'text')
     return <TextSlot {...{ label, field, onChange }} value={String(value)} />;
   const isFlag = field.is === 'flag';
-  const words = isFlag ? { true: field.yes, false: field.no } : field.options;
+  const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);
   return (
     <Choice
       inline

@@ -1,6 +1,7 @@
 import type { Robot } from '../robot';
 import { lookingAhead } from '../units/ofRobot';
 import type { Controller } from './controller';
+import { endsWhen } from './endsWhen';
 import { PROFILE_SHARE } from './settings';
 import { steeringOf, type StraightStrategy } from './straight/steering';
 
@@ -20,12 +21,13 @@ export function approach(
   const ramp = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS;
   const steer = steeringOf(keep);
   let startS: number | null = null;
+  const unitId = lookingAhead(robot)?.id ?? null;
+  const isThere = endsWhen({ unitId, passes: 'below', value: thresholdM, confirmations: 1 });
   const ramped = { speed: 0 };
   return (now, wheels) => {
-    if (lookingAhead(robot) === null) return 'no-sensor';
+    if (unitId === null) return 'no-sensor';
     startS ??= now.timeS;
-    const reading = now.distanceM();
-    if (reading !== null && reading <= thresholdM) return 'done';
+    if (isThere(now)) return 'done';
     if (now.timeS - startS > timeoutS) return 'time';
     const speed = Math.min(speedMPerS, ramped.speed + ramp);
     ramped.speed = speed;

@@ -6,9 +6,7 @@ export interface Readings {
   /** Rolls of the wheels as the encoders count them. */
   leftM: number;
   rightM: number;
-  /** Asked for only where it is used; null when the echo was lost or nothing is in range. */
-  distanceM(): number | null;
-  /** Of one of its other units, asked for only where it is used; null for nothing, as a lost echo. */
+  /** Of one of its units, asked for only where it is used; null for nothing: a lost echo, nothing in range. */
   unit(id: string): number | null;
 }
 

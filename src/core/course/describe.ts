@@ -1,5 +1,5 @@
 import { fieldsOf } from '../description/description';
-import { exactWords, sentenceOf, type Names } from '../description/words';
+import { exactWords, sentenceOf, shownIn, type Names } from '../description/words';
 import { descriptionOfStep, type Step } from '../steps/descriptions';
 import { benchLength, headingText } from '../text/quantities';
 import { missionName } from './missionName';
@@ -25,9 +25,15 @@ export function differingValuesOf(
   const fields = Object.entries(fieldsOf(descriptionOfStep(after))).filter(
     ([name]) => old[name] !== now[name],
   );
-  const say = (values: Readonly<Record<string, unknown>>) =>
-    fields.map(([name, field]) => exactWords(field, values[name], namesOn(missions))).join(', ');
-  return { before: say(old), after: say(now) };
+  const say = (step: Step, values: Readonly<Record<string, unknown>>) => {
+    const phrase = descriptionOfStep(step).phrase(step as never);
+    return fields
+      .map(([name, field]) =>
+        exactWords(shownIn(phrase, name, field), values[name], namesOn(missions)),
+      )
+      .join(', ');
+  };
+  return { before: say(before, old), after: say(after, now) };
 }
 
 /** Where and how the robot is placed, as one plain sentence. */

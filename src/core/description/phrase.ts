@@ -6,6 +6,10 @@ export interface Slot<N extends string = string> {
   /** How it is shown just here, where that is otherwise. */
   label?: string;
   quantity?: QuantityName;
+  /** The most that fits here, where that is less. */
+  most?: number;
+  /** Of a choice: other words for its options. */
+  words?: Readonly<Record<string, string>>;
   /** Of a signed number: its size alone, or the word for its side. */
   part?: 'size' | { plus: string; minus: string };
 }

@@ -1,6 +1,6 @@
 import { QUANTITIES } from '../quantities/quantities';
 import { fieldsOf, type AnyValue, type Description, type Referred } from './description';
-import type { Phrase, Slot } from './phrase';
+import { slotsOf, type Phrase, type Slot } from './phrase';
 
 /** How things that stand elsewhere are called, by their id. */
 export type Names = Readonly<Record<Referred, (id: string) => string>>;
@@ -10,13 +10,13 @@ const optionWord = (options: Readonly<Record<string, string>>, value: unknown): 
 
 /** A value as a sentence says it. */
 export function slotWords(
-  { quantity, part }: Slot,
+  { quantity, part, words }: Slot,
   field: AnyValue,
   value: unknown,
   names?: Names,
 ): string {
   if (value === null) return '–';
-  if (field.is === 'choice') return optionWord(field.options, value);
+  if (field.is === 'choice') return optionWord(words ?? field.options, value);
   if (field.is === 'flag') return value === true ? field.yes : field.no;
   if (field.is === 'reference') return names?.[field.to](String(value)) ?? String(value);
   if (field.is === 'text') return String(value);
@@ -39,6 +39,16 @@ export function sentenceOf({ phrase, ...of }: Description, values: object, names
       })
       .join('');
   return wordsOf(phrase(record as never));
+}
+
+/** A field as its slot in a sentence shows it: by another name, as a measure of something else. */
+export function shownIn(phrase: Phrase, name: string, field: AnyValue): AnyValue {
+  const slot = slotsOf(phrase).find((one) => one.slot === name && typeof one.part !== 'object');
+  if (slot === undefined) return field;
+  const label = slot.label ?? field.label;
+  return field.is === 'number'
+    ? { ...field, label, quantity: slot.quantity ?? field.quantity }
+    : { ...field, label };
 }
 
 /** What a value is called within a sentence. */

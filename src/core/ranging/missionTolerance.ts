@@ -24,7 +24,7 @@ interface RouteOnTable {
 function afterDistance({ route, table }: RouteOnTable): Mission[] {
   let byDistance = false;
   return inOrder(route.steps).flatMap(({ step }) => {
-    if (kindOfStep(step).needs.includes('distance sensor')) byDistance = true;
+    if (kindOfStep(step).needs(step).includes('distance sensor')) byDistance = true;
     const id = missionOfStep(step);
     return byDistance ? table.missions.filter((mission) => mission.id === id) : [];
   });

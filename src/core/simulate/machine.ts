@@ -6,7 +6,7 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { obstacles } from '../course/obstacles';
 import type { Table } from '../course/table';
-import { headingOf, lookingAhead } from '../units/ofRobot';
+import { headingOf } from '../units/ofRobot';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
 import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
@@ -96,13 +96,11 @@ class SimulatedMachine implements Machine {
     const noise = randomStream(seed, runIndex, 'gyro');
     this.gyro = sensor && new Gyro(sensor, loopPeriodS, start.headingRad, noise);
     this.gyro?.sample(start.headingRad);
-    const ahead = lookingAhead(robot);
     this.readings = {
       timeS: 0,
       headingRad: this.gyro?.readRad(0) ?? 0,
       leftM: 0,
       rightM: 0,
-      distanceM: () => (ahead === null ? null : this.readUnit(ahead.id)),
       unit: (id) => this.readUnit(id),
     };
   }

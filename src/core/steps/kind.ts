@@ -83,7 +83,7 @@ export interface OwnerKind<S extends { kind: string }> extends Offered<S> {
 /** What a kind of step does that is a motion; what it is told stands in its description, beside it. */
 export interface StepKind<S extends { kind: string }> extends Offered<S> {
   /** What it cannot do without. */
-  needs: readonly UnitKindName[];
+  needs(step: S): readonly UnitKindName[];
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;

@@ -1,3 +1,4 @@
+import type { QuantityName } from '../quantities/quantities';
 import type { Fields } from '../description/description';
 import type { PortClass } from './port';
 
@@ -10,6 +11,17 @@ export interface UnitColumn {
   /** From the core's unit to that of the column. */
   factor: number;
   decimals: number;
+}
+
+/** What a step may wait for a unit to read, as its sentence says it. */
+export interface UnitReading {
+  /** "until the distance reads". */
+  words: string;
+  quantity: QuantityName;
+  /** In the core's unit. */
+  most: number;
+  /** Of what is on or off: what it is called above and below the middle. */
+  states?: { above: string; below: string };
 }
 
 /** All that is known of a kind of unit, but for how the simulator reads it (simulate/units). */
@@ -29,6 +41,8 @@ export interface UnitKind<Kind extends string = string, Behaviour extends Fields
   /** What it would cost not to have one. */
   lack: string | null;
   column: UnitColumn | null;
+  /** Null for what no step waits for. */
+  reads: UnitReading | null;
 }
 
 /** Keeps the types of what it is given. */

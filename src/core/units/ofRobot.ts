@@ -31,6 +31,12 @@ export const lookingAhead = (robot: WithUnits): UnitOf<'distance sensor'> | null
   unitsOf(robot, 'distance sensor').find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ??
   null;
 
+/** The unit of a kind that steps read: the one that looks where the robot drives, else the first; or null. */
+export function readBySteps(robot: WithUnits, kind: Unit['kind']): Unit | null {
+  const units = unitsOf(robot, kind);
+  return units.find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ?? units[0] ?? null;
+}
+
 /** The distance sensor that looks to a side, or null. */
 export const lookingSideways = (robot: WithUnits): UnitOf<'distance sensor'> | null =>
   unitsOf(robot, 'distance sensor').find(

@@ -50,7 +50,7 @@ function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[]
 }
 
 export const approach: StepKind<ApproachStep> = {
-  needs: ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
+  needs: () => ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'approach',

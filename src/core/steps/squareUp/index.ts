@@ -55,7 +55,7 @@ function against(step: SquareUpStep, from: Pose, robot: Robot, table: Table) {
 }
 
 export const squareUp: StepKind<SquareUpStep> = {
-  needs: ['left motor', 'right motor', 'heading sensor'],
+  needs: () => ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
   asAdded: ({ robot: { measured } }) => ({
     kind: 'square-up',

@@ -6,7 +6,7 @@ import { heldHeading, type StepKind } from '../kind';
 import type { StraightStep } from './description';
 
 export const straight: StepKind<StraightStep> = {
-  needs: ['left motor', 'right motor', 'heading sensor'],
+  needs: () => ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'straight',

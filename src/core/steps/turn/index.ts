@@ -18,7 +18,7 @@ function measuredLead({ headingRad, turns, isRepeated = false }: NewStepPlace): 
 }
 
 export const turn: StepKind<TurnStep> = {
-  needs: ['left motor', 'right motor', 'heading sensor'],
+  needs: () => ['left motor', 'right motor', 'heading sensor'],
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'turn',

@@ -23,4 +23,5 @@ export const attachment = unitKind({
   faces: false,
   lack: null,
   column: { alone: 'attachment', ending: '_deg', factor: 1, decimals: 0 },
+  reads: null,
 });

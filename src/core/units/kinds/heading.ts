@@ -65,4 +65,5 @@ export const heading = unitKind({
   faces: false,
   lack: 'turns and straight drives go by the encoders alone, and slip is not seen',
   column: null,
+  reads: null,
 });

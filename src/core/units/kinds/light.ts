@@ -48,4 +48,5 @@ export const light = unitKind({
   faces: false,
   lack: null,
   column: { alone: 'light', ending: '_percent', factor: 100, decimals: 0 },
+  reads: { words: 'light', quantity: 'share', most: 1 },
 });

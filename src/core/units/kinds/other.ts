@@ -11,4 +11,5 @@ export const other = unitKind({
   faces: false,
   lack: null,
   column: null,
+  reads: null,
 });

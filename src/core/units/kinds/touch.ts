@@ -32,4 +32,10 @@ export const touch = unitKind({
   lack: null,
   // A robot's own button is the column "touch".
   column: { alone: 'bumper', ending: '_touch', factor: 1, decimals: 0 },
+  reads: {
+    words: 'bumper',
+    quantity: 'ratio',
+    most: 1,
+    states: { above: 'pressed', below: 'let go' },
+  },
 });

@@ -1,0 +1,25 @@
+import type { Readings } from './controller';
+
+/** What ends a motion: a reading of a unit passes a value. */
+export interface EndsWhen {
+  /** Of the unit that is read; null where the robot has none: then it never ends so. */
+  unitId: string | null;
+  /** Over which way the reading ends it: at the value or under it, or at the value or over it. */
+  passes: 'below' | 'above';
+  /** In the unit of the core: metres, a share of full scale, 1 for pressed. */
+  value: number;
+  /** So many readings one after the other have to pass it; a reading that is missing counts neither way. */
+  confirmations: number;
+}
+
+/** Reads in every tick whether a motion ends; keeps what it has seen so far, and is used once. */
+export function endsWhen({ unitId, passes, value, confirmations }: EndsWhen) {
+  let passed = 0;
+  return (now: Readings): boolean => {
+    const reading = unitId === null ? null : now.unit(unitId);
+    if (reading === null) return false;
+    const isPast = passes === 'below' ? reading <= value : reading >= value;
+    passed = isPast ? passed + 1 : 0;
+    return passed >= confirmations;
+  };
+}

@@ -1,0 +1,17 @@
+import { obstacles } from '../../course/obstacles';
+import type { Table } from '../../course/table';
+import type { Pose } from '../../geometry/pose';
+import type { Unit } from '../../units/unit';
+import { unitReader } from './readers';
+
+/** No luck at all: nothing scatters, no echo is lost. */
+const NO_LUCK = { normal: () => 0, uniform: () => 1 };
+
+/** What a unit is expected to read at a pose on a table; null for nothing, or for what reads nothing. */
+export const expectedReading = (unit: Unit, pose: Pose, table: Table): number | null =>
+  unitReader(unit, {
+    surfaces: obstacles(table),
+    lines: table.lines,
+    random: NO_LUCK,
+    attachmentDegrees: 0,
+  })?.(pose, 0) ?? null;
