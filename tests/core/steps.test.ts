@@ -4,7 +4,7 @@ import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
 import { missionSchema } from '../../src/core/course/table';
 import { newStep } from '../../src/core/steps/newStep';
-import { fieldsOf } from '../../src/core/description/description';
+import { fieldsOf, type AnyValue } from '../../src/core/description/description';
 import { slotsOf } from '../../src/core/description/phrase';
 import { descriptionOfStep, STEP_DESCRIPTIONS } from '../../src/core/steps/descriptions';
 import { offerOf } from '../../src/core/steps/registry';
@@ -26,14 +26,21 @@ const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
   newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null, robot }),
 );
 
-/** A value of a step, a little different. */
-const other = (value: unknown): unknown =>
-  typeof value === 'number'
-    ? value + (Number.isInteger(value) && value > 1 ? 1 : deg(1))
-    : typeof value === 'boolean'
-      ? !value
-      : ({ to: 'by', short: 'left', beam: 'ramp', 'Part of the way': 'bend' }[String(value)] ??
-        value);
+/** Another value of a field: the next of a choice, a little more of a number. */
+function other(field: AnyValue, value: unknown): unknown {
+  if (field.is === 'number') return Number(value) + (field.whole === true ? 1 : deg(1));
+  if (field.is === 'flag') return value !== true;
+  if (field.is !== 'choice') return 'ramp';
+  const names = Object.keys(field.options);
+  return names[(names.indexOf(String(value)) + 1) % names.length];
+}
+
+/** A step with another value of each field, one at a time. */
+const variantsOf = (step: Step): [string, Step][] =>
+  Object.entries(fieldsOf(descriptionOfStep(step))).flatMap(([name, field]) => {
+    const value: unknown = Reflect.get(step, name);
+    return value === undefined ? [] : [[name, { ...step, [name]: other(field, value) } as Step]];
+  });
 
 describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %s', (_, step) => {
   it('can be saved as it is when it is added, and has nothing doubtful about it', () => {
@@ -45,9 +52,7 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
   });
 
   it('tells every change of its values in words and figures when versions are compared', () => {
-    for (const [name, value] of Object.entries(step)) {
-      if (['id', 'kind', 'steps'].includes(name)) continue;
-      const changed = { ...step, [name]: other(value) } as Step;
+    for (const [name, changed] of variantsOf(step)) {
       const [line] = compareRoutes(routeOf([step]), routeOf([changed]), [beam]);
       expect(line?.kind, name).toBe('changed');
       expect(line?.after, name).not.toBe(line?.before);
@@ -57,13 +62,12 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
 
   it('has a slot for each of its values, and takes them up to their limits and no further', () => {
     const about = descriptionOfStep(step);
-    const fields = Object.entries(fieldsOf(about));
-    const variants = fields.map(([name]) => ({
-      ...step,
-      [name]: other(Reflect.get(step, name)),
-    })) as Step[];
+    const names = Object.keys(fieldsOf(about));
+    // What is chosen decides what is said: of each variant its variants, too.
+    const near = variantsOf(step).map(([, one]) => one);
+    const variants = [...near, ...near.flatMap((one) => variantsOf(one).map(([, two]) => two))];
     const slots = [step, ...variants].flatMap((one) => slotsOf(about.phrase(one as never)));
-    expect(new Set(slots.map(({ slot }) => slot))).toEqual(new Set(fields.map(([name]) => name)));
+    expect(new Set(slots.map(({ slot }) => slot))).toEqual(new Set(names));
     holdsItsLimits(
       fieldsOf(about),
       (name, value) => stepSchema.safeParse({ ...step, [name]: value }).success,
@@ -91,10 +95,11 @@ it('a mission can only be worked on a table that has one', () => {
     'Approach',
     'Square up',
     'Mission',
+    'Wait',
     'Part',
     'Repeat',
   ]);
-  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Part', 'Repeat']);
+  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Wait', 'Part', 'Repeat']);
 });
 
 it('a turn that is repeated is told by its angle: to the same heading it would turn once', () => {

@@ -11,6 +11,9 @@ export const PROBLEM_SENTENCES = {
     'A wall stands between here and the border: only the border is there to square up on.',
   'pressed-briefly':
     'It presses too briefly here, as was measured: over a twentieth of the heading’s error would be left.',
+  'no-such-sensor': 'This robot has no such sensor, so this step fails. Wait for a time instead.',
+  'waits-all-the-time':
+    'Nothing that is planned changes this reading here: it waits the whole time, unless something else moves.',
   'off-table': 'This ends off the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };

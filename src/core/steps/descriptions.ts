@@ -6,6 +6,7 @@ import { REPEAT } from './repeat/description';
 import { SQUARE_UP } from './squareUp/description';
 import { STRAIGHT } from './straight/description';
 import { TURN } from './turn/description';
+import { WAIT } from './wait/description';
 
 /** What is told of each kind of step that is a motion, in the order in which they are offered. */
 export const MOTION_DESCRIPTIONS = {
@@ -14,6 +15,7 @@ export const MOTION_DESCRIPTIONS = {
   approach: APPROACH,
   'square-up': SQUARE_UP,
   mark: MARK,
+  wait: WAIT,
 } as const;
 
 /** And of each that owns steps, which it runs. */

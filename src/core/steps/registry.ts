@@ -7,6 +7,7 @@ import { repeat } from './repeat';
 import { squareUp } from './squareUp';
 import { straight } from './straight';
 import { turn } from './turn';
+import { wait } from './wait';
 
 /** What every kind of motion does. */
 const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
@@ -15,6 +16,7 @@ const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
   approach,
   'square-up': squareUp,
   mark,
+  wait,
 };
 
 /** And every kind that owns steps. */
