@@ -8,7 +8,7 @@ import { simulateRange, type SimulatedRun, type Simulation } from '../../src/cor
 import { forecastSentence } from '../../src/core/simulate/sentence';
 import { forecast } from '../../src/core/simulate/summary';
 import type { Doubt } from '../../src/core/sources/source';
-import { doubtsOf, imaginedRobot, SOURCES } from '../../src/core/sources/sources';
+import { doubtsOf, imaginedRobot, robotOffBy, SOURCES } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
 import { SERIES, pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 import { demoRuns } from '../../src/server/demo/runs';
@@ -99,26 +99,17 @@ describe('what is known of a robot', () => {
   });
 
   it('each source changes the robot that is imagined, in proportion to its deviation', () => {
-    const asRecorded = {
-      robot: { ...pipit },
-      lateS: 0,
-      drivesScatter: 1,
-      turnsScatter: 1,
-      placingScatter: 1,
-      playM: 0,
-      kickSdRad: deg(0.5),
-      lateShare: 0,
-      rollsOnM: 0,
-      stopLateS: 0,
-      batteryMoreV: 0,
-      atWallRad: 0,
-      placed: { xM: 0, yM: 0, headingRad: 0 },
-    };
-    for (const source of SOURCES) {
+    const off = (name: string, deviation: number, doubt: Omit<Doubt, 'name'>) =>
       // A placement that nobody has measured is taken as it is told: as if each were measured.
-      const doubt = { name: source.name, ...source.doubt([]), measured: true };
-      expect(source.imagine(asRecorded, 0, doubt)).toEqual(asRecorded);
-      expect(source.imagine(asRecorded, 0.01, doubt)).not.toEqual(asRecorded);
+      robotOffBy(pipit, [{ name, ...doubt, sdRobot: 1, measured: true }], () => deviation);
+    const nowhere = { robot: pipit, off: {} };
+    for (const source of SOURCES) {
+      const doubt = source.doubt([]);
+      const asItIs = off(source.name, 0, doubt);
+      expect(asItIs.robot, source.name).toEqual(pipit);
+      expect(Object.values(asItIs.off).every((amount) => amount === 0)).toBe(true);
+      expect(off(source.name, 0.01, doubt), source.name).not.toEqual(nowhere);
+      expect(off(source.name, 0.01, doubt), source.name).not.toEqual(asItIs);
     }
   });
 
@@ -129,7 +120,9 @@ describe('what is known of a robot', () => {
       0.01,
       2.5,
     );
-    expect(sampleSd(robots.map(({ placed }) => placed.headingRad)) / deg(0.3)).toBeCloseTo(1, 0.7);
+    expect(
+      sampleSd(robots.map(({ off }) => off['aim of the start jig'] ?? 0)) / deg(0.3),
+    ).toBeCloseTo(1, 0.7);
     expect(imaginedRobot(pipit, doubts, 3, 7)).toEqual(imaginedRobot(pipit, doubts, 3, 7));
   });
 });

@@ -68,7 +68,7 @@ describe('what a simulation forecasts', () => {
     };
     const found = forecast(blocked, runsOf(blocked, 10));
     expect(found.missions[0]?.chance.rate).toBe(0);
-    expect(found.failures).toMatchObject([{ step: 0, runs: 10 }]);
+    expect(found.failures).toMatchObject([{ step: '1', runs: 10 }]);
     expect(forecastSentence(found)).toContain(
       '10 runs stopped on the way: at step 1, into wall 1 of the table',
     );

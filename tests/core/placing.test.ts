@@ -172,9 +172,10 @@ describe('what placings say', () => {
     // A placement that nobody has measured is taken as it is told; one that was is only known so well.
     const scatters = (values: Parameters<typeof doubtsOf>[0]) =>
       [1, 2, 3].map(
-        (robotIndex) => imaginedRobot(pipit, doubtsOf(values), 7, robotIndex).placingScatter,
+        (robotIndex) =>
+          imaginedRobot(pipit, doubtsOf(values), 7, robotIndex).off['scatter of placing'] ?? 0,
       );
-    expect(scatters([])).toEqual([1, 1, 1]);
+    expect(scatters([])).toEqual([0, 0, 0]);
     expect(new Set(scatters([value])).size).toBe(3);
   });
 });

@@ -13,14 +13,11 @@ import type { Table } from '../course/table';
 import type { Robot } from '../robot';
 import { missionOfStep } from '../steps/descriptions';
 import { kindOfStep } from '../steps/registry';
+import { allInRun, type InRun, type OneRun } from '../sources/inRun';
 import type { Doubt, ImaginedRobot } from '../sources/source';
-import { imaginedRobot } from '../sources/sources';
-import { lateDrives } from './lateDrives';
-import { lateStops, type LateStop } from './lateStops';
+import { ERRORS, imaginedRobot, type ErrorTimes } from '../sources/sources';
 import { createMachine, type Machine } from './machine';
-import { beforeDrives, KICK_SHARE, type Before } from './reversals';
-import { randomStream, type RandomStream } from './random';
-import { turnErrors, type TurnError } from './turnErrors';
+import { randomStream } from './random';
 
 /** What is simulated: which robot drives which route on which table. */
 export interface Simulation {
@@ -34,6 +31,8 @@ export interface Simulation {
   doubts?: readonly Doubt[];
   /** What the program does with its heading before each turn and drive; without it headings are counted on. */
   headings?: Headings;
+  /** So many times as much of some errors, by their names; as they are where it is left out. */
+  times?: ErrorTimes;
 }
 
 /** Counted on from the start, or set to 0 each time: then what is left over of the motions before is forgotten. */
@@ -45,36 +44,28 @@ export const FORECAST_SEED = 20_261;
 /** With doubts, so many runs one after the other are of the same imagined robot. */
 export const RUNS_PER_ROBOT = 4;
 
-/** What all runs of a simulation share: its plan, and how its turns differ from the robot's own physics. */
+/** What all runs of a simulation share: its plan, and how errors act in them. */
 export interface Prepared {
   plan: PlannedStep[];
-  turnErrors: (TurnError | null)[];
-  lateStops: (LateStop | null)[];
-  /** And how its drives by the encoders do. */
-  lateDrives: (LateStop | null)[];
-  /** What was before each drive: after another way motors have play, and casters kick. */
-  before: (Before | null)[];
+  errors: { name: string; begin(run: OneRun): InRun }[];
   /** The robot of a run: so many runs each have one of their own. */
   robotOf(runIndex: number): ImaginedRobot;
 }
 
-export function prepare({ robot, table, route, turns, doubts = [], seed }: Simulation): Prepared {
+export function prepare(simulation: Simulation): Prepared {
+  const { robot, table, route, turns = null, doubts = [], seed, times } = simulation;
   const plan = planRoute(route, robot, table);
   const imagined = new Map<number, ImaginedRobot>();
   const robotOf = (runIndex: number) => {
     const index = Math.floor(runIndex / RUNS_PER_ROBOT);
-    const one = imagined.get(index) ?? imaginedRobot(robot, doubts, seed, index);
+    const one = imagined.get(index) ?? imaginedRobot(robot, doubts, seed, index, times);
     imagined.set(index, one);
     return one;
   };
-  return {
-    plan,
-    turnErrors: turnErrors(plan, robot, turns ?? null),
-    lateStops: lateStops(plan, robot),
-    lateDrives: lateDrives(plan, robot),
-    before: beforeDrives(plan),
-    robotOf,
-  };
+  const errors = ERRORS.flatMap(({ name, inRuns }) =>
+    inRuns === undefined ? [] : [{ name, begin: inRuns({ plan, robot, route, turns }) }],
+  );
+  return { plan, errors, robotOf };
 }
 
 export interface RunEnd extends Pose {
@@ -107,27 +98,29 @@ export interface SimulatedRun {
 
 const MAX_RUN_S = 300;
 
-const drawnLate = (late: LateStop | null | undefined, random: RandomStream, times = 1): number =>
-  late == null ? 0 : late.meanM + times * late.sdM * random.normal();
-
-/** The true start: the planned pose, and the scatter of placing the robot by hand. */
-function placedStart(
-  route: Route,
-  { placed, placingScatter: times }: ImaginedRobot,
-  seed: number,
+/** What all errors do to one run of a robot. */
+const errorsIn = (
+  { seed, times = {} }: Simulation,
+  { errors }: Prepared,
+  { robot, off }: ImaginedRobot,
   runIndex: number,
-): Pose {
-  const random = randomStream(seed, runIndex, 'placement');
-  const { alongSdM, acrossSdM, headingSdRad } = route.placement;
-  const at = toTable(route.start, {
-    xM: placed.xM + times * alongSdM * random.normal(),
-    yM: placed.yM + times * acrossSdM * random.normal(),
-  });
-  return {
-    ...at,
-    headingRad: route.start.headingRad + placed.headingRad + times * headingSdRad * random.normal(),
-  };
-}
+) =>
+  allInRun(
+    errors.map(({ name, begin }) =>
+      begin({
+        robot,
+        off: off[name] ?? 0,
+        times: times[name] ?? 1,
+        random: (stream) => randomStream(seed, runIndex, stream),
+      }),
+    ),
+  );
+
+/** The true start: so far off the planned pose, in its own frame. */
+const offStart = ({ start }: Route, by: Pose): Pose => ({
+  ...toTable(start, by),
+  headingRad: start.headingRad + by.headingRad,
+});
 
 /**
  * Simulate one run; everything about it follows from the simulation's seed and the run's index.
@@ -137,30 +130,26 @@ function placedStart(
  */
 export function simulateRun(
   simulation: Simulation,
-  { plan, turnErrors, lateStops: late, lateDrives: onDrives, before, robotOf }: Prepared,
+  prepared: Prepared,
   runIndex: number,
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
   const { table, route, seed, headings } = simulation;
-  const imagined = robotOf(runIndex);
-  const { robot, atWallRad, batteryMoreV } = imagined;
+  const imagined = prepared.robotOf(runIndex);
+  const { robot } = imagined;
   const { headingScale } = robot.program;
-  const start = placedStart(route, imagined, seed, runIndex);
-  const machine = createMachine(onBattery(robot, batteryMoreV), table, start, seed, runIndex);
+  const errors = errorsIn(simulation, prepared, imagined, runIndex);
+  const start = offStart(route, errors.placed());
+  const machine = createMachine(onBattery(robot, errors.moreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
   let current = 0;
   const onLoop = () => watch(machine, current);
   watch(machine, current);
   let failure: Failure | null = null;
-  const stops = randomStream(seed, runIndex, 'stop of a turn');
-  const atStops = randomStream(seed, runIndex, 'stop by distance');
-  const atDrives = randomStream(seed, runIndex, 'drive by the encoders');
-  const kicks = randomStream(seed, runIndex, 'kick of the caster');
-  const atWalls = randomStream(seed, runIndex, 'heading after a wall');
   const asPlanned = ({ headingRad }: Pose) => headingScale * (headingRad - route.start.headingRad);
   /** So much more than planned the heading reads where the program takes it to be right. */
   let beyondPlanRad = 0;
-  for (const [index, planned] of plan.entries()) {
+  for (const [index, planned] of prepared.plan.entries()) {
     current = index;
     const { step } = planned;
     const kind = kindOfStep(step);
@@ -168,23 +157,10 @@ export function simulateRun(
     if (missionId !== null) {
       marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }
-    const error = turnErrors[index];
-    const measured =
-      error == null ? 0 : error.meanRad + imagined.turnsScatter * error.sdRad * stops.normal();
-    const lateM =
-      drawnLate(late[index], atStops) +
-      drawnLate(onDrives[index], atDrives, imagined.drivesScatter) +
-      imagined.stopLateS * (kind.stopsBy?.(step).speedMPerS ?? 0) +
-      (kind.byEncoders === undefined ? 0 : imagined.rollsOnM) -
-      (kind.byEncoders !== undefined && before[index] === 'the other way' ? imagined.playM : 0);
-    const drivesOn = before[index];
-    if (drivesOn != null && robot.build.trailingCaster) {
-      machine.kick(KICK_SHARE[drivesOn] * imagined.kickSdRad * kicks.normal());
-    }
-    const lateRad =
-      measured +
-      imagined.lateS * kind.rateRadPerS(step) +
-      imagined.lateShare * Math.abs(planned.angleRad);
+    const lateM = errors.lateM(index);
+    const kickRad = errors.kickRad(index);
+    if (kickRad !== 0) machine.kick(kickRad);
+    const lateRad = errors.lateRad(index);
     if (headings === 'zeroed each time') {
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);
     }
@@ -199,7 +175,7 @@ export function simulateRun(
     if (failure !== null) break;
     const taken = kind.takesHeading?.(step, robot);
     if (taken !== undefined) {
-      const leftRad = taken.shareLeft * askewRad + taken.sdRad * atWalls.normal() + atWallRad;
+      const leftRad = taken.shareLeft * askewRad + errors.takenRad(index);
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.to) + leftRad;
     }
   }

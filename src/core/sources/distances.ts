@@ -5,6 +5,7 @@ import { motionsOf } from '../steps/tree';
 import { lookingAhead, withDistance } from '../units/ofRobot';
 import { errorLength, number } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
+import { stopSpeedMPerS } from './uses';
 
 /** What a stop before a wall may be late by: about a period of the sensor. */
 const STOP_BY_DISTANCE_S = 0.03;
@@ -17,6 +18,7 @@ const goesByDistance = ({ steps }: Route): boolean =>
 export const DISTANCES: readonly Source[] = [
   {
     name: 'offset of the distance sensor',
+    level: 'robot',
     measuredBy: 'range',
     touches: goesByDistance,
     doubt: (values) => {
@@ -35,6 +37,7 @@ export const DISTANCES: readonly Source[] = [
   },
   {
     name: 'scale of the distance sensor',
+    level: 'robot',
     measuredBy: 'range',
     touches: goesByDistance,
     doubt: (values) => {
@@ -60,6 +63,7 @@ export const DISTANCES: readonly Source[] = [
   },
   {
     name: 'stops by distance',
+    level: 'robot',
     plural: true,
     measuredBy: 'stop',
     touches: goesByDistance,
@@ -72,6 +76,8 @@ export const DISTANCES: readonly Source[] = [
     figure: ({ measured }) =>
       measured.stop === null ? null : `${number(1000 * measured.stop.lagS)} ms`,
     within: (half) => `± ${number(1000 * half)} ms`,
-    imagine: (one, lateS) => ({ ...one, stopLateS: one.stopLateS + lateS }),
+    inRuns:
+      ({ plan }) =>
+      (run) => ({ lateM: (motion) => run.off * stopSpeedMPerS(plan[motion]?.step) }),
   },
 ];

@@ -6,7 +6,8 @@ import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
 import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
 import { headingOf, withHeading } from '../units/ofRobot';
-import { guess, onRobot, type Source } from './source';
+import { guess, offBy, onRobot, type Source } from './source';
+import { turningRateRadPerS } from './uses';
 
 /** Of too few turns to tell their scatter. */
 const TURNS_SCATTER = deg(1);
@@ -19,6 +20,7 @@ const QUARTER_A_SECOND = deg(90);
 export const HEADINGS: readonly Source[] = [
   {
     name: 'scale of the heading sensor',
+    level: 'robot',
     measuredBy: 'turns',
     doubt: (values) => {
       const scale = calibrationOf(values, 'turns')?.gyroScale;
@@ -33,13 +35,18 @@ export const HEADINGS: readonly Source[] = [
     },
     figure: (robot) => `× ${number(1 + (headingOf(robot)?.scaleError ?? 0), 4)}`,
     within: (half) => `± ${number(100 * half, 2)} %`,
-    imagine: (one, share, { turnsAreKnown = false }) =>
-      onRobot(turnsAreKnown ? { ...one, lateShare: one.lateShare + share } : one, (robot) =>
+    imagine: (one, share, { name, turnsAreKnown = false }) =>
+      onRobot(turnsAreKnown ? offBy(one, name, share) : one, (robot) =>
         withHeading(robot, { scaleError: (headingOf(robot)?.scaleError ?? 0) + share }),
       ),
+    // Where the turns are known, they go on by that share of their angle.
+    inRuns:
+      ({ plan }) =>
+      (run) => ({ lateRad: (motion) => run.off * Math.abs(plan[motion]?.angleRad ?? 0) }),
   },
   {
     name: 'drift',
+    level: 'robot',
     measuredBy: 'still',
     doubt: (values) => {
       const drift = calibrationOf(values, 'gyro-drift');
@@ -56,6 +63,7 @@ export const HEADINGS: readonly Source[] = [
   },
   {
     name: 'turns',
+    level: 'robot',
     plural: true,
     measuredBy: 'turns',
     doubt: (values) => {
@@ -70,10 +78,13 @@ export const HEADINGS: readonly Source[] = [
     },
     figure: () => null,
     within: (half) => `± ${degrees(half * QUARTER_A_SECOND)} at 90°/s`,
-    imagine: (one, lateS) => ({ ...one, lateS: one.lateS + lateS }),
+    inRuns:
+      ({ plan }) =>
+      (run) => ({ lateRad: (motion) => run.off * turningRateRadPerS(plan[motion]?.step) }),
   },
   {
     name: 'heading after a wall',
+    level: 'robot',
     measuredBy: 'squaring',
     touches: ({ steps }) =>
       motionsOf(steps).some((step) => kindOfStep(step).takesHeading !== undefined),
@@ -84,6 +95,6 @@ export const HEADINGS: readonly Source[] = [
     },
     figure: () => null,
     within: (half) => `± ${degrees(half)}`,
-    imagine: (one, angleRad) => ({ ...one, atWallRad: one.atWallRad + angleRad }),
+    inRuns: () => (run) => ({ takenRad: () => run.off }),
   },
 ];

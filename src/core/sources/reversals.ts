@@ -4,15 +4,16 @@ import type { Route } from '../course/route';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Robot } from '../robot';
 import { OPEN_FLOOR } from '../simulate/floor';
-import { beforeDrives, type Before } from '../simulate/reversals';
+import { beforeDrives, KICK_SHARE, type Before } from '../simulate/reversals';
 import { degrees, errorLength } from '../text/quantities';
 import { ofScatter } from './scatters';
 import { guess, timesText, type Source } from './source';
+import { drivesByEncoders } from './uses';
 
 /** What motors and gears may have in play, m at the wheel. */
 const PLAY_M = 0.0015;
 /** What a trailing caster kicks by at a reversal, where nobody measured it. */
-export const GUESSED_KICK_RAD = deg(0.5);
+const GUESSED_KICK_RAD = deg(0.5);
 
 const has = (route: Route, robot: Robot, wanted: readonly Before[]): boolean =>
   beforeDrives(planRoute(route, robot, OPEN_FLOOR)).some(
@@ -23,6 +24,7 @@ const has = (route: Route, robot: Robot, wanted: readonly Before[]): boolean =>
 export const REVERSALS: readonly Source[] = [
   {
     name: 'play at a reversal',
+    level: 'robot',
     measuredBy: 'straight',
     touches: (route, robot) => has(route, robot, ['the other way']),
     doubt: (values) => {
@@ -31,10 +33,20 @@ export const REVERSALS: readonly Source[] = [
     },
     figure: ({ measured }) => errorLength(measured.reversal?.playM ?? 0, 1),
     within: (half) => `± ${errorLength(half, 1)}`,
-    imagine: (one, moreM) => ({ ...one, playM: one.playM + moreM }),
+    inRuns({ plan, robot: { measured } }) {
+      const before = beforeDrives(plan);
+      const playM = measured.reversal?.playM ?? 0;
+      return (run) => ({
+        lateM: (motion) =>
+          before[motion] === 'the other way' && drivesByEncoders(plan[motion]?.step)
+            ? -(playM + run.off)
+            : 0,
+      });
+    },
   },
   {
     name: 'kick of the caster',
+    level: 'use',
     measuredBy: 'straight',
     touches: (route, robot) =>
       robot.build.trailingCaster && has(route, robot, ['the other way', 'a turn']),
@@ -44,6 +56,19 @@ export const REVERSALS: readonly Source[] = [
     },
     figure: ({ measured }) => `± ${degrees(measured.reversal?.kickSdRad ?? GUESSED_KICK_RAD, 1)}`,
     within: timesText,
-    imagine: (one, log) => ({ ...one, kickSdRad: one.kickSdRad * Math.exp(log) }),
+    inRuns({ plan, robot: { measured, build } }) {
+      const before = beforeDrives(plan);
+      const sdRad = measured.reversal?.kickSdRad ?? GUESSED_KICK_RAD;
+      return (run) => {
+        const random = run.random('kick of the caster');
+        return {
+          kickRad(motion) {
+            const drivesOn = before[motion];
+            if (drivesOn == null || !build.trailingCaster) return 0;
+            return KICK_SHARE[drivesOn] * run.times * sdRad * Math.exp(run.off) * random.normal();
+          },
+        };
+      };
+    },
   },
 ];

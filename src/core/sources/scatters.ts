@@ -3,7 +3,13 @@ import { calibrationOf } from '../calibration/find';
 import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
 import { errorLength } from '../text/quantities';
-import { guess, timesText, type Doubt, type Source } from './source';
+import { lateDrives } from '../simulate/lateDrives';
+import { lateStops, type LateStop } from '../simulate/lateStops';
+import type { RandomStream } from '../simulate/random';
+import { turnErrors } from '../simulate/turnErrors';
+import type { OneRun } from './inRun';
+import { guess, offBy, timesText, type Doubt, type NamedError, type Source } from './source';
+import { drivesByEncoders, turningRateRadPerS } from './uses';
 
 /** Of so few trials an earlier method told a scatter, as far as its calibration says. */
 const EARLIER_FREEDOM = 5;
@@ -38,37 +44,106 @@ const placings = (values: readonly CalibrationValue[]): Omit<Doubt, 'name'> => {
   return placing === null ? NOT_MEASURED : ofScatter(placing.n - 1);
 };
 
+/** So many times as much as was found: the logarithm of that is doubtful. */
+const scatterTimes = ({ off, times }: OneRun): number => times * Math.exp(off);
+
+const lateBy = (late: LateStop | null | undefined, run: OneRun, random: RandomStream): number =>
+  late == null ? 0 : late.meanM + scatterTimes(run) * late.sdM * random.normal();
+
+/** How single stops by a distance reading differ, as it was measured. */
+export const SCATTER_OF_STOPS: NamedError = {
+  name: 'scatter of stops by distance',
+  level: 'use',
+  inRuns({ plan, robot }) {
+    const late = lateStops(plan, robot);
+    return (run) => {
+      const random = run.random('stop by distance');
+      return { lateM: (motion) => lateBy(late[motion], run, random) };
+    };
+  },
+};
+
+/** And how its heading differs each time that it was pressed against a wall. */
+export const SCATTER_AT_WALLS: NamedError = {
+  name: 'scatter of headings after a wall',
+  level: 'use',
+  inRuns:
+    ({ plan }) =>
+    (run) => {
+      const random = run.random('heading after a wall');
+      return {
+        takenRad(motion) {
+          const step = plan[motion]?.step;
+          const taken = step && kindOfStep(step).takesHeading?.(step, run.robot);
+          return taken === undefined ? 0 : scatterTimes(run) * taken.sdRad * random.normal();
+        },
+      };
+    },
+};
+
 /** How much single drives, turns and placings differ from one to the next is itself only known as well as some trials tell. */
 export const SCATTERS: readonly Source[] = [
   {
     name: 'scatter of drives',
+    level: 'use',
     measuredBy: 'straight',
     touches: ({ steps }, { measured }) =>
-      measured.straight !== null &&
-      motionsOf(steps).some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
+      measured.straight !== null && motionsOf(steps).some(drivesByEncoders),
     doubt: drives,
     figure: ({ measured }) =>
       measured.straight && `± ${errorLength(measured.straight.scatterM, 1)}`,
     within: timesText,
-    imagine: (one, log) => ({ ...one, drivesScatter: one.drivesScatter * Math.exp(log) }),
+    inRuns({ plan, robot }) {
+      const late = lateDrives(plan, robot);
+      return (run) => {
+        const random = run.random('drive by the encoders');
+        return { lateM: (motion) => lateBy(late[motion], run, random) };
+      };
+    },
   },
   {
     name: 'scatter of turns',
+    level: 'use',
     measuredBy: 'turns',
-    touches: ({ steps }) => motionsOf(steps).some((step) => kindOfStep(step).rateRadPerS(step) > 0),
+    touches: ({ steps }) => motionsOf(steps).some((step) => turningRateRadPerS(step) > 0),
     doubt: turns,
     figure: () => null,
     within: timesText,
-    imagine: (one, log) => ({ ...one, turnsScatter: one.turnsScatter * Math.exp(log) }),
+    inRuns({ plan, robot, turns: known }) {
+      const errors = turnErrors(plan, robot, known);
+      return (run) => {
+        const random = run.random('stop of a turn');
+        return {
+          lateRad(motion) {
+            const error = errors[motion];
+            if (error == null) return 0;
+            return error.meanRad + scatterTimes(run) * error.sdRad * random.normal();
+          },
+        };
+      };
+    },
   },
   {
     name: 'scatter of placing',
+    level: 'use',
     measuredBy: 'placing',
     doubt: placings,
     figure: () => null,
     within: timesText,
     // A route says how it is placed: that is taken as it is told until somebody measures it.
-    imagine: (one, log, { measured }) =>
-      measured ? { ...one, placingScatter: one.placingScatter * Math.exp(log) } : one,
+    imagine: (one, log, { name, measured }) => (measured ? offBy(one, name, log) : one),
+    inRuns:
+      ({ route: { placement } }) =>
+      (run) => {
+        const random = run.random('placement');
+        const times = scatterTimes(run);
+        return {
+          placed: () => ({
+            xM: times * placement.alongSdM * random.normal(),
+            yM: times * placement.acrossSdM * random.normal(),
+            headingRad: times * placement.headingSdRad * random.normal(),
+          }),
+        };
+      },
   },
 ];

@@ -1,34 +1,14 @@
 import { number } from '../text/quantities';
 import type { CalibrationValue } from '../calibration/calibration';
 import type { Route } from '../course/route';
-import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
+import type { InRuns } from './inRun';
 
 /** One robot as it may be, as far as nobody knows better. */
 export interface ImaginedRobot {
   robot: Robot;
-  /** Turns go on for so much longer than foreseen, s: rate × this is the angle. */
-  lateS: number;
-  /** And by such a share of their angle. */
-  lateShare: number;
-  /** Drives by the encoders go on for so much longer than foreseen, m. */
-  rollsOnM: number;
-  /** And stops by a distance reading for so much, s: speed × this is the way. */
-  stopLateS: number;
-  /** So much more its battery has than that of its timed drives. */
-  batteryMoreV: number;
-  /** So far off it faces after squaring up on a wall. */
-  atWallRad: number;
-  /** Single drives, turns and placings scatter so many times as much as was measured, or told. */
-  drivesScatter: number;
-  turnsScatter: number;
-  placingScatter: number;
-  /** So much less the first drive after one the other way goes, m. */
-  playM: number;
-  /** And so a trailing caster kicks it then: standard deviation of its heading. */
-  kickSdRad: number;
-  /** Where its start jig truly puts it, in its own frame. */
-  placed: Pose;
+  /** By how much each error that acts in its runs is off, by its name; what is not named is off by nothing. */
+  off: Readonly<Record<string, number>>;
 }
 
 /** How well one quantity of a robot is known. */
@@ -46,10 +26,20 @@ export interface Doubt {
   ofScatter?: true;
 }
 
-/** A named source of error: something that can make every run of one robot differ from the plan. */
-export interface Source {
+/** Something that makes a run differ from the plan. */
+export interface NamedError {
   /** As in "until the … has been measured". */
   name: string;
+  /** Where it comes from anew: with each robot (the same in all its runs), each run, or each use within one. */
+  level: 'robot' | 'run' | 'use';
+  /** What it does in a run; left out where it is part of the robot itself. */
+  inRuns?: InRuns;
+  /** The robot with so many times as much of it, where it is part of the robot itself. */
+  times?(robot: Robot, times: number): Robot;
+}
+
+/** An error of which it is doubtful how large it is: it is imagined anew with each robot. */
+export interface Source extends NamedError {
   /** "has" or "have". */
   plural?: boolean;
   /** The procedure of the Bench, or the record, by which it is measured; null: by none yet. */
@@ -71,8 +61,8 @@ export interface Source {
   figure(robot: Robot): string | null;
   /** Within what of it the truth is, 19 times in 20: as in "± 2 %". */
   within(halfWidth: number, robot: Robot): string;
-  /** The robot with so much of it. */
-  imagine(one: ImaginedRobot, deviation: number, doubt: Doubt): ImaginedRobot;
+  /** The robot with so much of it; left out where it only acts in its runs, by that much. */
+  imagine?(one: ImaginedRobot, deviation: number, doubt: Doubt): ImaginedRobot;
 }
 
 /** A doubt about what nobody has measured. */
@@ -84,6 +74,12 @@ export const withErrors = (
 ): ImaginedRobot => ({
   ...one,
   robot: { ...one.robot, errors: { ...one.robot.errors, ...errors } },
+});
+
+/** The robot whose runs an error is off by so much in. */
+export const offBy = (one: ImaginedRobot, name: string, amount: number): ImaginedRobot => ({
+  ...one,
+  off: { ...one.off, [name]: amount },
 });
 
 export const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedRobot => ({

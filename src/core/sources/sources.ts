@@ -4,9 +4,10 @@ import type { Robot } from '../robot';
 import { randomStream } from '../simulate/random';
 import { DISTANCES } from './distances';
 import { HEADINGS } from './headings';
-import { GUESSED_KICK_RAD, REVERSALS } from './reversals';
-import { SCATTERS } from './scatters';
-import type { Doubt, ImaginedRobot, Source } from './source';
+import { IN_THE_ROBOT } from './inTheRobot';
+import { REVERSALS } from './reversals';
+import { SCATTER_AT_WALLS, SCATTER_OF_STOPS, SCATTERS } from './scatters';
+import { offBy, type Doubt, type ImaginedRobot, type NamedError, type Source } from './source';
 import { START_JIG } from './startJig';
 import { WHEELS } from './wheels';
 
@@ -22,6 +23,17 @@ export const SOURCES: readonly Source[] = [
   ...SCATTERS,
   ...REVERSALS,
 ];
+
+/** All that makes runs differ from the plan: what is doubtful, and what is taken as it was found or told. */
+export const ERRORS: readonly NamedError[] = [
+  ...SOURCES,
+  SCATTER_OF_STOPS,
+  SCATTER_AT_WALLS,
+  ...IN_THE_ROBOT,
+];
+
+/** So many times as much of some errors, by their names: 0 is none of it; 1 where it is left out. */
+export type ErrorTimes = Readonly<Record<string, number>>;
 
 /** How well each source is known of a robot, by the calibrations that hold. */
 export const doubtsOf = (values: readonly CalibrationValue[]): Doubt[] =>
@@ -43,7 +55,19 @@ export const imaginedRobot = (
   doubts: readonly Doubt[],
   seed: number,
   robotIndex: number,
-): ImaginedRobot => robotOffBy(robot, doubts, (name) => drawn(name, seed, robotIndex));
+  times: ErrorTimes = {},
+): ImaginedRobot => {
+  const off = (name: string) => (times[name] ?? 1) * drawn(name, seed, robotIndex);
+  const one = robotOffBy(robot, doubts, off);
+  return { ...one, robot: withTimes(one.robot, times) };
+};
+
+/** A robot with so many times as much of the errors that are part of it. */
+const withTimes = (robot: Robot, times: ErrorTimes): Robot =>
+  ERRORS.reduce((one, error) => {
+    const many = times[error.name];
+    return many === undefined || error.times === undefined ? one : error.times(one, many);
+  }, robot);
 
 /**
  * A robot whose sources are off by so much.
@@ -55,24 +79,14 @@ export function robotOffBy(
   doubts: readonly Doubt[],
   off: (name: string) => number,
 ): ImaginedRobot {
-  const asFitted: ImaginedRobot = {
-    robot,
-    lateS: 0,
-    lateShare: 0,
-    rollsOnM: 0,
-    stopLateS: 0,
-    batteryMoreV: 0,
-    atWallRad: 0,
-    drivesScatter: 1,
-    turnsScatter: 1,
-    placingScatter: 1,
-    playM: robot.measured.reversal?.playM ?? 0,
-    kickSdRad: robot.measured.reversal?.kickSdRad ?? GUESSED_KICK_RAD,
-    placed: robot.measured.placed ?? { xM: 0, yM: 0, headingRad: 0 },
-  };
-  return doubts.reduce((one, doubt) => {
-    const { name, sdRobot } = doubt;
-    const source = SOURCES.find((each) => each.name === name);
-    return source === undefined ? one : source.imagine(one, sdRobot * off(name), doubt);
-  }, asFitted);
+  return doubts.reduce(
+    (one: ImaginedRobot, doubt) => {
+      const { name, sdRobot } = doubt;
+      const deviation = sdRobot * off(name);
+      const source = SOURCES.find((each) => each.name === name);
+      if (source === undefined) return one;
+      return source.imagine?.(one, deviation, doubt) ?? offBy(one, name, deviation);
+    },
+    { robot, off: {} },
+  );
 }

@@ -2,14 +2,8 @@ import type { CalibrationValue } from '../calibration/calibration';
 import { calibrationOf } from '../calibration/find';
 import type { PlacingCalibration } from '../calibration/kinds/placing/schema';
 import { radiansFromDegrees as deg } from '../geometry/angle';
-import type { Pose } from '../geometry/pose';
 import { degrees, errorLength, headingText } from '../text/quantities';
-import { guess, type ImaginedRobot, type Source } from './source';
-
-const shifted = (one: ImaginedRobot, part: Partial<Pose>): ImaginedRobot => ({
-  ...one,
-  placed: { ...one.placed, ...part },
-});
+import { guess, type Source } from './source';
 
 /** As the placings tell it, where they were told where the robot should stand. */
 const known =
@@ -26,18 +20,36 @@ const known =
 export const START_JIG: readonly Source[] = [
   {
     name: 'place of the start jig',
+    level: 'robot',
     measuredBy: 'placing',
     doubt: known(({ acrossSeM }) => acrossSeM, 0.001),
     figure: ({ measured }) => errorLength(measured.placed?.yM ?? 0, 1),
     within: (half) => `± ${errorLength(half, 1)}`,
-    imagine: (one, acrossM) => shifted(one, { yM: one.placed.yM + acrossM }),
+    inRuns:
+      ({ robot: { measured } }) =>
+      (run) => ({
+        placed: () => ({
+          xM: measured.placed?.xM ?? 0,
+          yM: (measured.placed?.yM ?? 0) + run.off,
+          headingRad: 0,
+        }),
+      }),
   },
   {
     name: 'aim of the start jig',
+    level: 'robot',
     measuredBy: 'placing',
     doubt: known(({ headingSeRad }) => headingSeRad, deg(0.3)),
     figure: ({ measured }) => headingText(measured.placed?.headingRad ?? 0),
     within: (half) => `± ${degrees(half)}`,
-    imagine: (one, angleRad) => shifted(one, { headingRad: one.placed.headingRad + angleRad }),
+    inRuns:
+      ({ robot: { measured } }) =>
+      (run) => ({
+        placed: () => ({
+          xM: 0,
+          yM: 0,
+          headingRad: (measured.placed?.headingRad ?? 0) + run.off,
+        }),
+      }),
   },
 ];

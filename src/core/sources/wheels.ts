@@ -2,10 +2,11 @@ import { calibrationOf } from '../calibration/find';
 import { batteryShare, onBattery } from '../drive/byPower';
 import { tellsTopSpeed } from '../drive/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
-import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
 import { aMetre, benchSpeed, degrees, errorLength, headingText, number } from '../text/quantities';
-import { guess, onRobot, plusMinusShare, withErrors, type Source } from './source';
+import type { InRuns } from './inRun';
+import { guess, offBy, onRobot, plusMinusShare, withErrors, type Source } from './source';
+import { drivesByEncoders } from './uses';
 
 /** What a square path leaves open of track and wheels, where its calibration does not say. */
 const TRACK_AFTER_SQUARE = 0.004;
@@ -19,10 +20,18 @@ const COAST_M = 0.003;
 /** Batteries in use differ by so much, V: charged before every other run, say. */
 const CHARGE_V = 0.2;
 
+/** Drives by the encoders go on for so much longer than foreseen. */
+const rollsOn: InRuns =
+  ({ plan }) =>
+  (run) => ({
+    lateM: (motion) => (drivesByEncoders(plan[motion]?.step) ? run.off : 0),
+  });
+
 /** What may be off about how the wheels carry a robot. */
 export const WHEELS: readonly Source[] = [
   {
     name: 'wheel size',
+    level: 'robot',
     measuredBy: 'straight',
     doubt: (values) => {
       const straight = calibrationOf(values, 'straight');
@@ -34,17 +43,17 @@ export const WHEELS: readonly Source[] = [
     },
     figure: ({ wheelDiameterM }) => errorLength(wheelDiameterM, 1),
     within: plusMinusShare,
-    imagine: (one, share, { aboutM = 0 }) =>
-      withErrors(
-        { ...one, rollsOnM: one.rollsOnM - share * aboutM },
-        { wheelScaleError: one.robot.errors.wheelScaleError + share },
-      ),
+    imagine: (one, share, { name, aboutM = 0 }) =>
+      withErrors(offBy(one, name, -share * aboutM), {
+        wheelScaleError: one.robot.errors.wheelScaleError + share,
+      }),
+    inRuns: rollsOn,
   },
   {
     name: 'coast of drives',
+    level: 'robot',
     measuredBy: 'straight',
-    touches: ({ steps }) =>
-      motionsOf(steps).some((step) => kindOfStep(step).byEncoders?.(step) !== undefined),
+    touches: ({ steps }) => motionsOf(steps).some(drivesByEncoders),
     doubt: (values) => {
       const straight = calibrationOf(values, 'straight');
       if (straight === null) return guess(COAST_M);
@@ -52,10 +61,11 @@ export const WHEELS: readonly Source[] = [
     },
     figure: ({ program }) => errorLength(program.coastM, 1),
     within: (half) => `± ${errorLength(half, 1)}`,
-    imagine: (one, coastM) => ({ ...one, rollsOnM: one.rollsOnM + coastM }),
+    inRuns: rollsOn,
   },
   {
     name: 'track width',
+    level: 'robot',
     measuredBy: 'square',
     doubt: (values) => {
       const drive = calibrationOf(values, 'drive');
@@ -69,6 +79,7 @@ export const WHEELS: readonly Source[] = [
   },
   {
     name: 'sideways pull',
+    level: 'robot',
     measuredBy: 'square',
     doubt: (values) => {
       const drive = calibrationOf(values, 'drive');
@@ -83,6 +94,7 @@ export const WHEELS: readonly Source[] = [
   },
   {
     name: 'top speed',
+    level: 'robot',
     measuredBy: 'speed',
     doubt: (values) => {
       const speed = calibrationOf(values, 'speed');
@@ -101,11 +113,12 @@ export const WHEELS: readonly Source[] = [
   {
     // One battery does for several runs, as one imagined robot does.
     name: 'charge of the battery',
+    level: 'robot',
     measuredBy: null,
     touches: (_route, robot) => batteryShare(onBattery(robot, CHARGE_V)) !== 1,
     doubt: () => guess(CHARGE_V),
     figure: () => null,
     within: (half) => `± ${number(half, 1)} V`,
-    imagine: (one, moreV) => ({ ...one, batteryMoreV: one.batteryMoreV + moreV }),
+    inRuns: () => (run) => ({ moreV: run.off }),
   },
 ];

@@ -1,5 +1,5 @@
 import type { QuantityName } from '../quantities/quantities';
-import type { Fields } from '../description/description';
+import type { Fields, NumberValue } from '../description/description';
 import type { PortClass } from './port';
 
 /** What a kind of unit reads, as a column of a log. */
@@ -41,6 +41,8 @@ export interface UnitKind<Kind extends string = string, Behaviour extends Fields
   /** What it would cost not to have one. */
   lack: string | null;
   column: UnitColumn | null;
+  /** Those values of its behaviour by which its readings scatter; null where they do not. */
+  noise: Readonly<Record<string, NumberValue>> | null;
   /** Null for what no step waits for. */
   reads: UnitReading | null;
 }

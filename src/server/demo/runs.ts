@@ -52,11 +52,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       route: { ...route, placement: series.placement },
       seed: series.seed,
     };
-    const run = simulateRun(
-      simulation,
-      { ...prepare(simulation), plan, turnErrors: [], lateStops: [] },
-      i,
-    );
+    const run = simulateRun(simulation, { ...prepare(simulation), plan }, i);
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
         if (!motionsOf(route.steps).some((step) => missionOfStep(step) === id)) return [];

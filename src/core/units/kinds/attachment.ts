@@ -23,5 +23,6 @@ export const attachment = unitKind({
   faces: false,
   lack: null,
   column: { alone: 'attachment', ending: '_deg', factor: 1, decimals: 0 },
+  noise: null,
   reads: null,
 });

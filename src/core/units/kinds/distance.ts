@@ -76,5 +76,6 @@ export const distance = unitKind({
   faces: true,
   lack: 'approaches fail; drive a set distance instead, or against a wall',
   column: { alone: 'distance', ending: '_cm', factor: 100, decimals: 2 },
+  noise: { noiseM: behaviour.noiseM, lostEchoShare: behaviour.lostEchoShare },
   reads: { words: 'distance', quantity: 'length', most: 5 },
 });

@@ -65,5 +65,6 @@ export const heading = unitKind({
   faces: false,
   lack: 'turns and straight drives go by the encoders alone, and slip is not seen',
   column: null,
+  noise: { noiseRadPerSqrtS: behaviour.noiseRadPerSqrtS },
   reads: null,
 });

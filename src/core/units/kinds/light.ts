@@ -48,5 +48,6 @@ export const light = unitKind({
   faces: false,
   lack: null,
   column: { alone: 'light', ending: '_percent', factor: 100, decimals: 0 },
+  noise: { noiseShare: behaviour.noiseShare },
   reads: { words: 'light', quantity: 'share', most: 1 },
 });

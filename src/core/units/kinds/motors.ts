@@ -11,6 +11,7 @@ const motor = <Side extends 'left' | 'right'>(side: Side) =>
     faces: false,
     lack: 'it does not drive',
     column: null,
+    noise: null,
     reads: null,
   });
 

@@ -11,5 +11,6 @@ export const other = unitKind({
   faces: false,
   lack: null,
   column: null,
+  noise: null,
   reads: null,
 });

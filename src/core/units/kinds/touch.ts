@@ -32,6 +32,7 @@ export const touch = unitKind({
   lack: null,
   // A robot's own button is the column "touch".
   column: { alone: 'bumper', ending: '_touch', factor: 1, decimals: 0 },
+  noise: null,
   reads: {
     words: 'bumper',
     quantity: 'ratio',

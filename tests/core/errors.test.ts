@@ -1,0 +1,103 @@
+import { expect, it } from 'vitest';
+import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
+import type { Robot } from '../../src/core/robot';
+import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { doubtsOf, ERRORS, type ErrorTimes } from '../../src/core/sources/sources';
+import { sampleSd } from '../../src/core/stats/moments';
+import { pipit, winterGarden } from '../../src/server/demo/scenario';
+import { deg, routeOf, withUnit } from './support';
+
+const RUNS = 24;
+const turn = (degrees: number) => ({ kind: 'turn', mode: 'by', angleRad: deg(degrees) });
+const drive = (distanceM: number) => ({ kind: 'straight', distanceM });
+/** Ways to move that leave in sight what each error does: drives and turns, a stop by a distance, a press on the wall. */
+const ROUTES = [
+  [drive(0.6), drive(-0.2), turn(90), drive(0.3), turn(-90), drive(0.3)],
+  [{ ...drive(0.8), speedMPerS: 0.62 }],
+  [{ kind: 'approach', thresholdM: 0.5, speedMPerS: 0.3 }],
+  [{ kind: 'square-up', back: true, speedMPerS: 0.2, pressS: 1 }, drive(0.5)],
+  [
+    {
+      kind: 'wait',
+      until: 'reading',
+      sensor: 'light sensor',
+      passes: 'above',
+      value: 0.601,
+      timeS: 1,
+    },
+  ],
+];
+
+const turns: TurnsCalibration = {
+  kind: 'turns',
+  groups: [
+    {
+      direction: 'both',
+      rateRadPerS: 1.6,
+      rates: [1.6],
+      kind: 'spin',
+      constantRad: 0.09,
+      scaleError: 0,
+      residualSdRad: deg(3),
+      n: 8,
+    },
+  ],
+  lagS: null,
+  brakingRadPerS2: null,
+};
+
+/** A robot of which everything was measured that scatters from one use to the next. */
+const robot: Robot = {
+  ...withUnit(pipit, { kind: 'light sensor' }),
+  build: { ...pipit.build, trailingCaster: true },
+  program: { ...pipit.program, command: 'percent' },
+  measured: {
+    ...pipit.measured,
+    straight: { scatterM: 0.03 },
+    stop: { lagS: 0.1, brakingMPerS2: null, residualSdM: 0.03 },
+    squaring: { headingSdRad: 0.05, straightensPerM: null, speedMPerS: 0.2, pressS: 1 },
+    reversal: { playM: 0.001, kickSdRad: 0.02 },
+    power: { gainMPerSPerV: 0.08, deadBand: 0.05, batteryV: 8, nowV: 8 },
+  },
+};
+
+/** How far runs differ, in place, heading and time, over all the routes. */
+function spread(times: ErrorTimes): number {
+  const doubts = doubtsOf([]);
+  const table = { ...winterGarden, walls: [] };
+  const sds = ROUTES.flatMap((steps) => {
+    const route = {
+      ...routeOf(steps, { xM: 0.4, yM: 0.4, headingRad: 0 }),
+      placement: { alongSdM: 0.004, acrossSdM: 0.004, headingSdRad: 0.01 },
+    };
+    const all = { robot, table, route, seed: 11, turns, doubts, times };
+    const prepared = prepare(all);
+    const ends = Array.from({ length: RUNS }, (_, i) => simulateRun(all, prepared, i).end);
+    return [
+      sampleSd(ends.map(({ xM }) => xM)),
+      sampleSd(ends.map(({ yM }) => yM)),
+      0.1 * sampleSd(ends.map(({ headingRad }) => headingRad)),
+      0.1 * sampleSd(ends.map(({ timeS }) => timeS)),
+    ];
+  });
+  return Math.hypot(...sds);
+}
+
+const off = Object.fromEntries(ERRORS.map(({ name }) => [name, 0]));
+
+it('with all errors switched off all runs are one run', () => {
+  expect(spread(off)).toBeLessThan(1e-9);
+  expect(spread({})).toBeGreaterThan(0.02);
+});
+
+it.each(ERRORS.map(({ name }) => name))('%s alone makes runs differ, ever more', (name) => {
+  const [one, four] = [1, 4].map((times) => spread({ ...off, [name]: times }));
+  expect(one).toBeGreaterThan(1e-6);
+  // A noise that is waited for ends the wait the sooner.
+  if (!name.includes('light')) expect(four).toBeGreaterThan(1.3 * (one ?? Infinity));
+});
+
+it('each error has a name of its own, and comes anew with a robot, a run or a use', () => {
+  expect(new Set(ERRORS.map(({ name }) => name)).size).toBe(ERRORS.length);
+  expect(new Set(ERRORS.map(({ level }) => level))).toEqual(new Set(['robot', 'run', 'use']));
+});
