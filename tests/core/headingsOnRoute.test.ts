@@ -1,5 +1,6 @@
+import { turnsIn } from '../../src/core/course/turnsIn';
 import { describe, expect, it } from 'vitest';
-import { headingsOnRoute, headingsSentence, turnsIn } from '../../src/core/turns/headingsOnRoute';
+import { headingsOnRoute, headingsSentence } from '../../src/core/turns/headingsOnRoute';
 import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
 import { bareTable, deg, idealRobot, routeOf } from './support';
 

@@ -2,7 +2,7 @@ import { planRoute } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../course/table';
 import type { Robot } from '../robot';
-import type { MotionOf } from '../steps/step';
+import { kindOfStep } from '../steps/registry';
 import { withMotions } from '../steps/tree';
 import type { TurnsCalibration } from './kinds/turns/schema';
 import { headingScaleOf, leadFor } from './turnStop';
@@ -50,22 +50,24 @@ export function withTurnCalibration(
   const steps = withMotions(route.steps, (step) => {
     // Of a turn that is made several times the first counts that turns at all.
     const turning = plan.find((one) => one.step.id === step.id && one.angleRad !== 0);
-    if (step.kind !== 'turn' || turning === undefined) return step;
+    const kind = kindOfStep(step).turning;
+    if (kind === undefined || turning === undefined) return step;
     const { angleRad, number } = turning;
-    const lead = leadFor(turns, angleRad, step.rateRadPerS);
+    const told = kind.of(step);
+    const lead = leadFor(turns, angleRad, told.rateRadPerS);
     if (lead === null) unknown += 1;
     else known += 1;
-    if (lead === null || Math.abs(lead - step.leadRad) < LEAST_CHANGE_RAD) return step;
+    if (lead === null || Math.abs(lead - told.leadRad) < LEAST_CHANGE_RAD) return step;
     const leadRad = Math.max(-0.5, Math.min(1.5, lead));
     const sign = Math.sign(angleRad);
     changes.push({
       number,
       angleRad,
-      rateRadPerS: step.rateRadPerS,
-      oldCommandRad: sign * (robot.program.headingScale * Math.abs(angleRad) - step.leadRad),
+      rateRadPerS: told.rateRadPerS,
+      oldCommandRad: sign * (robot.program.headingScale * Math.abs(angleRad) - told.leadRad),
       newCommandRad: sign * (headingScale * Math.abs(angleRad) - leadRad),
     });
-    return { ...step, leadRad } satisfies MotionOf<'turn'>;
+    return kind.withLead(step, leadRad);
   });
   return { route: { ...route, steps, turnCalibrationId: calibrationId }, changes, known, unknown };
 }

@@ -1,5 +1,5 @@
 import type { Route } from '../course/route';
-import { motionsOf } from '../steps/tree';
+import { turnsIn } from '../course/turnsIn';
 import { capitalised } from '../text/capitalised';
 import { counted, number } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
@@ -55,7 +55,7 @@ export function planText(
   turns: DatedCalibration | null,
   others: readonly string[],
 ): string[] {
-  const hasTurns = motionsOf(route.steps).some(({ kind }) => kind === 'turn');
+  const hasTurns = turnsIn(route) > 0;
   const ofTurns =
     turns?.value.kind !== 'turns' || !knowsSpins(turns.value)
       ? 'Turns stop as early as typed: no measured turns stand behind them.'

@@ -3,6 +3,7 @@ import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
 import type { PlannedStep } from '../course/plan';
 import type { Robot } from '../robot';
 import { mean } from '../stats/moments';
+import { kindOfStep } from '../steps/registry';
 import { beyondTold, ownStop } from '../turns/ownStop';
 import { randomStream } from './random';
 
@@ -51,13 +52,15 @@ export function turnErrors(
 ): (TurnError | null)[] {
   const known = new Map<string, TurnError>();
   return plan.map(({ step, angleRad }) => {
-    if (turns === null || step.kind !== 'turn' || angleRad === 0) return null;
-    const stop = stopOf(turns, angleRad, step.rateRadPerS);
+    const told = kindOfStep(step).turning?.of(step);
+    if (turns === null || told === undefined || angleRad === 0) return null;
+    const { rateRadPerS, leadRad } = told;
+    const stop = stopOf(turns, angleRad, rateRadPerS);
     if (stop === null) return null;
     const wholeRad = robot.program.headingScale * Math.abs(angleRad);
-    const toldRad = Math.sign(angleRad) * Math.max(0.01, wholeRad - step.leadRad);
-    const key = `${toldRad} ${step.rateRadPerS}`;
-    const error = known.get(key) ?? errorOf(robot, stop, toldRad, step.rateRadPerS);
+    const toldRad = Math.sign(angleRad) * Math.max(0.01, wholeRad - leadRad);
+    const key = `${toldRad} ${rateRadPerS}`;
+    const error = known.get(key) ?? errorOf(robot, stop, toldRad, rateRadPerS);
     known.set(key, error);
     return error;
   });

@@ -32,9 +32,8 @@ export interface Owns {
   steps: Step[];
 }
 
-/** A motion of one kind, and of any. */
-export type MotionOf<K extends keyof Motions> = RecordOf<Motions[K]>;
-export type MotionStep = { [K in keyof Motions]: MotionOf<K> }[keyof Motions];
+/** A motion of any kind. */
+export type MotionStep = { [K in keyof Motions]: RecordOf<Motions[K]> }[keyof Motions];
 export type OwnerStep = { [K in keyof Owners]: RecordOf<Owners[K]> & Owns }[keyof Owners];
 /** A step of a route. */
 export type Step = MotionStep | OwnerStep;

@@ -87,8 +87,11 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;
-  /** Its rate of turning, 0 for what does not turn. */
-  rateRadPerS(step: S): number;
+  /** Of a step that turns on the spot: how fast, and how early its motors stop. */
+  turning?: {
+    of(step: S): { rateRadPerS: number; leadRad: number };
+    withLead(step: S, leadRad: number): S;
+  };
   /** What holds where a value was left out, by what was planned; for what may be left out. */
   asPlanned?(motion: Motion): Partial<S>;
   /** Of a step that ends by the encoders: how far it drives, and how fast. */

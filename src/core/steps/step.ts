@@ -37,4 +37,4 @@ export const stepSchema = stepOver(MOST_LEVELS - 1);
 /** The steps of a route. */
 export const stepsSchema = listOf(stepSchema);
 
-export type { MotionOf, MotionStep, Step } from './descriptions';
+export type { MotionStep, Step } from './descriptions';

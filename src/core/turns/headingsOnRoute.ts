@@ -1,8 +1,7 @@
 import type { Route } from '../course/route';
+import { turnsIn } from '../course/turnsIn';
 import { prepare, simulateRun, type Headings, type Simulation } from '../simulate/run';
 import { forecast, type Forecast } from '../simulate/summary';
-import { inOrder } from '../steps/inOrder';
-import { kindOfStep } from '../steps/registry';
 import { counted, errorLength, number } from '../text/quantities';
 import { withScatter } from './zeroing';
 
@@ -25,10 +24,6 @@ export const headingsOnRoute = (simulation: Omit<Simulation, 'headings'>): Headi
     const runs = Array.from({ length: HEADING_RUNS }, (_, i) => simulateRun(way, prepared, i));
     return { headings, forecast: forecast(way, runs) };
   });
-
-/** So often a route turns. */
-export const turnsIn = ({ steps }: Route): number =>
-  inOrder(steps).filter(({ step }) => kindOfStep(step).rateRadPerS(step) > 0).length;
 
 /** How wrong it faces at the end: on average, and how far apart. */
 export const facesAtEnd = ({ end }: Forecast): string =>

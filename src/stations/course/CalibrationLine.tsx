@@ -10,6 +10,7 @@ import { knowsSpins } from '../../core/calibration/turnStop';
 import { isMissionList } from '../../core/course/missionList';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/course/table';
+import { turnsIn } from '../../core/course/turnsIn';
 import type { Freshness } from '../../core/freshness';
 import type { Robot } from '../../core/robot';
 import { counted } from '../../core/text/quantities';
@@ -80,7 +81,7 @@ function PlacingPart({ calibrations, route, onChange }: Props) {
 /** How the turns of a route stand to the calibration that holds. */
 function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
   const { turns, validity } = calibrations;
-  if (!route.steps.some(({ kind }) => kind === 'turn')) return null;
+  if (turnsIn(route) === 0) return null;
   if (turns?.value.kind !== 'turns') {
     return (
       <p>

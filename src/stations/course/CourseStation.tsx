@@ -7,7 +7,7 @@ import { isMissionList } from '../../core/course/missionList';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import type { Step } from '../../core/steps/descriptions';
-import { motionsOf } from '../../core/steps/tree';
+import { turnsIn } from '../../core/course/turnsIn';
 import { forecastSentence } from '../../core/simulate/sentence';
 import { clock, counted } from '../../core/text/quantities';
 import type {
@@ -119,7 +119,7 @@ function CourseEditor(props: Props) {
     const step = addedStep(kind, route, plan, place, { robot: robot.robot, table, turns });
     const next = insertStep(route, place, step);
     // The first turn of a route is from the calibration that holds: the route says so.
-    const isFirst = kind === 'turn' && !motionsOf(route.steps).some((one) => one.kind === 'turn');
+    const isFirst = turnsIn(route) === 0 && turnsIn(next) > 0;
     edit(isFirst ? { ...next, turnCalibrationId: calibrations.turns?.id ?? null } : next, 'add');
     setSelected(step.id);
   };

@@ -83,7 +83,6 @@ export const approach: StepKind<ApproachStep> = {
     );
   },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
-  rateRadPerS: () => 0,
   stopsBy: ({ thresholdM, speedMPerS }) => ({ thresholdM, speedMPerS }),
   drives: true,
   inProgram: {

@@ -16,7 +16,6 @@ export const mark: StepKind<MarkStep> = {
     problems: missions.some(({ id }) => id === missionId) ? [] : ['unknown-mission'],
   }),
   control: ({ dwellS }) => rest(dwellS),
-  rateRadPerS: () => 0,
   drives: false,
   inProgram: {},
 };

@@ -79,7 +79,6 @@ export const squareUp: StepKind<SquareUpStep> = {
     const signed = back ? -speedMPerS : speedMPerS;
     return settled(press({ speedMPerS: signed, durationS: durationS - SETTLE_S }, robot));
   },
-  rateRadPerS: () => 0,
   drives: true,
   takesHeading: (step, robot) => ({
     shareLeft: shareLeft(step, robot),

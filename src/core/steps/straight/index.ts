@@ -33,7 +33,6 @@ export const straight: StepKind<StraightStep> = {
     return settled(driveStraight({ distanceM: drivenM, speedMPerS, keep, timeoutS: limit }, robot));
   },
   byEncoders: ({ distanceM, speedMPerS }) => ({ distanceM, speedMPerS }),
-  rateRadPerS: () => 0,
   drives: true,
   inProgram: {
     ...drivenInProgram<StraightStep>(),

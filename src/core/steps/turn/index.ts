@@ -50,7 +50,10 @@ export const turn: StepKind<TurnStep> = {
     const { angleRad, timeoutS: limit } = leg;
     return settled(controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit }, robot.trackM));
   },
-  rateRadPerS: ({ rateRadPerS }) => rateRadPerS,
+  turning: {
+    of: ({ rateRadPerS, leadRad }) => ({ rateRadPerS, leadRad }),
+    withLead: (step, leadRad) => ({ ...step, leadRad }),
+  },
   drives: false,
   inProgram: {
     // How fast its wheels go.

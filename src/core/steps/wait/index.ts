@@ -61,7 +61,6 @@ export const wait: StepKind<WaitStep> = {
       return isOver(now) ? 'done' : said;
     };
   },
-  rateRadPerS: () => 0,
   drives: false,
   inProgram: {},
 };

@@ -4,11 +4,11 @@ import type { Robot } from '../../../core/robot';
 import { FORECAST_SEED } from '../../../core/simulate/run';
 import type { Doubt } from '../../../core/sources/source';
 import { errorLength, percent } from '../../../core/text/quantities';
+import { turnsIn } from '../../../core/course/turnsIn';
 import {
   facesAtEnd,
   HEADING_RUNS,
   headingsSentence,
-  turnsIn,
   type HeadingsWay,
 } from '../../../core/turns/headingsOnRoute';
 import type { RobotRoute } from '../../../formats/robotRoute';
