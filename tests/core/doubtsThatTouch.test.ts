@@ -3,7 +3,8 @@ import type { SpeedCalibration } from '../../src/core/calibration/kinds/speed/sc
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import type { Robot } from '../../src/core/robot';
 import { doubtsOf, doubtsThatTouch, SOURCES } from '../../src/core/sources/sources';
-import { idealRobot, routeOf } from './support';
+import { simulateAll } from '../../src/core/simulate/simulateAll';
+import { bareTable, idealRobot, routeOf, withUnit } from './support';
 
 const drive = { kind: 'straight', distanceM: 0.4 };
 const approach = { kind: 'approach', thresholdM: 0.2 };
@@ -35,11 +36,13 @@ it('nobody is asked to measure what changes nothing about the route', () => {
   const back = ['play at a reversal', 'kick of the caster'];
   const wall = 'heading after a wall';
   const charge = 'charge of the battery';
-  expect(left([drive])).toEqual(new Set([...distance, wall, charge, ...back, ...scatters]));
-  expect(left([drive, approach])).toEqual(new Set([wall, charge, ...back, ...scatters]));
+  const light = 'light of the room';
+  expect(left([drive])).toEqual(new Set([...distance, wall, charge, light, ...back, ...scatters]));
+  expect(left([untilDark(0.3)])).not.toContain(light);
+  expect(left([drive, approach])).toEqual(new Set([wall, charge, light, ...back, ...scatters]));
   expect(left([drive, { ...drive, distanceM: -0.2 }])).not.toContain('play at a reversal');
   expect(left([squareUp])).toEqual(
-    new Set(['coast of drives', ...distance, charge, ...back, ...scatters]),
+    new Set(['coast of drives', ...distance, charge, light, ...back, ...scatters]),
   );
 });
 
@@ -51,4 +54,41 @@ it('the battery matters to a robot that is driven by power, and was timed', () =
   expect(left([drive], percent)).toContain('charge of the battery');
   expect(left([drive], fittedRobot(percent, [timed]).robot)).not.toContain('charge of the battery');
   expect(left([drive], fittedRobot(idealRobot, [timed]).robot)).toContain('charge of the battery');
+});
+
+const START = { xM: 1, yM: 1, headingRad: 0 };
+const withLight = withUnit(idealRobot, {
+  kind: 'light sensor',
+  place: { aheadM: 0.05 },
+  behaviour: { noiseShare: 0 },
+});
+/** It stands on a line, which reads 12 % at home: does it see that? */
+const table = {
+  ...bareTable,
+  lines: [{ x1M: 1.05, y1M: 0.5, x2M: 1.05, y2M: 1.5, widthM: 0.05 }],
+};
+const untilDark = (value: number) => ({
+  kind: 'wait',
+  until: 'reading',
+  sensor: 'light sensor',
+  passes: 'below',
+  value,
+  timeS: 5,
+});
+const roomsOnly = doubtsOf([]).filter(({ name }) => name === 'light of the room');
+
+/** In which share of other rooms the wait ends by what it reads. */
+const seenIn = (value: number): number => {
+  const route = routeOf([untilDark(value)], START);
+  const simulation = { robot: withLight, table, route, seed: 2, doubts: roomsOnly };
+  const all = simulateAll(simulation, 400);
+  if ('sentence' in all) throw new Error(all.sentence);
+  return all.runs.filter(({ end }) => end.timeS < 4).length / all.runs.length;
+};
+
+it('another room’s light decides where a threshold is close, and not where it lies in the middle', () => {
+  expect(seenIn(0.36)).toBe(1);
+  // As dark as at home, or darker: in half of the rooms.
+  expect(Math.abs(seenIn(0.12) - 0.5)).toBeLessThan(0.15);
+  expect(seenIn(0.06)).toBe(0);
 });

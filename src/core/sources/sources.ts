@@ -5,6 +5,7 @@ import { randomStream } from '../simulate/random';
 import { DISTANCES } from './distances';
 import { HEADINGS } from './headings';
 import { IN_THE_ROBOT } from './inTheRobot';
+import { LIGHT } from './light';
 import { REVERSALS } from './reversals';
 import { SCATTER_AT_WALLS, SCATTER_OF_STOPS, SCATTERS } from './scatters';
 import { offBy, type Doubt, type ImaginedRobot, type NamedError, type Source } from './source';
@@ -22,6 +23,7 @@ export const SOURCES: readonly Source[] = [
   ...START_JIG,
   ...SCATTERS,
   ...REVERSALS,
+  ...LIGHT,
 ];
 
 /** All that makes runs differ from the plan: what is doubtful, and what is taken as it was found or told. */

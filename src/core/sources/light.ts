@@ -1,0 +1,36 @@
+import type { Route } from '../course/route';
+import { kindOfStep } from '../steps/registry';
+import { motionsOf } from '../steps/tree';
+import { unitsOf, withFirst } from '../units/ofRobot';
+import { guess, onRobot, plusMinusShare, type Source } from './source';
+
+/** Lamps, windows and shadows of another room change what a floor sends back by about so much. */
+const ANOTHER_ROOM = 0.1;
+
+const goesByLight = ({ steps }: Route): boolean =>
+  motionsOf(steps).some((step) => kindOfStep(step).needs(step).includes('light sensor'));
+
+const shareOf = (share: number): number => Math.min(1, Math.max(0, share));
+
+/** What may be off about what is read of the floor. */
+export const LIGHT: readonly Source[] = [
+  {
+    name: 'light of the room',
+    level: 'robot',
+    measuredBy: null,
+    touches: goesByLight,
+    doubt: () => guess(ANOTHER_ROOM),
+    figure: () => null,
+    within: plusMinusShare,
+    imagine: (one, share) =>
+      onRobot(one, (robot) => {
+        const [sensor] = unitsOf(robot, 'light sensor');
+        if (sensor === undefined) return robot;
+        const { floorShare, lineShare } = sensor.behaviour;
+        return withFirst(robot, 'light sensor', {
+          floorShare: shareOf(floorShare * (1 + share)),
+          lineShare: shareOf(lineShare * (1 + share)),
+        });
+      }),
+  },
+];
