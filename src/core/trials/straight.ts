@@ -1,4 +1,4 @@
-import { choice, flag, number, orNothing } from '../description/description';
+import { choice, flag, number, orNothing, text } from '../description/description';
 import { positiveTurn } from '../text/quantities';
 import { trialKind, type TrialOf } from './kind';
 
@@ -70,6 +70,7 @@ export const STRAIGHT_TRIAL = trialKind({
         options: { heading: 'heading', encoders: 'encoders', nothing: 'nothing' },
       }),
     ),
+    remark: orNothing(text({ label: 'Remark', about: 'what was odd about it', title: 'remark' })),
   },
   readOff: ['actualM', 'sidewaysM', 'headingChangeRad'],
   given: ['keptBy'],

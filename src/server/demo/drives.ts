@@ -45,6 +45,7 @@ function straightTrial(commandedM: number, i: number): StraightTrialRecord {
     keptBy: 'heading',
     speedMPerS: SPEED,
     afterReversal: false,
+    remark: null,
     ...NOT_ASIDE,
   };
 }

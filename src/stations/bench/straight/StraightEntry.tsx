@@ -39,6 +39,7 @@ export function StraightEntry({ robot, keep, onTrial }: Props) {
           keptBy: keep,
           speedMPerS,
           afterReversal: false,
+          remark: null,
           setAsideReason: null,
         }),
     );
@@ -51,6 +52,7 @@ export function StraightEntry({ robot, keep, onTrial }: Props) {
           speedMPerS: roundLength(0.3),
           afterReversal: false,
           keptBy: keep,
+          remark: null,
         }}
         beside={{
           commandedM: <DistanceInProgram name="commandedM" robot={robot} />,
