@@ -66,7 +66,7 @@ describe('what survives', () => {
         name: '0001-first-tables',
       });
       // A robot as it was written before there were signs, ports and units.
-      const { signs: _signs, build: _build, units: _units, ...sizes } = pipit;
+      const { format: _format, signs: _signs, build: _build, units: _units, ...sizes } = pipit;
       const sensors = { gyro: { driftRadPerS: 0.001 }, distance: { aheadM: 0.08 } };
       const before = { ...sizes, ...sensors };
       const [teamId, id] = [ulid(), ulid()];
