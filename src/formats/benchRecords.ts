@@ -138,7 +138,7 @@ const conditions = {
 /** When it was put out of the way; null: it is in use. */
 const archivedAt = time.nullable().default(null);
 
-export const turnConditions = z.object({
+export const turnConditions = z.strictObject({
   ...conditions,
   driftRadPerS: z.number().min(-1).max(1),
   readingSdRad: z.number().min(0).max(0.2).describe('of whoever reads the protractor'),
@@ -157,7 +157,7 @@ const listOf = <P extends string, T extends z.ZodType, C extends z.ZodRawShape>(
     version,
     robotId: id,
     procedure: z.literal(procedure),
-    conditions: z.object({ ...conditions, ...more }),
+    conditions: z.strictObject({ ...conditions, ...more }),
     trials: z.array(trial).max(MAX_TRIALS),
     archivedAt,
   });

@@ -17,7 +17,7 @@ import { trialSchema } from './trialSchema';
 
 export const angle = z.number().min(-40).max(40);
 
-export const turnTrialRecord = z.object({
+export const turnTrialRecord = z.strictObject({
   id,
   targetRad: angle.refine((value) => value !== 0, 'expected a turn, not 0'),
   /** Null: judged by eye only. */
@@ -51,7 +51,7 @@ export const turnTrialRecord = z.object({
     .default(null)
     .describe('what the heading sensor showed of that turn; null: nobody noted it'),
   afterDrive: z
-    .object({
+    .strictObject({
       facedRad: angle.nullable(),
       readingRad: angle.nullable(),
       turnsTo: z.boolean(),
@@ -63,7 +63,7 @@ export const turnTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-export const lapRecord = z.object({
+export const lapRecord = z.strictObject({
   id,
   direction: z.enum(['cw', 'ccw']),
   xM: z.number().min(-5).max(5),
@@ -78,7 +78,7 @@ export const straightTrialRecord = trialSchema(STRAIGHT_TRIAL);
 
 export const gapM = z.number().min(0).max(10);
 
-export const rangeTrialRecord = z.object({
+export const rangeTrialRecord = z.strictObject({
   id,
   unit: shortText.min(1, 'expected which unit').describe('its label'),
   trueM: gapM.describe('by the tape'),
@@ -113,7 +113,7 @@ export const gaugeTrialRecord = trialSchema(GAUGE_TRIAL);
 const cause = z.string().min(1).max(40);
 
 /** A trace that was judged in a drill: the number that it follows from, what it was, and what was said. */
-export const drillTrialRecord = z.object({
+export const drillTrialRecord = z.strictObject({
   id,
   seed: z.number().int().min(0).max(4_294_967_295),
   cause,
@@ -122,7 +122,7 @@ export const drillTrialRecord = z.object({
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-export const gainTrialRecord = z.object({
+export const gainTrialRecord = z.strictObject({
   id,
   controller: z.enum(TUNED_IDS),
   gain: z
@@ -145,7 +145,7 @@ export const gainTrialRecord = z.object({
     .default(null)
     .describe('of the drive, m/s, or of the turn, rad/s; null: the usual one'),
   damping: z
-    .object({
+    .strictObject({
       damping: z.number().min(0).max(1e4),
       integral: z.number().min(0).max(1e4),
       seen: z.enum(SETTLES),
@@ -157,7 +157,7 @@ export const gainTrialRecord = z.object({
 });
 
 /** A moment of a recorded run at which the true heading is known. */
-export const anchorRecord = z.object({
+export const anchorRecord = z.strictObject({
   id,
   tS: z.number().min(-1e6).max(1e6),
   headingRad: z.number().min(-2000).max(2000),

@@ -122,6 +122,7 @@ describe.each(CALIBRATION_KINDS.map((one) => [one.name, one] as const))('%s', (_
 
   it('is said in a line with its figures, and read back as it was kept', () => {
     expect(calibrationValueSchema.parse(JSON.parse(JSON.stringify(value)))).toEqual(value);
+    expect(() => calibrationValueSchema.parse({ ...value, wings: 2 })).toThrow('wings');
     expect(describeCalibration(value)).toMatch(/\d/);
     expect(describeCalibration(value)).not.toMatch(/NaN|undefined/);
   });

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { unitSchema, type Unit } from '../../src/core/units/unit';
 import { recordedText } from '../support/recorded';
 import type { MeasuredRun } from '../../src/core/runs/consistency';
@@ -53,3 +54,25 @@ export const withoutUnits = (robot: Robot, kind: Unit['kind']): Robot => ({
   ...robot,
   units: robot.units.filter((unit) => unit.kind !== kind),
 });
+
+/** Random lists of drives that stand within each other, each step with an id of its own, `s1` on. */
+export function stepTrees(...owners: fc.Arbitrary<object>[]): fc.Arbitrary<object[]> {
+  const { list } = fc.letrec<{ step: object; list: object[] }>((tie) => ({
+    step: fc.oneof(
+      { maxDepth: 3, withCrossShrink: true },
+      fc.record({ kind: fc.constant('straight'), distanceM: fc.constant(0.01) }),
+      ...owners.map((owner) =>
+        fc.tuple(owner, tie('list')).map(([one, steps]) => ({ ...one, steps })),
+      ),
+    ),
+    list: fc.array(tie('step'), { maxLength: 3 }),
+  }));
+  return list.map((steps) => {
+    let made = 0;
+    return JSON.parse(JSON.stringify(steps), (_key, one: unknown) =>
+      Object(one) === one && !Array.isArray(one)
+        ? { ...(one as object), id: `s${(made += 1)}` }
+        : one,
+    ) as object[];
+  });
+}

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { notNegative } from '../fields';
 
 /** True sizes of the drive, as factors of those in the record. */
-export const driveValue = z.object({
+export const driveValue = z.strictObject({
   kind: z.literal('drive'),
   trackRatio: z.number().positive(),
   leftWheelFactor: z.number().positive(),

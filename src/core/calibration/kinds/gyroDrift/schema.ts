@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { finite, notNegative } from '../fields';
 
 /** A drift to subtract: reading − drift · time. */
-export const gyroDriftValue = z.object({
+export const gyroDriftValue = z.strictObject({
   kind: z.literal('gyro-drift'),
   driftRadPerS: finite,
   low95: finite,

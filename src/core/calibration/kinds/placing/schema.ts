@@ -5,7 +5,7 @@ import { notNegative } from '../fields';
 const offM = z.number().min(-1).max(1);
 
 /** How exactly one person places the robot, in one way. */
-export const placingValue = z.object({
+export const placingValue = z.strictObject({
   kind: z.literal('placing'),
   person: z.string().max(40),
   way: z.enum(PLACING_WAYS),
@@ -16,7 +16,7 @@ export const placingValue = z.object({
   headingSdRad: notNegative.max(1),
   /** How far off the plan it stands on average, in the frame of the start; null: where it should stand was not told. */
   aim: z
-    .object({
+    .strictObject({
       alongM: offM,
       acrossM: offM,
       headingRad: offM,

@@ -4,7 +4,7 @@ import { notNegative } from '../fields';
 const share = z.number().min(0).max(1);
 
 /** How fast a share of full power drives: gain · volts · (share − dead band), from timed drives. */
-export const speedValue = z.object({
+export const speedValue = z.strictObject({
   kind: z.literal('speed'),
   gainMPerSPerV: z.number().positive().max(10),
   /** The share of power below which the robot stands. */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { notNegative } from '../fields';
 
 /** How a robot squares up on a wall, by presses with one or several powers. */
-export const squaringValue = z.object({
+export const squaringValue = z.strictObject({
   kind: z.literal('squaring'),
   /** What to press with, as a share of full power, and how fast that drives. */
   power: z.number().gt(0).max(1),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { notNegative } from '../fields';
 
 /** How it drives on after its distance sensor read a threshold: speed · lag + speed² / (2 · braking). */
-export const stopValue = z.object({
+export const stopValue = z.strictObject({
   kind: z.literal('stop'),
   lagS: notNegative.max(5),
   /** Null where the speeds that were tried show no braking. */

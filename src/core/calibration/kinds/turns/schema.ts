@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { finite, notNegative } from '../fields';
 
-const turnGroup = z.object({
+const turnGroup = z.strictObject({
   direction: z.enum(['left', 'right', 'both']),
   rateRadPerS: z.number().positive().nullable(),
   rates: z.array(z.number().positive()).min(1),
@@ -16,14 +16,14 @@ const turnGroup = z.object({
 });
 
 /** How far turns go too far. */
-export const turnsValue = z.object({
+export const turnsValue = z.strictObject({
   kind: z.literal('turns'),
   groups: z.array(turnGroup).min(1),
   lagS: notNegative.nullable(),
   brakingRadPerS2: z.number().positive().nullable(),
   /** The heading sensor's own scale, reading = (1 + scaleError) · truly turned; left out: by an earlier method. */
   gyroScale: z
-    .object({
+    .strictObject({
       scaleError: z.number().gt(-0.5).lt(0.5),
       se: notNegative,
       by: z.enum(['readings', 'trials']),
