@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { routeSchema } from '../../src/core/course/route';
 import { robotSchema } from '../../src/core/robot';
+import { numbered } from '../../src/core/steps/tree';
 import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
 
 const SIZES = { wheelDiameterM: 0.056, trackM: 0.11 };
@@ -55,6 +56,20 @@ describe('a route that an earlier Corvat kept', () => {
     // The same again: two readings of one record never differ.
     expect(routeSchema.parse(before)).toEqual(after);
     expect(routeSchema.parse(after)).toEqual(after);
+  });
+
+  it('has ids for steps within others, too, written by hand without any', () => {
+    const part = { kind: 'part', name: 'corner', steps: [DRIVE, DRIVE] };
+    const { steps } = routeSchema.parse({ start: START, steps: [DRIVE, part, part] });
+    const ids = numbered(steps).map(({ step }) => step.id);
+    expect(ids).toHaveLength(7);
+    expect(new Set(ids).size).toBe(7);
+  });
+
+  it('that is nested without end is refused, and breaks nothing', () => {
+    let deep: object = DRIVE;
+    for (let i = 0; i < 3000; i += 1) deep = { kind: 'part', name: 'in', steps: [deep] };
+    expect(() => routeSchema.parse({ start: START, steps: [deep] })).toThrow('4 levels');
   });
 
   it('has no two steps of one id', () => {
