@@ -4,6 +4,7 @@ import { log } from './log';
 import { defineModels, type Models } from './models';
 
 export interface Database {
+  url: string;
   sequelize: Sequelize;
   models: Models;
 }
@@ -23,7 +24,7 @@ export function openDatabase(url: string, more: Pick<Options, 'pool' | 'logging'
     define: { underscored: true, freezeTableName: true, timestamps: false },
     ...more,
   });
-  return { sequelize, models: defineModels(sequelize) };
+  return { url, sequelize, models: defineModels(sequelize) };
 }
 
 let shared: Database | undefined;

@@ -1,5 +1,6 @@
 import { SequelizeStorage, Umzug } from 'umzug';
 import type { Database } from './database';
+import { holdingLock } from './namedLock';
 import * as firstTables from './migrations/0001-first-tables';
 import * as bench from './migrations/0002-bench';
 import * as stillSettings from './migrations/0003-still-settings';
@@ -16,6 +17,7 @@ import * as seriesGrouped from './migrations/0015-series-grouped';
 import * as endsKept from './migrations/0016-ends-kept';
 import * as checkedCalibrations from './migrations/0018-checked-calibrations';
 import * as sincePowerUp from './migrations/0019-since-power-up';
+import * as newestOfAll from './migrations/0020-newest-of-all';
 import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
@@ -41,10 +43,17 @@ export const MIGRATIONS = [
   { name: '0017-checks-of-units', up: checksOfUnits.up },
   { name: '0018-checked-calibrations', up: checkedCalibrations.up },
   { name: '0019-since-power-up', up: sincePowerUp.up },
+  { name: '0020-newest-of-all', up: newestOfAll.up },
 ] as const;
 
-/** Bring the tables up to this version of Corvat; forward only, each migration once. */
-export async function migrate({ sequelize }: Database): Promise<string[]> {
+/**
+ * Bring the tables up to this version of Corvat; forward only, each migration once. Of two that start at the same
+ * time on one database one waits for the other, and finds nothing left to do.
+ */
+export const migrate = (db: Database): Promise<string[]> =>
+  holdingLock(db.url, 'migration', () => bringUp(db));
+
+async function bringUp({ sequelize }: Database): Promise<string[]> {
   const queryInterface = sequelize.getQueryInterface();
   const storage = new SequelizeStorage({ sequelize, tableName: 'migration' });
   const umzug = new Umzug({

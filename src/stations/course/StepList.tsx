@@ -19,7 +19,7 @@ import type { Mission } from '../../core/course/table';
 import type { Robot } from '../../core/robot';
 import { isOwner, type MotionStep, type OwnerStep, type Step } from '../../core/steps/descriptions';
 import { counted, headingText, number, placeText } from '../../core/text/quantities';
-import styles from './CourseStation.module.css';
+import styles from './StepList.module.css';
 import { placeOf, type Place } from './editRoute';
 import { ProgramLine } from './ProgramLine';
 import { StepRow } from './StepRow';

@@ -4,7 +4,7 @@ import { Copy, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Button } from '../../ui/Button';
 import { classes } from '../../ui/classes';
-import styles from './CourseStation.module.css';
+import styles from './StepList.module.css';
 
 interface Props {
   id: string;

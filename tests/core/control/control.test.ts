@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { approach } from '../../../src/core/control/approach';
-import { endsWhen } from '../../../src/core/control/endsWhen';
 import type { Controller } from '../../../src/core/control/controller';
 import { drive } from '../../../src/core/control/drive';
 import { rest, settled } from '../../../src/core/control/rest';
@@ -185,35 +184,6 @@ describe('a turn', () => {
       turnBy(deg(-90), school({ school: 'stop-early', rateRadPerS: 1, leadRad: deg(7) })),
     );
     expect(machine.pose.headingRad).toBeCloseTo(deg(-83), 2);
-  });
-});
-
-describe('what ends a motion when a reading passes a value', () => {
-  const endsAfter = (
-    passes: 'below' | 'above',
-    confirmations: number,
-    ...reads: (number | null)[]
-  ): number => {
-    const isOver = endsWhen({ unitId: 'X1', passes, value: 0.5, confirmations });
-    const still = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0 };
-    return reads.findIndex((reading) => isOver({ ...still, unit: () => reading }));
-  };
-
-  it('takes the value itself, on either side', () => {
-    expect(endsAfter('below', 1, 0.7, 0.51, 0.5)).toBe(2);
-    expect(endsAfter('above', 1, 0.3, 0.49, 0.5)).toBe(2);
-  });
-
-  it('wants its confirmations one after the other; a lost echo counts neither way', () => {
-    expect(endsAfter('below', 3, 0.4, 0.4, 0.6, 0.4, 0.4, 0.4)).toBe(5);
-    expect(endsAfter('below', 3, 0.4, null, 0.4, null, null, 0.4)).toBe(5);
-    expect(endsAfter('below', 2, 0.4, null, null)).toBe(-1);
-  });
-
-  it('never comes without the unit that it would read', () => {
-    const isOver = endsWhen({ unitId: null, passes: 'above', value: 0, confirmations: 1 });
-    const reads = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0, unit: () => 1 };
-    expect(isOver(reads)).toBe(false);
   });
 });
 
