@@ -88,8 +88,8 @@ export function StepRow(row: Props) {
             {problem}
           </small>
         ))}
-        {row.inner}
       </div>
+      {row.inner}
     </li>
   );
 }
