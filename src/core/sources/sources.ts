@@ -59,7 +59,10 @@ export const imaginedRobot = (
   robotIndex: number,
   times: ErrorTimes = {},
 ): ImaginedRobot => {
-  const off = (name: string) => (times[name] ?? 1) * drawn(name, seed, robotIndex);
+  // Of a scatter, how well it is known stays as it is: what it does in a run is multiplied there.
+  const scatters = new Set(doubts.filter((one) => one.ofScatter).map(({ name }) => name));
+  const off = (name: string) =>
+    (scatters.has(name) ? 1 : (times[name] ?? 1)) * drawn(name, seed, robotIndex);
   const one = robotOffBy(robot, doubts, off);
   return { ...one, robot: withTimes(one.robot, times) };
 };

@@ -1,13 +1,10 @@
 import { isOwner, type MotionStep, type Step } from './descriptions';
 import { ownerKindOf } from './registry';
+import type { NumberedStep } from './tree';
 
 /** A motion as the robot makes it: which step of the route it is, and for which time. */
-export interface Run {
+export interface Run extends NumberedStep {
   step: MotionStep;
-  /** Its number in the route: "4.2" is the second within the fourth. */
-  number: string;
-  /** The ids of the steps that it stands within, the outermost first. */
-  within: readonly string[];
 }
 
 /** The motions of a list in the order in which the robot makes them, each as often as it is made. */
