@@ -3,6 +3,7 @@ import { exactValue, nameWords } from '../core/description/words';
 import { TRIAL_KINDS } from '../core/trials/registry';
 import { kindOf, type UnitKindName } from '../core/units/registry';
 import { errorFigure, errorScale, fineDecimals } from '../core/text/lengths';
+import { colourText } from '../core/colour/name';
 import { degreesFromRadians } from '../core/geometry/angle';
 import { shortNumber, benchSpeed, headingFigure, headingText } from '../core/text/quantities';
 
@@ -22,6 +23,7 @@ const PARTS: Record<string, string> = {
   missions: 'mission',
   walls: 'wall',
   lines: 'line',
+  fields: 'coloured field',
   pose: '',
   window: 'window',
   trials: 'trial',
@@ -68,6 +70,8 @@ const NAMES: Record<string, string> = {
   y: 'y',
   along: 'along ±',
   across: 'across ±',
+  floorColour: 'colour of the floor',
+  colour: 'colour',
   endX: 'end x',
   endY: 'end y',
   endHeading: 'heading at the end',
@@ -166,7 +170,7 @@ export function fieldValue(path: string, value: unknown, record: unknown): strin
   const described = describedAt(path, record);
   if (described !== undefined) return exactValue(described, value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'string') return value;
+  if (typeof value === 'string') return /colour$/i.test(path) ? colourText(value) : value;
   if (typeof value === 'number') {
     const key = path.split('.').at(-1) ?? '';
     if (path.includes('signs.')) return value > 0 ? 'grows' : 'shrinks';

@@ -36,6 +36,8 @@ const TABLES = {
     heightM: double,
     walls: json,
     lines: json,
+    floorColour: text(7),
+    fields: json,
     archivedAt: timeOrNull,
   },
   mission: {

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { robotSchema } from '../../src/core/robot';
 import { tableSchema } from '../../src/core/course/table';
 import { createMachine } from '../../src/core/simulate/machine';
-import { coveredShare } from '../../src/core/simulate/units/light';
+import { darknessUnder } from '../../src/core/simulate/units/light';
 import { simulateRange } from '../../src/core/simulate/run';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { act } from '../../src/core/standIn/act';
@@ -158,7 +158,8 @@ describe('the units of a robot', () => {
         const radius = 0.006;
         const line = { x1M: -1, y1M: 0.5, x2M: 1, y2M: 0.5, widthM: 1 };
         // The edge of the line runs along y = 0; the spot's middle is u radii above it.
-        const share = coveredShare([line], { xM: 0, yM: u * radius }, 2 * radius);
+        const floor = { lines: [line], fields: [], floorColour: '#ffffff' };
+        const share = darknessUnder(floor, { xM: 0, yM: u * radius }, 2 * radius);
         const segment = (Math.acos(-u) + u * Math.sqrt(1 - u * u)) / Math.PI;
         expect(Math.abs(share - segment)).toBeLessThan(0.03);
       }),

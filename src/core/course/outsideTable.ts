@@ -1,7 +1,7 @@
 import type { Segment, Table } from './table';
 
-/** What a table names and no longer holds: missions by name, walls and lines by number. */
-export function outsideTable({ widthM, heightM, missions, walls, lines }: Table): string[] {
+/** What a table names and no longer holds: missions by name, walls, lines and coloured fields by number. */
+export function outsideTable({ widthM, heightM, missions, walls, lines, fields }: Table): string[] {
   const isOut = (xM: number, yM: number) => xM < 0 || yM < 0 || xM > widthM || yM > heightM;
   const crosses = ({ x1M, y1M, x2M, y2M }: Segment) => isOut(x1M, y1M) || isOut(x2M, y2M);
   const named = (what: string, segments: readonly Segment[]) =>
@@ -10,5 +10,6 @@ export function outsideTable({ widthM, heightM, missions, walls, lines }: Table)
     ...missions.filter(({ pose }) => isOut(pose.xM, pose.yM)).map(({ name }) => `the ${name}`),
     ...named('wall', walls),
     ...named('line', lines),
+    ...named('coloured field', fields),
   ];
 }

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { WHITE } from '../colour/colour';
+import { colourSchema } from '../colour/schema';
 
 const coordinate = z.number().min(-20).max(20);
 const heading = z.number().min(-100).max(100);
@@ -28,7 +30,9 @@ export const missionSchema = z.strictObject({
   points: z.number().int('expected whole points').min(0).max(1000).default(0),
 });
 
-/** A table with its border, walls that stand on it, guide lines drawn on it, and its missions. */
+const fieldSchema = segmentSchema.extend({ colour: colourSchema });
+
+/** A table with its border, walls that stand on it, what is drawn on it, and its missions. */
 export const tableSchema = z.strictObject({
   widthM: z.number().min(0.2).max(20),
   heightM: z.number().min(0.2).max(20),
@@ -37,6 +41,12 @@ export const tableSchema = z.strictObject({
     .array(segmentSchema.extend({ widthM: z.number().positive().max(0.5).default(0.02) }))
     .max(100)
     .default([]),
+  floorColour: colourSchema.default(WHITE),
+  fields: z
+    .array(fieldSchema)
+    .max(100)
+    .default([])
+    .describe('areas of another colour, by two opposite corners; later ones lie on earlier ones'),
   missions: z
     .array(missionSchema)
     .max(15)
@@ -49,4 +59,5 @@ export const tableSchema = z.strictObject({
 
 export type Segment = z.output<typeof segmentSchema>;
 export type Mission = z.output<typeof missionSchema>;
+export type ColouredField = z.output<typeof fieldSchema>;
 export type Table = z.output<typeof tableSchema>;

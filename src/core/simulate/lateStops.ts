@@ -9,6 +9,7 @@ import type { Robot } from '../robot';
 import { mean, sampleSd } from '../stats/moments';
 import { kindOfStep } from '../steps/registry';
 import { lookingAhead } from '../units/ofRobot';
+import { OPEN_FLOOR } from './floor';
 import { createMachine } from './machine';
 
 /** How far a stop goes on, or further than another: always, and by chance. */
@@ -23,7 +24,7 @@ const SEED = 7;
 /** Softly braked wheels take longer than a program waits. */
 const STANDS_AFTER_S = 2;
 /** Nothing but a border. */
-const TABLE: Table = { widthM: 6, heightM: 2, walls: [], lines: [], missions: [] };
+const TABLE: Table = { ...OPEN_FLOOR, widthM: 6, heightM: 2 };
 const THRESHOLD_M = 0.3;
 /** So far it drives until the threshold, beside what it takes to come to its speed. */
 const RUN_UP_M = 0.25;

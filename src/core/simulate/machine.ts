@@ -145,7 +145,7 @@ class SimulatedMachine implements Machine {
     if (unit === undefined) return null;
     return unitReader(unit, {
       surfaces: obstacles(this.table),
-      lines: this.table.lines,
+      floor: this.table,
       random: randomStream(this.seed, this.runIndex, `unit: ${id}`),
       attachmentDegrees: 0,
     });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { colourSchema } from '../colour/schema';
 import { degreesFromRadians } from '../geometry/angle';
 import { PLACING_WAYS, type PlacingWay } from '../placing/placing';
 import { randomStream } from '../simulate/random';
@@ -33,6 +34,7 @@ export const standInActionSchema = z.discriminatedUnion('do', [
     how: z.enum(PLACING_WAYS).optional().describe('left out: as exactly as a careful hand can'),
   }),
   z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
+  z.object({ do: z.literal('lay-card'), colour: colourSchema.nullable() }),
   z.object({ do: z.literal('press-button'), down: z.boolean() }),
   z.object({
     do: z.literal('turn-attachment'),
@@ -223,6 +225,8 @@ export function act(
       const atM = pose.xM * Math.cos(atRad) + pose.yM * Math.sin(atRad);
       return { ...state, target: { distanceM: action.distanceM, atM, atRad } };
     }
+    case 'lay-card':
+      return { ...state, card: action.colour };
     case 'press-button':
       return { ...state, buttonDown: action.down };
     case 'turn-attachment': {

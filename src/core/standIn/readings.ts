@@ -1,3 +1,4 @@
+import { WHITE } from '../colour/colour';
 import { randomStream } from '../simulate/random';
 import { aboutAt } from './about';
 import { motorDegreesFromDistance } from '../drive/conversions';
@@ -80,12 +81,13 @@ const LOST_WHEN_WEAK = 0.15;
 function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
   const { pose } = placeAt(truth.robot, state, tS);
   const { walls: surfaces, lines } = aboutAt(truth, state, tS);
+  const floor = { lines, fields: [], floorColour: state.card ?? WHITE };
   const weak = voltsAt(truth, state, tS) < truth.echoesFailBelowV;
   return Object.fromEntries(
     columnsOf(truth.robot).flatMap(({ unit, title, column }) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
       const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
-      const read = unitReader(unit, { surfaces, lines, random, attachmentDegrees });
+      const read = unitReader(unit, { surfaces, floor, random, attachmentDegrees });
       if (read === null) return [];
       const isLost = unit.kind === 'distance sensor' && weak && random.uniform() < LOST_WHEN_WEAK;
       const value = isLost ? null : read(pose, tS);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { colourSchema } from '../colour/schema';
 import { poseSchema, tableSchema } from '../course/table';
 import { robotSchema, type Robot } from '../robot';
 import { benchStepSchema } from './steps/benchStep';
@@ -64,6 +65,8 @@ export const standInSchema = z.object({
   motions: z.array(motionSchema),
   /** A flat thing held or taped in front: its true distance from the sensor when it was put there. */
   target: z.object({ distanceM: z.number(), atM: z.number(), atRad: z.number() }).nullable(),
+  /** A card that lies under all of it: its colour. */
+  card: colourSchema.nullable().default(null),
   buttonDown: z.boolean(),
   /** How far the motor of each attachment was turned by hand, by unit. */
   attachmentDegrees: z.record(z.string(), z.number()).default({}),
@@ -101,6 +104,7 @@ export const newStandIn = (
   ],
   motions: [],
   target: null,
+  card: null,
   buttonDown: false,
   attachmentDegrees: {},
   decisions: 0,

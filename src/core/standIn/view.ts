@@ -40,6 +40,7 @@ export function standInView(truth: StandInTruth, state: StandIn, nowMs: number) 
     moving: nowS < busyUntilS(state),
     clockRate: state.clock.rate,
     targetM: state.target?.distanceM ?? null,
+    card: state.card,
     buttonDown: state.buttonDown,
     measured: measureLastProgram(truth, state, nowS),
     place: nowS < busyUntilS(state) ? null : lastPlace(state).pose,

@@ -51,10 +51,11 @@ async function toRecord(db: Database, row: Row, transaction?: Transaction): Prom
     order: ['position'],
     ...(transaction && { transaction }),
   });
-  const { widthM, heightM, walls, lines, ...record } = plainRow(row);
+  const { widthM, heightM, walls, lines, floorColour, fields, ...record } = plainRow(row);
+  const drawn = { walls, lines, floorColour, fields };
   return courseRecord.parse({
     ...record,
-    table: { widthM, heightM, walls, lines, missions: missions.map(fromRow(missionRow)) },
+    table: { widthM, heightM, ...drawn, missions: missions.map(fromRow(missionRow)) },
   });
 }
 
@@ -62,13 +63,10 @@ export const courseKept = (db: Database): Kept<CourseRecord> => ({
   what: 'course',
   model: db.models.course,
   read: (row, transaction) => toRecord(db, row, transaction),
-  columns: ({ teamId, name, table: { widthM, heightM, walls, lines }, archivedAt }) => ({
+  columns: ({ teamId, name, table: { missions: _missions, ...table }, archivedAt }) => ({
     teamId,
     name,
-    widthM,
-    heightM,
-    walls,
-    lines,
+    ...table,
     archivedAt: archivedColumn(archivedAt),
   }),
   async writeParts({ id, table }, transaction) {

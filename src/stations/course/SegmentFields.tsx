@@ -1,4 +1,5 @@
 import { X } from 'lucide-react';
+import type { ReactNode } from 'react';
 import type { Segment } from '../../core/course/table';
 import { Button } from '../../ui/Button';
 import { SMALL_LENGTH } from '../../ui/units';
@@ -6,11 +7,14 @@ import { F } from './courseForm';
 import styles from './TableStation.module.css';
 
 interface Props<S extends Segment> {
-  of: 'walls' | 'lines';
+  of: 'walls' | 'lines' | 'fields';
   title: string;
   note: string;
   one: string;
   segments: readonly S[];
+  before?: ReactNode;
+  /** Beside the ends of each. */
+  more?: (index: number) => ReactNode;
   /** Called when one is added or taken away. */
   onChange(segments: (S | Segment)[]): void;
 }
@@ -23,14 +27,16 @@ const ENDS = [
 ] as const;
 
 const FIRST: Segment = { x1M: 0.3, y1M: 0.3, x2M: 0.6, y2M: 0.3 };
+const FIRST_AREA: Segment = { ...FIRST, y2M: 0.5 };
 
-/** Straight pieces on the table, by their two ends. */
+/** Straight pieces on the table by their two ends, or areas by two of their corners. */
 export function SegmentFields<S extends Segment>(props: Props<S>) {
-  const { of, title, note, one, segments, onChange } = props;
+  const { of, title, note, one, segments, before, more, onChange } = props;
   return (
     <section aria-label={title}>
       <h2>{title}</h2>
       <p className="faint">{note}</p>
+      {before}
       <ol className={styles.segments}>
         {F.useNow().table[of].map((_, index) => (
           <li key={index}>
@@ -51,10 +57,13 @@ export function SegmentFields<S extends Segment>(props: Props<S>) {
             >
               <X size={16} aria-hidden />
             </Button>
+            {more?.(index)}
           </li>
         ))}
       </ol>
-      <Button onClick={() => onChange([...segments, FIRST])}>+ {one}</Button>
+      <Button onClick={() => onChange([...segments, of === 'fields' ? FIRST_AREA : FIRST])}>
+        + {one}
+      </Button>
     </section>
   );
 }

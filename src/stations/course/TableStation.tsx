@@ -23,7 +23,7 @@ import styles from './TableStation.module.css';
 /** Of the table’s width, as a share: 44 px across where the plan is 620 px wide. */
 const GRIP_OF_WIDTH = 36;
 
-/** The table and what stands on it: size, missions with their windows, walls, guide lines. */
+/** The table and what stands on it: size, missions with their windows, walls, guide lines, coloured fields. */
 export const TableStation = (props: { record: CourseRecord }) => (
   <FieldsInErrorProvider>
     <TableEditor {...props} />

@@ -3,6 +3,7 @@ import { ulid } from 'ulid';
 import type { Mission, Table } from '../../core/course/table';
 import { Button } from '../../ui/Button';
 import { F } from './courseForm';
+import { FloorFields } from './FloorFields';
 import { MissionFields } from './MissionFields';
 import { SegmentFields } from './SegmentFields';
 import styles from './TableStation.module.css';
@@ -24,7 +25,7 @@ interface Props {
   onChange(part: Partial<Table>): void;
 }
 
-/** Missions, walls and guide lines, one under the other. */
+/** Missions, walls, guide lines and coloured fields, one under the other. */
 export function TableThings({ table, selected, onSelect, onChange }: Props) {
   const now = F.useNow().table;
   const addMission = () => {
@@ -78,6 +79,7 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
         segments={table.lines}
         onChange={(lines) => onChange({ lines: lines.map((line) => ({ widthM: 0.02, ...line })) })}
       />
+      <FloorFields table={table} onChange={onChange} />
     </section>
   );
 }

@@ -6,6 +6,8 @@ import {
   type ReactNode,
   type Ref,
 } from 'react';
+import { WHITE } from '../../core/colour/colour';
+import { colourName } from '../../core/colour/name';
 import { toTable, type Pose } from '../../core/geometry/pose';
 import type { Mission, Table } from '../../core/course/table';
 import styles from './Plan.module.css';
@@ -70,6 +72,33 @@ export function MissionMark({ table, mission }: { table: Table; mission: Mission
   );
 }
 
+/** The floor's own colour where it is not white, and the fields on it: pale, so that all drawn over them is read. */
+const FloorColours = ({ table }: { table: Table }) => (
+  <>
+    {table.floorColour !== WHITE && (
+      <rect
+        className={styles.field}
+        fill={table.floorColour}
+        width={mm(table.widthM)}
+        height={mm(table.heightM)}
+      />
+    )}
+    {table.fields.map(({ x1M, y1M, x2M, y2M, colour }, index) => (
+      <rect
+        key={index}
+        role="img"
+        aria-label={`Field ${index + 1}, ${colourName(colour)}`}
+        className={styles.field}
+        fill={colour}
+        x={mm(Math.min(x1M, x2M))}
+        y={flip(table, Math.max(y1M, y2M))}
+        width={mm(Math.abs(x2M - x1M))}
+        height={mm(Math.abs(y2M - y1M))}
+      />
+    ))}
+  </>
+);
+
 interface Props {
   table: Table;
   label: string;
@@ -83,7 +112,7 @@ interface Props {
   gridMm?: number;
 }
 
-/** The table from above: border, graph lines every 10 cm, walls, guide lines, missions. */
+/** The table from above: border, graph lines every 10 cm, coloured fields, walls, guide lines, missions. */
 export function Plan({
   table,
   label,
@@ -123,6 +152,7 @@ export function Plan({
         </pattern>
       </defs>
       <rect className={styles.sheet} width={width} height={height} />
+      <FloorColours table={table} />
       <rect fill={`url(#${grid})`} width={width} height={height} aria-hidden="true" />
       {table.lines.map((line, index) => (
         <line

@@ -11,7 +11,7 @@ const NO_LUCK = { normal: () => 0, uniform: () => 1 };
 export const expectedReading = (unit: Unit, pose: Pose, table: Table): number | null =>
   unitReader(unit, {
     surfaces: obstacles(table),
-    lines: table.lines,
+    floor: table,
     random: NO_LUCK,
     attachmentDegrees: 0,
   })?.(pose, 0) ?? null;

@@ -1,13 +1,13 @@
-import type { Segment, Table } from '../../course/table';
+import type { Segment } from '../../course/table';
 import type { Pose } from '../../geometry/pose';
 import type { RandomStream } from '../random';
+import type { Floor } from './underSpot';
 
 /** What there is to be read around a robot. */
 export interface UnitWorld {
   /** All that a beam or a bumper can meet. */
   surfaces: readonly Segment[];
-  /** Lines drawn on the floor. */
-  lines: Table['lines'];
+  floor: Floor;
   /** The sensor's own chance. */
   random: RandomStream;
   /** How far the motor of an attachment was turned, degrees. */

@@ -5,6 +5,7 @@ import type { StandInView } from '../../../core/standIn/view';
 import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/Choice';
+import { ColourField } from '../../../ui/ColourField';
 import { NumberField } from '../../../ui/NumberField';
 import { BENCH_LENGTH, HEADING } from '../../../ui/units';
 import { doWithStandIn, standInFile } from './standInStore';
@@ -37,6 +38,7 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
   const [angleRad, setAngle] = useState(radiansFromDegrees(90));
   const [distanceM, setDistance] = useState(0.3);
   const [targetM, setTarget] = useState(0.5);
+  const [card, setCard] = useState('#c81e1e');
   return (
     <details className={styles.hand}>
       <summary>Move it, tape target, battery</summary>
@@ -80,6 +82,12 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
           }
         >
           {view.targetM === null ? 'Put a target there' : 'Take the target away'}
+        </Button>
+      </div>
+      <div className={styles.line}>
+        <ColourField label="Colour of a card under it" value={card} onChange={setCard} />
+        <Button onClick={() => act({ do: 'lay-card', colour: view.card === null ? card : null })}>
+          {view.card === null ? 'Lay the card under it' : 'Take the card away'}
         </Button>
       </div>
       <div className={styles.row}>
