@@ -2,8 +2,11 @@ import { expect, it } from 'vitest';
 import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
 import type { Robot } from '../../src/core/robot';
 import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { expectedReading } from '../../src/core/simulate/units/expected';
 import { doubtsOf, ERRORS, type ErrorTimes } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
+import { READ_BY_STEPS } from '../../src/core/units/channels';
+import { kindOf } from '../../src/core/units/registry';
 import { pipit, winterGarden } from '../../src/server/demo/scenario';
 import { deg, routeOf, withUnit } from './support';
 
@@ -16,16 +19,6 @@ const ROUTES = [
   [{ ...drive(0.8), speedMPerS: 0.62 }],
   [{ kind: 'approach', thresholdM: 0.5, speedMPerS: 0.3 }],
   [{ kind: 'square-up', back: true, speedMPerS: 0.2, pressS: 1 }, drive(0.5)],
-  [
-    {
-      kind: 'wait',
-      until: 'reading',
-      sensor: 'light sensor',
-      passes: 'above',
-      value: 0.601,
-      timeS: 1,
-    },
-  ],
 ];
 
 const turns: TurnsCalibration = {
@@ -46,9 +39,27 @@ const turns: TurnsCalibration = {
   brakingRadPerS2: null,
 };
 
+/** What scatters under a robot and can be waited for: a step that waits until its noise lifts it over what it reads. */
+const START = { xM: 0.4, yM: 0.4, headingRad: 0 };
+const onFloor = READ_BY_STEPS.filter(({ kind }) => !kindOf(kind).faces && kindOf(kind).noise);
+const seeing = onFloor.reduce((robot, { kind }) => withUnit(robot, { kind }), pipit);
+const waits = onFloor.flatMap(({ name, kind, channel }) =>
+  seeing.units
+    .filter((unit) => unit.kind === kind)
+    .slice(0, 1)
+    .map((unit) => ({
+      kind: 'wait',
+      until: 'reading',
+      sensor: name,
+      passes: 'above',
+      value: 0.001 + (expectedReading(unit, channel.name, START, winterGarden) ?? 0),
+      timeS: 1,
+    })),
+);
+
 /** A robot of which everything was measured that scatters from one use to the next. */
 const robot: Robot = {
-  ...withUnit(pipit, { kind: 'light sensor' }),
+  ...seeing,
   build: { ...pipit.build, trailingCaster: true },
   program: { ...pipit.program, command: 'percent' },
   measured: {
@@ -65,9 +76,9 @@ const robot: Robot = {
 function spread(times: ErrorTimes): number {
   const doubts = doubtsOf([]);
   const table = { ...winterGarden, walls: [] };
-  const sds = ROUTES.flatMap((steps) => {
+  const sds = [...ROUTES, ...waits.map((step) => [step])].flatMap((steps) => {
     const route = {
-      ...routeOf(steps, { xM: 0.4, yM: 0.4, headingRad: 0 }),
+      ...routeOf(steps, START),
       placement: { alongSdM: 0.004, acrossSdM: 0.004, headingSdRad: 0.01 },
     };
     const all = { robot, table, route, seed: 11, turns, doubts, times };
@@ -94,7 +105,8 @@ it.each(ERRORS.map(({ name }) => name))('%s alone makes runs differ, ever more',
   const [one, four] = [1, 4].map((times) => spread({ ...off, [name]: times }));
   expect(one).toBeGreaterThan(1e-6);
   // A noise that is waited for ends the wait the sooner.
-  if (!name.includes('light')) expect(four).toBeGreaterThan(1.3 * (one ?? Infinity));
+  const isWaitedFor = name.includes('light') || onFloor.some(({ kind }) => name.includes(kind));
+  if (!isWaitedFor) expect(four).toBeGreaterThan(1.3 * (one ?? Infinity));
 });
 
 it('each error has a name of its own, and comes anew with a robot, a run or a use', () => {

@@ -142,14 +142,17 @@ describe('the units of a robot', () => {
     robot = withUnit(robot, { kind: 'touch sensor', id: 'loose', port: null });
     const there = createMachine(robot, table, start, 1, 0);
     // The wall on the left is at 3 m.
-    expect(there.readUnit('left')).toBeCloseTo(3 - 1 - 0.05, 9);
-    expect(there.readUnit('on')).toBeCloseTo(0.12, 9);
-    expect(there.readUnit('off')).toBeCloseTo(0.6, 9);
-    expect(there.readUnit('arm')).toBe(0);
-    expect(there.readUnit('bumper')).toBe(0);
+    expect(there.read({ unitId: 'left', channel: 'distance' })).toBeCloseTo(3 - 1 - 0.05, 9);
+    expect(there.read({ unitId: 'on', channel: 'light' })).toBeCloseTo(0.12, 9);
+    expect(there.read({ unitId: 'off', channel: 'light' })).toBeCloseTo(0.6, 9);
+    expect(there.read({ unitId: 'arm', channel: 'angle' })).toBe(0);
+    expect(there.read({ unitId: 'bumper', channel: 'touch' })).toBe(0);
     const atWall = createMachine(robot, table, { ...start, xM: 4 - 0.112 }, 1, 0);
-    expect(atWall.readUnit('bumper')).toBe(1);
-    expect([atWall.readUnit('loose'), atWall.readUnit('none')]).toEqual([null, null]);
+    expect(atWall.read({ unitId: 'bumper', channel: 'touch' })).toBe(1);
+    expect([
+      atWall.read({ unitId: 'loose', channel: 'touch' }),
+      atWall.read({ unitId: 'none', channel: 'touch' }),
+    ]).toEqual([null, null]);
   });
 
   it('see as much of a line as lies in the spot: the share of a circle beyond a chord', () => {

@@ -185,7 +185,9 @@ test('a mission is moved on the table and saved; a wrong value is said and not t
   await expect(x).toHaveValue(String(before + 2));
 });
 
-test('a coloured field is laid on the table, seen on its plan and kept', async ({ corvat: page }) => {
+test('a coloured field is laid on the table, seen on its plan and kept', async ({
+  corvat: page,
+}) => {
   await open(page, '/course/table');
   await page.getByRole('button', { name: '+ Field' }).click();
   await page.getByLabel('Field 1 colour').fill('#1f8a3c');

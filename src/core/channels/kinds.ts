@@ -212,7 +212,7 @@ export const CHANNEL_KINDS: readonly ChannelKind[] = [
     name: 'Colour',
     several: true,
     title: 'share',
-    guess: /(^|[_ ])(red|green|blue|hue|saturation)($|[_ ])/i,
+    guess: /(^|[_ ])(red|green|blue|clear|hue|saturation)($|[_ ])/i,
     units: [share[1], share[0], share[2], share[3]],
     shownDecimals: 2,
     filedDecimals: 5,

@@ -21,11 +21,12 @@ export function approach(
   const ramp = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS;
   const steer = steeringOf(keep);
   let startS: number | null = null;
-  const unitId = lookingAhead(robot)?.id ?? null;
-  const isThere = endsWhen({ unitId, passes: 'below', value: thresholdM, confirmations: 1 });
+  const unit = lookingAhead(robot);
+  const of = unit && { unitId: unit.id, channel: 'distance' };
+  const isThere = endsWhen({ of, passes: 'below', value: thresholdM, confirmations: 1 });
   const ramped = { speed: 0 };
   return (now, wheels) => {
-    if (unitId === null) return 'no-sensor';
+    if (of === null) return 'no-sensor';
     startS ??= now.timeS;
     if (isThere(now)) return 'done';
     if (now.timeS - startS > timeoutS) return 'time';

@@ -1,3 +1,5 @@
+import type { ReadingOf } from '../units/channel';
+
 /** What a program reads in one tick: sensors and encoders, in Corvat's units and directions. */
 export interface Readings {
   timeS: number;
@@ -7,7 +9,7 @@ export interface Readings {
   leftM: number;
   rightM: number;
   /** Of one of its units, asked for only where it is used; null for nothing: a lost echo, nothing in range. */
-  unit(id: string): number | null;
+  reading(of: ReadingOf): number | null;
 }
 
 /** Speeds of the wheels on the ground, forward positive. */

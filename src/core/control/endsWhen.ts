@@ -1,9 +1,10 @@
+import type { ReadingOf } from '../units/channel';
 import type { Readings } from './controller';
 
-/** What ends a motion: a reading of a unit passes a value. */
+/** What ends a motion: a reading passes a value. */
 export interface EndsWhen {
-  /** Of the unit that is read; null where the robot has none: then it never ends so. */
-  unitId: string | null;
+  /** What is read; null where the robot has no such unit: then it never ends so. */
+  of: ReadingOf | null;
   /** Over which way the reading ends it: at the value or under it, or at the value or over it. */
   passes: 'below' | 'above';
   /** In the unit of the core: metres, a share of full scale, 1 for pressed. */
@@ -13,10 +14,10 @@ export interface EndsWhen {
 }
 
 /** Reads in every tick whether a motion ends; keeps what it has seen so far, and is used once. */
-export function endsWhen({ unitId, passes, value, confirmations }: EndsWhen) {
+export function endsWhen({ of, passes, value, confirmations }: EndsWhen) {
   let passed = 0;
   return (now: Readings): boolean => {
-    const reading = unitId === null ? null : now.unit(unitId);
+    const reading = of === null ? null : now.reading(of);
     if (reading === null) return false;
     const isPast = passes === 'below' ? reading <= value : reading >= value;
     passed = isPast ? passed + 1 : 0;

@@ -1,8 +1,9 @@
+import type { ReadingOf } from '../units/channel';
 import type { Controller } from './controller';
 
 export interface Follow {
-  /** The unit that looks at the wall or at the line's edge. */
-  unitId: string;
+  /** Of what looks at the wall or at the line's edge. */
+  of: ReadingOf;
   /** Its reading that is to be kept: metres to a wall, a share of the light over an edge. */
   target: number;
   /** Turning to the left, rad/s, for a reading that is too large by one; negative turns right. */
@@ -18,7 +19,7 @@ export interface Follow {
  * Source: proportional control, Åström and Murray, Feedback Systems, 2nd ed., 2021, chapter 11.
  */
 export function follow(
-  { unitId, target, gainRadPerS, speedMPerS, durationS }: Follow,
+  { of, target, gainRadPerS, speedMPerS, durationS }: Follow,
   trackM: number,
 ): Controller {
   let startS: number | null = null;
@@ -27,7 +28,7 @@ export function follow(
   return (now, wheels) => {
     startS ??= now.timeS;
     if (now.timeS - startS >= durationS) return 'done';
-    const reading = now.unit(unitId);
+    const reading = now.reading(of);
     if (reading !== null) {
       const wanted = gainRadPerS * (reading - target);
       rateRadPerS = Math.max(-mostRadPerS, Math.min(mostRadPerS, wanted));

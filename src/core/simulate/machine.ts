@@ -6,6 +6,7 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot';
 import { obstacles } from '../course/obstacles';
 import type { Table } from '../course/table';
+import type { ReadingOf } from '../units/channel';
 import { headingOf } from '../units/ofRobot';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
 import { FloorPose } from './floorPose';
@@ -20,7 +21,7 @@ import { Wheel } from './wheel';
 export interface Machine extends Drivable {
   readonly pose: Pose;
   /** What one of the robot's units reads now; null for nothing, as a lost echo. */
-  readUnit(id: string): number | null;
+  read(of: ReadingOf): number | null;
   /** Turn the robot on its floor, as something does that no motor is told of. */
   kick(angleRad: number): void;
 }
@@ -101,7 +102,7 @@ class SimulatedMachine implements Machine {
       headingRad: this.gyro?.readRad(0) ?? 0,
       leftM: 0,
       rightM: 0,
-      unit: (id) => this.readUnit(id),
+      reading: (of) => this.read(of),
     };
   }
 
@@ -126,13 +127,13 @@ class SimulatedMachine implements Machine {
         : this.gyro.readRad(endsS);
   }
 
-  readUnit(id: string): number | null {
-    let read = this.unitReaders.get(id);
+  read({ unitId, channel }: ReadingOf): number | null {
+    let read = this.unitReaders.get(unitId);
     if (read === undefined) {
-      read = this.newReader(id);
-      this.unitReaders.set(id, read);
+      read = this.newReader(unitId);
+      this.unitReaders.set(unitId, read);
     }
-    return read?.(this.pose, this.readings.timeS) ?? null;
+    return read?.(this.pose, this.readings.timeS)[channel] ?? null;
   }
 
   kick(angleRad: number): void {

@@ -83,16 +83,19 @@ function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: nu
   const { walls: surfaces, lines } = aboutAt(truth, state, tS);
   const floor = { lines, fields: [], floorColour: state.card ?? WHITE };
   const weak = voltsAt(truth, state, tS) < truth.echoesFailBelowV;
-  return Object.fromEntries(
-    columnsOf(truth.robot).flatMap(({ unit, title, column }) => {
+  const readings = new Map(
+    truth.robot.units.map((unit) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
       const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
-      const read = unitReader(unit, { surfaces, floor, random, attachmentDegrees });
-      if (read === null) return [];
+      const read = unitReader(unit, { surfaces, floor, random, attachmentDegrees })?.(pose, tS);
       const isLost = unit.kind === 'distance sensor' && weak && random.uniform() < LOST_WHEN_WEAK;
-      const value = isLost ? null : read(pose, tS);
-      const shown = value === null ? null : roundedTo(value * column.factor, column.decimals);
-      return [[title, shown] as const];
+      return [unit.id, isLost ? {} : (read ?? {})] as const;
+    }),
+  );
+  return Object.fromEntries(
+    columnsOf(truth.robot).map(({ unit, title, channel: { name, column } }) => {
+      const value = readings.get(unit.id)?.[name] ?? null;
+      return [title, value === null ? null : roundedTo(value * column.factor, column.decimals)];
     }),
   );
 }

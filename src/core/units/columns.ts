@@ -1,13 +1,14 @@
 import type { Robot } from '../robot';
-import type { UnitColumn } from './kind';
+import type { UnitChannel } from './channel';
+import { channelsOf } from './channels';
 import { unitsOf } from './ofRobot';
-import { KINDS, kindOf } from './registry';
+import { KINDS } from './registry';
 import type { Unit } from './unit';
 
-/** A unit and the column of a log in which its readings stand. */
+/** A channel of a unit and the title of the column of a log in which its readings stand. */
 export interface ColumnOfUnit {
   unit: Unit;
-  column: UnitColumn;
+  channel: UnitChannel;
   title: string;
 }
 
@@ -19,15 +20,16 @@ const asName = (label: string): string =>
 export function columnsOf(robot: Pick<Robot, 'units'>): ColumnOfUnit[] {
   const taken = new Set<string>();
   return KINDS.flatMap(({ kind }) => {
-    const { column } = kindOf(kind);
-    if (column === null) return [];
     const units: Unit[] = unitsOf(robot, kind);
-    return units.map((unit) => {
-      const name = units.length === 1 ? column.alone : asName(unit.label);
-      let title = name + column.ending;
-      for (let n = 2; taken.has(title); n += 1) title = `${name}_${n}${column.ending}`;
-      taken.add(title);
-      return { unit, column, title };
-    });
+    return units.flatMap((unit) =>
+      channelsOf(unit).map((channel) => {
+        const { alone, ending } = channel.column;
+        const name = units.length === 1 ? alone : asName(unit.label);
+        let title = name + ending;
+        for (let n = 2; taken.has(title); n += 1) title = `${name}_${n}${ending}`;
+        taken.add(title);
+        return { unit, channel, title };
+      }),
+    );
   });
 }

@@ -1,28 +1,6 @@
-import type { QuantityName } from '../quantities/quantities';
 import type { Fields, NumberValue } from '../description/description';
+import type { UnitChannel } from './channel';
 import type { PortClass } from './port';
-
-/** What a kind of unit reads, as a column of a log. */
-export interface UnitColumn {
-  /** The name of the column where a robot has one such unit. */
-  alone: string;
-  /** The ending of its name, which says its unit. */
-  ending: string;
-  /** From the core's unit to that of the column. */
-  factor: number;
-  decimals: number;
-}
-
-/** What a step may wait for a unit to read, as its sentence says it. */
-export interface UnitReading {
-  /** "until the distance reads". */
-  words: string;
-  quantity: QuantityName;
-  /** In the core's unit. */
-  most: number;
-  /** Of what is on or off: what it is called above and below the middle. */
-  states?: { above: string; below: string };
-}
 
 /** All that is known of a kind of unit, but for how the simulator reads it (simulate/units). */
 export interface UnitKind<Kind extends string = string, Behaviour extends Fields = Fields> {
@@ -40,11 +18,10 @@ export interface UnitKind<Kind extends string = string, Behaviour extends Fields
   faces: boolean;
   /** What it would cost not to have one. */
   lack: string | null;
-  column: UnitColumn | null;
+  /** What it reads, number by number; none for what the machine itself reads, and for what reads nothing. */
+  channels: readonly UnitChannel[];
   /** Those values of its behaviour by which its readings scatter; null where they do not. */
   noise: Readonly<Record<string, NumberValue>> | null;
-  /** Null for what no step waits for. */
-  reads: UnitReading | null;
 }
 
 /** Keeps the types of what it is given. */

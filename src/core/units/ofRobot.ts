@@ -1,3 +1,4 @@
+import { channelsOf, type ReadByKind } from './channels';
 import { BUILT_IN } from './port';
 import type { Robot } from '../robot';
 import type { Unit, UnitOf } from './unit';
@@ -31,9 +32,9 @@ export const lookingAhead = (robot: WithUnits): UnitOf<'distance sensor'> | null
   unitsOf(robot, 'distance sensor').find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ??
   null;
 
-/** The unit of a kind that steps read: the one that looks where the robot drives, else the first; or null. */
-export function readBySteps(robot: WithUnits, kind: Unit['kind']): Unit | null {
-  const units = unitsOf(robot, kind);
+/** The unit that steps read: of those that have the channel the one that looks where the robot drives, else the first. */
+export function readBySteps(robot: WithUnits, { kind, channel }: ReadByKind): Unit | null {
+  const units: Unit[] = unitsOf(robot, kind).filter((unit) => channelsOf(unit).includes(channel));
   return units.find(({ facingRad }) => Math.abs(facingRad) < AHEAD_RAD) ?? units[0] ?? null;
 }
 

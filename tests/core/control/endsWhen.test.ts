@@ -7,9 +7,14 @@ describe('what ends a motion when a reading passes a value', () => {
     confirmations: number,
     ...reads: (number | null)[]
   ): number => {
-    const isOver = endsWhen({ unitId: 'X1', passes, value: 0.5, confirmations });
+    const isOver = endsWhen({
+      of: { unitId: 'X1', channel: 'light' },
+      passes,
+      value: 0.5,
+      confirmations,
+    });
     const still = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0 };
-    return reads.findIndex((reading) => isOver({ ...still, unit: () => reading }));
+    return reads.findIndex((reading) => isOver({ ...still, reading: () => reading }));
   };
 
   it('takes the value itself, on either side', () => {
@@ -24,8 +29,8 @@ describe('what ends a motion when a reading passes a value', () => {
   });
 
   it('never comes without the unit that it would read', () => {
-    const isOver = endsWhen({ unitId: null, passes: 'above', value: 0, confirmations: 1 });
-    const reads = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0, unit: () => 1 };
+    const isOver = endsWhen({ of: null, passes: 'above', value: 0, confirmations: 1 });
+    const reads = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0, reading: () => 1 };
     expect(isOver(reads)).toBe(false);
   });
 });

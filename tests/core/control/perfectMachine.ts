@@ -27,7 +27,7 @@ export function perfectMachine(options: Options) {
     leftM: 0,
     rightM: options.rightM ?? 0,
     // Whatever it asks, the distance answers.
-    unit() {
+    reading() {
       reads += 1;
       const gap = (wallXM - pose.xM) / Math.cos(pose.headingRad);
       return Number.isFinite(gap) && !(options.losesEchoes === true && reads % 2 === 1)

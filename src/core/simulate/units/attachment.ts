@@ -7,6 +7,6 @@ export function attachmentReader(
   { attachmentDegrees }: UnitWorld,
 ): UnitReader {
   const { countsPerMotorDegree } = behaviour;
-  const shown = Math.floor(attachmentDegrees * countsPerMotorDegree + 1e-9) / countsPerMotorDegree;
-  return () => shown;
+  const angle = Math.floor(attachmentDegrees * countsPerMotorDegree + 1e-9) / countsPerMotorDegree;
+  return () => ({ angle });
 }

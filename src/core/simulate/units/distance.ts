@@ -14,6 +14,6 @@ export function distanceReader(
     const raw = offsetM + scale * gap + noiseM * random.normal();
     const lost = random.uniform() < lostEchoShare || gap > maxM;
     const quantised = quantumM > 0 ? Math.round(raw / quantumM) * quantumM : raw;
-    return lost ? null : Math.max(minM, quantised);
+    return { distance: lost ? null : Math.max(minM, quantised) };
   });
 }

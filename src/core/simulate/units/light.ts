@@ -33,6 +33,6 @@ export function lightReader(
     const at = toTable(pose, { xM: place.aheadM, yM: place.leftM });
     const darkness = darknessUnder(floor, at, spotDiameterM);
     const read = floorShare + (lineShare - floorShare) * darkness + noiseShare * random.normal();
-    return Math.min(1, Math.max(0, read));
+    return { light: Math.min(1, Math.max(0, read)) };
   });
 }

@@ -15,15 +15,20 @@ export interface UnitWorld {
 }
 
 /**
- * What a unit reads when it sits on a robot at a true pose, in the core's unit (metres, share of full scale,
+ * What a unit reads at a moment, by the names of its channels, in the core's unit (metres, share of full scale,
  * 1 for pressed, motor degrees); null for nothing (a lost echo).
  */
-export type UnitReader = (pose: Pose, timeS: number) => number | null;
+export type UnitReadings = Readonly<Record<string, number | null>>;
+
+/** Reads a unit that sits on a robot at a true pose. */
+export type UnitReader = (pose: Pose, timeS: number) => UnitReadings;
+
+const NOTHING: UnitReadings = {};
 
 /** The same reading for as long as the sensor's own period lasts. */
-export function oncePerPeriod(periodS: number, read: (pose: Pose) => number | null): UnitReader {
+export function oncePerPeriod(periodS: number, read: (pose: Pose) => UnitReadings): UnitReader {
   let lastSlot = -1;
-  let last: number | null = null;
+  let last = NOTHING;
   return (pose, timeS) => {
     const slot = Math.floor(timeS / periodS + 1e-9);
     if (slot !== lastSlot) {

@@ -5,5 +5,4 @@ import type { UnitReader, UnitWorld } from './reader';
 /** A touch sensor: 1 while something is within its reach, 0 otherwise. */
 export const touchReader =
   (unit: UnitOf<'touch sensor'>, { surfaces }: UnitWorld): UnitReader =>
-  (pose) =>
-    gapAhead(pose, unit, 0, surfaces) <= unit.behaviour.reachM ? 1 : 0;
+  (pose) => ({ touch: gapAhead(pose, unit, 0, surfaces) <= unit.behaviour.reachM ? 1 : 0 });

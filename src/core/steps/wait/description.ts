@@ -1,16 +1,14 @@
 import { choice, description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { KINDS, kindOf, type UnitKindName } from '../../units/registry';
+import { READ_BY_STEPS, type ReadByKind } from '../../units/channels';
 
-const sensed = KINDS.flatMap(({ kind, reads }) =>
-  reads === null ? [] : [[kind as UnitKindName, reads.words] as const],
-);
+/** The reading of a step that nobody has said it of. */
+const USUAL = READ_BY_STEPS[0] as ReadByKind;
+export const USUAL_SENSOR = USUAL.name;
 
-/** The sensor of a step that nobody has said it of. */
-export const USUAL_SENSOR = sensed[0]?.[0] as UnitKindName;
-
-/** What a step that waits for a reading knows of it. */
-export const readingOf = (sensor: UnitKindName) => kindOf(sensor).reads;
+/** What a step waits for, by the name that its record has for it. */
+export const readingOf = (sensor: string): ReadByKind =>
+  READ_BY_STEPS.find(({ name }) => name === sensor) ?? USUAL;
 
 /** Stand for a time, or until a reading passes a value; when the time is over it goes on in any case. */
 export const WAIT = description({
@@ -22,10 +20,12 @@ export const WAIT = description({
       options: { time: 'for', reading: 'until' },
       default: 'time',
     }),
-    sensor: choice<UnitKindName>({
+    sensor: choice<string>({
       label: 'What reads',
       about: 'for "reading"',
-      options: Object.fromEntries(sensed) as Record<UnitKindName, string>,
+      options: Object.fromEntries(
+        READ_BY_STEPS.map(({ name, channel }) => [name, channel.reads?.words ?? name]),
+      ),
       default: USUAL_SENSOR,
     }),
     passes: choice({
@@ -46,7 +46,7 @@ export const WAIT = description({
   },
   phrase({ until, sensor }) {
     if (until === 'time') return say`Wait ${'until'} ${'timeS'}`;
-    const reads = readingOf(sensor);
+    const { reads } = readingOf(sensor).channel;
     const is = reads?.states;
     return [
       ...say`Wait ${'until'} the ${'sensor'} `,

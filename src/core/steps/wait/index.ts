@@ -13,21 +13,22 @@ import { readingOf, USUAL_SENSOR, type WaitStep } from './description';
 const MIDDLE = 0.5;
 
 const valueOf = ({ sensor, value }: WaitStep): number =>
-  readingOf(sensor)?.states === undefined ? value : MIDDLE;
+  readingOf(sensor).channel.reads?.states === undefined ? value : MIDDLE;
 
 /** Why it will not end by its reading, as far as the plan knows; nothing where it ends at once. */
 function doubtful(step: WaitStep, at: Pose, robot: Robot, table: Table): PlanProblem[] {
   if (step.until === 'time') return [];
-  const unit = readBySteps(robot, step.sensor);
+  const wanted = readingOf(step.sensor);
+  const unit = readBySteps(robot, wanted);
   if (unit === null) return ['no-such-sensor'];
-  const reads = expectedReading(unit, at, table);
+  const reads = expectedReading(unit, wanted.channel.name, at, table);
   const value = valueOf(step);
   const isPast = reads !== null && (step.passes === 'below' ? reads <= value : reads >= value);
   return isPast ? [] : ['waits-all-the-time'];
 }
 
 export const wait: StepKind<WaitStep> = {
-  needs: ({ until, sensor }) => (until === 'time' ? [] : [sensor]),
+  needs: ({ until, sensor }) => (until === 'time' ? [] : [readingOf(sensor).kind]),
   isOffered: () => true,
   asAdded: () => ({
     kind: 'wait',
@@ -52,11 +53,13 @@ export const wait: StepKind<WaitStep> = {
   control(step, _leg, robot) {
     const stand = rest(step.timeS);
     if (step.until === 'time') return stand;
-    const unitId = readBySteps(robot, step.sensor)?.id ?? null;
+    const wanted = readingOf(step.sensor);
+    const unit = readBySteps(robot, wanted);
+    const of = unit && { unitId: unit.id, channel: wanted.channel.name };
     const { passes } = step;
-    const isOver = endsWhen({ unitId, passes, value: valueOf(step), confirmations: 1 });
+    const isOver = endsWhen({ of, passes, value: valueOf(step), confirmations: 1 });
     return (now, wheels) => {
-      if (unitId === null) return 'no-sensor';
+      if (of === null) return 'no-sensor';
       const said = stand(now, wheels);
       return isOver(now) ? 'done' : said;
     };

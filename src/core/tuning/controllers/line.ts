@@ -30,7 +30,7 @@ export const line: TunedController = {
   lack: (robot) => (lookingDown(robot) === null ? 'No light sensor is plugged in.' : null),
   experiment(robot, gain, speed = FOLLOWING.usual) {
     const { unit, target, sign } = needed(robot);
-    const kept = { unitId: unit.id, target, gainRadPerS: sign * gain };
+    const kept = { of: { unitId: unit.id, channel: 'light' }, target, gainRadPerS: sign * gain };
     const middleM = unit.place.leftM - BEGINS_OFF_M - LINE_M / 2;
     return followed(robot, kept, middleM, speed, (along) => ({
       lines: [{ ...along, widthM: LINE_M }],

@@ -37,7 +37,11 @@ export const wall: TunedController = {
       : null,
   experiment(robot, gain, speed = FOLLOWING.usual) {
     const { unit, sign, gapM, targetM } = needed(robot);
-    const kept = { unitId: unit.id, target: targetM, gainRadPerS: sign * gain };
+    const kept = {
+      of: { unitId: unit.id, channel: 'distance' },
+      target: targetM,
+      gainRadPerS: sign * gain,
+    };
     const wallM = unit.place.leftM + sign * (gapM + TOO_FAR_M);
     return followed(robot, kept, wallM, speed, (along) => ({ walls: [along] }));
   },

@@ -22,7 +22,12 @@ export const attachment = unitKind({
   isBuiltInSomewhere: false,
   faces: false,
   lack: null,
-  column: { alone: 'attachment', ending: '_deg', factor: 1, decimals: 0 },
+  channels: [
+    {
+      name: 'angle',
+      column: { alone: 'attachment', ending: '_deg', factor: 1, decimals: 0 },
+      reads: null,
+    },
+  ],
   noise: null,
-  reads: null,
 });

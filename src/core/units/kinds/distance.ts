@@ -75,7 +75,12 @@ export const distance = unitKind({
   isBuiltInSomewhere: false,
   faces: true,
   lack: 'approaches fail; drive a set distance instead, or against a wall',
-  column: { alone: 'distance', ending: '_cm', factor: 100, decimals: 2 },
+  channels: [
+    {
+      name: 'distance',
+      column: { alone: 'distance', ending: '_cm', factor: 100, decimals: 2 },
+      reads: { words: 'distance', quantity: 'length', most: 5 },
+    },
+  ],
   noise: { noiseM: behaviour.noiseM, lostEchoShare: behaviour.lostEchoShare },
-  reads: { words: 'distance', quantity: 'length', most: 5 },
 });

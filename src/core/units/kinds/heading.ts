@@ -64,7 +64,6 @@ export const heading = unitKind({
   isBuiltInSomewhere: true,
   faces: false,
   lack: 'turns and straight drives go by the encoders alone, and slip is not seen',
-  column: null,
+  channels: [],
   noise: { noiseRadPerSqrtS: behaviour.noiseRadPerSqrtS },
-  reads: null,
 });

@@ -47,7 +47,12 @@ export const light = unitKind({
   isBuiltInSomewhere: false,
   faces: false,
   lack: null,
-  column: { alone: 'light', ending: '_percent', factor: 100, decimals: 0 },
+  channels: [
+    {
+      name: 'light',
+      column: { alone: 'light', ending: '_percent', factor: 100, decimals: 0 },
+      reads: { words: 'light', quantity: 'share', most: 1 },
+    },
+  ],
   noise: { noiseShare: behaviour.noiseShare },
-  reads: { words: 'light', quantity: 'share', most: 1 },
 });

@@ -10,9 +10,8 @@ const motor = <Side extends 'left' | 'right'>(side: Side) =>
     isBuiltInSomewhere: false,
     faces: false,
     lack: 'it does not drive',
-    column: null,
+    channels: [],
     noise: null,
-    reads: null,
   });
 
 export const leftMotor = motor('left');

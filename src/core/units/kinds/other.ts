@@ -10,7 +10,6 @@ export const other = unitKind({
   isBuiltInSomewhere: false,
   faces: false,
   lack: null,
-  column: null,
+  channels: [],
   noise: null,
-  reads: null,
 });

@@ -30,13 +30,18 @@ export const touch = unitKind({
   isBuiltInSomewhere: false,
   faces: true,
   lack: null,
-  // A robot's own button is the column "touch".
-  column: { alone: 'bumper', ending: '_touch', factor: 1, decimals: 0 },
+  channels: [
+    {
+      name: 'touch',
+      // A robot's own button is the column "touch".
+      column: { alone: 'bumper', ending: '_touch', factor: 1, decimals: 0 },
+      reads: {
+        words: 'bumper',
+        quantity: 'ratio',
+        most: 1,
+        states: { above: 'pressed', below: 'let go' },
+      },
+    },
+  ],
   noise: null,
-  reads: {
-    words: 'bumper',
-    quantity: 'ratio',
-    most: 1,
-    states: { above: 'pressed', below: 'let go' },
-  },
 });
