@@ -46,6 +46,7 @@ const HIDDEN: Partial<Record<Unit['kind'], (draws: ReturnType<typeof drawsOf>) =
     lostEchoShare: 0.02,
   }),
   'light sensor': ({ between }) => ({ floorShare: between(0.55, 0.66) }),
+  'colour sensor': ({ between }) => ({ whiteShare: between(0.75, 0.95) }),
 };
 
 /** The first heading and distance sensor draw from the robot's own chance, every other unit from its own. */

@@ -1,4 +1,5 @@
 import { attachment } from './kinds/attachment';
+import { colour } from './kinds/colour';
 import { distance } from './kinds/distance';
 import { heading } from './kinds/heading';
 import { light } from './kinds/light';
@@ -14,6 +15,7 @@ export const KINDS = [
   heading,
   distance,
   light,
+  colour,
   touch,
   attachment,
   other,

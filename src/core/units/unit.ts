@@ -5,6 +5,7 @@ import type { Fields, Values } from '../description/description';
 import { valuesSchema } from '../description/schema';
 import type { UnitKind } from './kind';
 import { attachment } from './kinds/attachment';
+import { colour } from './kinds/colour';
 import { distance } from './kinds/distance';
 import { heading } from './kinds/heading';
 import { light } from './kinds/light';
@@ -63,6 +64,7 @@ export const unitSchema = z.discriminatedUnion('kind', [
   unitOf(heading),
   unitOf(distance),
   unitOf(light),
+  unitOf(colour),
   unitOf(touch),
   unitOf(attachment),
   unitOf(other),

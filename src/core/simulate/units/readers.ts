@@ -1,5 +1,6 @@
 import type { Unit, UnitOf } from '../../units/unit';
 import { attachmentReader } from './attachment';
+import { colourReader } from './colour';
 import { distanceReader } from './distance';
 import { lightReader } from './light';
 import type { UnitReader, UnitWorld } from './reader';
@@ -11,6 +12,7 @@ const READERS: {
 } = {
   'distance sensor': distanceReader,
   'light sensor': lightReader,
+  'colour sensor': colourReader,
   'touch sensor': touchReader,
   'attachment motor': attachmentReader,
 };

@@ -1,5 +1,6 @@
 import type { Unit } from '../../../core/units/unit';
 import { attachment } from './attachment';
+import { colour } from './colour';
 import { distance } from './distance';
 import { heading } from './heading';
 import { light } from './light';
@@ -14,6 +15,7 @@ export const UNIT_MARKS: Record<Unit['kind'], UnitMark> = {
   'heading sensor': heading,
   'distance sensor': distance,
   'light sensor': light,
+  'colour sensor': colour,
   'touch sensor': touch,
   'attachment motor': attachment,
   other: plain,

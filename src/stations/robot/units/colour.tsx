@@ -1,0 +1,13 @@
+import styles from '../RobotStation.module.css';
+import type { UnitMark } from './unitMark';
+
+/** Its spot on the floor, and a sensor that is no round one as that for light is. */
+export const colour: UnitMark = ({ unit }) => {
+  const spot = unit.kind === 'colour sensor' ? unit.behaviour.spotDiameterM * 500 : 6;
+  return (
+    <>
+      <circle className={styles.beam} r={spot + 3} />
+      <path className={styles.sensor} d="M0 -6L6 5H-6Z" strokeLinejoin="round" />
+    </>
+  );
+};
