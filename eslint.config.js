@@ -4,6 +4,7 @@ import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import { defineConfig } from 'eslint/config';
 import tseslint from 'typescript-eslint';
+import { ROOMS } from './floors.js';
 
 /** Imports point one way: pages → stations → ui → core; pages/api → server → formats → core. */
 const MAY_IMPORT = {
@@ -19,6 +20,32 @@ const MAY_IMPORT = {
   scripts: ['scripts', 'tests', 'server', 'formats', 'core'],
   tests: ['tests', 'scripts', 'server', 'formats', 'core', 'stations', 'ui'],
 };
+
+const NUMERIC = {
+  regex: '^(?!\\.|zod$|pure-rand|@stdlib/)',
+  message: 'The core imports only numeric packages and Zod.',
+};
+
+const HOUSED = { selector: 'Program', message: 'Give this file a room of the core (floors.js).' };
+
+/** Files so deep in a room of the core import nothing of the rooms that stand behind it in floors.js. */
+const noStepUp = (room, at, depth) => ({
+  files: [`src/core/${room}/${'*/'.repeat(depth - 1)}*.ts`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          NUMERIC,
+          {
+            regex: `^${'\\.\\./'.repeat(depth)}(?!(${ROOMS.slice(0, at).join('|')})/)(?!\\.)`,
+            message: `A room of the core that stands behind ${room} in floors.js.`,
+          },
+        ],
+      },
+    ],
+  },
+});
 
 export default defineConfig(
   { ignores: ['dist', '.astro', 'node_modules', '.corvat', 'test-results'] },
@@ -68,20 +95,11 @@ export default defineConfig(
   {
     files: ['src/core/**/*.ts'],
     rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              regex: '^(?!\\.|zod$|pure-rand|@stdlib/)',
-              message: 'The core imports only numeric packages and Zod.',
-            },
-          ],
-        },
-      ],
+      'no-restricted-imports': ['error', { patterns: [NUMERIC] }],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
     },
   },
+  ...ROOMS.flatMap((room, at) => [1, 2, 3, 4].map((depth) => noStepUp(room, at, depth))),
   {
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['src/core/control/**'],
@@ -95,6 +113,7 @@ export default defineConfig(
       ],
     },
   },
+  { files: ['src/core/*.ts'], rules: { 'no-restricted-syntax': ['error', HOUSED] } },
   // Playwright's fixtures hand over their value by a function that it calls “use”.
   { files: ['tests/e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   {

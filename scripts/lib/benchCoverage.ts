@@ -4,12 +4,12 @@ import { straightModel } from '../../src/core/drive/straightModel';
 import { rangeCalibration } from '../../src/core/ranging/rangeCalibration';
 import { mountAngle } from '../../src/core/ranging/mountAngle';
 import { voltCurve } from '../../src/core/ranging/voltCurve';
-import { distanceAtVolts, voltsAt } from '../../src/core/ranging/voltLaw';
+import { distanceAtVolts, voltsAt } from '../../src/core/sensing/voltLaw';
 import { gauge } from '../../src/core/ranging/gauge';
 import { rankStops } from '../../src/core/ranging/stopKinds';
 import { stopModel } from '../../src/core/ranging/stopModel';
 import { squaring } from '../../src/core/walls/squaring';
-import { randomStream, type RandomStream } from '../../src/core/simulate/random';
+import { randomStream, type RandomStream } from '../../src/core/stats/random';
 
 /** An interval, and the truth that it should hold. */
 interface Held {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 import { describeIssue } from '../../src/formats/issues';
 import { readJson } from '../../src/formats/jsonText';
 

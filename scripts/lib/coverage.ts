@@ -1,5 +1,5 @@
-import { stillCheck } from '../../src/core/gyro/stillCheck';
-import { randomStream } from '../../src/core/simulate/random';
+import { stillCheck } from '../../src/core/gyro/still/stillCheck';
+import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading, simulateStillRate } from '../../src/core/simulate/stillLog';
 
 const deg = Math.PI / 180;

@@ -1,4 +1,4 @@
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 import {
   generator,
   normal,

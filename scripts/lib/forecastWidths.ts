@@ -1,9 +1,9 @@
 import { calibrationOf } from '../../src/core/calibration/find';
 import type { CalibrationValue } from '../../src/core/calibration/calibration';
-import { applied, forecastInput, simulationOf } from '../../src/core/forecastProcedure';
-import { sensitivitiesOf } from '../../src/core/simulate/sensitivities';
-import { simulateAll } from '../../src/core/simulate/simulateAll';
-import { forecast, type Forecast } from '../../src/core/simulate/summary';
+import { applied, forecastInput, simulationOf } from '../../src/core/procedures/forecastProcedure';
+import { sensitivitiesOf } from '../../src/core/forecast/sensitivities';
+import { simulateAll } from '../../src/core/forecast/simulateAll';
+import { forecast, type Forecast } from '../../src/core/forecast/summary';
 import type { Doubt } from '../../src/core/sources/source';
 import { generator, type Program, type Truth } from '../../tests/support/eulerRobot';
 import { benchOf, DEG, NOMINAL, RATE, robotAt, robotOf, type MeasuredHow } from './forecastBench';

@@ -1,4 +1,4 @@
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { turnModel } from '../../src/core/turns/turnModel';
 
 const deg = Math.PI / 180;

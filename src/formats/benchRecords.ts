@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { channelOf } from '../core/channels/key';
-import { limits } from '../core/limits';
-import { REZERO_SCHOOLS } from '../core/gyro/rezeroSchools';
-import type { StillCheck } from '../core/gyro/stillCheck';
-import { stillSettingsSchema } from '../core/gyro/stillSettings';
-import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
+import { limits } from '../core/procedure/limits';
+import { REZERO_SCHOOLS } from '../core/robot/rezeroSchools';
+import type { StillCheck } from '../core/gyro/still/stillCheck';
+import { stillSettingsSchema } from '../core/gyro/still/stillSettings';
+import { STILL_SETTINGS } from '../core/gyro/still/stillDefaults';
 import { CALIBRATION_KIND_NAMES, calibrationValueSchema } from '../core/calibration/calibration';
 import { ROBOT_PARTS } from '../core/calibration/parts';
 import { standInActionSchema } from '../core/standIn/act';
@@ -20,7 +20,7 @@ import {
 } from './benchConstants';
 import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
 import { STOP_KINDS } from '../core/ranging/stopsBy';
-import { TUNED_IDS } from '../core/tuning/controllers/ids';
+import { TUNED_IDS } from '../core/robot/tunedIds';
 import { valuesSchema } from '../core/description/schema';
 import { MARKS_ON_GRID } from '../core/trials/placing';
 import { id, note, shortText, time, version } from './fields';

@@ -1,4 +1,4 @@
-import { channelsIn } from '../core/gyro/log';
+import { channelsIn } from '../core/channels/log';
 import type { Log } from './toLog';
 
 const CROCKFORD = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';

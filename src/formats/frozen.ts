@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { poseSchema, tableSchema } from '../core/course/table';
-import { robotSchema } from '../core/robot';
+import { poseSchema, tableSchema } from '../core/table/table';
+import { robotSchema } from '../core/robot/robot';
 import { id } from './fields';
 
 /**

@@ -1,6 +1,6 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
-import type { TunedId } from '../core/tuning/controllers/ids';
-import { SHOWN } from '../core/tuning/controllers/shown';
+import type { TunedId } from '../core/robot/tunedIds';
+import { SHOWN } from '../core/control/tuned';
 import { gainTrace } from '../core/tuning/gainTrace';
 import type { GainJudgement, Trace } from '../core/tuning/judge';
 import { wallTrace, type WallSide } from '../core/tuning/wallTrace';

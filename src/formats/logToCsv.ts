@@ -1,7 +1,7 @@
 import { channelOf } from '../core/channels/key';
 import { titleOf } from '../core/channels/title';
-import { channelsIn, type ChannelLog } from '../core/gyro/log';
-import type { RawConvention } from '../core/rawConvention';
+import { channelsIn, type ChannelLog } from '../core/channels/log';
+import type { RawConvention } from '../core/channels/rawConvention';
 
 const TIME_DECIMALS = 4;
 

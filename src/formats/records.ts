@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
-import { tableSchema } from '../core/course/table';
-import { robotSchema } from '../core/robot';
+import { tableSchema } from '../core/table/table';
+import { robotSchema } from '../core/robot/robot';
 import { unitSchema } from '../core/units/unit';
 import { id, name, note, shortText, time, version } from './fields';
 import { teamSettings } from './teamSettings';

@@ -1,4 +1,4 @@
-import type { Table } from '../core/course/table';
+import type { Table } from '../core/table/table';
 import type { SavedRouteVersion } from './records';
 
 /** A route of a robot as it was saved last, with the table that it runs on. */

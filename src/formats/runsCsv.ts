@@ -5,7 +5,7 @@ import { BadCell, parseNumber, parseTime, parseYesNo } from './csvCells';
 import { csvText, fromCell } from './csvText';
 import { delimiterOf } from './delimiter';
 import { radiansFromDegrees, wrap } from '../core/geometry/angle';
-import type { Mission } from '../core/course/table';
+import type { Mission } from '../core/table/table';
 import type { SavedRun } from './records';
 
 /** What a column of a run log can hold. */

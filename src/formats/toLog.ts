@@ -1,11 +1,11 @@
 import { channelOf } from '../core/channels/key';
 import type { ChannelKind } from '../core/channels/kinds';
-import { unwrapEncoder } from '../core/drive/unwrapEncoder';
-import { medianPeriod, type ChannelLog } from '../core/gyro/log';
-import { unwrapHeadings } from '../core/gyro/unwrap';
-import type { RawConvention } from '../core/rawConvention';
+import { unwrapEncoder } from '../core/channels/unwrapEncoder';
+import { medianPeriod, type ChannelLog } from '../core/channels/log';
+import { unwrapHeadings } from '../core/channels/unwrap';
+import type { RawConvention } from '../core/channels/rawConvention';
 import { number } from '../core/text/quantities';
-import { unitSlip } from '../core/unitSlip';
+import { unitSlip } from '../core/channels/unitSlip';
 import type { ReadingTable } from './readings';
 
 /** A log in Corvat's units and directions, in order of time; NaN where a channel has a gap. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { DRIVEN_BY } from '../core/square/squarePath';
 import { SEEN } from '../core/tuning/byEye';
-import { TUNED_IDS } from '../core/tuning/controllers/ids';
+import { TUNED_IDS } from '../core/robot/tunedIds';
 import { SETTLES } from '../core/tuning/damping';
 import { ANGLE_SOURCES } from './benchConstants';
 import { GAUGE_TRIAL } from '../core/trials/gauge';

@@ -1,6 +1,6 @@
 import { radiansFromDegrees } from '../core/geometry/angle';
 import { rateFromCommand, type TurnKind } from '../core/program/turnRate';
-import type { Robot } from '../core/robot';
+import type { Robot } from '../core/robot/robot';
 import type { LapRecord, RangeTrialRecord, TurnTrialRecord } from './benchRecords';
 import { readSmallCsv, type WantedColumn } from './smallCsv';
 import type { BadLine } from './readings';

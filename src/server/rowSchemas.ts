@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
-import { missionSchema, tableSchema } from '../core/course/table';
-import { STILL_SETTINGS } from '../core/gyro/stillDefaults';
+import { missionSchema, tableSchema } from '../core/table/table';
+import { STILL_SETTINGS } from '../core/gyro/still/stillDefaults';
 import { standInSchema } from '../core/standIn/state';
 import {
   benchLogRecord,

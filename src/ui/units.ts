@@ -1,7 +1,7 @@
 import './manner';
 import { DEG_PER_S, scaled, SPEED, type Unit } from '../core/quantities/units';
-import type { TunedId } from '../core/tuning/controllers/ids';
-import { dampingUnit, integralUnit, SHOWN } from '../core/tuning/controllers/shown';
+import type { TunedId } from '../core/robot/tunedIds';
+import { dampingUnit, integralUnit, SHOWN } from '../core/control/tuned';
 
 export * from '../core/quantities/units';
 

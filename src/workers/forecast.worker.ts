@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { setTeamManner } from '../core/text/manner';
-import { sensitivitiesOf } from '../core/simulate/sensitivities';
-import { forecast } from '../core/simulate/summary';
+import { sensitivitiesOf } from '../core/forecast/sensitivities';
+import { forecast } from '../core/forecast/summary';
 
 /** Forecasts are made here: the statistics are not with the simulator. */
 const forecaster = { speakAs: setTeamManner, forecast, sensitivitiesOf };

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import type { Robot } from '../core/robot';
+import type { Robot } from '../core/robot/robot';
 import { setTeamManner } from '../core/text/manner';
 import { gainsAtSpeeds, type SpeedStudy } from '../core/tuning/atSpeeds';
 import { tunedController } from '../core/tuning/controllers/registry';
-import type { TunedId } from '../core/tuning/controllers/ids';
+import type { TunedId } from '../core/robot/tunedIds';
 import { firstGain, type GoodGains } from '../core/tuning/firstGain';
 import type { GainJudgement } from '../core/tuning/judge';
 import { mountsOf, type MountStudy } from '../core/tuning/mounting';

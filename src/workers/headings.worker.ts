@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { setTeamManner } from '../core/text/manner';
-import { headingsOnRoute } from '../core/turns/headingsOnRoute';
+import { headingsOnRoute } from '../core/forecast/headingsOnRoute';
 
 /** Whether to zero the heading before each turn, tried on a route. */
 const headings = { speakAs: setTeamManner, onRoute: headingsOnRoute };

@@ -5,7 +5,7 @@ import {
   type Prepared,
   type SimulatedRun,
   type Simulation,
-} from '../core/simulate/run';
+} from '../core/forecast/run';
 
 /** A run and its path, by its number. */
 export interface NumberedRun {

@@ -4,7 +4,7 @@ import {
   type StraightGains,
   type StraightOutcome,
 } from '../core/drive/straightSchools';
-import type { Robot } from '../core/robot';
+import type { Robot } from '../core/robot/robot';
 import { setTeamManner } from '../core/text/manner';
 
 export interface StraightSchoolsRequest {

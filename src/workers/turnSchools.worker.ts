@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Robot } from '../core/robot';
+import type { Robot } from '../core/robot/robot';
 import type { TurnSchool } from '../core/control/turn/schema';
 import { setTeamManner } from '../core/text/manner';
 import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';

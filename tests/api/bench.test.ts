@@ -6,7 +6,7 @@ import type {
   SavedStillCheck,
 } from '../../src/formats/benchRecords';
 import type { RobotRecord } from '../../src/formats/records';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import type { StandInReport } from '../../src/server/stores/standIns';
 import { deg } from '../core/support';

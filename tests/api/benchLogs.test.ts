@@ -8,7 +8,7 @@ import type {
   SavedStillCheck,
 } from '../../src/formats/benchRecords';
 import { toLog } from '../../src/formats/toLog';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import { turnsInLog } from '../../src/core/turns/turnsInLog';
 import { deg } from '../core/support';

@@ -2,7 +2,7 @@ import { connect } from 'node:net';
 import { request } from 'node:http';
 import { ulid } from 'ulid';
 import { describe, expect, inject, it } from 'vitest';
-import { missionSchema } from '../../src/core/course/table';
+import { missionSchema } from '../../src/core/table/table';
 import type { CourseRecord, SavedRun } from '../../src/formats/records';
 import { openDatabase } from '../../src/server/database';
 import { findRobot } from '../../src/server/stores/robots';

@@ -6,7 +6,7 @@ import { openDatabase } from '../../src/server/database';
 import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { columnName } from '../../src/server/models';
 import { unpackColumn } from '../../src/server/packedColumn';
-import { robotSchema } from '../../src/core/robot';
+import { robotSchema } from '../../src/core/robot/robot';
 import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
 import { recordedText } from '../support/recorded';
 import { wipe } from '../support/wipe';

@@ -1,8 +1,8 @@
 import { teamSettings } from '../../src/formats/teamSettings';
 import { ulid } from 'ulid';
 import { inject } from 'vitest';
-import { robotSchema } from '../../src/core/robot';
-import { tableSchema } from '../../src/core/course/table';
+import { robotSchema } from '../../src/core/robot/robot';
+import { tableSchema } from '../../src/core/table/table';
 import type { RunRecord, SavedRun, TeamRecord, TeamSetUp } from '../../src/formats/records';
 import { openDatabase } from '../../src/server/database';
 import { makeTeam } from '../../src/server/stores/teams';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 import { recordedText } from '../support/recorded';
 
 interface Answered {

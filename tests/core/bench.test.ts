@@ -14,7 +14,7 @@ import {
 } from '../../src/core/gyro/rezero';
 import { studyRunLog } from '../../src/core/gyro/runLog';
 import { gateSentence } from '../../src/core/gyro/gateSentence';
-import { standstillGate } from '../../src/core/gyro/standstill';
+import { standstillGate } from '../../src/core/gyro/still/standstill';
 import { column, recordedTable } from './logs';
 import { deg, idealRobot } from './support';
 

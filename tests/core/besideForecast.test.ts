@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { besideForecast } from '../../src/core/compare/besideForecast';
 import { consistency } from '../../src/core/runs/consistency';
-import { randomStream } from '../../src/core/simulate/random';
-import { forecast, type Forecast } from '../../src/core/simulate/summary';
-import { FORECAST_SEED, prepare, simulateRun } from '../../src/core/simulate/run';
+import { randomStream } from '../../src/core/stats/random';
+import { forecast, type Forecast } from '../../src/core/forecast/summary';
+import { FORECAST_SEED, prepare, simulateRun } from '../../src/core/forecast/run';
 import { ROUTE_VERSIONS, pipit, winterGarden } from '../../src/server/demo/scenario';
 import { origin } from './support';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { roughPercent, roughRate } from '../../src/core/program/turnRate';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { turnErrorModel } from '../../src/core/turns/errorModel';
 import { turnModel } from '../../src/core/turns/turnModel';
 import { weightsOf } from '../../src/core/turns/weights';

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { adviceByEye, type EyeLook } from '../../src/core/turns/byEye';
 import { deg } from './support';
 

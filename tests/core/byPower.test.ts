@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { SpeedCalibration } from '../../src/core/calibration/kinds/speed/schema';
+import type { SpeedCalibration } from '../../src/core/calibrationValues/speed';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { batteryShare, onBattery } from '../../src/core/drive/byPower';
-import { speedOf } from '../../src/core/drive/speedOf';
+import { batteryShare, onBattery } from '../../src/core/program/byPower';
+import { speedOf } from '../../src/core/program/speedOf';
 import { speedTable } from '../../src/core/drive/speedTable';
-import type { Robot } from '../../src/core/robot';
-import { prepare, simulateRun } from '../../src/core/simulate/run';
+import type { Robot } from '../../src/core/robot/robot';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { doubtsOf } from '../../src/core/sources/sources';
 import { act, type StandInAction } from '../../src/core/standIn/act';
 import { measureLastProgram } from '../../src/core/standIn/view';

@@ -8,9 +8,9 @@ import { readsNow } from '../../src/core/channels/readsNow';
 import { shownText } from '../../src/core/channels/shown';
 import { meaningOf, titleOf } from '../../src/core/channels/title';
 import { withBreaks } from '../../src/core/chart/withBreaks';
-import { unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
-import { whereRead } from '../../src/core/gyro/log';
-import { unwrapHeadings } from '../../src/core/gyro/unwrap';
+import { unwrapEncoder } from '../../src/core/channels/unwrapEncoder';
+import { whereRead } from '../../src/core/channels/log';
+import { unwrapHeadings } from '../../src/core/channels/unwrap';
 import { deg } from './support';
 
 const none = new Set<string>();

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { colourName } from '../../src/core/colour/name';
 import { luminance, reflectedBy } from '../../src/core/colour/reflected';
-import { tableSchema } from '../../src/core/course/table';
-import { darknessUnder } from '../../src/core/simulate/units/light';
-import { underSpot } from '../../src/core/simulate/units/underSpot';
+import { tableSchema } from '../../src/core/table/table';
+import { darknessUnder } from '../../src/core/sensing/light';
+import { underSpot } from '../../src/core/sensing/underSpot';
 
 const hex = fc.integer({ min: 0, max: 0xffffff }).map((n) => `#${n.toString(16).padStart(6, '0')}`);
 

@@ -9,7 +9,7 @@ import { rateDifference } from '../../src/core/compare/newcombe';
 import { runsNeeded, type Difference } from '../../src/core/compare/runsNeeded';
 import { compareSentence } from '../../src/core/compare/sentence';
 import { distancesFromMedian, spreadRatio } from '../../src/core/compare/spreadRatio';
-import { randomStream, type RandomStream } from '../../src/core/simulate/random';
+import { randomStream, type RandomStream } from '../../src/core/stats/random';
 import { mean } from '../../src/core/stats/moments';
 import { wilson } from '../../src/core/stats/wilson';
 import { origin, recordedRuns } from './support';

@@ -7,7 +7,7 @@ import { scatterModel } from '../../src/core/runs/scatterModel';
 import { discProbability } from '../../src/core/stats/bivariateT';
 import { sampleCovariance } from '../../src/core/stats/covariance';
 import { wilson } from '../../src/core/stats/wilson';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { deg, origin, recordedRuns } from './support';
 
 describe('consistency of recorded series', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 import { wrap } from '../../src/core/geometry/angle';
 import { deg } from './support';
 

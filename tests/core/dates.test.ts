@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
-import { knowledgeAge } from '../../src/core/freshness';
+import { knowledgeAge } from '../../src/core/text/freshness';
 import { clockIn, dayIn, daysBetween, instantIn, isZone } from '../../src/core/text/dates';
 import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
 import { guessColumns, readCsvTable, readRuns } from '../../src/formats/runsCsv';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { directionsTold } from '../../src/core/directionsTold';
-import { recordErrors } from '../../src/core/directionCheck';
+import { directionsTold } from '../../src/core/directions/directionsTold';
+import { recordErrors } from '../../src/core/directions/directionCheck';
 import { switchErrors, withSwitches } from '../../src/core/units/switches';
 import { unitSchema } from '../../src/core/units/unit';
 

@@ -1,9 +1,9 @@
 import { expect, it } from 'vitest';
-import type { SpeedCalibration } from '../../src/core/calibration/kinds/speed/schema';
+import type { SpeedCalibration } from '../../src/core/calibrationValues/speed';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import type { Robot } from '../../src/core/robot';
+import type { Robot } from '../../src/core/robot/robot';
 import { doubtsOf, doubtsThatTouch, SOURCES } from '../../src/core/sources/sources';
-import { simulateAll } from '../../src/core/simulate/simulateAll';
+import { simulateAll } from '../../src/core/forecast/simulateAll';
 import { bareTable, idealRobot, routeOf, withUnit } from './support';
 
 const drive = { kind: 'straight', distanceM: 0.4 };

@@ -3,10 +3,10 @@ import { ANSWERS, answerOf } from '../../src/core/drill/answers';
 import type { DrillCause } from '../../src/core/drill/cause';
 import { drillStudy } from '../../src/core/drill/drillStudy';
 import { DRILL_CAUSES, drillTask } from '../../src/core/drill/registry';
-import { randomStream } from '../../src/core/simulate/random';
-import { sensorLag } from '../../src/core/control/sensorLag';
+import { randomStream } from '../../src/core/stats/random';
+import { sensorLag } from '../../src/core/loop/sensorLag';
 import { gainTrace } from '../../src/core/tuning/gainTrace';
-import { SHOWN } from '../../src/core/tuning/controllers/shown';
+import { SHOWN } from '../../src/core/control/tuned';
 import { deg } from './support';
 
 const CASES = 25;

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
-import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
-import type { Robot } from '../../src/core/robot';
-import { prepare, simulateRun } from '../../src/core/simulate/run';
-import { expectedReading } from '../../src/core/simulate/units/expected';
+import type { TurnsCalibration } from '../../src/core/calibrationValues/turns';
+import type { Robot } from '../../src/core/robot/robot';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { expectedReading } from '../../src/core/sensing/expected';
 import { doubtsOf, ERRORS, type ErrorTimes } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
 import { READ_BY_STEPS } from '../../src/core/units/channels';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { compareRoutes } from '../../src/core/course/compare';
 import { describeStep } from '../../src/core/course/describe';
-import { knowledgeAge } from '../../src/core/freshness';
+import { knowledgeAge } from '../../src/core/text/freshness';
 import { seriesFindings, type LoggedRun } from '../../src/core/runs/findings';
 import { orderChart } from '../../src/core/runs/order';
 import { orderSentence } from '../../src/core/runs/orderSentence';

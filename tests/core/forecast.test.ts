@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { missionSchema, tableSchema } from '../../src/core/course/table';
-import { forecastSentence } from '../../src/core/simulate/sentence';
-import { forecast } from '../../src/core/simulate/summary';
+import { missionSchema, tableSchema } from '../../src/core/table/table';
+import { forecastSentence } from '../../src/core/forecast/sentence';
+import { forecast } from '../../src/core/forecast/summary';
 import {
   simulateRange,
   traceRun,
   type SimulatedRun,
   type Simulation,
-} from '../../src/core/simulate/run';
-import type { Robot } from '../../src/core/robot';
+} from '../../src/core/forecast/run';
+import type { Robot } from '../../src/core/robot/robot';
 import { sampleSd } from '../../src/core/stats/moments';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 import { deg, idealRobot, routeOf } from './support';

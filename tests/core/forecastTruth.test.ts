@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 import { forecastCoverage } from '../../scripts/lib/forecastCoverage';
-import { meanRange } from '../../src/core/simulate/meanRange';
+import { meanRange } from '../../src/core/forecast/meanRange';
 import { generator, normal } from '../support/eulerRobot';
 
 /** The whole table stands in docs/methods.md, and is made by ./corvat coverage. */

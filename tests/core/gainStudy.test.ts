@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { radiansFromDegrees } from '../../src/core/geometry/angle';
 import { evidenceText } from '../../src/core/tuning/evidenceText';
-import { asTyped, gainText } from '../../src/core/tuning/controllers/shown';
+import { asTyped, gainText } from '../../src/core/control/tuned';
 import { gainStudy, seenOf, type GainTrial } from '../../src/core/tuning/gainStudy';
 import { readGainTrace } from '../../src/formats/gainTraceCsv';
 import { recordedText } from '../support/recorded';

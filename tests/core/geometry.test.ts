@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { isHalfTurn, turnAngle, wrap } from '../../src/core/geometry/angle';
 import { alongAcross, isInWindow, offsetFrom, toTable } from '../../src/core/geometry/pose';
-import { convert } from '../../src/core/drive/conversions';
+import { convert } from '../../src/core/robot/conversions';
 import { deg } from './support';
 
 const angle = fc.double({ min: -50, max: 50, noNaN: true });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
+import { calibrationFromTurns } from '../../src/core/calibration/kinds/turns/fromStudy';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { headingScaleOf, leadFor } from '../../src/core/calibration/turnStop';
+import { headingScaleOf, leadFor } from '../../src/core/calibrationValues/turnStop';
 import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
 import { planText, turnsStandText } from '../../src/core/calibration/planText';
-import type { Table } from '../../src/core/course/table';
+import type { Table } from '../../src/core/table/table';
 import { doubtsOf } from '../../src/core/sources/sources';
 import { headingOf } from '../../src/core/units/ofRobot';
 import { turnModel } from '../../src/core/turns/turnModel';

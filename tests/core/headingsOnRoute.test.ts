@@ -1,7 +1,7 @@
 import { turnsIn } from '../../src/core/course/turnsIn';
 import { describe, expect, it } from 'vitest';
-import { headingsOnRoute, headingsSentence } from '../../src/core/turns/headingsOnRoute';
-import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
+import { headingsOnRoute, headingsSentence } from '../../src/core/forecast/headingsOnRoute';
+import type { TurnsCalibration } from '../../src/core/calibrationValues/turns';
 import { bareTable, deg, idealRobot, routeOf } from './support';
 
 /** Turns by 90° that go on by so much too far, each by its own chance. */

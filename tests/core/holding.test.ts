@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { belongsTo, unitFor } from '../../src/core/calibration/holding';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
-import type { Robot } from '../../src/core/robot';
+import type { Robot } from '../../src/core/robot/robot';
 import { unitSchema } from '../../src/core/units/unit';
 import { pipit } from '../../src/server/demo/scenario';
 import { withoutUnits } from './support';

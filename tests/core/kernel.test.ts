@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { robotSchema, type Robot } from '../../src/core/robot';
+import { robotSchema, type Robot } from '../../src/core/robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../src/core/simulate/floor';
 import { FloorPose } from '../../src/core/simulate/floorPose';
 import { createMachine } from '../../src/core/simulate/machine';

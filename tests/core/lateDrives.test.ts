@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { bareTable, idealRobot, routeOf } from './support';
 

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { calibrationFromStops } from '../../src/core/calibration/fromStops';
+import { calibrationFromStops } from '../../src/core/calibration/kinds/stop/fromStudy';
 import { plannedEnd, planRoute } from '../../src/core/course/plan';
 import { motionsOf } from '../../src/core/steps/tree';
-import { notesOnStep } from '../../src/core/program/sentence';
-import { overrunM } from '../../src/core/ranging/overrun';
+import { notesOnStep } from '../../src/core/course/programSentence';
+import { overrunM } from '../../src/core/control/overrun';
 import { stopModel } from '../../src/core/ranging/stopModel';
 import { ownOverrun } from '../../src/core/simulate/lateStops';
-import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { pipit } from '../../src/server/demo/scenario';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
-import type { Robot } from '../../src/core/robot';
+import type { Robot } from '../../src/core/robot/robot';
 import { bareTable, idealRobot, routeOf, withoutUnits, withUnit } from './support';
 
 const sensor = { kind: 'distance sensor', place: { aheadM: 0.11, leftM: 0 } };

@@ -7,11 +7,11 @@ import {
   windowOf,
   periodFromCount,
   periodFromPasses,
-} from '../../src/core/control/loopByHand';
-import { randomStream } from '../../src/core/simulate/random';
-import { loopStudy, offInRecord } from '../../src/core/control/loopStudy';
-import { loopTiming, missedShare, stepPerRound } from '../../src/core/control/loopTiming';
-import { sensorLag } from '../../src/core/control/sensorLag';
+} from '../../src/core/loop/loopByHand';
+import { randomStream } from '../../src/core/stats/random';
+import { loopStudy, offInRecord } from '../../src/core/loop/loopStudy';
+import { loopTiming, missedShare, stepPerRound } from '../../src/core/loop/loopTiming';
+import { sensorLag } from '../../src/core/loop/sensorLag';
 import { deg } from './support';
 
 const clock = (n: number, periodS: number) => Array.from({ length: n }, (_, i) => i * periodS);

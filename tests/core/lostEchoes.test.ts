@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { lostEchoes } from '../../src/core/ranging/lostEchoes';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 
 const CHANNEL = 'distanceM:front';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { misfits, misfitText } from '../../src/core/turns/misfits';
 import { studyTurns } from '../../src/core/turns/turnStudy';
 import { deg } from './support';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { motorLag } from '../../src/core/control/motorLag';
-import { loopStudy } from '../../src/core/control/loopStudy';
-import { randomStream } from '../../src/core/simulate/random';
+import { motorLag } from '../../src/core/loop/motorLag';
+import { loopStudy } from '../../src/core/loop/loopStudy';
+import { randomStream } from '../../src/core/stats/random';
 import { Wheel } from '../../src/core/simulate/wheel';
 import { deg } from './support';
 

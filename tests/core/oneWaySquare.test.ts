@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 import { encoderSquare } from '../../src/core/square/squareFit';
 import { squareReturn } from '../../src/core/square/squarePath';
 import { oneWaySentences, oneWaySquare } from '../../src/core/square/oneWay';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { ownChance, type AtMark } from '../../src/core/simulate/ownRuns';
-import type { Sensitivity } from '../../src/core/simulate/sensitivities';
+import { ownChance, type AtMark } from '../../src/core/forecast/ownRuns';
+import type { Sensitivity } from '../../src/core/forecast/sensitivities';
 import { normalCdf } from '../../src/core/stats/normalCdf';
 import { generator, normal } from '../support/eulerRobot';
 

@@ -1,19 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { calibrationFromPlacing } from '../../src/core/calibration/fromPlacing';
+import { calibrationFromPlacing } from '../../src/core/calibration/kinds/placing/fromStudy';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { isPlacedAsMeasured, withPlacing } from '../../src/core/calibration/applyPlacing';
 import { routeSchema } from '../../src/core/course/route';
+import { type PlacingWay } from '../../src/core/calibrationValues/placingWays';
 import {
   noseAndTailAt,
   placing,
   poseOnGrid,
   type PlacingTrial,
-  type PlacingWay,
 } from '../../src/core/placing/placing';
 import { closer, placingSentences } from '../../src/core/placing/placingStudy';
-import { randomStream } from '../../src/core/simulate/random';
-import { simulateAll } from '../../src/core/simulate/simulateAll';
+import { randomStream } from '../../src/core/stats/random';
+import { simulateAll } from '../../src/core/forecast/simulateAll';
 import { doubtsOf, imaginedRobot } from '../../src/core/sources/sources';
 import { scatterInterval } from '../../src/core/stats/scatterInterval';
 import { mean } from '../../src/core/stats/moments';

@@ -4,12 +4,12 @@ import { missionAtEnd, routeMissions } from '../../src/core/course/routeMissions
 import { newStep } from '../../src/core/steps/newStep';
 import { profileDurationS } from '../../src/core/control/straight/profile';
 import { plannedEnd, planRoute } from '../../src/core/course/plan';
-import { PROBLEM_SENTENCES } from '../../src/core/course/problems';
-import type { TurnsCalibration } from '../../src/core/calibration/kinds/turns/schema';
+import { PROBLEM_SENTENCES } from '../../src/core/steps/problems';
+import type { TurnsCalibration } from '../../src/core/calibrationValues/turns';
 import { compareRoutes } from '../../src/core/course/compare';
 import { routeSchema, type Route } from '../../src/core/course/route';
-import { missionSchema, tableSchema } from '../../src/core/course/table';
-import type { Robot } from '../../src/core/robot';
+import { missionSchema, tableSchema } from '../../src/core/table/table';
+import type { Robot } from '../../src/core/robot/robot';
 import { ROUTE_VERSIONS, pipit, winterGarden } from '../../src/server/demo/scenario';
 import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
 

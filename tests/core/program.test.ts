@@ -4,14 +4,14 @@ import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { commandFor } from '../../src/core/drive/straightStudy';
 import { COMMAND_WAYS } from '../../src/core/program/commands';
 import { gainInProgram } from '../../src/core/program/gain';
-import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/program/profile';
+import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/robot/profile';
 import type { Step } from '../../src/core/steps/step';
 import {
   numbersToType,
   programSentence,
   programWants,
   stepInProgram,
-} from '../../src/core/program/sentence';
+} from '../../src/core/course/programSentence';
 import { percentForSpeed, speedAtPercent } from '../../src/core/program/speedTable';
 import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
 import { toldTravel, travelledFor } from '../../src/core/program/toldTravel';
@@ -19,7 +19,7 @@ import { TRAVEL_WAYS } from '../../src/core/program/travels';
 import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
 import { tunedInProgram } from '../../src/core/tuning/tunedInProgram';
 import { motionSchema } from '../../src/core/steps/step';
-import { robotSchema } from '../../src/core/robot';
+import { robotSchema } from '../../src/core/robot/robot';
 import { deg } from './support';
 
 /** Wheels of 56 mm: a turn of a motor is 175.9 mm. */

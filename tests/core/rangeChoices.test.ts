@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { missionSchema } from '../../src/core/course/table';
+import { missionSchema } from '../../src/core/table/table';
 import { approachPlan, type ApproachPlan } from '../../src/core/ranging/approach';
 import { filteredApproaches } from '../../src/core/ranging/approachFilters';
 import { rangeCalibration, type RangeReading } from '../../src/core/ranging/rangeCalibration';
@@ -10,7 +10,7 @@ import { unitsOf } from '../../src/core/units/ofRobot';
 import { pipit } from '../../src/server/demo/scenario';
 import { missionTolerance } from '../../src/core/ranging/missionTolerance';
 import { rangeStudy, swapOf } from '../../src/core/ranging/rangeStudy';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { stepSchema } from '../../src/core/steps/step';
 
 const PLAN: ApproachPlan = {

@@ -12,7 +12,7 @@ import {
 } from '../../src/core/ranging/stopStudy';
 import { pipit } from '../../src/server/demo/scenario';
 import { stopModel } from '../../src/core/ranging/stopModel';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { mean } from '../../src/core/stats/moments';
 import { number, rowsOf, trueOf, truth, within } from '../support/rows';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { catalog } from '../../src/core/catalog';
+import { catalog } from '../../src/core/procedures/catalog';
 
 /** A procedure as `corvat calc` runs it, by way of JSON. */
 function calc(name: string, input: unknown): Record<string, unknown> {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { RangeCalibration } from '../../src/core/calibration/kinds/range/schema';
-import type { StopCalibration } from '../../src/core/calibration/kinds/stop/schema';
+import type { RangeCalibration } from '../../src/core/calibrationValues/range';
+import type { StopCalibration } from '../../src/core/calibrationValues/stop';
 import { judgeRecheck, rangeRecheck, stopRecheck } from '../../src/core/calibration/recheck';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 
 const range: RangeCalibration = {
   kind: 'range',

@@ -5,7 +5,7 @@ import { straightStudy } from '../../src/core/drive/straightStudy';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { planRoute } from '../../src/core/course/plan';
 import { beforeDrives } from '../../src/core/simulate/reversals';
-import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { doubtsOf, doubtsThatTouch } from '../../src/core/sources/sources';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { generator, normal } from '../support/eulerRobot';

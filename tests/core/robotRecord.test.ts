@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { calibrationValidity } from '../../src/core/calibration/validity';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
-import { judgeDirection, recordErrors } from '../../src/core/directionCheck';
-import { rolledOver, unwrapEncoder } from '../../src/core/drive/unwrapEncoder';
-import { rawConvention } from '../../src/core/rawConvention';
-import { portSentence, routeNeeds } from '../../src/core/wiring';
+import { judgeDirection, recordErrors } from '../../src/core/directions/directionCheck';
+import { rolledOver, unwrapEncoder } from '../../src/core/channels/unwrapEncoder';
+import { rawConvention } from '../../src/core/channels/rawConvention';
+import { portSentence, routeNeeds } from '../../src/core/course/wiring';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
 import { deg, withoutUnits } from './support';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { controlChart } from '../../src/core/compare/controlChart';
 import { routeHistory, type HistoryRun } from '../../src/core/compare/routeHistory';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 
 const run = (part: Partial<HistoryRun>): HistoryRun => ({
   seriesId: 'a',

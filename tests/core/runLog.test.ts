@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { motorDegreesFromDistance } from '../../src/core/drive/conversions';
+import { motorDegreesFromDistance } from '../../src/core/robot/conversions';
 import { directionDoubt } from '../../src/core/gyro/directionDoubt';
-import type { ChannelLog } from '../../src/core/gyro/log';
+import type { ChannelLog } from '../../src/core/channels/log';
 import { studyRunLog } from '../../src/core/gyro/runLog';
 import { correctedCsv } from '../../src/formats/correctedCsv';
 import { deg, idealRobot } from './support';

@@ -8,7 +8,7 @@ import { twoByTwo } from '../../src/core/compare/plan/twoByTwo';
 import { twoByTwoSentences } from '../../src/core/compare/plan/twoByTwoSentences';
 import { planRuns } from '../../src/core/compare/plan/wish';
 import { compareSeries } from '../../src/core/compare/compareSeries';
-import { randomStream, type RandomStream } from '../../src/core/simulate/random';
+import { randomStream, type RandomStream } from '../../src/core/stats/random';
 import { origin, recordedRuns } from './support';
 
 const cloud = (random: RandomStream, n: number, sdM = 0.01) =>

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { tableSchema, type Segment } from '../../src/core/course/table';
+import { tableSchema, type Segment } from '../../src/core/table/table';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from '../../src/core/simulate/contact';
 import { Gyro } from '../../src/core/simulate/gyro';
-import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/simulate/ray';
-import { randomStream } from '../../src/core/simulate/random';
+import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/table/ray';
+import { randomStream } from '../../src/core/stats/random';
 import { sampleSd } from '../../src/core/stats/moments';
 import { headingOf } from '../../src/core/units/ofRobot';
 import { bareTable, deg, idealRobot } from './support';

@@ -2,17 +2,17 @@ import normalCdf from '@stdlib/stats-base-dists-normal-cdf';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planRoute, plannedEnd } from '../../src/core/course/plan';
-import { tableSchema } from '../../src/core/course/table';
-import type { Robot } from '../../src/core/robot';
+import { tableSchema } from '../../src/core/table/table';
+import type { Robot } from '../../src/core/robot/robot';
 import type { Route } from '../../src/core/course/route';
 import { mean, sampleSd } from '../../src/core/stats/moments';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import {
   prepare,
   simulateRange,
   simulateRun,
   type SimulatedRun,
-} from '../../src/core/simulate/run';
+} from '../../src/core/forecast/run';
 import { withHeading } from '../../src/core/units/ofRobot';
 import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
 

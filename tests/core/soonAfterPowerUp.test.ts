@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { measuresDrift } from '../../src/core/calibration/fromCheck';
-import type { EarlierCheck } from '../../src/core/gyro/earlierChecks';
+import { measuresDrift } from '../../src/core/calibration/kinds/gyroDrift/fromStudy';
+import type { EarlierCheck } from '../../src/core/gyro/still/earlierChecks';
 import { judgeLog } from '../../src/core/gyro/judgeLog';
-import type { KnownBefore } from '../../src/core/gyro/soonAfterPowerUp';
-import { STILL_SETTINGS } from '../../src/core/gyro/stillDefaults';
-import { stillSentences } from '../../src/core/gyro/stillSentence';
+import type { KnownBefore } from '../../src/core/gyro/still/soonAfterPowerUp';
+import { STILL_SETTINGS } from '../../src/core/gyro/still/stillDefaults';
+import { stillSentences } from '../../src/core/gyro/still/stillSentence';
 import { generator, normal } from '../support/eulerRobot';
 import { deg } from './support';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { speedOf } from '../../src/core/drive/speedOf';
+import { speedOf } from '../../src/core/program/speedOf';
 import { speedStudy } from '../../src/core/drive/speedStudy';
 import { COMMAND_WAYS } from '../../src/core/program/commands';
 import { pipit } from '../../src/server/demo/scenario';

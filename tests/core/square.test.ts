@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { driveFromSquare } from '../../src/core/calibration/fromSquare';
-import { randomStream } from '../../src/core/simulate/random';
+import { driveFromSquare } from '../../src/core/calibration/kinds/drive/fromStudy';
+import { randomStream } from '../../src/core/stats/random';
 import { encoderSquare, gyroSquare } from '../../src/core/square/squareFit';
 import {
   closureM,

@@ -6,7 +6,7 @@ import { encoderSquare } from '../../src/core/square/squareFit';
 import { closureM, squareReturn, type LapReturn } from '../../src/core/square/squarePath';
 import { squareWays } from '../../src/core/square/squareWays';
 import { toTable } from '../../src/core/geometry/pose';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { runBenchProgram } from '../../src/core/standIn/program';
 import { lapProgram } from '../../src/stations/bench/standIn/lapProgram';
 import { deg, idealRobot } from './support';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
 import { headingOf, withHeading } from '../../src/core/units/ofRobot';
-import { prepare, simulateRun, type Simulation } from '../../src/core/simulate/run';
+import { prepare, simulateRun, type Simulation } from '../../src/core/forecast/run';
 import { sampleSd } from '../../src/core/stats/moments';
 import { bareTable, deg, idealRobot, routeOf } from './support';
 

@@ -6,7 +6,7 @@ import { effectiveStop, secretsOf } from '../../src/core/standIn/secrets';
 import { newStandIn, standInSchema, standInTime, type StandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
 import { walkAt } from '../../src/core/standIn/walk';
-import { stillCheck } from '../../src/core/gyro/stillCheck';
+import { stillCheck } from '../../src/core/gyro/still/stillCheck';
 import { pipit } from '../../src/server/demo/scenario';
 import { lookingAhead } from '../../src/core/units/ofRobot';
 import { deg } from './support';

@@ -28,7 +28,7 @@ import {
   percent,
   shortNumber,
 } from '../../src/core/text/quantities';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { deg, origin, recordedRuns } from './support';
 
 const coordinate = fc.double({ min: -1, max: 1, noNaN: true });

@@ -4,9 +4,9 @@ import { withHeadingGain } from '../../src/core/calibration/applyHeadingGain';
 import { compareRoutes } from '../../src/core/course/compare';
 import { planRoute } from '../../src/core/course/plan';
 import { routeSchema } from '../../src/core/course/route';
-import { prepare, simulateRun } from '../../src/core/simulate/run';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { numbered } from '../../src/core/steps/tree';
-import { routeNeeds } from '../../src/core/wiring';
+import { routeNeeds } from '../../src/core/course/wiring';
 import { describeIssue } from '../../src/formats/issues';
 import { bareTable, deg, idealRobot, routeOf, stepTrees } from './support';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { compareRoutes } from '../../src/core/course/compare';
 import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
-import { missionSchema } from '../../src/core/course/table';
+import { missionSchema } from '../../src/core/table/table';
 import { newStep } from '../../src/core/steps/newStep';
 import { fieldsOf, type AnyValue } from '../../src/core/description/description';
 import { slotsOf } from '../../src/core/description/phrase';

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { HeadingLog } from '../../src/core/gyro/log';
+import type { HeadingLog } from '../../src/core/channels/log';
 import { quantumOf } from '../../src/core/gyro/quantum';
-import { stillCheck, type StillCheck } from '../../src/core/gyro/stillCheck';
-import { stillSentences } from '../../src/core/gyro/stillSentence';
-import { STILL_SETTINGS } from '../../src/core/gyro/stillDefaults';
-import { judgeStill } from '../../src/core/gyro/stillVerdict';
-import { randomStream } from '../../src/core/simulate/random';
+import { stillCheck, type StillCheck } from '../../src/core/gyro/still/stillCheck';
+import { stillSentences } from '../../src/core/gyro/still/stillSentence';
+import { STILL_SETTINGS } from '../../src/core/gyro/still/stillDefaults';
+import { judgeStill } from '../../src/core/gyro/still/stillVerdict';
+import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import { column, recordedTable } from './logs';
 import { deg } from './support';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { earlierOf, type EarlierCheck } from '../../src/core/gyro/earlierChecks';
+import { earlierOf, type EarlierCheck } from '../../src/core/gyro/still/earlierChecks';
 import { quantumOf } from '../../src/core/gyro/quantum';
-import { stillCheck, type StillCheck } from '../../src/core/gyro/stillCheck';
-import { stillSentences } from '../../src/core/gyro/stillSentence';
-import { STILL_SETTINGS } from '../../src/core/gyro/stillDefaults';
+import { stillCheck, type StillCheck } from '../../src/core/gyro/still/stillCheck';
+import { stillSentences } from '../../src/core/gyro/still/stillSentence';
+import { STILL_SETTINGS } from '../../src/core/gyro/still/stillDefaults';
 import { generator, normal } from '../support/eulerRobot';
 
 const DEG = Math.PI / 180;

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { stillCoverage } from '../../scripts/lib/coverage';
 import { allanDeviation } from '../../src/core/gyro/allan';
-import { firstAtOrAfter } from '../../src/core/gyro/log';
-import { stillCheck } from '../../src/core/gyro/stillCheck';
-import { unwrapHeadings } from '../../src/core/gyro/unwrap';
-import { randomStream } from '../../src/core/simulate/random';
+import { firstAtOrAfter } from '../../src/core/channels/log';
+import { stillCheck } from '../../src/core/gyro/still/stillCheck';
+import { unwrapHeadings } from '../../src/core/channels/unwrap';
+import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading, simulateStillRate } from '../../src/core/simulate/stillLog';
 import { deg } from './support';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { rankSentences, rankStops, type KindTrial } from '../../src/core/ranging/stopKinds';
 import type { StopKind } from '../../src/core/ranging/stopsBy';
 import { stopStudy } from '../../src/core/ranging/stopStudy';

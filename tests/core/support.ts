@@ -3,8 +3,8 @@ import { unitSchema, type Unit } from '../../src/core/units/unit';
 import { recordedText } from '../support/recorded';
 import type { MeasuredRun } from '../../src/core/runs/consistency';
 import { routeSchema, type Route } from '../../src/core/course/route';
-import { tableSchema } from '../../src/core/course/table';
-import { robotSchema, type Robot } from '../../src/core/robot';
+import { tableSchema } from '../../src/core/table/table';
+import { robotSchema, type Robot } from '../../src/core/robot/robot';
 
 export const deg = (degrees: number) => (degrees * Math.PI) / 180;
 

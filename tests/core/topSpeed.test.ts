@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { SpeedCalibration } from '../../src/core/calibration/kinds/speed/schema';
+import type { SpeedCalibration } from '../../src/core/calibrationValues/speed';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { tableSchema } from '../../src/core/course/table';
-import { simulateRange, type SimulatedRun } from '../../src/core/simulate/run';
+import { tableSchema } from '../../src/core/table/table';
+import { simulateRange, type SimulatedRun } from '../../src/core/forecast/run';
 import { doubtsOf, imaginedRobot } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
 import { idealRobot, routeOf } from './support';

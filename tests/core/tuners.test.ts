@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest';
-import { robotSchema, type Robot } from '../../src/core/robot';
-import { randomStream } from '../../src/core/simulate/random';
+import { robotSchema, type Robot } from '../../src/core/robot/robot';
+import { randomStream } from '../../src/core/stats/random';
 import { adviceByEye, SEEN, type Look, type SeenGain } from '../../src/core/tuning/byEye';
 import type { TunedController } from '../../src/core/tuning/controllers/controller';
 import { TUNED } from '../../src/core/tuning/controllers/registry';

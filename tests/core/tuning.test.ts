@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { gainTrace } from '../../src/core/tuning/gainTrace';
 import { nextGain, type TriedGain } from '../../src/core/tuning/nextGain';
 import { wallTrace } from '../../src/core/tuning/wallTrace';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { recordedText } from '../support/recorded';
 import { deg } from './support';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
-import { leadFor } from '../../src/core/calibration/turnStop';
+import { leadFor } from '../../src/core/calibrationValues/turnStop';
 import { judgeConfirmation } from '../../src/core/calibration/confirm';
-import { calibrationFromTurns } from '../../src/core/calibration/fromTurns';
+import { calibrationFromTurns } from '../../src/core/calibration/kinds/turns/fromStudy';
 import { turnModel } from '../../src/core/turns/turnModel';
 import { studyTurns } from '../../src/core/turns/turnStudy';
 import { bareTable, deg, idealRobot, routeOf } from './support';

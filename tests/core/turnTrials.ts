@@ -1,4 +1,4 @@
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import type { TurnTrial } from '../../src/core/turns/trial';
 import { deg } from './support';
 

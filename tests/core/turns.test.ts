@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { linearFit } from '../../src/core/stats/linearFit';
 import { adviceByEye, eyeAdvices, type EyeLook, type Seen } from '../../src/core/turns/byEye';
 import { aicc } from '../../src/core/stats/aicc';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { STILL_SETTINGS } from '../../src/core/gyro/stillDefaults';
-import { stillSentences } from '../../src/core/gyro/stillSentence';
-import { typedStill } from '../../src/core/gyro/typedStill';
+import { STILL_SETTINGS } from '../../src/core/gyro/still/stillDefaults';
+import { stillSentences } from '../../src/core/gyro/still/stillSentence';
+import { typedStill } from '../../src/core/gyro/still/typedStill';
 import { deg } from './support';
 
 const RUN_S = 150;

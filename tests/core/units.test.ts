@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { robotSchema } from '../../src/core/robot';
-import { tableSchema } from '../../src/core/course/table';
+import { robotSchema } from '../../src/core/robot/robot';
+import { tableSchema } from '../../src/core/table/table';
 import { createMachine } from '../../src/core/simulate/machine';
-import { darknessUnder } from '../../src/core/simulate/units/light';
-import { simulateRange } from '../../src/core/simulate/run';
+import { darknessUnder } from '../../src/core/sensing/light';
+import { simulateRange } from '../../src/core/forecast/run';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { act } from '../../src/core/standIn/act';
 import { unitsNow } from '../../src/core/standIn/unitsNow';
@@ -15,7 +15,7 @@ import { asKind, newUnit } from '../../src/core/units/newUnit';
 import { headingOf, lookingAhead, unitsOf } from '../../src/core/units/ofRobot';
 import { KINDS } from '../../src/core/units/registry';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
-import { routeNeeds, wiringProblems } from '../../src/core/wiring';
+import { routeNeeds, wiringProblems } from '../../src/core/course/wiring';
 import { bareTable, deg, idealRobot, routeOf, withoutUnits, withUnit } from './support';
 
 const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, beamHalfAngleRad: 0 };

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { routeSchema } from '../../src/core/course/route';
-import { robotSchema } from '../../src/core/robot';
+import { robotSchema } from '../../src/core/robot/robot';
 import { numbered } from '../../src/core/steps/tree';
 import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { motionsOf } from '../../src/core/steps/tree';
-import { notesOnStep } from '../../src/core/program/sentence';
+import { notesOnStep } from '../../src/core/course/programSentence';
 import { mountAngle, mountSentence } from '../../src/core/ranging/mountAngle';
 import { voltCurve, voltNoiseM, voltsThere } from '../../src/core/ranging/voltCurve';
 import {
@@ -10,10 +10,10 @@ import {
   voltsAt,
   voltsOrNearer,
   type VoltLaw,
-} from '../../src/core/ranging/voltLaw';
+} from '../../src/core/sensing/voltLaw';
 import { voltStudy } from '../../src/core/ranging/voltStudy';
-import { randomStream } from '../../src/core/simulate/random';
-import { gapAhead } from '../../src/core/simulate/ray';
+import { randomStream } from '../../src/core/stats/random';
+import { gapAhead } from '../../src/core/table/ray';
 import { deg, idealRobot, routeOf, withUnit } from './support';
 
 /** A triangulating sensor: 2.4 V at 10 cm, 0.4 V at 80 cm. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
-import { traceRun } from '../../src/core/simulate/run';
-import { routeNeeds } from '../../src/core/wiring';
+import { traceRun } from '../../src/core/forecast/run';
+import { routeNeeds } from '../../src/core/course/wiring';
 import { bareTable, idealRobot, routeOf, withUnit } from './support';
 
 const START = { xM: 1, yM: 1, headingRad: 0 };

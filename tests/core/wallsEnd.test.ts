@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { wallsEnd, wallsEndSentence } from '../../src/core/walls/wallsEnd';
 
 const CHANNEL = 'distanceM:side';

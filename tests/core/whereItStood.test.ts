@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { randomStream } from '../../src/core/simulate/random';
+import { randomStream } from '../../src/core/stats/random';
 import { whereItStood, type PlacedTurn } from '../../src/core/turns/whereItStood';
 import { deg } from './support';
 

@@ -3,7 +3,7 @@ import { schoolRecords } from '../../src/core/gyro/rezero';
 import { headingIsBuiltIn, headingOf } from '../../src/core/units/ofRobot';
 import { BUILT_IN } from '../../src/core/units/port';
 import { unitSchema } from '../../src/core/units/unit';
-import { looksText, portSentence, wiringProblems } from '../../src/core/wiring';
+import { looksText, portSentence, wiringProblems } from '../../src/core/course/wiring';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from './support';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { robotSchema } from '../../src/core/robot';
-import { randomStream } from '../../src/core/simulate/random';
+import { robotSchema } from '../../src/core/robot/robot';
+import { randomStream } from '../../src/core/stats/random';
 import { runBenchProgram } from '../../src/core/standIn/program';
 import { turnErrorModel } from '../../src/core/turns/errorModel';
 import { afterTurns, zeroingSentence } from '../../src/core/turns/zeroing';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { missionSchema, tableSchema } from '../../src/core/course/table';
+import { missionSchema, tableSchema } from '../../src/core/table/table';
 import { differingValues, withTheirs } from '../../src/formats/differences';
 import { fieldName, fieldValue } from '../../src/formats/fieldWords';
 import { pipit } from '../../src/server/demo/scenario';

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { channelsIn } from '../../src/core/gyro/log';
+import { channelsIn } from '../../src/core/channels/log';
 import { doubledKey, guessColumns, parseLogCsv, previewCsv } from '../../src/formats/logCsv';
 import { logToCsv } from '../../src/formats/logToCsv';
 import { parseJsonLines } from '../../src/formats/jsonLines';
 import { toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
-import type { RawConvention } from '../../src/core/rawConvention';
+import type { RawConvention } from '../../src/core/channels/rawConvention';
 import { deg } from '../core/support';
 import { recordedText } from '../support/recorded';
 

@@ -10,7 +10,7 @@ import {
   UnreadableFile,
   writeRunsCsv,
 } from '../../src/formats/runsCsv';
-import { missionSchema } from '../../src/core/course/table';
+import { missionSchema } from '../../src/core/table/table';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const mission = missionSchema.parse({

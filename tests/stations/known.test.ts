@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import type { CalibrationValue } from '../../src/core/calibration/calibration';
-import type { Freshness } from '../../src/core/freshness';
-import { robotSchema } from '../../src/core/robot';
+import type { Freshness } from '../../src/core/text/freshness';
+import { robotSchema } from '../../src/core/robot/robot';
 import type { SavedCalibration, SavedStillCheck } from '../../src/formats/benchRecords';
 import type { BenchFacts } from '../../src/stations/bench/procedure';
 import { PROCEDURES } from '../../src/stations/bench/procedures';

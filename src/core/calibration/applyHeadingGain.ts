@@ -1,5 +1,5 @@
 import type { Route } from '../course/route';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { kindOfStep } from '../steps/registry';
 import { withMotions } from '../steps/tree';
 

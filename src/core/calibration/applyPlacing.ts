@@ -1,5 +1,5 @@
 import type { Route } from '../course/route';
-import type { PlacingCalibration } from './kinds/placing/schema';
+import type { PlacingCalibration } from '../calibrationValues/placing';
 
 /** Smaller differences than a tenth of a millimetre, or of a degree, are none. */
 const LEAST_M = 0.0001;

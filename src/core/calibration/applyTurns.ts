@@ -1,11 +1,11 @@
 import { planRoute } from '../course/plan';
 import type { Route } from '../course/route';
-import type { Table } from '../course/table';
-import type { Robot } from '../robot';
+import type { Table } from '../table/table';
+import type { Robot } from '../robot/robot';
 import { kindOfStep } from '../steps/registry';
 import { withMotions } from '../steps/tree';
-import type { TurnsCalibration } from './kinds/turns/schema';
-import { headingScaleOf, leadFor } from './turnStop';
+import type { TurnsCalibration } from '../calibrationValues/turns';
+import { headingScaleOf, leadFor } from '../calibrationValues/turnStop';
 
 /** A turn whose command a calibration changes. */
 export interface CommandChange {

@@ -1,18 +1,18 @@
 import { z } from 'zod';
-import { balanceGainValue } from './kinds/balanceGain/schema';
-import { driveValue } from './kinds/drive/schema';
-import { gyroDriftValue } from './kinds/gyroDrift/schema';
-import { headingHoldValue } from './kinds/headingHold/schema';
-import { lineGainValue } from './kinds/lineGain/schema';
-import { placingValue } from './kinds/placing/schema';
-import { rangeValue } from './kinds/range/schema';
-import { speedValue } from './kinds/speed/schema';
-import { squaringValue } from './kinds/squaring/schema';
-import { stopValue } from './kinds/stop/schema';
-import { straightValue } from './kinds/straight/schema';
-import { turnGainValue } from './kinds/turnGain/schema';
-import { turnsValue } from './kinds/turns/schema';
-import { wallGainValue } from './kinds/wallGain/schema';
+import { balanceGainValue } from '../calibrationValues/balanceGain';
+import { driveValue } from '../calibrationValues/drive';
+import { gyroDriftValue } from '../calibrationValues/gyroDrift';
+import { headingHoldValue } from '../calibrationValues/headingHold';
+import { lineGainValue } from '../calibrationValues/lineGain';
+import { placingValue } from '../calibrationValues/placing';
+import { rangeValue } from '../calibrationValues/range';
+import { speedValue } from '../calibrationValues/speed';
+import { squaringValue } from '../calibrationValues/squaring';
+import { stopValue } from '../calibrationValues/stop';
+import { straightValue } from '../calibrationValues/straight';
+import { turnGainValue } from '../calibrationValues/turnGain';
+import { turnsValue } from '../calibrationValues/turns';
+import { wallGainValue } from '../calibrationValues/wallGain';
 
 /**
  * What a procedure found about a robot and may be computed with from then on. What is known of each kind

@@ -1,7 +1,7 @@
 import { student975 } from '../stats/student';
 import { degreesFromRadians } from '../geometry/angle';
 import { counted, number } from '../text/quantities';
-import type { TurnsCalibration } from './kinds/turns/schema';
+import type { TurnsCalibration } from '../calibrationValues/turns';
 
 /** A turn made with the command of a calibration. */
 export interface ConfirmationTurn {

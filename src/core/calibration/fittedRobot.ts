@@ -1,7 +1,7 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { CalibrationValue } from './calibration';
 import { calibrationOf } from './find';
-import type { TurnsCalibration } from './kinds/turns/schema';
+import type { TurnsCalibration } from '../calibrationValues/turns';
 import { CALIBRATION_KINDS } from './registry';
 
 /** A robot as it was measured: what every simulation of it computes with. */

@@ -1,11 +1,11 @@
-import type { Robot } from '../robot';
-import type { TunedId } from '../tuning/controllers/ids';
-import { SHOWN } from '../tuning/controllers/shown';
+import type { Robot } from '../robot/robot';
+import type { TunedId } from '../robot/tunedIds';
+import { SHOWN } from '../control/tuned';
 import { delayOf } from '../tuning/delay';
 import type { DampingStudy } from '../tuning/damping';
 import type { GainStudy, GainTrial } from '../tuning/gainStudy';
 import { calibrationValueSchema, type CalibrationValue } from './calibration';
-import type { FoundUnder } from './kinds/foundUnder';
+import type { FoundUnder } from '../calibrationValues/foundUnder';
 
 /** What a good gain of each controller is kept as. */
 const KEPT: Record<TunedId, (gain: number, under: FoundUnder) => CalibrationValue> = {

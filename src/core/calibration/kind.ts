@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { CalibrationValue } from './calibration';
 import type { UnitKindName } from '../units/registry';
 import type { RobotPart } from './parts';

@@ -5,7 +5,7 @@ import { counted, number } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
 import { describeCalibration } from './registry';
 import type { TurnChanges } from './applyTurns';
-import { headingScaleOf, knowsSpins } from './turnStop';
+import { headingScaleOf, knowsSpins } from '../calibrationValues/turnStop';
 
 /** A calibration and the day it was made. */
 export interface DatedCalibration {

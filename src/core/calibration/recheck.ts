@@ -3,9 +3,9 @@ import { mean } from '../stats/moments';
 import { ROUNDING_SD } from '../stats/roundedFit';
 import { studentQuantile } from '../stats/student';
 import { errorLength } from '../text/quantities';
-import type { RangeCalibration } from './kinds/range/schema';
-import type { StopCalibration } from './kinds/stop/schema';
-import { overrunM } from '../ranging/overrun';
+import type { RangeCalibration } from '../calibrationValues/range';
+import type { StopCalibration } from '../calibrationValues/stop';
+import { overrunM } from '../control/overrun';
 
 /** What a calibration foretells of one trial. */
 export interface Foretold {

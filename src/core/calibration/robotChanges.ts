@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { unitsOf } from '../units/ofRobot';
 import type { Unit } from '../units/unit';
 import type { CalibrationKind } from './calibration';

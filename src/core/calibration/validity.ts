@@ -1,4 +1,4 @@
-import { knowledgeAge, type Freshness } from '../freshness';
+import { knowledgeAge, type Freshness } from '../text/freshness';
 import type { CalibrationKind } from './calibration';
 import { staleSince, type Made, type RobotChange } from './robotChanges';
 

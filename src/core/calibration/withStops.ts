@@ -1,8 +1,8 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { mean } from '../stats/moments';
 import { headingOf, withHeading } from '../units/ofRobot';
 import { ownStop } from '../turns/ownStop';
-import type { TurnsCalibration } from './kinds/turns/schema';
+import type { TurnsCalibration } from '../calibrationValues/turns';
 
 /** How far turns at a rate went too far. */
 interface Stop {

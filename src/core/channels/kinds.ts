@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '../geometry/angle';
-import type { RawSigns } from '../robot';
+import type { RawSigns } from '../robot/robot';
 
 /** A unit that numbers of a channel may be written in. */
 export interface ChannelUnit {

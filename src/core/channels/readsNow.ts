@@ -1,4 +1,4 @@
-import { channelsIn, type ChannelLog } from '../gyro/log';
+import { channelsIn, type ChannelLog } from './log';
 import { channelLabel, channelOf } from './key';
 import type { ChannelKind } from './kinds';
 

@@ -1,5 +1,5 @@
 import type { Consistency } from '../runs/consistency';
-import type { Forecast } from '../simulate/summary';
+import type { Forecast } from '../forecast/summary';
 import { errorLength, number } from '../text/quantities';
 
 const per100 = (share: number) => number(share * 100);

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/pose';
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 import { meanPoint, principalAxes, type Symmetric2 } from '../stats/covariance';
 
 /** So many ways of dealing the runs into two series are all looked at; of more, so many are drawn. */

@@ -1,6 +1,6 @@
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import type { Point } from '../geometry/pose';
-import { randomStream, type RandomStream } from '../simulate/random';
+import { randomStream, type RandomStream } from '../stats/random';
 import { median } from '../stats/median';
 import { mean } from '../stats/moments';
 

@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { lookingAhead } from '../units/ofRobot';
 import type { Controller } from './controller';
 import { endsWhen } from './endsWhen';

@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { Controller } from './controller';
 import { PROFILE_SHARE } from './settings';
 

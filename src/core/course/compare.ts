@@ -3,7 +3,7 @@ import { describeStep, differingValuesOf } from './describe';
 import type { Step } from '../steps/descriptions';
 import { numbered, type NumberedStep } from '../steps/tree';
 import type { Route } from './route';
-import type { Mission } from './table';
+import type { Mission } from '../table/table';
 
 /** One line of what differs between two versions of a route. */
 export interface Difference {

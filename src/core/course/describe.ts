@@ -2,9 +2,9 @@ import { fieldsOf } from '../description/description';
 import { exactWords, sentenceOf, shownIn, type Names } from '../description/words';
 import { descriptionOfStep, type Step } from '../steps/descriptions';
 import { benchLength, headingText } from '../text/quantities';
-import { missionName } from './missionName';
+import { missionName } from '../table/missionName';
 import type { Route } from './route';
-import type { Mission } from './table';
+import type { Mission } from '../table/table';
 
 const namesOn = (missions: readonly Mission[]): Names => ({
   mission: (id) => missionName(missions, id),

@@ -1,11 +1,11 @@
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { Motion } from '../steps/kind';
 import { inOrder, type Run } from '../steps/inOrder';
 import { kindOfStep } from '../steps/registry';
 import type { Route } from './route';
-import type { Table } from './table';
+import type { Table } from '../table/table';
 
 /** A motion, and what it does when everything goes as planned. Headings are kept unwrapped. */
 export interface PlannedStep extends Motion, Run {

@@ -4,7 +4,7 @@ import { numbered } from '../steps/tree';
 import { stepsSchema } from '../steps/step';
 import { ROUTE_WAYS } from '../versions/ofRoutes';
 import { keptSchema } from '../versions/schema';
-import { poseSchema } from './table';
+import { poseSchema } from '../table/table';
 
 /** A robot makes no more in a run. */
 const MOST_MOTIONS = 500;

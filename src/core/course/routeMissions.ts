@@ -2,7 +2,7 @@ import type { Pose } from '../geometry/pose';
 import { missionOfStep } from '../steps/descriptions';
 import { motionsOf } from '../steps/tree';
 import type { Route } from './route';
-import type { Mission, Table } from './table';
+import type { Mission, Table } from '../table/table';
 
 /** The missions that a route works, in the order in which it comes to them, each once. */
 export function routeMissions(route: Route, table: Table): Mission[] {

@@ -1,4 +1,4 @@
-import type { RandomStream } from '../simulate/random';
+import type { RandomStream } from '../stats/random';
 import type { CauseId } from './answers';
 
 /** A line of a drill's chart. */

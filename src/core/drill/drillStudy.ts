@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { answerOf } from './answers';
 import { counted, number } from '../text/quantities';

@@ -1,6 +1,6 @@
 import { degreesFromRadians } from '../geometry/angle';
-import { robotSchema, type Robot } from '../robot';
-import type { RandomStream } from '../simulate/random';
+import { robotSchema, type Robot } from '../robot/robot';
+import type { RandomStream } from '../stats/random';
 import { turn } from '../tuning/controllers/turn';
 import { firstGain, type GoodGains } from '../tuning/firstGain';
 import type { GainVerdict } from '../tuning/judge';

@@ -1,5 +1,5 @@
 import { anywhere } from './cause';
-import type { RandomStream } from '../simulate/random';
+import type { RandomStream } from '../stats/random';
 
 /** A value as a loop reads it: where it would be at each round, in whole steps. */
 export interface LoopLog {

@@ -1,4 +1,4 @@
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 import type { DrillCase, DrillCause } from './cause';
 import { asTold } from './causes/asTold';
 import { good } from './causes/good';

@@ -1,4 +1,4 @@
-import type { StraightCalibration } from '../calibration/kinds/straight/schema';
+import type { StraightCalibration } from '../calibrationValues/straight';
 import { counted, errorLength } from '../text/quantities';
 
 /** A drive made with what a calibration says to tell. */

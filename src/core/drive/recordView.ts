@@ -1,5 +1,5 @@
-import type { Robot } from '../robot';
-import { convert, roundingLeftOverDegrees, type Conversion } from './conversions';
+import type { Robot } from '../robot/robot';
+import { convert, roundingLeftOverDegrees, type Conversion } from '../robot/conversions';
 
 /** One figure of the drive told in all three ways, with what whole encoder counts leave over. */
 export interface ConversionView extends Conversion {

@@ -1,5 +1,5 @@
-import type { SpeedCalibration } from '../calibration/kinds/speed/schema';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { SpeedCalibration } from '../calibrationValues/speed';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { mean } from '../stats/moments';
 import { benchSpeed, counted, number, percent } from '../text/quantities';
 import { drivenMPerS, speedTable, type SpeedTable, type TimedDrive } from './speedTable';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { limits } from '../limits';
-import { procedure } from '../procedure';
+import { limits } from '../procedure/limits';
+import { procedure } from '../procedure/procedure';
 import { straightModel, type StraightModel } from './straightModel';
 
 const MILLIMETRES = 'are these millimetres? metres are expected';

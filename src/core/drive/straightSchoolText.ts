@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { benchLength, errorLength } from '../text/quantities';
 import { STRAIGHT_WAYS, type StraightOutcome, type StraightWay } from './straightSchools';
 

@@ -5,7 +5,7 @@ import { timeoutS } from '../control/settings';
 import { expectedStraightS, straight } from '../control/straight';
 import type { StraightStrategy } from '../control/straight/steering';
 import { radiansFromDegrees } from '../geometry/angle';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
 import { mean, sampleSd } from '../stats/moments';

@@ -1,6 +1,6 @@
 import { capitalised } from '../text/capitalised';
-import type { StraightCalibration } from '../calibration/kinds/straight/schema';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { StraightCalibration } from '../calibrationValues/straight';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { withoutRounding } from '../stats/roundedFit';
 import { benchLength, counted, degrees, errorLength, number, aMetre } from '../text/quantities';
 import type { Estimate } from './estimate';

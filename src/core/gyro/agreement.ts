@@ -1,5 +1,5 @@
-import { distanceFromMotorDegrees } from '../drive/conversions';
-import type { Robot } from '../robot';
+import { distanceFromMotorDegrees } from '../robot/conversions';
+import type { Robot } from '../robot/robot';
 
 /** Heading by the encoders alone: (right − left) over the track, zero at the first sample. */
 export function encoderHeading(

@@ -1,4 +1,4 @@
-import { evenHeading, medianPeriod, type HeadingLog } from './log';
+import { evenHeading, medianPeriod, type HeadingLog } from '../channels/log';
 
 /** Shorter logs say nothing about slow changes. */
 export const LEAST_ALLAN_S = 300;

@@ -1,6 +1,6 @@
-import { knowledgeAge } from '../freshness';
+import { knowledgeAge } from '../text/freshness';
 import { measuredDrift } from './driftText';
-import type { StillVerdict } from './stillVerdict';
+import type { StillVerdict } from './still/stillVerdict';
 
 /** A drift of another day was another power-up's: it says nothing about today's runs. */
 export const DRIFT_HOLDS_MS = 12 * 3_600_000;

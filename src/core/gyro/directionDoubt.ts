@@ -1,5 +1,5 @@
 import { radiansFromDegrees } from '../geometry/angle';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { encoderHeading } from './agreement';
 import { correctByAnchors, type Anchor } from './anchors';
 

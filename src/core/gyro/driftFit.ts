@@ -1,6 +1,6 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { withKnown } from './earlierChecks';
-import type { HeadingLog } from './log';
+import { withKnown } from './still/earlierChecks';
+import type { HeadingLog } from '../channels/log';
 import { angleRandomWalk, type RandomWalk } from './randomWalk';
 
 /** A drift with its 95 % interval. */

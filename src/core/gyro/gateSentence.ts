@@ -1,6 +1,6 @@
 import { degrees } from '../text/quantities';
 import { driftText } from './driftText';
-import type { Gate } from './standstill';
+import type { Gate } from './still/standstill';
 
 /** What is said before a heading is set to zero. */
 export function gateSentence({ open, reasons, lostRad, creepsRadPerS }: Gate): string {

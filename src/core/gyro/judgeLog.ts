@@ -1,8 +1,8 @@
-import { knownFrom } from './earlierChecks';
-import { judgedSoonAfterPowerUp, type KnownBefore } from './soonAfterPowerUp';
-import { stillCheck, type StillCheck, type StillLog } from './stillCheck';
-import type { StillSettings } from './stillDefaults';
-import { typedStill } from './typedStill';
+import { knownFrom } from './still/earlierChecks';
+import { judgedSoonAfterPowerUp, type KnownBefore } from './still/soonAfterPowerUp';
+import { stillCheck, type StillCheck, type StillLog } from './still/stillCheck';
+import type { StillSettings } from './still/stillDefaults';
+import { typedStill } from './still/typedStill';
 
 /**
  * The still check of a log, or of two readings that were typed from a screen.

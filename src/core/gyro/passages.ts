@@ -1,4 +1,4 @@
-import { medianPeriod, type HeadingLog, type Window } from './log';
+import { medianPeriod, type HeadingLog, type Window } from '../channels/log';
 
 /** A moment at which a reading first went on to a further step. */
 export interface Passage {

@@ -1,4 +1,4 @@
-import type { HeadingLog, Window } from './log';
+import type { HeadingLog, Window } from '../channels/log';
 import { passagesIn } from './passages';
 import { walkBehindSteps } from './roundedWalk';
 

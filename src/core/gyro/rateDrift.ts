@@ -1,6 +1,6 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
 import { mean, sampleSd } from '../stats/moments';
-import { withKnown } from './earlierChecks';
+import { withKnown } from './still/earlierChecks';
 import type { RandomWalk } from './randomWalk';
 
 /** More blocks give a smaller quantile, fewer keep slow noise in one block: 20 is a usual middle. */

@@ -1,12 +1,12 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { median } from '../stats/median';
 import { headingIsBuiltIn } from '../units/ofRobot';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { clock, counted, degrees, percent } from '../text/quantities';
 import { driftText } from './driftText';
 import { REZERO_FACTS, type SchoolFacts } from './rezeroFacts';
-import type { RezeroSchool } from './rezeroSchools';
-import type { StillVerdict } from './stillVerdict';
+import type { RezeroSchool } from '../robot/rezeroSchools';
+import type { StillVerdict } from './still/stillVerdict';
 
 /** A check that followed one of the schools. */
 export interface SchoolTrial {

@@ -1,4 +1,4 @@
-import type { RezeroSchool } from './rezeroSchools';
+import type { RezeroSchool } from '../robot/rezeroSchools';
 
 export interface SchoolFacts {
   school: RezeroSchool;

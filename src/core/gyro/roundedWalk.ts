@@ -1,4 +1,4 @@
-import type { HeadingLog, Window } from './log';
+import type { HeadingLog, Window } from '../channels/log';
 
 /** Places within a step of the reading that are told apart. */
 const CELLS = 24;

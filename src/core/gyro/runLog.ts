@@ -1,6 +1,6 @@
 import { interpolateGaps } from '../channels/interpolateGaps';
 import { degreesFromRadians } from '../geometry/angle';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { counted, degrees, number } from '../text/quantities';
 import {
   encoderHeading,
@@ -17,9 +17,9 @@ import {
   type HeadingSample,
 } from './anchors';
 import { directionDoubt } from './directionDoubt';
-import type { ChannelLog } from './log';
+import type { ChannelLog } from '../channels/log';
 import { driftText } from './driftText';
-import { type ThreeSentences } from './stillSentence';
+import { type ThreeSentences } from './still/stillSentence';
 
 export interface RunLogStudy {
   correction: AnchorCorrection | null;

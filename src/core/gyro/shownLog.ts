@@ -1,6 +1,6 @@
 import { decimate, type ChartPoint } from '../chart/decimate';
 import { degreesFromRadians } from '../geometry/angle';
-import type { StillLog } from './stillCheck';
+import type { StillLog } from './still/stillCheck';
 
 /** A still log as a chart shows it: seconds from its start, degrees from its first heading (rates as they are). */
 export interface ShownLog {

@@ -1,5 +1,5 @@
 import { median } from '../stats/median';
-import { firstAtOrAfter, type HeadingLog, type Span } from './log';
+import { firstAtOrAfter, type HeadingLog, type Span } from '../channels/log';
 import { withoutRounding } from './randomWalk';
 
 /** How long a touch may take: changes are looked for over each of these times. */

@@ -1,5 +1,5 @@
 import chiSquareQuantile from '@stdlib/stats-base-dists-chisquare-quantile';
-import { evenHeading, type HeadingLog, type Window } from './log';
+import { evenHeading, type HeadingLog, type Window } from '../channels/log';
 import type { SteppedLog } from './passages';
 import type { RandomWalk } from './randomWalk';
 

@@ -1,12 +1,9 @@
+import type { PlacingWay } from '../calibrationValues/placingWays';
 import type { Pose } from '../geometry/pose';
 import { floorStepM } from '../stats/instrumentStep';
 import { mean } from '../stats/moments';
 import { hiddenByRounding, roundedFit } from '../stats/roundedFit';
 import { scatterInterval, type Scatter } from '../stats/scatterInterval';
-
-/** How a robot is put at its start. */
-export const PLACING_WAYS = ['in the jig', 'by hand'] as const;
-export type PlacingWay = (typeof PLACING_WAYS)[number];
 
 /** Where nose and tail stand on a grid that is laid along the way the robot starts; across is to the left positive. */
 export interface NoseAndTail {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { procedure } from '../procedure';
-import { placing, PLACING_WAYS, poseOnGrid } from './placing';
+import { procedure } from '../procedure/procedure';
+import { PLACING_WAYS } from '../calibrationValues/placingWays';
+import { placing, poseOnGrid } from './placing';
 
 const MILLIMETRES = 'are these millimetres? metres are expected';
 const onGridM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);

@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { fQuantile } from '../stats/fQuantile';
 import { counted, degrees, errorLength, number, aMetre } from '../text/quantities';
 import type { Placed, PlacingGroup } from './placing';

@@ -1,6 +1,6 @@
-import { distanceFromMotorDegrees, motorDegreesFromDistance } from '../drive/conversions';
-import type { Robot } from '../robot';
-import type { Command } from './profile';
+import { distanceFromMotorDegrees, motorDegreesFromDistance } from '../robot/conversions';
+import type { Robot } from '../robot/robot';
+import type { Command } from '../robot/profile';
 import { percentForSpeed, speedAtPercent } from './speedTable';
 
 /** One way in which programs say how fast a wheel goes. */

@@ -1,5 +1,5 @@
 import { mean } from '../stats/moments';
-import type { TimedDrive } from './profile';
+import type { TimedDrive } from '../robot/profile';
 
 interface Point {
   percent: number;

@@ -1,5 +1,5 @@
-import type { Robot } from '../robot';
-import type { Travel } from './profile';
+import type { Robot } from '../robot/robot';
+import type { Travel } from '../robot/profile';
 import { TRAVEL_WAYS } from './travels';
 
 /**

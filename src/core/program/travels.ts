@@ -1,6 +1,6 @@
-import { distanceFromMotorDegrees, motorDegreesFromDistance } from '../drive/conversions';
-import type { Robot } from '../robot';
-import type { Travel } from './profile';
+import { distanceFromMotorDegrees, motorDegreesFromDistance } from '../robot/conversions';
+import type { Robot } from '../robot/robot';
+import type { Travel } from '../robot/profile';
 
 /** One way in which programs say how far the robot drives. */
 export interface TravelWay {

@@ -1,4 +1,4 @@
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 import { median } from '../stats/median';
 import { mean, sampleSd } from '../stats/moments';
 import type { ApproachPlan } from './approach';

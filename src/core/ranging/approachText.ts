@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { benchLength, benchSpeed, degrees, errorLength, number } from '../text/quantities';
 import { lookingAhead } from '../units/ofRobot';
 import { askewNearerM, bestWithin, type ApproachWay } from './approachSpeeds';

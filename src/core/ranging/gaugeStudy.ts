@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { counted, errorLength } from '../text/quantities';
 import { gauge, type Gauge, type GaugeReading } from './gauge';
 

@@ -1,5 +1,5 @@
-import { whereRead, type ChannelLog } from '../gyro/log';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import { whereRead, type ChannelLog } from '../channels/log';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { median } from '../stats/median';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { counted, number, percent } from '../text/quantities';

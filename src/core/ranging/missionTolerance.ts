@@ -1,4 +1,4 @@
-import type { Mission, Table } from '../course/table';
+import type { Mission, Table } from '../table/table';
 import type { Route } from '../course/route';
 import { missionOfStep } from '../steps/descriptions';
 import { inOrder } from '../steps/inOrder';

@@ -1,5 +1,5 @@
-import type { RangeCalibration } from '../calibration/kinds/range/schema';
-import type { Robot } from '../robot';
+import type { RangeCalibration } from '../calibrationValues/range';
+import type { Robot } from '../robot/robot';
 import { linearFit } from '../stats/linearFit';
 import { student975 } from '../stats/student';
 import { degrees, number } from '../text/quantities';

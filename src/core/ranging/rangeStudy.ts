@@ -1,5 +1,5 @@
-import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { RangeCalibration as RangeValue } from '../calibrationValues/range';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import {
   benchLength,
   counted,

@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { fQuantile } from '../stats/fQuantile';
 import { mean } from '../stats/moments';
 import { benchLength, benchSpeed, counted, errorLength, number } from '../text/quantities';

@@ -1,6 +1,6 @@
 import { lengthStepM } from '../stats/instrumentStep';
 import { leastScatter, roundedFit } from '../stats/roundedFit';
-import { overrunM } from './overrun';
+import { overrunM } from '../control/overrun';
 
 /** A stop at a threshold: gaps from the bumper to the wall. */
 export interface StopTrial {

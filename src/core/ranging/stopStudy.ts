@@ -1,6 +1,6 @@
-import type { RangeCalibration } from '../calibration/kinds/range/schema';
-import type { ThreeSentences } from '../gyro/stillSentence';
-import type { Robot } from '../robot';
+import type { RangeCalibration } from '../calibrationValues/range';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
+import type { Robot } from '../robot/robot';
 import { benchLength, benchSpeed, errorLength, number } from '../text/quantities';
 import { lookingAhead, unitsOf } from '../units/ofRobot';
 import { approachPlan, type ApproachAnswer, type ApproachPlan } from './approach';

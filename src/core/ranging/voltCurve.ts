@@ -5,7 +5,7 @@ import { linearFit } from '../stats/linearFit';
 import { mean } from '../stats/moments';
 import { leastScatter, ROUNDING_SD, roundedFit, type RoundedFit } from '../stats/roundedFit';
 import { distinct } from './rangeNoise';
-import { isBeyond, voltSlope, voltsAt, type BentLaw, type VoltLaw } from './voltLaw';
+import { isBeyond, voltSlope, voltsAt, type BentLaw, type VoltLaw } from '../sensing/voltLaw';
 
 /** What a sensor shows in volts at a distance; null: the echo was lost. */
 export interface VoltReading {

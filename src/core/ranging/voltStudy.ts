@@ -1,8 +1,14 @@
-import type { RangeCalibration as RangeValue } from '../calibration/kinds/range/schema';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { RangeCalibration as RangeValue } from '../calibrationValues/range';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { benchLength, errorLength } from '../text/quantities';
 import { voltCurve, voltNoiseM, voltsThere, type VoltCurve, type VoltReading } from './voltCurve';
-import { growsNearer, isStraight, voltsAt, voltsOrNearer, voltsText as volts } from './voltLaw';
+import {
+  growsNearer,
+  isStraight,
+  voltsAt,
+  voltsOrNearer,
+  voltsText as volts,
+} from '../sensing/voltLaw';
 
 /** What a program compares with, to stop at a distance or nearer. */
 export interface VoltThreshold {

@@ -1,7 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import type { Robot } from '../robot';
-import type { Segment, Table } from '../course/table';
+import type { Robot } from '../robot/robot';
+import type { Segment, Table } from '../table/table';
 
 type Body = Robot['body'];
 

@@ -1,5 +1,5 @@
 import { WHITE } from '../colour/colour';
-import type { Table } from '../course/table';
+import type { Table } from '../table/table';
 
 /** A floor without an edge in reach. */
 export const OPEN_FLOOR: Table = {

@@ -1,5 +1,5 @@
 import type { UnitOf } from '../units/unit';
-import type { RandomStream } from './random';
+import type { RandomStream } from '../stats/random';
 
 /** A clock that is kept in sums of decimal fractions is off by less than this, in periods. */
 const ROUNDING = 1e-6;

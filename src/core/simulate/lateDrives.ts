@@ -3,7 +3,7 @@ import { rest } from '../control/rest';
 import { timeoutS } from '../control/settings';
 import { expectedStraightS, straight } from '../control/straight';
 import type { PlannedStep } from '../course/plan';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { kindOfStep } from '../steps/registry';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from './floor';
 import type { LateStop } from './lateStops';

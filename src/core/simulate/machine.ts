@@ -1,20 +1,20 @@
 import type { Readings, WheelSpeeds } from '../control/controller';
 import type { Drivable } from '../control/drive';
-import { batteryShare } from '../drive/byPower';
-import { distanceFromMotorDegrees } from '../drive/conversions';
+import { batteryShare } from '../program/byPower';
+import { distanceFromMotorDegrees } from '../robot/conversions';
 import type { Pose } from '../geometry/pose';
-import type { Robot } from '../robot';
-import { obstacles } from '../course/obstacles';
-import type { Table } from '../course/table';
+import type { Robot } from '../robot/robot';
+import { obstacles } from '../table/obstacles';
+import type { Table } from '../table/table';
 import type { ReadingOf } from '../units/channel';
 import { headingOf } from '../units/ofRobot';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
 import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
-import { randomStream } from './random';
+import { randomStream } from '../stats/random';
 import { Slip } from './slip';
-import type { UnitReader } from './units/reader';
-import { unitReader } from './units/readers';
+import type { UnitReader } from '../sensing/reader';
+import { unitReader } from '../sensing/readers';
 import { Wheel } from './wheel';
 
 /** A simulated robot on its table. The program sees only the readings; the pose is the truth. */

@@ -1,4 +1,4 @@
-import type { RandomStream } from './random';
+import type { RandomStream } from '../stats/random';
 
 /** What the wheels slip on the ground: white noise, so that its variance grows with what they roll. */
 export class Slip {

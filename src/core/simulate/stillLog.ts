@@ -1,4 +1,4 @@
-import type { RandomStream } from './random';
+import type { RandomStream } from '../stats/random';
 
 /** A heading sensor at rest, and how its log is written. */
 export interface StillSensor {

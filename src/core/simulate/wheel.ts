@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 
 /** Slower than this and told to stand, a wheel stands: what is left would roll it by micrometres. */
 const STANDS_M_PER_S = 5e-5;

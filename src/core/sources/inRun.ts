@@ -1,9 +1,9 @@
-import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
+import type { TurnsCalibration } from '../calibrationValues/turns';
 import type { PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Pose } from '../geometry/pose';
-import type { Robot } from '../robot';
-import type { RandomStream } from '../simulate/random';
+import type { Robot } from '../robot/robot';
+import type { RandomStream } from '../stats/random';
 
 /** What is simulated, as far as errors ask for it. */
 export interface Simulated {

@@ -1,5 +1,5 @@
 import type { NumberValue } from '../description/description';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { headingOf, withHeading } from '../units/ofRobot';
 import { KINDS } from '../units/registry';
 import type { Unit } from '../units/unit';

@@ -1,6 +1,6 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import { CALIBRATION_KINDS, isByEarlierMethod } from '../calibration/registry';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { dayIn } from '../text/dates';
 import { teamZone } from '../text/manner';
 import { counted } from '../text/quantities';

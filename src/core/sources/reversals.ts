@@ -2,7 +2,7 @@ import { calibrationOf } from '../calibration/find';
 import { planRoute } from '../course/plan';
 import type { Route } from '../course/route';
 import { radiansFromDegrees as deg } from '../geometry/angle';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { OPEN_FLOOR } from '../simulate/floor';
 import { beforeDrives, KICK_SHARE, type Before } from '../simulate/reversals';
 import { degrees, errorLength } from '../text/quantities';

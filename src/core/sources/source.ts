@@ -1,7 +1,7 @@
 import { number } from '../text/quantities';
 import type { CalibrationValue } from '../calibration/calibration';
 import type { Route } from '../course/route';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { InRuns } from './inRun';
 
 /** One robot as it may be, as far as nobody knows better. */

@@ -1,7 +1,7 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import type { Route } from '../course/route';
-import type { Robot } from '../robot';
-import { randomStream } from '../simulate/random';
+import type { Robot } from '../robot/robot';
+import { randomStream } from '../stats/random';
 import { DISTANCES } from './distances';
 import { HEADINGS } from './headings';
 import { IN_THE_ROBOT } from './inTheRobot';

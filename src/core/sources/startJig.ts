@@ -1,6 +1,6 @@
 import type { CalibrationValue } from '../calibration/calibration';
 import { calibrationOf } from '../calibration/find';
-import type { PlacingCalibration } from '../calibration/kinds/placing/schema';
+import type { PlacingCalibration } from '../calibrationValues/placing';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import { degrees, errorLength, headingText } from '../text/quantities';
 import { guess, type Source } from './source';

@@ -1,6 +1,6 @@
 import { calibrationOf } from '../calibration/find';
-import { batteryShare, onBattery } from '../drive/byPower';
-import { tellsTopSpeed } from '../drive/speedOf';
+import { batteryShare, onBattery } from '../program/byPower';
+import { tellsTopSpeed } from '../program/speedOf';
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import { motionsOf } from '../steps/tree';
 import { aMetre, benchSpeed, degrees, errorLength, headingText, number } from '../text/quantities';

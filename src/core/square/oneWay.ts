@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import type { Interval } from '../gyro/interval';
 import { angleStepRad, COARSEST_PROTRACTOR_RAD } from '../stats/instrumentStep';
 import { roundedFit } from '../stats/roundedFit';

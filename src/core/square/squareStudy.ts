@@ -1,5 +1,5 @@
 import { degreesFromRadians } from '../geometry/angle';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { capitalised } from '../text/capitalised';
 import { degrees, errorLength, number } from '../text/quantities';
 import type { EncoderSquare, GyroSquare } from './squareFit';

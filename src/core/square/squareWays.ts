@@ -1,4 +1,4 @@
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 import { mean } from '../stats/moments';
 import { counted, degrees, errorLength } from '../text/quantities';
 import { closureM, DRIVEN_BY, type DrivenBy, type LapReturn } from './squarePath';

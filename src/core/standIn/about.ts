@@ -1,5 +1,5 @@
-import type { Segment } from '../course/table';
-import { rayToSegment } from '../simulate/ray';
+import type { Segment } from '../table/table';
+import { rayToSegment } from '../table/ray';
 import { toTable, type Pose } from '../geometry/pose';
 import { lookingAhead } from '../units/ofRobot';
 import { motionAt, type StandIn } from './state';

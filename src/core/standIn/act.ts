@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { colourSchema } from '../colour/schema';
 import { degreesFromRadians } from '../geometry/angle';
-import { PLACING_WAYS, type PlacingWay } from '../placing/placing';
-import { randomStream } from '../simulate/random';
+import { PLACING_WAYS, type PlacingWay } from '../calibrationValues/placingWays';
+import { randomStream } from '../stats/random';
 import { aboutProgram } from './about';
 import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';

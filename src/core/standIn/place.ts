@@ -1,5 +1,5 @@
-import type { Robot } from '../robot';
-import { onBattery } from '../drive/byPower';
+import type { Robot } from '../robot/robot';
+import { onBattery } from '../program/byPower';
 import { withHeading } from '../units/ofRobot';
 import { runBenchProgram, type DriveSample } from './program';
 import { lastPlace, motionAt, type Motion, type StandIn } from './state';

@@ -1,5 +1,5 @@
 import type { Pose } from '../geometry/pose';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
 import { drive } from '../control/drive';

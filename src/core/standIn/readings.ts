@@ -1,9 +1,9 @@
 import { WHITE } from '../colour/colour';
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 import { aboutAt } from './about';
-import { motorDegreesFromDistance } from '../drive/conversions';
-import { rolledOver } from '../drive/unwrapEncoder';
-import { unitReader } from '../simulate/units/readers';
+import { motorDegreesFromDistance } from '../robot/conversions';
+import { rolledOver } from '../channels/unwrapEncoder';
+import { unitReader } from '../sensing/readers';
 import { columnsOf } from '../units/columns';
 import { headingOf } from '../units/ofRobot';
 import { placeAt } from './place';

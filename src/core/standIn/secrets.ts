@@ -1,5 +1,5 @@
-import { speedOf } from '../drive/speedOf';
-import type { Robot } from '../robot';
+import { speedOf } from '../program/speedOf';
+import type { Robot } from '../robot/robot';
 import { benchSpeed, degrees, errorLength, headingText, number, percent } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';

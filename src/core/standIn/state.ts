@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { colourSchema } from '../colour/schema';
-import { poseSchema, tableSchema } from '../course/table';
-import { robotSchema, type Robot } from '../robot';
+import { poseSchema, tableSchema } from '../table/table';
+import { robotSchema, type Robot } from '../robot/robot';
 import { benchStepSchema } from './steps/benchStep';
 
 /** How a motion of the stand-in came about. */

@@ -1,4 +1,4 @@
-import type { Segment, Table } from '../course/table';
+import type { Segment, Table } from '../table/table';
 import { toTable, type Pose } from '../geometry/pose';
 
 /** What stands and lies about a robot: in the frame of a place, x ahead of it and y to its left. */

@@ -1,7 +1,7 @@
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
-import { robotSchema, type RawSigns, type Robot } from '../robot';
-import { randomStream, type RandomStream } from '../simulate/random';
+import { robotSchema, type RawSigns, type Robot } from '../robot/robot';
+import { randomStream, type RandomStream } from '../stats/random';
 import type { Unit } from '../units/unit';
 
 /** What is true of a stand-in robot and hidden from the procedures. */

@@ -1,4 +1,4 @@
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 import { bumperGapM } from './about';
 import { busyUntilS, epochAt, lastPlace, standInTime, type StandIn } from './state';
 import type { StandInTruth } from './truth';

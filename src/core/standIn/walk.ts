@@ -1,4 +1,4 @@
-import { randomStream } from '../simulate/random';
+import { randomStream } from '../stats/random';
 
 /** Periods of the finest and of the whole walk: 0.02 s · 2²² is a day. */
 const LEVELS = 22;

@@ -1,11 +1,11 @@
-import type { TurnsCalibration } from '../calibration/kinds/turns/schema';
+import type { TurnsCalibration } from '../calibrationValues/turns';
 import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
-import type { PlanProblem } from '../course/problems';
-import type { Table } from '../course/table';
+import type { PlanProblem } from './problems';
+import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
-import type { Command } from '../program/profile';
-import type { Robot } from '../robot';
+import type { Command } from '../robot/profile';
+import type { Robot } from '../robot/robot';
 import type { UnitKindName } from '../units/registry';
 
 /** Where a step is added: the heading there, the mission that is meant, and what was measured of turns. */

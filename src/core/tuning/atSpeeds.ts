@@ -1,6 +1,6 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { TunedController } from './controllers/controller';
-import { gainText, SHOWN } from './controllers/shown';
+import { gainText, SHOWN } from '../control/tuned';
 import { firstGain, type GoodGains } from './firstGain';
 
 /** The gains that are good at a speed; null where none is. */

@@ -1,7 +1,7 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { number } from '../text/quantities';
-import type { TunedId } from './controllers/ids';
-import { dampingText, gainText, integralText } from './controllers/shown';
+import type { TunedId } from '../robot/tunedIds';
+import { dampingText, gainText, integralText } from '../control/tuned';
 
 /** How a robot with a good gain came back: past its target, well, with trembling motors, or beside its target for good. */
 export const SETTLES = ['overshoots', 'settles', 'trembles', 'stays off'] as const;

@@ -1,6 +1,6 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import type { TunedController } from './controllers/controller';
-import { SHOWN } from './controllers/shown';
+import { SHOWN } from '../control/tuned';
 import { simulatedTrace } from './simulatedTrace';
 
 /** Gains that are good on the simulator, and the one in their middle: it may be off by most either way. */

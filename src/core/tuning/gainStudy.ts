@@ -1,8 +1,8 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { counted, number } from '../text/quantities';
 import { adviceByEye, type SeenGain } from './byEye';
-import type { TunedId } from './controllers/ids';
-import { gainText } from './controllers/shown';
+import type { TunedId } from '../robot/tunedIds';
+import { gainText } from '../control/tuned';
 import type { GainVerdict } from './judge';
 import type { GoodGains } from './firstGain';
 import { nextGain } from './nextGain';

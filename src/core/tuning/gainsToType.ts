@@ -1,7 +1,7 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { shortNumber } from '../text/quantities';
-import { TUNED_IDS } from './controllers/ids';
-import { gainText, SHOWN } from './controllers/shown';
+import { TUNED_IDS } from '../robot/tunedIds';
+import { gainText, SHOWN } from '../control/tuned';
 import { tunedInProgram } from './tunedInProgram';
 
 const DIGITS = 3;

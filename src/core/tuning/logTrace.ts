@@ -1,9 +1,9 @@
 import { channelLabel } from '../channels/key';
-import { distanceFromMotorDegrees } from '../drive/conversions';
-import { whereRead, type ChannelLog } from '../gyro/log';
-import type { Robot } from '../robot';
-import type { TunedId } from './controllers/ids';
-import { SHOWN } from './controllers/shown';
+import { distanceFromMotorDegrees } from '../robot/conversions';
+import { whereRead, type ChannelLog } from '../channels/log';
+import type { Robot } from '../robot/robot';
+import type { TunedId } from '../robot/tunedIds';
+import { SHOWN } from '../control/tuned';
 import { judgeFollowing } from './following';
 import { gainTrace, worksAgainst } from './gainTrace';
 import { judgeGain, type GainJudgement, type Trace } from './judge';

@@ -1,8 +1,8 @@
-import type { Robot } from '../robot';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { Robot } from '../robot/robot';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { benchLength, number } from '../text/quantities';
 import type { TunedController } from './controllers/controller';
-import { SHOWN } from './controllers/shown';
+import { SHOWN } from '../control/tuned';
 import { firstGain, type GoodGains } from './firstGain';
 
 /** A place for the sensor, ahead of the axle, and the gains that are good there. */

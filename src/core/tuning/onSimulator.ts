@@ -1,6 +1,6 @@
 import { benchLength } from '../text/quantities';
-import type { TunedId } from './controllers/ids';
-import { gainText } from './controllers/shown';
+import type { TunedId } from '../robot/tunedIds';
+import { gainText } from '../control/tuned';
 import type { GoodGains } from './firstGain';
 
 /** Beside the axle: nothing that follows a wall or a line is damped there. */

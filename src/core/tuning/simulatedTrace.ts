@@ -1,8 +1,8 @@
 import type { Controller, Readings } from '../control/controller';
 import { drive } from '../control/drive';
-import type { Table } from '../course/table';
+import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
 import type { Trace } from './judge';

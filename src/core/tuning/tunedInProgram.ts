@@ -1,8 +1,8 @@
 import { ANGLE_UNITS, correctionAt } from '../program/gain';
-import type { Robot } from '../robot';
-import { FOLLOWING_M_PER_S } from './controllers/drives';
-import type { TunedId } from './controllers/ids';
-import { SHOWN } from './controllers/shown';
+import type { Robot } from '../robot/robot';
+import { FOLLOWING_M_PER_S } from '../control/tunedDrives';
+import type { TunedId } from '../robot/tunedIds';
+import { SHOWN } from '../control/tuned';
 
 /** A tuned gain as the robot's own programs have it. */
 export interface TunedInProgram {

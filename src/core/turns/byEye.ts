@@ -1,7 +1,7 @@
 import { normalCdf } from '../stats/normalCdf';
 import { radiansFromDegrees } from '../geometry/angle';
 import { counted, degrees } from '../text/quantities';
-import { sideOf } from './trial';
+import { sideOf } from '../calibrationValues/turnCommand';
 
 /** How a turn looked: not far enough, right, or too far. */
 export type Seen = 'under' | 'right' | 'over';

@@ -182,12 +182,6 @@ export const hardlyTurns = (
   1 + model.scaleError < LEAST_SHARE ||
   [model.fromRad, model.toRad].some((told) => turnedBy(model, told) < LEAST_SHARE * told);
 
-/** Command (magnitude) for a wanted angle: the model turned round. */
-export const commandFor = (
-  { constantRad, scaleError }: Pick<TurnErrorModel, 'constantRad' | 'scaleError'>,
-  wantedRad: number,
-): number => (wantedRad - constantRad) / (1 + scaleError);
-
 /** What nobody measured, a scale error may be up to: see docs/methods.md. */
 const UNTOLD_SCALE = 0.04;
 

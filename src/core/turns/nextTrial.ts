@@ -2,7 +2,7 @@ import { degrees, number } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { uncertaintyAt, type TurnErrorModel } from './errorModel';
 import type { TurnGroup } from './grouping';
-import { sideOf, type TurnSide } from './trial';
+import { sideOf, type TurnSide } from '../calibrationValues/turnCommand';
 
 export interface NextTrial {
   targetRad: number;

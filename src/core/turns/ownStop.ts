@@ -1,4 +1,4 @@
-import type { Robot } from '../robot';
+import type { Robot } from '../robot/robot';
 import { mean, sampleSd } from '../stats/moments';
 import { turnOnce } from './simulateSchool';
 

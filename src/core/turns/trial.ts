@@ -1,3 +1,4 @@
+import { sideOf, type TurnSide } from '../calibrationValues/turnCommand';
 import type { KnownScale } from './errorModel';
 import { angleStepRad } from '../stats/instrumentStep';
 
@@ -21,10 +22,6 @@ export interface TurnTrial {
 
 /** As trials name it that were measured by the heading sensor itself. */
 const BY_SENSOR = 'own heading';
-
-export type TurnSide = 'left' | 'right';
-
-export const sideOf = (angleRad: number): TurnSide => (angleRad < 0 ? 'right' : 'left');
 
 /** A trial in magnitudes, the known drift taken out. */
 export interface TurnPoint {

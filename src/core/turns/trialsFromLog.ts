@@ -1,4 +1,4 @@
-import { isSameRate } from './sameRate';
+import { isSameRate } from '../calibrationValues/sameRate';
 import type { FoundTurn } from './turnsInLog';
 import type { TurnTrial } from './trial';
 

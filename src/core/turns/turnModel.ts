@@ -1,10 +1,11 @@
 import { degrees } from '../text/quantities';
-import { commandFor, hardlyTurns, predictionHalfWidth, turnedBy } from './errorModel';
+import { commandFor, sideOf, type TurnSide } from '../calibrationValues/turnCommand';
+import { hardlyTurns, predictionHalfWidth, turnedBy } from './errorModel';
 import { groupTurns, ratesTried, type TurnGroup } from './grouping';
 import { misfits, type Misfit } from './misfits';
 import { neverReachesRate, stopPhysics, type StopPhysics } from './stopPhysics';
 import { byOwnReading, gyroScale, type GyroScale } from './gyroScale';
-import { sideOf, turnPoints, type TurnPoint, type TurnSide, type TurnTrial } from './trial';
+import { turnPoints, type TurnPoint, type TurnTrial } from './trial';
 
 /** What to tell the program so that the robot turns by a wanted angle. */
 export interface TurnCommand {

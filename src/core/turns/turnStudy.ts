@@ -1,11 +1,12 @@
 import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import { counted, degrees, number } from '../text/quantities';
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { hardlyTurns, turnedBy, type TurnErrorModel, type TurnModelName } from './errorModel';
 import type { TurnGroup } from './grouping';
 import { misfitText, type Misfit } from './misfits';
 import { adviseNextTrial, type Advice } from './nextTrial';
-import { sideOf, type TurnTrial } from './trial';
+import { sideOf } from '../calibrationValues/turnCommand';
+import type { TurnTrial } from './trial';
 import { further, soFarInWords } from './notProved';
 import { commandWithAll, turnModel, type TurnCommand, type TurnModel } from './turnModel';
 

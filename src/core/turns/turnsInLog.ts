@@ -1,6 +1,6 @@
 import { median } from '../stats/median';
 import { radiansFromDegrees } from '../geometry/angle';
-import { firstAtOrAfter } from '../gyro/log';
+import { firstAtOrAfter } from '../channels/log';
 
 /** A turn as a robot's own log shows it. */
 export interface FoundTurn {

@@ -1,7 +1,6 @@
-import type { Robot } from '../robot';
 import type { UnitChannel } from './channel';
 import { channelsOf } from './channels';
-import { unitsOf } from './ofRobot';
+import { unitsOf, type WithUnits } from './ofRobot';
 import { KINDS } from './registry';
 import type { Unit } from './unit';
 
@@ -17,7 +16,7 @@ const asName = (label: string): string =>
   label.replace(/[^\p{L}\p{N}]+/gu, '_').replace(/^_+|_+$/g, '') || 'unit';
 
 /** Under which titles the units of a robot stand in its logs: by their labels where there are several of a kind. */
-export function columnsOf(robot: Pick<Robot, 'units'>): ColumnOfUnit[] {
+export function columnsOf(robot: WithUnits): ColumnOfUnit[] {
   const taken = new Set<string>();
   return KINDS.flatMap(({ kind }) => {
     const units: Unit[] = unitsOf(robot, kind);

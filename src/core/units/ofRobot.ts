@@ -1,9 +1,11 @@
 import { channelsOf, type ReadByKind } from './channels';
 import { BUILT_IN } from './port';
-import type { Robot } from '../robot';
 import type { Unit, UnitOf } from './unit';
 
-type WithUnits = Pick<Robot, 'units'>;
+/** Whatever has a list of motors and sensors: a robot, before all. */
+export interface WithUnits {
+  units: Unit[];
+}
 
 /** The units of a kind that are plugged in, in the order of the record. */
 export const unitsOf = <Kind extends Unit['kind']>(

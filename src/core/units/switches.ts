@@ -1,12 +1,11 @@
-import type { Robot } from '../robot';
-import { unitsOf } from './ofRobot';
+import { unitsOf, type WithUnits } from './ofRobot';
 import type { Unit } from './unit';
 
 /** What each switch read while it was pressed, by its id. */
 type Pressed = Readonly<Record<string, boolean>>;
 
 /** What a record has wrong about its switches, in words. */
-export const switchErrors = (robot: Pick<Robot, 'units'>, pressed: Pressed): string[] =>
+export const switchErrors = (robot: WithUnits, pressed: Pressed): string[] =>
   unitsOf(robot, 'touch sensor').flatMap(({ id, label, behaviour }) => {
     const reads = pressed[id];
     return reads === undefined || reads === behaviour.readsWhilePressed

@@ -1,4 +1,4 @@
-import type { ThreeSentences } from '../gyro/stillSentence';
+import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { degrees, number, percent } from '../text/quantities';
 import { squaring, type Squaring, type SquaringPower, type SquaringTrial } from './squaring';
 

@@ -1,4 +1,4 @@
-import type { ChannelLog } from '../gyro/log';
+import type { ChannelLog } from '../channels/log';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
 import { counted, errorLength, number } from '../text/quantities';

@@ -1,12 +1,12 @@
-import { calibrationFromTurns } from '../../core/calibration/fromTurns';
+import { calibrationFromTurns } from '../../core/calibration/kinds/turns/fromStudy';
 import { radiansFromDegrees as deg, wrap } from '../../core/geometry/angle';
-import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
-import { randomStream } from '../../core/simulate/random';
+import { STILL_SETTINGS } from '../../core/gyro/still/stillDefaults';
+import { randomStream } from '../../core/stats/random';
 import { simulateStillHeading } from '../../core/simulate/stillLog';
 import { runBenchProgram } from '../../core/standIn/program';
 import type { BenchStep } from '../../core/standIn/steps/benchStep';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
-import type { RezeroSchool } from '../../core/gyro/rezeroSchools';
+import type { RezeroSchool } from '../../core/robot/rezeroSchools';
 import type { LapRecord, StillCheckRecord, TurnTrialRecord } from '../../formats/benchRecords';
 import type { Database } from '../database';
 import { saveLog, saveLogPiece } from '../stores/benchLogs';

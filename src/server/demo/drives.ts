@@ -1,10 +1,10 @@
 import { radiansFromDegrees as deg } from '../../core/geometry/angle';
-import { calibrationFromStops } from '../../core/calibration/fromStops';
+import { calibrationFromStops } from '../../core/calibration/kinds/stop/fromStudy';
 import { straightStudy } from '../../core/drive/straightStudy';
 import { stopModel } from '../../core/ranging/stopModel';
-import { onBattery } from '../../core/drive/byPower';
-import type { Robot } from '../../core/robot';
-import { randomStream } from '../../core/simulate/random';
+import { onBattery } from '../../core/program/byPower';
+import type { Robot } from '../../core/robot/robot';
+import { randomStream } from '../../core/stats/random';
 import { runBenchProgram } from '../../core/standIn/program';
 import { lookingAhead } from '../../core/units/ofRobot';
 import { standInTruth } from '../../core/standIn/truth';

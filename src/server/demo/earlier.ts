@@ -1,6 +1,6 @@
 import { orderOf } from '../../core/compare/plan/mixedOrder';
 import { wayLabels, WAYS } from '../../core/compare/plan/ways';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import type { RunPlanRecord } from '../../formats/runPlan';
 import { demoId } from './ids';
 import {

@@ -1,7 +1,8 @@
 import { radiansFromDegrees as deg } from '../../core/geometry/angle';
 import type { Pose } from '../../core/geometry/pose';
-import { readOffGrid, type PlacingWay } from '../../core/placing/placing';
-import { randomStream } from '../../core/simulate/random';
+import { type PlacingWay } from '../../core/calibrationValues/placingWays';
+import { readOffGrid } from '../../core/placing/placing';
+import { randomStream } from '../../core/stats/random';
 import type { Database } from '../database';
 import { demoId } from './ids';
 import { CONDITIONS, loadList } from './list';

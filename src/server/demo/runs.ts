@@ -4,7 +4,7 @@ import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import { missionOfStep } from '../../core/steps/descriptions';
-import { prepare, simulateRun, type SimulatedRun } from '../../core/simulate/run';
+import { prepare, simulateRun, type SimulatedRun } from '../../core/forecast/run';
 import type { RunRecord } from '../../formats/records';
 import { demoId } from './ids';
 import { pipit, winterGarden, type DemoSeries } from './scenario';

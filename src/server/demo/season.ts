@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { randomStream } from '../../core/simulate/random';
+import { randomStream } from '../../core/stats/random';
 import type { Database } from '../database';
 import { freeze } from '../stores/frozen';
 import { placeRuns } from '../stores/runsFound';

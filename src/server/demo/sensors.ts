@@ -1,6 +1,6 @@
 import { radiansFromDegrees as deg } from '../../core/geometry/angle';
 import { rangeStudy } from '../../core/ranging/rangeStudy';
-import { randomStream } from '../../core/simulate/random';
+import { randomStream } from '../../core/stats/random';
 import { runBenchProgram } from '../../core/standIn/program';
 import { drillTask } from '../../core/drill/registry';
 import { lookingAhead } from '../../core/units/ofRobot';

@@ -2,7 +2,7 @@ import type { Doubt } from '../../core/sources/source';
 import type { KnownBy } from '../../core/sources/restsOn';
 import { doubtsOf } from '../../core/sources/sources';
 import { describeCalibration, kindOfCalibration } from '../../core/calibration/registry';
-import type { Freshness } from '../../core/freshness';
+import type { Freshness } from '../../core/text/freshness';
 import type { SavedCalibration } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';

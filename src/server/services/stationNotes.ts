@@ -1,6 +1,6 @@
 import { dayIn } from '../../core/text/dates';
 import { teamZone } from '../../core/text/manner';
-import { knowledgeAge, type Freshness } from '../../core/freshness';
+import { knowledgeAge, type Freshness } from '../../core/text/freshness';
 import type { Database } from '../database';
 import { listRobots } from '../stores/robots';
 import { roomNotice } from '../room';

@@ -1,4 +1,4 @@
-import type { Freshness } from '../../core/freshness';
+import type { Freshness } from '../../core/text/freshness';
 import { daysBetween } from '../../core/text/dates';
 import { counted } from '../../core/text/quantities';
 import { teamZone } from '../../core/text/manner';

@@ -1,7 +1,7 @@
 import type { CalibrationKind } from '../../core/calibration/calibration';
 import { isByEarlierMethod, ofEveryKind } from '../../core/calibration/registry';
 import { calibrationValidity } from '../../core/calibration/validity';
-import type { Freshness } from '../../core/freshness';
+import type { Freshness } from '../../core/text/freshness';
 import type { RobotRecord } from '../../formats/records';
 import type { Database } from '../database';
 import { calibrationHeadsOf, calibrationValues, currentOf } from '../stores/calibrations';

@@ -1,4 +1,4 @@
-import type { ChannelLog } from '../../core/gyro/log';
+import type { ChannelLog } from '../../core/channels/log';
 import {
   benchLogPiece,
   benchLogRecord,

@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { z } from 'zod';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { courseRecord, type CourseRecord } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';

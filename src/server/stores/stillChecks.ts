@@ -1,11 +1,11 @@
 import { Op } from 'sequelize';
 import { z } from 'zod';
-import { earlierOf, LATEST_CHECKS } from '../../core/gyro/earlierChecks';
+import { earlierOf, LATEST_CHECKS } from '../../core/gyro/still/earlierChecks';
 import { judgeLog } from '../../core/gyro/judgeLog';
-import type { StillLog } from '../../core/gyro/stillCheck';
-import { STILL_CHANNELS, stillLogOf } from '../../core/gyro/stillLog';
-import { stillSentences } from '../../core/gyro/stillSentence';
-import { STILL_SETTINGS } from '../../core/gyro/stillDefaults';
+import type { StillLog } from '../../core/gyro/still/stillCheck';
+import { STILL_CHANNELS, stillLogOf } from '../../core/gyro/still/stillLog';
+import { stillSentences } from '../../core/gyro/still/stillSentence';
+import { STILL_SETTINGS } from '../../core/gyro/still/stillDefaults';
 import {
   stillCheckRecord,
   type SavedStillCheck,

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { RawConvention } from '../../core/rawConvention';
+import type { RawConvention } from '../../core/channels/rawConvention';
 import { MAX_LOG_SAMPLES } from '../../formats/benchConstants';
 import { estimatedLines, guessColumns, previewCsv, type ColumnMap } from '../../formats/logCsv';
 import type { ReadLog } from '../../workers/bench.worker';

@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { rawConvention } from '../../core/rawConvention';
+import { rawConvention } from '../../core/channels/rawConvention';
 import { counted, number } from '../../core/text/quantities';
 import type { RobotRecord } from '../../formats/records';
 import type { Log } from '../../formats/toLog';

@@ -1,6 +1,6 @@
 import { extentOf } from '../../core/channels/extent';
 import { channelLabel, channelOf } from '../../core/channels/key';
-import { channelsIn } from '../../core/gyro/log';
+import { channelsIn } from '../../core/channels/log';
 import { counted } from '../../core/text/quantities';
 import type { ReadLog } from '../../workers/bench.worker';
 import { Notice } from '../../ui/Notice';

@@ -1,4 +1,4 @@
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';

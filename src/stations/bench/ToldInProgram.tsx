@@ -1,6 +1,6 @@
 import { COMMAND_WAYS } from '../../core/program/commands';
 import { TRAVEL_WAYS } from '../../core/program/travels';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import { ProgramField } from '../../ui/ProgramField';
 import { useRecordValue } from '../../ui/recordForm';
 

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import type { CalibrationValue } from '../../core/calibration/calibration';
-import type { ThreeSentences } from '../../core/gyro/stillSentence';
+import type { ThreeSentences } from '../../core/gyro/still/stillSentence';
 import type {
   BenchTrialsRecord,
   SavedCalibration,

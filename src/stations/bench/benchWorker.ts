@@ -1,10 +1,10 @@
 import { proxy } from 'comlink';
 import type { Anchor } from '../../core/gyro/anchors';
-import type { KnownBefore } from '../../core/gyro/soonAfterPowerUp';
+import type { KnownBefore } from '../../core/gyro/still/soonAfterPowerUp';
 import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
-import type { StillSettings } from '../../core/gyro/stillDefaults';
-import type { RawConvention } from '../../core/rawConvention';
-import type { Robot } from '../../core/robot';
+import type { StillSettings } from '../../core/gyro/still/stillDefaults';
+import type { RawConvention } from '../../core/channels/rawConvention';
+import type { Robot } from '../../core/robot/robot';
 import type { ColumnMap } from '../../formats/logCsv';
 import type { Log } from '../../formats/toLog';
 import type { BenchWorker, ReadLog, StillAnalysis } from '../../workers/bench.worker';

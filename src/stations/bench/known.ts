@@ -1,7 +1,7 @@
 import type { CalibrationKind } from '../../core/calibration/calibration';
 import { describeCalibration } from '../../core/calibration/registry';
-import type { Freshness } from '../../core/freshness';
-import type { ThreeSentences } from '../../core/gyro/stillSentence';
+import type { Freshness } from '../../core/text/freshness';
+import type { ThreeSentences } from '../../core/gyro/still/stillSentence';
 import { capitalised } from '../../core/text/capitalised';
 import { counted } from '../../core/text/quantities';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';

@@ -3,7 +3,7 @@ import type { fittedRobot } from '../../core/calibration/fittedRobot';
 import type { Found } from './waiting';
 import type { CreepFirst } from '../../core/gyro/creepFirst';
 import type { RestsOn } from '../../core/sources/restsOnSentence';
-import type { Freshness } from '../../core/freshness';
+import type { Freshness } from '../../core/text/freshness';
 import type {
   BenchTrialsRecord,
   SavedCalibration,

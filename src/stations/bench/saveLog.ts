@@ -1,4 +1,4 @@
-import { channelsIn } from '../../core/gyro/log';
+import { channelsIn } from '../../core/channels/log';
 import { LOG_PIECE_SAMPLES, MAX_LOG_SAMPLES } from '../../formats/benchConstants';
 import type { BenchLogRecord } from '../../formats/benchRecords';
 import type { Log } from '../../formats/toLog';

@@ -1,4 +1,4 @@
-import type { RawConvention } from '../../core/rawConvention';
+import type { RawConvention } from '../../core/channels/rawConvention';
 import { TableBuilder, toReading, type Reading } from '../../formats/readings';
 import { toLog, type Log } from '../../formats/toLog';
 import { listenToSerial } from './serial';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import { isOwner, STEP_DESCRIPTIONS, type Step } from '../../core/steps/descriptions';
 import { offerOf } from '../../core/steps/registry';
 import { numbered } from '../../core/steps/tree';

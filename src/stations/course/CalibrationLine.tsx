@@ -6,13 +6,13 @@ import { isPlacedAsMeasured, withPlacing } from '../../core/calibration/applyPla
 import { describeCalibration } from '../../core/calibration/registry';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
 import { headingsTold, turnsStandText } from '../../core/calibration/planText';
-import { knowsSpins } from '../../core/calibration/turnStop';
+import { knowsSpins } from '../../core/calibrationValues/turnStop';
 import { isMissionList } from '../../core/course/missionList';
 import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import { turnsIn } from '../../core/course/turnsIn';
-import type { Freshness } from '../../core/freshness';
-import type { Robot } from '../../core/robot';
+import type { Freshness } from '../../core/text/freshness';
+import type { Robot } from '../../core/robot/robot';
 import { counted } from '../../core/text/quantities';
 import type { SavedCalibration } from '../../formats/benchRecords';
 import type { WaitingFor } from '../bench/waiting';

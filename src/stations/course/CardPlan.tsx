@@ -1,7 +1,7 @@
 import type { PlannedStep } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/course/table';
-import type { Robot } from '../../core/robot';
+import type { Table } from '../../core/table/table';
+import type { Robot } from '../../core/robot/robot';
 import { Plan } from '../../ui/plan/Plan';
 import { RobotOutline } from '../../ui/plan/marks';
 import styles from './Card.module.css';

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
-import type { Table } from '../../core/course/table';
-import type { SimulatedRun } from '../../core/simulate/run';
+import type { Table } from '../../core/table/table';
+import type { SimulatedRun } from '../../core/forecast/run';
 import styles from './CourseStation.module.css';
 
 interface Props {

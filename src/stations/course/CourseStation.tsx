@@ -1,4 +1,4 @@
-import { FORECAST_SEED } from '../../core/simulate/run';
+import { FORECAST_SEED } from '../../core/forecast/run';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { withPlacing } from '../../core/calibration/applyPlacing';
@@ -8,7 +8,7 @@ import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import type { Step } from '../../core/steps/descriptions';
 import { turnsIn } from '../../core/course/turnsIn';
-import { forecastSentence } from '../../core/simulate/sentence';
+import { forecastSentence } from '../../core/forecast/sentence';
 import { clock, counted } from '../../core/text/quantities';
 import type {
   CourseRecord,

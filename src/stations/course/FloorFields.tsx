@@ -1,4 +1,4 @@
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import { ColourField } from '../../ui/ColourField';
 import { useRecordValue } from '../../ui/recordForm';
 import { SegmentFields } from './SegmentFields';

@@ -1,5 +1,5 @@
 import { errorScale } from '../../core/text/lengths';
-import type { Forecast } from '../../core/simulate/summary';
+import type { Forecast } from '../../core/forecast/summary';
 import { clock, number, errorNumber } from '../../core/text/quantities';
 import { SOURCES } from '../../core/sources/sources';
 import type { WaitingFor } from '../bench/waiting';

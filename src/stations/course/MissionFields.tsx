@@ -1,4 +1,4 @@
-import type { Mission, Table } from '../../core/course/table';
+import type { Mission, Table } from '../../core/table/table';
 import { Button } from '../../ui/Button';
 import { DEG, SMALL_LENGTH, POINTS, HEADING } from '../../ui/units';
 import { F } from './courseForm';

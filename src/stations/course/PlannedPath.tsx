@@ -2,7 +2,7 @@ import type { PlannedStep } from '../../core/course/plan';
 import { kindOfStep } from '../../core/steps/registry';
 import type { Pose } from '../../core/geometry/pose';
 import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import { flip, mm, pathOf } from '../../ui/plan/Plan';
 import styles from './CourseStation.module.css';
 

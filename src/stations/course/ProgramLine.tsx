@@ -1,8 +1,8 @@
 import { COMMAND_WAYS, turnUnit } from '../../core/program/commands';
 import { toldTravel, travelledFor } from '../../core/program/toldTravel';
-import { notesOnStep, stepGainInProgram } from '../../core/program/sentence';
+import { notesOnStep, stepGainInProgram } from '../../core/course/programSentence';
 import { TRAVEL_WAYS } from '../../core/program/travels';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import { kindOfStep } from '../../core/steps/registry';
 import type { MotionStep } from '../../core/steps/descriptions';
 import { errorLength } from '../../core/text/quantities';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ulid } from 'ulid';
 import { compareRoutes } from '../../core/course/compare';
 import type { Route } from '../../core/course/route';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import type { RouteVersionRecord, SavedRouteVersion } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';

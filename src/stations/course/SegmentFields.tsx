@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { Segment } from '../../core/course/table';
+import type { Segment } from '../../core/table/table';
 import { Button } from '../../ui/Button';
 import { SMALL_LENGTH } from '../../ui/units';
 import { F } from './courseForm';

@@ -1,5 +1,5 @@
 import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import { NumberField } from '../../ui/NumberField';
 import { BENCH_LENGTH, DEG, SMALL_LENGTH, HEADING } from '../../ui/units';
 

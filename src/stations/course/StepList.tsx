@@ -14,9 +14,9 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import type { PlannedStep } from '../../core/course/plan';
-import { PROBLEM_SENTENCES } from '../../core/course/problems';
-import type { Mission } from '../../core/course/table';
-import type { Robot } from '../../core/robot';
+import { PROBLEM_SENTENCES } from '../../core/steps/problems';
+import type { Mission } from '../../core/table/table';
+import type { Robot } from '../../core/robot/robot';
 import { isOwner, type MotionStep, type OwnerStep, type Step } from '../../core/steps/descriptions';
 import { counted, headingText, number, placeText } from '../../core/text/quantities';
 import styles from './StepList.module.css';

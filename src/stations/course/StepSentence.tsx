@@ -1,5 +1,5 @@
 import type { PlannedStep } from '../../core/course/plan';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { descriptionOfStep, type Step } from '../../core/steps/descriptions';
 import { kindOfStep } from '../../core/steps/registry';
 import { PhraseFields } from '../../ui/PhraseFields';

@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
-import type { Mission, Table } from '../../core/course/table';
+import type { Mission, Table } from '../../core/table/table';
 import { counted } from '../../core/text/quantities';
 import type { CourseRecord } from '../../formats/records';
-import { outsideTable } from '../../core/course/outsideTable';
+import { outsideTable } from '../../core/table/outsideTable';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';

@@ -1,6 +1,6 @@
 import { errorLength } from '../../core/text/quantities';
 import { ulid } from 'ulid';
-import type { Mission, Table } from '../../core/course/table';
+import type { Mission, Table } from '../../core/table/table';
 import { Button } from '../../ui/Button';
 import { F } from './courseForm';
 import { FloorFields } from './FloorFields';

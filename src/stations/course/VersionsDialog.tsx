@@ -2,7 +2,7 @@ import { dayOf } from '../../ui/dates';
 import { useState } from 'react';
 import { compareRoutes } from '../../core/course/compare';
 import type { Route } from '../../core/course/route';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import type { SavedRouteVersion } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';

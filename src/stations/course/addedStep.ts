@@ -1,9 +1,9 @@
 import { ulid } from 'ulid';
-import type { TurnsCalibration } from '../../core/calibration/kinds/turns/schema';
+import type { TurnsCalibration } from '../../core/calibrationValues/turns';
 import type { PlannedStep } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/course/table';
-import type { Robot } from '../../core/robot';
+import type { Table } from '../../core/table/table';
+import type { Robot } from '../../core/robot/robot';
 import { isOwner, type Step } from '../../core/steps/descriptions';
 import { ownerKindOf } from '../../core/steps/registry';
 import { numbered } from '../../core/steps/tree';

@@ -1,8 +1,8 @@
 import { wrap, type Remote } from 'comlink';
 import { teamManner } from '../../core/text/manner';
-import type { SimulatedRun, Simulation } from '../../core/simulate/run';
-import type { Sensitivity } from '../../core/simulate/sensitivities';
-import type { Forecast } from '../../core/simulate/summary';
+import type { SimulatedRun, Simulation } from '../../core/forecast/run';
+import type { Sensitivity } from '../../core/forecast/sensitivities';
+import type { Forecast } from '../../core/forecast/summary';
 import type { ForecastWorker } from '../../workers/forecast.worker';
 import type { NumberedRun, SimulateWorker } from '../../workers/simulate.worker';
 import { faultOf } from '../inWorker';

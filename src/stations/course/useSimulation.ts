@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Simulation } from '../../core/simulate/run';
-import type { Forecast } from '../../core/simulate/summary';
+import type { Simulation } from '../../core/forecast/run';
+import type { Forecast } from '../../core/forecast/summary';
 import { sentenceOf } from '../api';
 import { simulateInWorkers, type SimulationJob, type SimulationResult } from './simulateInWorkers';
 

@@ -1,5 +1,5 @@
 import { gridM } from '../../core/text/lengths';
-import type { Mission, Table } from '../../core/course/table';
+import type { Mission, Table } from '../../core/table/table';
 import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
 import type { Consistency } from '../../core/runs/consistency';

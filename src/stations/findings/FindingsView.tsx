@@ -1,6 +1,6 @@
 import { gridM } from '../../core/text/lengths';
 import { benchLength } from '../../core/text/quantities';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import type { Pose } from '../../core/geometry/pose';
 import type { SeriesFindings } from '../../core/runs/findings';
 import type { CourseRecord } from '../../formats/records';

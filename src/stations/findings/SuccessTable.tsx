@@ -1,4 +1,4 @@
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import type { SeriesFindings } from '../../core/runs/findings';
 import { percent } from '../../core/text/quantities';
 import type { SuccessRate } from '../../core/stats/wilson';

@@ -1,6 +1,6 @@
-import { CARE_OF_BATTERIES } from '../../core/care';
-import { buildSchema, type Robot } from '../../core/robot';
-import { SUMMARIES, wantedOf } from '../../core/robotSummary';
+import { CARE_OF_BATTERIES } from '../../core/course/care';
+import { buildSchema, type Robot } from '../../core/robot/robot';
+import { SUMMARIES, wantedOf } from '../../core/robot/robotSummary';
 import { F, FieldGroup } from './FieldGroup';
 
 const YES_NO = [

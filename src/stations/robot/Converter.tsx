@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
 import { conversionView } from '../../core/drive/recordView';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import {
   benchSpeed,
   number,

@@ -1,5 +1,5 @@
-import type { Robot } from '../../core/robot';
-import { SUMMARIES } from '../../core/robotSummary';
+import type { Robot } from '../../core/robot/robot';
+import { SUMMARIES } from '../../core/robot/robotSummary';
 import { SPEED, ACCELERATION, MILLISECONDS, SMALL_LENGTH, PLAIN } from '../../ui/units';
 import { F, FieldGroup } from './FieldGroup';
 

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import type { Unit } from '../../core/units/unit';
 import type { RobotRecord } from '../../formats/records';
 import { fieldsOf } from '../../ui/recordForm';

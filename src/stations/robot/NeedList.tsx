@@ -1,4 +1,4 @@
-import type { Need } from '../../core/wiring';
+import type { Need } from '../../core/course/wiring';
 import styles from './RobotStation.module.css';
 
 /** What the saved routes need of the robot, against what is plugged in. */

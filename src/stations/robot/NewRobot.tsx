@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';

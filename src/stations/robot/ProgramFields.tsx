@@ -1,7 +1,7 @@
 import { commandsPower } from '../../core/program/commands';
 import { useState } from 'react';
-import { ANGLES, COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/program/profile';
-import { programSentence, programWants } from '../../core/program/sentence';
+import { ANGLES, COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/robot/profile';
+import { programSentence, programWants } from '../../core/course/programSentence';
 import { timedSpeed } from '../../core/program/speedTable';
 import { benchSpeed, number } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';

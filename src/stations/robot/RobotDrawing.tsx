@@ -1,5 +1,5 @@
 import { degreesFromRadians } from '../../core/geometry/angle';
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
 import { UNIT_MARKS } from './units/registry';
 import styles from './RobotStation.module.css';

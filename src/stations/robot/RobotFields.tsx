@@ -1,5 +1,5 @@
-import type { Robot } from '../../core/robot';
-import { SUMMARIES } from '../../core/robotSummary';
+import type { Robot } from '../../core/robot/robot';
+import { SUMMARIES } from '../../core/robot/robotSummary';
 import { SMALL_LENGTH, PERCENT } from '../../ui/units';
 import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Route } from '../../core/course/route';
-import type { Robot } from '../../core/robot';
-import { routeNeeds } from '../../core/wiring';
+import type { Robot } from '../../core/robot/robot';
+import { routeNeeds } from '../../core/course/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
 import type { RobotRecord, StockUnitRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';

@@ -1,8 +1,8 @@
 import { ulid } from 'ulid';
-import { sensorSentence, wantedOf } from '../../core/robotSummary';
+import { sensorSentence, wantedOf } from '../../core/robot/robotSummary';
 import { KINDS } from '../../core/units/registry';
 import type { Unit } from '../../core/units/unit';
-import { portSentence, wiringProblems } from '../../core/wiring';
+import { portSentence, wiringProblems } from '../../core/course/wiring';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
 import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';

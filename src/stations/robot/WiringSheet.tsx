@@ -1,8 +1,8 @@
-import type { Robot } from '../../core/robot';
+import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
 import type { Unit } from '../../core/units/unit';
 import { BUILT_IN } from '../../core/units/port';
-import { looksText, portsUsedTwice, wiringProblems } from '../../core/wiring';
+import { looksText, portsUsedTwice, wiringProblems } from '../../core/course/wiring';
 import styles from './WiringSheet.module.css';
 
 const named = ({ label, kind }: Unit) => `${label} (${kind})`;

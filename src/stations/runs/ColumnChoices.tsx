@@ -1,4 +1,4 @@
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { FIELDS, type ColumnMap, type Field } from '../../formats/runsCsv';
 import { Select } from '../../ui/Select';
 import styles from './Import.module.css';

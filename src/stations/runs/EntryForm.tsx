@@ -2,7 +2,7 @@ import { errorScale, roundLength } from '../../core/text/lengths';
 import { positiveTurn, errorNumber } from '../../core/text/quantities';
 import { useEffect, useRef, type RefObject } from 'react';
 import { CAUSES } from '../../core/runs/causes';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import type { Pose } from '../../core/geometry/pose';
 import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Choice';

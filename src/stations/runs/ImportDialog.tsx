@@ -1,7 +1,7 @@
 import { errorScale } from '../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { counted } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import {

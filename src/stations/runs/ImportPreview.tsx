@@ -1,4 +1,4 @@
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { counted, number, fineLength, headingInList } from '../../core/text/quantities';
 import type { CsvRow, CsvRun } from '../../formats/runsCsv';
 import styles from './Import.module.css';

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { counted } from '../../core/text/quantities';
 import type { SavedRun } from '../../formats/records';
 import { KeyHelp } from '../../ui/KeyHelp';

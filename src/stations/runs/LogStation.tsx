@@ -1,7 +1,7 @@
 import { roundLength } from '../../core/text/lengths';
 import { teamNames } from '../../core/text/manner';
 import { useEffect, useRef, useState } from 'react';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { nextRunText, progressText } from '../../core/runs/progress';
 import type { PlanSoFar } from '../../formats/planSoFar';
 import type { SavedRun } from '../../formats/records';

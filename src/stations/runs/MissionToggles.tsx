@@ -1,4 +1,4 @@
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { classes } from '../../ui/classes';
 import styles from './LogStation.module.css';
 

@@ -2,7 +2,7 @@ import { errorLength } from '../../core/text/quantities';
 import { useId, useRef, type PointerEvent } from 'react';
 import { degreesFromRadians } from '../../core/geometry/angle';
 import { alongAcross, offsetFrom, type Pose } from '../../core/geometry/pose';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { offsetInWords } from '../../core/runs/verdict';
 import styles from './Pad.module.css';
 

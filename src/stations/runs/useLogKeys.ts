@@ -1,4 +1,4 @@
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import { CAUSES } from '../../core/runs/causes';
 import { SHIFT_ENTER, useKeys } from '../../ui/useKeys';
 import { allWorked, nextName, toggleMission, workedAsAWhole } from './entry';

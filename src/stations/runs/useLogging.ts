@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import type { Mission } from '../../core/course/table';
+import type { Mission } from '../../core/table/table';
 import type { Pose } from '../../core/geometry/pose';
 import { seriesFindings } from '../../core/runs/findings';
 import { toLoggedRun } from '../../formats/loggedRun';

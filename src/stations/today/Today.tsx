@@ -1,6 +1,6 @@
 import { dayOf } from '../../ui/dates';
 import type { ReactNode } from 'react';
-import type { Freshness } from '../../core/freshness';
+import type { Freshness } from '../../core/text/freshness';
 import type { SeriesFindings } from '../../core/runs/findings';
 import type { SavedSeries } from '../../formats/records';
 import button from '../../ui/Button.module.css';

@@ -9,7 +9,7 @@ import {
 import { WHITE } from '../../core/colour/colour';
 import { colourName } from '../../core/colour/name';
 import { toTable, type Pose } from '../../core/geometry/pose';
-import type { Mission, Table } from '../../core/course/table';
+import type { Mission, Table } from '../../core/table/table';
 import styles from './Plan.module.css';
 import { useLetters } from './useLetters';
 

@@ -7,7 +7,7 @@ import {
 } from 'react';
 import { radiansFromDegrees } from '../../core/geometry/angle';
 import type { Pose } from '../../core/geometry/pose';
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import styles from './Plan.module.css';
 
 const KEY_STEP_M = 0.005;

@@ -1,5 +1,5 @@
 import type { Pose } from '../../core/geometry/pose';
-import type { Table } from '../../core/course/table';
+import type { Table } from '../../core/table/table';
 import type { Ellipse } from '../../core/runs/regions';
 import { boxPath, flip, mm, pathOf } from './Plan';
 import { toTable } from '../../core/geometry/pose';

@@ -9,7 +9,7 @@ import { expectedStraightS, straight } from '../../../src/core/control/straight'
 import type { StraightStrategy } from '../../../src/core/control/straight/steering';
 import { expectedTurnS, turn, turnTimeoutS } from '../../../src/core/control/turn';
 import { turnSchoolSchema, type TurnSchool } from '../../../src/core/control/turn/schema';
-import { robotSchema } from '../../../src/core/robot';
+import { robotSchema } from '../../../src/core/robot/robot';
 import { deg, withoutUnits } from '../support';
 import { perfectMachine } from './perfectMachine';
 

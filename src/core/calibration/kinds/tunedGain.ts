@@ -1,9 +1,9 @@
 import { benchLength, counted, number } from '../../text/quantities';
-import type { TunedId } from '../../tuning/controllers/ids';
-import { dampingText, gainText, integralText, SHOWN } from '../../tuning/controllers/shown';
+import type { TunedId } from '../../robot/tunedIds';
+import { dampingText, gainText, integralText, SHOWN } from '../../control/tuned';
 import type { CalibrationKindOf } from '../kind';
 import type { RobotPart } from '../parts';
-import type { FoundUnder } from './foundUnder';
+import type { FoundUnder } from '../../calibrationValues/foundUnder';
 
 interface TunedKind<V extends FoundUnder & { kind: string }> {
   kind: V['kind'];

@@ -1,4 +1,4 @@
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { travelledM, type Controller } from '../controller';
 import { CREEP_M_PER_S, PROFILE_SHARE, SETTLE_S } from '../settings';
 import { profileDurationS } from './profile';

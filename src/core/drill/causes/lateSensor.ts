@@ -1,4 +1,4 @@
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { withHeading } from '../../units/ofRobot';
 import { anywhere, type DrillCause } from '../cause';
 import { caseOfTurn, DRILLED, goodForIt, turnJudged } from '../drilledTurn';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Controller } from '../../control/controller';
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { NOTHING_ABOUT, type Surroundings } from '../surroundings';
 import { approach } from './approach';
 import type { BenchStepKind } from './kind';

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Controller } from '../../control/controller';
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import type { Surroundings } from '../surroundings';
 
 /** All that is known of a kind of step of a short bench program. */

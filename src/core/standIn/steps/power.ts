@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Controller } from '../../control/controller';
-import { meantByPower } from '../../drive/byPower';
+import { meantByPower } from '../../program/byPower';
 import { benchStepKind } from './kind';
 
 /** Both motors at a share of full power, for a time, and nothing held straight. */

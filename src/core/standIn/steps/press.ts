@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Controller } from '../../control/controller';
-import { meantByPower } from '../../drive/byPower';
+import { meantByPower } from '../../program/byPower';
 import { benchStepKind } from './kind';
 
 /** A robot of which nothing is known is straightened so fast, per metre that its wheels would have driven. */

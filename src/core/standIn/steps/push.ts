@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import { settled } from '../../control/rest';
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { FLOOR_MIDDLE } from '../../simulate/floor';
 import { tunedController } from '../../tuning/controllers/registry';
-import { TUNED_IDS } from '../../tuning/controllers/ids';
+import { TUNED_IDS } from '../../robot/tunedIds';
 import { heldBy } from '../../tuning/simulatedTrace';
 import { NOTHING_ABOUT, seenFrom } from '../surroundings';
 import { benchStepKind } from './kind';

@@ -1,12 +1,12 @@
 import { press } from '../../control/press';
 import { settled } from '../../control/rest';
 import { SETTLE_S, timeoutS } from '../../control/settings';
-import { borderAhead } from '../../course/border';
-import type { PlanProblem } from '../../course/problems';
-import type { Table } from '../../course/table';
+import { borderAhead } from '../../table/border';
+import type { PlanProblem } from '../problems';
+import type { Table } from '../../table/table';
 import { radiansFromDegrees } from '../../geometry/angle';
 import type { Pose } from '../../geometry/pose';
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { atSpeed, STARTING_S } from '../driven';
 import type { StepKind } from '../kind';
 import type { SquareUpStep } from './description';

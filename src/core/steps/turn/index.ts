@@ -1,4 +1,4 @@
-import { leadFor } from '../../calibration/turnStop';
+import { leadFor } from '../../calibrationValues/turnStop';
 import { settled } from '../../control/rest';
 import { timeoutS } from '../../control/settings';
 import { expectedTurnS, turn as controlTurn } from '../../control/turn';

@@ -1,10 +1,10 @@
 import { endsWhen } from '../../control/endsWhen';
 import { rest } from '../../control/rest';
-import type { PlanProblem } from '../../course/problems';
-import type { Table } from '../../course/table';
+import type { PlanProblem } from '../problems';
+import type { Table } from '../../table/table';
 import type { Pose } from '../../geometry/pose';
-import type { Robot } from '../../robot';
-import { expectedReading } from '../../simulate/units/expected';
+import type { Robot } from '../../robot/robot';
+import { expectedReading } from '../../sensing/expected';
 import { readBySteps } from '../../units/ofRobot';
 import type { StepKind } from '../kind';
 import { readingOf, USUAL_SENSOR, type WaitStep } from './description';

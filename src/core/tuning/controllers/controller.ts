@@ -1,6 +1,6 @@
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import type { GainJudgement } from '../judge';
-import type { TunedId } from './ids';
+import type { TunedId } from '../../robot/tunedIds';
 import type { Experiment, WatchedTrace } from '../simulatedTrace';
 
 /** A controller whose gain is tuned; what is said of it stands in `shown.ts`, which pages that only show it read. */

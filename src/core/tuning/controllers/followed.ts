@@ -1,6 +1,6 @@
 import { follow } from '../../control/follow';
-import type { Table } from '../../course/table';
-import type { Robot } from '../../robot';
+import type { Table } from '../../table/table';
+import type { Robot } from '../../robot/robot';
 import type { ReadingOf } from '../../units/channel';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../simulate/floor';
 import { WATCHED_S, type Experiment } from '../simulatedTrace';

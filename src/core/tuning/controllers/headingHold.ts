@@ -2,7 +2,7 @@ import { straight } from '../../control/straight';
 import { gainTrace } from '../gainTrace';
 import { HELD_S, WATCHED_S } from '../simulatedTrace';
 import { lacksNothing, type TunedController } from './controller';
-import { DRIVING, FAR_M } from './drives';
+import { DRIVING, FAR_M } from '../../control/tunedDrives';
 
 /** A straight drive that the heading sensor keeps straight. */
 export const headingHold: TunedController = {

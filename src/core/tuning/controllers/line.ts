@@ -1,8 +1,8 @@
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { unitsOf } from '../../units/ofRobot';
 import { judgeFollowing } from '../following';
 import type { TunedController } from './controller';
-import { FOLLOWING } from './drives';
+import { FOLLOWING } from '../../control/tunedDrives';
 import { followed } from './followed';
 
 /** Half of the line on which it drives, which has its edge to the robot's left, and how far off that it begins. */

@@ -2,7 +2,7 @@ import { balance } from './balance';
 import type { TunedController } from './controller';
 import { headingHold } from './headingHold';
 import { line } from './line';
-import type { TunedId } from './ids';
+import type { TunedId } from '../../robot/tunedIds';
 import { turn } from './turn';
 import { wall } from './wall';
 

@@ -4,8 +4,8 @@ import { radiansFromDegrees } from '../../geometry/angle';
 import { gainTrace } from '../gainTrace';
 import { WATCHED_S } from '../simulatedTrace';
 import { lacksNothing, type TunedController } from './controller';
-import { TURNING } from './drives';
-import { SHOWN } from './shown';
+import { TURNING } from '../../control/tunedDrives';
+import { SHOWN } from '../../control/tuned';
 
 const ANGLE_RAD = radiansFromDegrees(45);
 

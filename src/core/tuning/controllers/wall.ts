@@ -1,9 +1,9 @@
-import type { Robot } from '../../robot';
+import type { Robot } from '../../robot/robot';
 import { lookingSideways } from '../../units/ofRobot';
 import { ranIntoWall } from '../judge';
 import { wallTrace, type WallSide } from '../wallTrace';
 import type { TunedController } from './controller';
-import { FOLLOWING } from './drives';
+import { FOLLOWING } from '../../control/tunedDrives';
 import { followed } from './followed';
 
 /** The side of the robot is to keep so far from the wall, and begins so much too far away. */

@@ -1,6 +1,6 @@
 import { withTurnCalibration } from '../../../core/calibration/applyTurns';
 import { headingsTold } from '../../../core/calibration/planText';
-import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
+import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import { counted, degrees } from '../../../core/text/quantities';
 import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';

@@ -8,7 +8,7 @@ import {
   kindOfCalibration,
 } from '../../../core/calibration/registry';
 import { belongsTo, unitFor } from '../../../core/calibration/holding';
-import type { Freshness } from '../../../core/freshness';
+import type { Freshness } from '../../../core/text/freshness';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';

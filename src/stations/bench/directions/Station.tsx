@@ -7,9 +7,9 @@ import {
   type DirectionStep,
   type FoundConvention,
   type RawLog,
-} from '../../../core/directionCheck';
+} from '../../../core/directions/directionCheck';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import { rawConvention, type RawConvention } from '../../../core/rawConvention';
+import { rawConvention, type RawConvention } from '../../../core/channels/rawConvention';
 import type { StandInAction } from '../../../core/standIn/act';
 import type { Reading } from '../../../formats/readings';
 import { switchErrors, withSwitches } from '../../../core/units/switches';

@@ -1,4 +1,4 @@
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { unitsOf } from '../../../core/units/ofRobot';
 import { Choice } from '../../../ui/Choice';
 import styles from '../Bench.module.css';

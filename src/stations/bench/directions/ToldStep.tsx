@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import type { DirectionResult, DirectionStep } from '../../../core/directionCheck';
+import type { DirectionResult, DirectionStep } from '../../../core/directions/directionCheck';
 import {
   directionsTold,
   LOOKED_AT,
   SEEN_CHANGES,
   type SeenChanges,
-} from '../../../core/directionsTold';
+} from '../../../core/directions/directionsTold';
 import { Choice } from '../../../ui/Choice';
 
 const OPTIONS = SEEN_CHANGES.map((value) => ({ value, label: value }));

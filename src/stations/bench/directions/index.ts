@@ -1,4 +1,4 @@
-import type { RawSigns } from '../../../core/robot';
+import type { RawSigns } from '../../../core/robot/robot';
 import type { Procedure } from '../procedure';
 
 const waysOf = ({ heading, leftMotor, rightMotor }: RawSigns): string => {

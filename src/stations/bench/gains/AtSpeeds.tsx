@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { verdictAt } from '../../../core/tuning/atSpeeds';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
-import { gainText } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/robot/tunedIds';
+import { gainText } from '../../../core/control/tuned';
 import { Table } from '../../../ui/Table';
 import { AskSimulator } from './AskSimulator';
 import { useSpeeds } from './useGains';

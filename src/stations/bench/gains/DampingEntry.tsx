@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
+import type { TunedId } from '../../../core/robot/tunedIds';
 import {
   SETTLES,
   type DampingLook,

@@ -1,4 +1,4 @@
-import type { TunedId } from '../../../core/tuning/controllers/ids';
+import type { TunedId } from '../../../core/robot/tunedIds';
 import type { Followed } from '../../../formats/gainTraceCsv';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';

@@ -1,5 +1,5 @@
-import type { TunedId } from '../../../core/tuning/controllers/ids';
-import { gainText } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/robot/tunedIds';
+import { gainText } from '../../../core/control/tuned';
 import type { GainJudgement } from '../../../core/tuning/judge';
 import type { JudgedTrace } from '../../../core/tuning/logTrace';
 import { Button } from '../../../ui/Button';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { SEEN, type SeenGain } from '../../../core/tuning/byEye';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
+import type { TunedId } from '../../../core/robot/tunedIds';
 import { tunedInProgram } from '../../../core/tuning/tunedInProgram';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';

@@ -1,4 +1,4 @@
-import { dampingText, gainText, SHOWN } from '../../../core/tuning/controllers/shown';
+import { dampingText, gainText, SHOWN } from '../../../core/control/tuned';
 import type { GainTrialRecord } from '../../../formats/benchRecords';
 import { AsideButton, FoldedTable } from '../TrialParts';
 

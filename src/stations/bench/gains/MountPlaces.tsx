@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { benchLength, number } from '../../../core/text/quantities';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
-import { gainText } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/robot/tunedIds';
+import { gainText } from '../../../core/control/tuned';
 import { reachOf } from '../../../core/tuning/mounting';
 import { Table } from '../../../ui/Table';
 import { AskSimulator } from './AskSimulator';

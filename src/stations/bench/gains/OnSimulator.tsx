@@ -1,5 +1,5 @@
 import { onSimulatorText } from '../../../core/tuning/onSimulator';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
+import type { TunedId } from '../../../core/robot/tunedIds';
 import type { GoodReply } from '../../../workers/gains.worker';
 
 interface Props {

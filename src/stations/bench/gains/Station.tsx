@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import type { SeenGain } from '../../../core/tuning/byEye';
-import { TUNED_IDS } from '../../../core/tuning/controllers/ids';
+import { TUNED_IDS } from '../../../core/robot/tunedIds';
 import { holdsBetween } from '../../../core/tuning/atSpeeds';
-import { asTyped, gainText, SHOWN } from '../../../core/tuning/controllers/shown';
+import { asTyped, gainText, SHOWN } from '../../../core/control/tuned';
 import { seenOf } from '../../../core/tuning/gainStudy';
 import type { DampingLook } from '../../../core/tuning/damping';
 import type { GainJudgement } from '../../../core/tuning/judge';

@@ -1,7 +1,7 @@
 import { decimate } from '../../../core/chart/decimate';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { errorFigure, errorScale } from '../../../core/text/lengths';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
+import type { TunedId } from '../../../core/robot/tunedIds';
 import { evidenceText } from '../../../core/tuning/evidenceText';
 import type { GainJudgement, Trace } from '../../../core/tuning/judge';
 import { Plot } from '../../../ui/chart/Plot';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { counted } from '../../../core/text/quantities';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
-import { SHOWN } from '../../../core/tuning/controllers/shown';
+import type { TunedId } from '../../../core/robot/tunedIds';
+import { SHOWN } from '../../../core/control/tuned';
 import type { GainJudgement } from '../../../core/tuning/judge';
 import type { Followed, ReadTrace } from '../../../formats/gainTraceCsv';
 import { FileField } from '../../../ui/FileField';

@@ -1,9 +1,9 @@
 import { useMemo, useState } from 'react';
 import { channelLabel, channelOf } from '../../../core/channels/key';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import type { Robot } from '../../../core/robot';
-import type { TunedId } from '../../../core/tuning/controllers/ids';
-import { SHOWN } from '../../../core/tuning/controllers/shown';
+import type { Robot } from '../../../core/robot/robot';
+import type { TunedId } from '../../../core/robot/tunedIds';
+import { SHOWN } from '../../../core/control/tuned';
 import type { GainJudgement } from '../../../core/tuning/judge';
 import { traceFromLog } from '../../../core/tuning/logTrace';
 import { wallsEnd, wallsEndSentence } from '../../../core/walls/wallsEnd';

@@ -1,9 +1,9 @@
 import { CALIBRATION_KINDS } from '../../../core/calibration/registry';
 import { foundInList } from '../waiting';
-import { knowledgeAge } from '../../../core/freshness';
-import { SHOWN } from '../../../core/tuning/controllers/shown';
+import { knowledgeAge } from '../../../core/text/freshness';
+import { SHOWN } from '../../../core/control/tuned';
 import { capitalised } from '../../../core/text/capitalised';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { heldOf } from '../known';
 import { openedList, usedTrials } from '../openedList';
 import type { BenchFacts, Known, Procedure } from '../procedure';

@@ -1,6 +1,6 @@
 import { calibrationFromGain } from '../../../core/calibration/fromGain';
-import type { Robot } from '../../../core/robot';
-import { SHOWN } from '../../../core/tuning/controllers/shown';
+import type { Robot } from '../../../core/robot/robot';
+import { SHOWN } from '../../../core/control/tuned';
 import { dampingStudy } from '../../../core/tuning/damping';
 import { delayOf } from '../../../core/tuning/delay';
 import type { GoodGains } from '../../../core/tuning/firstGain';

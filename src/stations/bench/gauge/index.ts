@@ -1,4 +1,4 @@
-import { knowledgeAge } from '../../../core/freshness';
+import { knowledgeAge } from '../../../core/text/freshness';
 import { gaugeStudy } from '../../../core/ranging/gaugeStudy';
 import { emptyList } from '../emptyList';
 import { openedList, usedTrials } from '../openedList';

@@ -5,9 +5,9 @@ import {
   periodFromCount,
   periodFromPasses,
   type CountedRounds,
-} from '../../../core/control/loopByHand';
+} from '../../../core/loop/loopByHand';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import type { ThreeSentences } from '../../../core/gyro/stillSentence';
+import type { ThreeSentences } from '../../../core/gyro/still/stillSentence';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG, DEG_PER_S, SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/units';

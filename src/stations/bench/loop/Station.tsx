@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { loopStudy, offInRecord } from '../../../core/control/loopStudy';
-import { loopRounds } from '../../../core/control/loopTiming';
-import { measuredLoop, type CountedRounds } from '../../../core/control/loopByHand';
+import { loopStudy, offInRecord } from '../../../core/loop/loopStudy';
+import { loopRounds } from '../../../core/loop/loopTiming';
+import { measuredLoop, type CountedRounds } from '../../../core/loop/loopByHand';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { counted as counting, number } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';

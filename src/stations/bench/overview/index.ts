@@ -1,6 +1,6 @@
 import { isMissionList } from '../../../core/course/missionList';
 import { doubtsOf } from '../../../core/sources/sources';
-import { FORECAST_SEED, type Simulation } from '../../../core/simulate/run';
+import { FORECAST_SEED, type Simulation } from '../../../core/forecast/run';
 import type { BenchFacts, BenchPage, Procedure } from '../procedure';
 import type { OverviewLine } from './line';
 import { waitingNow, waitingOf } from '../waiting';

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Simulation } from '../../../core/simulate/run';
-import { hangsOn } from '../../../core/simulate/sentence';
+import type { Simulation } from '../../../core/forecast/run';
+import { hangsOn } from '../../../core/forecast/sentence';
 import { SOURCES } from '../../../core/sources/sources';
 import { simulateInWorkers } from '../../course/simulateInWorkers';
 import { SIMULATED_RUNS } from '../../course/useSimulation';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import { clock } from '../../../core/text/quantities';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';

@@ -1,5 +1,5 @@
 import { lazy, Suspense } from 'react';
-import { rawConvention, type RawConvention } from '../../../core/rawConvention';
+import { rawConvention, type RawConvention } from '../../../core/channels/rawConvention';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { hasSerial } from '../serial';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { channelsIn, firstAtOrAfter } from '../../../core/gyro/log';
+import { channelsIn, firstAtOrAfter } from '../../../core/channels/log';
 import { fromItsStart, type Log } from '../../../formats/toLog';
 import { WINDOW_S } from './useWindow';
 

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { Log } from '../../../formats/toLog';
 import { sentenceOf } from '../../api';
 import { isSerialOpen, listenToSerial } from '../serial';

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import { toReading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';
 import { listenToStandIn } from '../standIn/standInStore';

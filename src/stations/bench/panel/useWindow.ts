@@ -1,5 +1,5 @@
 import { useCallback, useRef, useState } from 'react';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';
 import { logOf } from '../sources';

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { calibrationFromPlacing } from '../../../core/calibration/fromPlacing';
+import { calibrationFromPlacing } from '../../../core/calibration/kinds/placing/fromStudy';
 import { lastGroup, placing, poseOnGrid, type PlacingGroup } from '../../../core/placing/placing';
 import { placingSentences } from '../../../core/placing/placingStudy';
 import { counted, fineLength } from '../../../core/text/quantities';

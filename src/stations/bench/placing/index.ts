@@ -1,4 +1,4 @@
-import { calibrationFromPlacing } from '../../../core/calibration/fromPlacing';
+import { calibrationFromPlacing } from '../../../core/calibration/kinds/placing/fromStudy';
 import { foundInList } from '../waiting';
 import { lastGroup, placing as placings } from '../../../core/placing/placing';
 import { placingSentences } from '../../../core/placing/placingStudy';

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Pose } from '../../../core/geometry/pose';
-import type { PlacingWay } from '../../../core/placing/placing';
+import type { PlacingWay } from '../../../core/calibrationValues/placingWays';
 import { doWithStandIn, standInSeen, watchStandIn } from '../standIn/standInStore';
 import { useStandInFact } from '../standIn/useStandIn';
 

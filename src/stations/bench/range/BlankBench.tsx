@@ -1,5 +1,5 @@
 import { benchDistancesM, READINGS_EACH } from '../../../core/ranging/benchPlan';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { benchScale } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
 import { unitsOf } from '../../../core/units/ofRobot';

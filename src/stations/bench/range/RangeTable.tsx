@@ -1,4 +1,4 @@
-import { voltsText } from '../../../core/ranging/voltLaw';
+import { voltsText } from '../../../core/sensing/voltLaw';
 import { benchLength, headingText } from '../../../core/text/quantities';
 import type { RangeTrialRecord } from '../../../formats/benchRecords';
 import { FoldedTable } from '../TrialParts';

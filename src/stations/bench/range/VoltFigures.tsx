@@ -1,4 +1,4 @@
-import { voltsAt } from '../../../core/ranging/voltLaw';
+import { voltsAt } from '../../../core/sensing/voltLaw';
 import type { VoltStudy } from '../../../core/ranging/voltStudy';
 import { benchScale } from '../../../core/text/lengths';
 import { benchLength, errorLength } from '../../../core/text/quantities';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { columnsOf } from '../../../core/units/columns';
 import { mean } from '../../../core/stats/moments';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { sentenceOf } from '../../api';
 import { listenTo, type LiveSource } from '../sources';
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { gateSentence } from '../../../core/gyro/gateSentence';
-import { standstillGate, type Gate } from '../../../core/gyro/standstill';
+import { standstillGate, type Gate } from '../../../core/gyro/still/standstill';
 import type { RawReading } from '../../../core/standIn/readings';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { SchoolRecord } from '../../../core/gyro/rezero';
-import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
+import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
 import type { StandInAction } from '../../../core/standIn/act';
 import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';

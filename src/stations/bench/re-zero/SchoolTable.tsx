@@ -1,6 +1,6 @@
 import { driftText } from '../../../core/gyro/driftText';
 import type { SchoolRecord } from '../../../core/gyro/rezero';
-import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
+import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
 import { clock, percent } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';

@@ -7,7 +7,7 @@ import {
   schoolRecords,
   stillTimeNeeded,
 } from '../../../core/gyro/rezero';
-import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
+import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';

@@ -3,7 +3,7 @@ import { withBreaks } from '../../../core/chart/withBreaks';
 import { extentOf } from '../../../core/channels/extent';
 import { channelLabel, channelOf } from '../../../core/channels/key';
 import { shownRange, shownScale } from '../../../core/channels/shown';
-import { channelsIn } from '../../../core/gyro/log';
+import { channelsIn } from '../../../core/channels/log';
 import { counted } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';

@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { standTooClose } from '../../../core/gyro/anchors';
-import { whereRead } from '../../../core/gyro/log';
+import { whereRead } from '../../../core/channels/log';
 import type { KnownDrift, RunLogStudy } from '../../../core/gyro/runLog';
 import { counted, number } from '../../../core/text/quantities';
 import type { RunLogRecord } from '../../../formats/benchRecords';
-import { rawConvention } from '../../../core/rawConvention';
+import { rawConvention } from '../../../core/channels/rawConvention';
 import { correctedCsv } from '../../../formats/correctedCsv';
 import { logToCsv } from '../../../formats/logToCsv';
 import type { RobotRecord } from '../../../formats/records';

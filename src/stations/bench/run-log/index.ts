@@ -1,5 +1,5 @@
 import { dayOf } from '../../../ui/dates';
-import { knowledgeAge } from '../../../core/freshness';
+import { knowledgeAge } from '../../../core/text/freshness';
 import { counted } from '../../../core/text/quantities';
 import type { Procedure } from '../procedure';
 

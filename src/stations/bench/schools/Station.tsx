@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { number } from '../../../core/text/quantities';
 import type { TurnSchool } from '../../../core/control/turn/schema';

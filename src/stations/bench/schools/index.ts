@@ -1,4 +1,4 @@
-import { knowsSpins } from '../../../core/calibration/turnStop';
+import { knowsSpins } from '../../../core/calibrationValues/turnStop';
 import { dayOf } from '../../../ui/dates';
 import type { Procedure } from '../procedure';
 

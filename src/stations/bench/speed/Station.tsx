@@ -1,8 +1,8 @@
-import { CARE_AT_THE_BENCH } from '../../../core/care';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { roundLength } from '../../../core/text/lengths';
 import { commandsPower } from '../../../core/program/commands';
 import { useMemo } from 'react';
-import { speedOf, tellsTopSpeed } from '../../../core/drive/speedOf';
+import { speedOf, tellsTopSpeed } from '../../../core/program/speedOf';
 import { drivenMPerS } from '../../../core/drive/speedTable';
 import { speedStudy } from '../../../core/drive/speedStudy';
 import { benchLength, benchSpeed, counted, number, percent } from '../../../core/text/quantities';

@@ -2,7 +2,7 @@ import { positiveTurn } from '../../../core/text/quantities';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { ulid } from 'ulid';
 import { wrap } from '../../../core/geometry/angle';
-import { whereRead } from '../../../core/gyro/log';
+import { whereRead } from '../../../core/channels/log';
 import { headingLeftOver } from '../../../core/square/headingLeftOver';
 import type { Corners, DrivenBy } from '../../../core/square/squarePath';
 import type { LapRecord } from '../../../formats/benchRecords';

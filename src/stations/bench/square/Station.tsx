@@ -1,7 +1,7 @@
-import { CARE_AT_THE_BENCH } from '../../../core/care';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lazy, Suspense, useMemo } from 'react';
-import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
-import { driveFromSquare } from '../../../core/calibration/fromSquare';
+import type { GyroDriftCalibration } from '../../../core/calibrationValues/gyroDrift';
+import { driveFromSquare } from '../../../core/calibration/kinds/drive/fromStudy';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';

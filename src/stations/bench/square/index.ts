@@ -1,9 +1,9 @@
 import { studied } from './studied';
-import { driveFromSquare } from '../../../core/calibration/fromSquare';
+import { driveFromSquare } from '../../../core/calibration/kinds/drive/fromStudy';
 import { foundInList } from '../waiting';
 import { heldOrTrials } from '../known';
 import { openedList } from '../openedList';
-import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
+import type { GyroDriftCalibration } from '../../../core/calibrationValues/gyroDrift';
 import type { BenchFacts, Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';
 

@@ -1,4 +1,4 @@
-import type { GyroDriftCalibration } from '../../../core/calibration/kinds/gyroDrift/schema';
+import type { GyroDriftCalibration } from '../../../core/calibrationValues/gyroDrift';
 import { oneWaySentences, oneWaySquare } from '../../../core/square/oneWay';
 import { ownReturns } from '../../../core/square/ownReturns';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';

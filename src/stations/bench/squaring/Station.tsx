@@ -1,8 +1,8 @@
-import { CARE_AT_THE_BENCH } from '../../../core/care';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { useMemo } from 'react';
 import { benchSpeed, counted, degrees, number } from '../../../core/text/quantities';
-import { calibrationFromSquaring } from '../../../core/calibration/fromSquaring';
-import type { Robot } from '../../../core/robot';
+import { calibrationFromSquaring } from '../../../core/calibration/kinds/squaring/fromStudy';
+import type { Robot } from '../../../core/robot/robot';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { columnsSentence } from '../../../core/trials/columns';

@@ -1,4 +1,4 @@
-import { calibrationFromSquaring } from '../../../core/calibration/fromSquaring';
+import { calibrationFromSquaring } from '../../../core/calibration/kinds/squaring/fromStudy';
 import { foundInList } from '../waiting';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import { heldOf, notApplied } from '../known';

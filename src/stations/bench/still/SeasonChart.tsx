@@ -1,6 +1,6 @@
 import { dayAndClockOf } from '../../../ui/dates';
 import { measuredDrift } from '../../../core/gyro/driftText';
-import { VERDICT_NAMES } from '../../../core/gyro/stillSentence';
+import { VERDICT_NAMES } from '../../../core/gyro/still/stillSentence';
 import { counted, headingFigure } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';

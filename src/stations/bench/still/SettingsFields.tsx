@@ -1,4 +1,4 @@
-import type { StillSettings } from '../../../core/gyro/stillDefaults';
+import type { StillSettings } from '../../../core/gyro/still/stillDefaults';
 import { degrees } from '../../../core/text/quantities';
 import { Choice } from '../../../ui/Choice';
 import { NumberField } from '../../../ui/NumberField';

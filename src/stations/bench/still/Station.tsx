@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { driftFromCheck, measuresDrift } from '../../../core/calibration/fromCheck';
+import { driftFromCheck, measuresDrift } from '../../../core/calibration/kinds/gyroDrift/fromStudy';
 import { driftText } from '../../../core/gyro/driftText';
 import { clock, degrees } from '../../../core/text/quantities';
 import type { SavedStillCheck } from '../../../formats/benchRecords';

@@ -1,6 +1,6 @@
 import { clockOf, dayOf } from '../../../ui/dates';
 import { useState } from 'react';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { contentId } from '../../../formats/contentId';
 import type { Log } from '../../../formats/toLog';

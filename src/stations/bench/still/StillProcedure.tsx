@@ -1,12 +1,12 @@
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
-import { earlierOf } from '../../../core/gyro/earlierChecks';
+import { earlierOf } from '../../../core/gyro/still/earlierChecks';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/stillDefaults';
-import { rawConvention } from '../../../core/rawConvention';
+import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/still/stillDefaults';
+import { rawConvention } from '../../../core/channels/rawConvention';
 import { headingUnitOf } from '../../../core/units/ofRobot';
 import { number } from '../../../core/text/quantities';
-import type { RezeroSchool } from '../../../core/gyro/rezeroSchools';
+import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
-import type { StillSettings } from '../../../core/gyro/stillDefaults';
+import type { StillSettings } from '../../../core/gyro/still/stillDefaults';
 import { walkInRun } from '../../../core/gyro/runWalk';
 import { driftFigures, driftText, measuredDrift } from '../../../core/gyro/driftText';
-import { stillSentences } from '../../../core/gyro/stillSentence';
+import { stillSentences } from '../../../core/gyro/still/stillSentence';
 import {
   clock,
   counted,

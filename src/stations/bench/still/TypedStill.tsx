@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import { Button } from '../../../ui/Button';
 import { NumberField } from '../../../ui/NumberField';
 import { DEG, SECONDS } from '../../../ui/units';

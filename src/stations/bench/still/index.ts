@@ -1,7 +1,7 @@
-import { driftFromCheck, measuresDrift } from '../../../core/calibration/fromCheck';
-import { knowledgeAge } from '../../../core/freshness';
+import { driftFromCheck, measuresDrift } from '../../../core/calibration/kinds/gyroDrift/fromStudy';
+import { knowledgeAge } from '../../../core/text/freshness';
 import { measuredDrift } from '../../../core/gyro/driftText';
-import { VERDICT_NAMES } from '../../../core/gyro/stillSentence';
+import { VERDICT_NAMES } from '../../../core/gyro/still/stillSentence';
 import type { Procedure } from '../procedure';
 
 export const still: Procedure = {

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import type { EarlierCheck } from '../../../core/gyro/earlierChecks';
-import type { StillSettings } from '../../../core/gyro/stillDefaults';
-import type { RawConvention } from '../../../core/rawConvention';
+import type { EarlierCheck } from '../../../core/gyro/still/earlierChecks';
+import type { StillSettings } from '../../../core/gyro/still/stillDefaults';
+import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { Reading } from '../../../formats/readings';
 import type { StillAnalysis } from '../../../workers/bench.worker';
 import { analyseStill } from '../benchWorker';

@@ -3,7 +3,7 @@ import { approachWays, bestWithin, type ApproachWay } from '../../../core/rangin
 import { askewSentence, waysSentence } from '../../../core/ranging/approachText';
 import type { StopModel } from '../../../core/ranging/stopModel';
 import { planFrom, type Reads } from '../../../core/ranging/stopStudy';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { errorFigure, errorScale } from '../../../core/text/lengths';
 import type { StopTrials } from '../../../formats/benchRecords';
 import { Plot } from '../../../ui/chart/Plot';

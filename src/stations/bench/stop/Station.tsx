@@ -1,7 +1,7 @@
-import { CARE_AT_THE_BENCH } from '../../../core/care';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { useMemo } from 'react';
-import type { RangeCalibration } from '../../../core/calibration/kinds/range/schema';
-import { calibrationFromStops } from '../../../core/calibration/fromStops';
+import type { RangeCalibration } from '../../../core/calibrationValues/range';
+import { calibrationFromStops } from '../../../core/calibration/kinds/stop/fromStudy';
 import { describeCalibration } from '../../../core/calibration/registry';
 import { rankSentences, rankStops } from '../../../core/ranging/stopKinds';
 import { STOP_KINDS, STOPS_BY } from '../../../core/ranging/stopsBy';

@@ -2,7 +2,7 @@ import { roundLength } from '../../../core/text/lengths';
 import { ulid } from 'ulid';
 import { STOPS_BY, type StopKind } from '../../../core/ranging/stopsBy';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { STOP_ENTRY, type StopEntryValues, type StopTrialRecord } from '../../../core/trials/stop';
 import { fieldsOf } from '../../../ui/recordForm';
 import { stopForm } from '../../parsers';

@@ -1,4 +1,4 @@
-import { calibrationFromStops } from '../../../core/calibration/fromStops';
+import { calibrationFromStops } from '../../../core/calibration/kinds/stop/fromStudy';
 import { foundInList } from '../waiting';
 import { calibrationOf } from '../../../core/calibration/find';
 import { stopStudy } from '../../../core/ranging/stopStudy';

@@ -6,10 +6,10 @@ import {
   type Mishap,
   type StraightOutcome,
 } from '../../../core/drive/straightSchools';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { errorLength, headingText, number } from '../../../core/text/quantities';
-import { asTyped, SHOWN } from '../../../core/tuning/controllers/shown';
+import { asTyped, SHOWN } from '../../../core/control/tuned';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';

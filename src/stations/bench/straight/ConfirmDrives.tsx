@@ -1,7 +1,7 @@
 import { roundLength } from '../../../core/text/lengths';
 import { judgeDrives, type ConfirmationDrive } from '../../../core/drive/confirmDrive';
 import { commandFor } from '../../../core/drive/straightStudy';
-import type { StraightCalibration } from '../../../core/calibration/kinds/straight/schema';
+import type { StraightCalibration } from '../../../core/calibrationValues/straight';
 import { benchLength, errorLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import { SMALL_LENGTH } from '../../../ui/units';

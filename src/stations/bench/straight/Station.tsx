@@ -1,4 +1,4 @@
-import { CARE_AT_THE_BENCH } from '../../../core/care';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { roundLength } from '../../../core/text/lengths';
 import { useMemo, useState } from 'react';
 import { KEPT_BY, straightGroups, type KeptBy } from '../../../core/drive/straightGroups';

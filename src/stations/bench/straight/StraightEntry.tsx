@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { roundLength } from '../../../core/text/lengths';
 import { STRAIGHT_TRIAL, type StraightTrialRecord } from '../../../core/trials/straight';
 import type { StraightTrials } from '../../../formats/benchRecords';

@@ -1,6 +1,6 @@
 import { judgeConfirmation, type ConfirmationTurn } from '../../../core/calibration/confirm';
-import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
-import { leadFor } from '../../../core/calibration/turnStop';
+import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
+import { leadFor } from '../../../core/calibrationValues/turnStop';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { degrees, number } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';

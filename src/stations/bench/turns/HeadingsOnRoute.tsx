@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
-import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
-import type { Robot } from '../../../core/robot';
-import { FORECAST_SEED } from '../../../core/simulate/run';
+import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
+import type { Robot } from '../../../core/robot/robot';
+import { FORECAST_SEED } from '../../../core/forecast/run';
 import type { Doubt } from '../../../core/sources/source';
 import { errorLength, percent } from '../../../core/text/quantities';
 import { turnsIn } from '../../../core/course/turnsIn';
@@ -10,7 +10,7 @@ import {
   HEADING_RUNS,
   headingsSentence,
   type HeadingsWay,
-} from '../../../core/turns/headingsOnRoute';
+} from '../../../core/forecast/headingsOnRoute';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';

@@ -5,7 +5,7 @@ import {
   roughPercent,
   roughRate,
 } from '../../../core/program/turnRate';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { ProgramField } from '../../../ui/ProgramField';
 import type { TurnSetting } from './TurnEntry';
 

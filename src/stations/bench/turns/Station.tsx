@@ -1,6 +1,6 @@
-import { CARE_AT_THE_BENCH } from '../../../core/care';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import type { Doubt } from '../../../core/sources/source';
 import { eyeAdvices } from '../../../core/turns/byEye';
 import type { TurnStudy } from '../../../core/turns/turnStudy';

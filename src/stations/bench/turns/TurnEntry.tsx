@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
-import type { Robot } from '../../../core/robot';
+import type { Robot } from '../../../core/robot/robot';
 import { turnAfterDrive } from '../../../core/turns/afterDrive';
 import { degrees } from '../../../core/text/quantities';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { whereRead } from '../../../core/gyro/log';
+import { whereRead } from '../../../core/channels/log';
 import { trialsFromLog } from '../../../core/turns/trialsFromLog';
 import { turnsInLog } from '../../../core/turns/turnsInLog';
 import { counted, degrees, number } from '../../../core/text/quantities';

@@ -1,5 +1,5 @@
-import { calibrationFromTurns } from '../../../core/calibration/fromTurns';
-import type { TurnsCalibration } from '../../../core/calibration/kinds/turns/schema';
+import { calibrationFromTurns } from '../../../core/calibration/kinds/turns/fromStudy';
+import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
 import { whereItStood } from '../../../core/turns/whereItStood';

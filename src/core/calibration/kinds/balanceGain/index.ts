@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { BalanceGainCalibration } from './schema';
+import type { BalanceGainCalibration } from '../../../calibrationValues/balanceGain';
 
 export const balanceGain = tunedGain<BalanceGainCalibration>({
   kind: 'balance-gain',

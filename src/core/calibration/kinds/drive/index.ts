@@ -1,7 +1,7 @@
 import { number } from '../../../text/quantities';
 import { calibrationOf } from '../../find';
 import type { CalibrationKindOf } from '../../kind';
-import type { DriveCalibration } from './schema';
+import type { DriveCalibration } from '../../../calibrationValues/drive';
 
 export const drive: CalibrationKindOf<DriveCalibration> = {
   kind: 'drive',

@@ -2,7 +2,7 @@ import { driftText } from '../../../gyro/driftText';
 import { between } from '../../../text/quantities';
 import { withHeading } from '../../../units/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
-import type { GyroDriftCalibration } from './schema';
+import type { GyroDriftCalibration } from '../../../calibrationValues/gyroDrift';
 
 export const gyroDrift: CalibrationKindOf<GyroDriftCalibration> = {
   kind: 'gyro-drift',

@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { HeadingHoldCalibration } from './schema';
+import type { HeadingHoldCalibration } from '../../../calibrationValues/headingHold';
 
 export const headingHold = tunedGain<HeadingHoldCalibration>({
   kind: 'heading-hold',

@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { LineGainCalibration } from './schema';
+import type { LineGainCalibration } from '../../../calibrationValues/lineGain';
 
 export const lineGain = tunedGain<LineGainCalibration>({
   kind: 'line-gain',

@@ -1,6 +1,6 @@
 import { counted, degrees, errorLength } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
-import type { PlacingCalibration } from './schema';
+import type { PlacingCalibration } from '../../../calibrationValues/placing';
 
 export const placing: CalibrationKindOf<PlacingCalibration> = {
   kind: 'placing',

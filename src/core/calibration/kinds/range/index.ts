@@ -1,8 +1,8 @@
-import { voltsOrNearer } from '../../../ranging/voltLaw';
+import { voltsOrNearer } from '../../../sensing/voltLaw';
 import { benchLength, errorLength, number } from '../../../text/quantities';
 import { withFirst } from '../../../units/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
-import type { RangeCalibration } from './schema';
+import type { RangeCalibration } from '../../../calibrationValues/range';
 
 export const range: CalibrationKindOf<RangeCalibration> = {
   kind: 'range',

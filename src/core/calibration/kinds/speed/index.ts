@@ -1,7 +1,7 @@
-import { speedOf, tellsTopSpeed } from '../../../drive/speedOf';
+import { speedOf, tellsTopSpeed } from '../../../program/speedOf';
 import { benchSpeed, number, percent } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
-import type { SpeedCalibration } from './schema';
+import type { SpeedCalibration } from '../../../calibrationValues/speed';
 
 /** A drive that stands for a speed lasts so long. */
 const ONE_S = 1;

@@ -1,6 +1,6 @@
 import { degrees, number, percent } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
-import type { SquaringCalibration } from './schema';
+import type { SquaringCalibration } from '../../../calibrationValues/squaring';
 
 /** Steps press for a while that somebody would type. */
 const LEAST_PRESS_S = 0.2;

@@ -1,7 +1,7 @@
-import { overrunM } from '../../../ranging/overrun';
+import { overrunM } from '../../../control/overrun';
 import { benchSpeed, errorLength } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
-import type { StopCalibration } from './schema';
+import type { StopCalibration } from '../../../calibrationValues/stop';
 
 export const stop: CalibrationKindOf<StopCalibration> = {
   kind: 'stop',

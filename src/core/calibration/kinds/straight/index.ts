@@ -1,6 +1,6 @@
 import { errorLength, number } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
-import type { StraightCalibration } from './schema';
+import type { StraightCalibration } from '../../../calibrationValues/straight';
 
 /** Drives of about this length, where an earlier method does not say. */
 const USUAL_DRIVE_M = 0.8;

@@ -1,9 +1,9 @@
 import { degrees, number } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
 import { withHeading } from '../../../units/ofRobot';
-import { headingScaleOf } from '../../turnStop';
+import { headingScaleOf } from '../../../calibrationValues/turnStop';
 import { withStops } from '../../withStops';
-import type { TurnsCalibration } from './schema';
+import type { TurnsCalibration } from '../../../calibrationValues/turns';
 
 export const turns: CalibrationKindOf<TurnsCalibration> = {
   kind: 'turns',

@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { WallGainCalibration } from './schema';
+import type { WallGainCalibration } from '../../../calibrationValues/wallGain';
 
 export const wallGain = tunedGain<WallGainCalibration>({
   kind: 'wall-gain',

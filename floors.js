@@ -1,0 +1,20 @@
+/**
+ * The rooms of the core (`src/core`), floor by floor from the ground up. A room may ask whatever stands before it in
+ * this list, and nothing that stands behind: so no room depends on itself round a circle.
+ */
+export const FLOORS = {
+  'mathematics and statistics': ['geometry', 'stats', 'chart'],
+  'words and quantities': ['text', 'procedure', 'quantities', 'description', 'versions', 'colour'],
+  'robot and table': ['units', 'robot', 'channels', 'table', 'sensing', 'program'],
+  motion: ['calibrationValues', 'control'],
+  steps: ['steps', 'course'],
+  simulation: ['simulate'],
+  'bench and calibrations': [
+    ...['gyro', 'loop', 'placing', 'tuning', 'turns', 'square', 'walls', 'ranging'],
+    ...['calibration', 'drive', 'directions'],
+  ],
+  'errors and forecasts': ['runs', 'sources', 'forecast', 'compare'],
+  'what uses all of it': ['drill', 'standIn', 'trials', 'procedures'],
+};
+
+export const ROOMS = Object.values(FLOORS).flat();

@@ -1,0 +1,27 @@
+import type { Robot } from '../robot/robot';
+import { unitsOf } from '../units/ofRobot';
+
+/** What is to be minded before a robot drives at the Bench. */
+export const CARE_AT_THE_BENCH =
+  'On the floor, or behind a raised edge: hands, hair and cables away from the wheels.';
+
+export const CARE_OF_BATTERIES =
+  'Charge it attended, with its own charger; a swollen or damaged pack is never used again.';
+
+/**
+ * What is to be minded before a route is run, short.
+ *
+ * @param isNew nobody has run it yet
+ */
+export function careOfRoute(robot: Pick<Robot, 'units'>, isNew: boolean): string {
+  const arms = unitsOf(robot, 'attachment motor').length > 0;
+  return [
+    ...(isNew
+      ? ['Nobody has run this yet: drive it on the floor first, or behind a raised edge.']
+      : []),
+    arms
+      ? 'Hands, hair and cables away from wheels and arms: arms may move as the program starts.'
+      : 'Hands, hair and cables away from the wheels.',
+    'The event’s rules and the venue’s instructions come first.',
+  ].join(' ');
+}

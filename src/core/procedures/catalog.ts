@@ -1,0 +1,88 @@
+import { z } from 'zod';
+import { poseSchema, tableSchema } from '../table/table';
+import { routeSchema } from '../course/route';
+import { benchProcedures } from './benchProcedures';
+import { compareProcedures } from './compareProcedures';
+import { convert } from '../robot/conversions';
+import { limits } from '../procedure/limits';
+import { forecastProcedure } from './forecastProcedure';
+import { measuredRun } from './measuredRun';
+import { placingProcedure } from '../placing/placingProcedure';
+import { procedure, type Procedure } from '../procedure/procedure';
+import { rangingProcedures } from './rangingProcedures';
+import { robotSchema } from '../robot/robot';
+import { consistency } from '../runs/consistency';
+import { sensorProcedures } from './sensorProcedures';
+import { traceRun } from '../forecast/run';
+import { simulateAll } from '../forecast/simulateAll';
+
+const one = 'expected exactly one of distanceM, headingRad, motorDegrees';
+
+const convertInput = z
+  .strictObject({
+    wheelDiameterM: limits.wheelDiameterM,
+    trackM: limits.trackM,
+    gearRatio: limits.gearRatio,
+    encoderCountsPerMotorDegree: limits.encoderCountsPerMotorDegree,
+    distanceM: limits.distanceM.optional(),
+    headingRad: limits.headingRad.optional(),
+    motorDegrees: limits.motorDegrees.optional(),
+  })
+  .refine(
+    (input) =>
+      [input.distanceM, input.headingRad, input.motorDegrees].filter((v) => v !== undefined)
+        .length === 1,
+    one,
+  );
+
+const consistencyInput = z.strictObject({
+  target: poseSchema,
+  runs: z.array(measuredRun).max(100_000),
+});
+
+const simulateInput = z.strictObject({
+  robot: robotSchema,
+  table: tableSchema,
+  route: routeSchema,
+  runs: z.number().int().min(1).max(5000),
+  seed: z.number().int().min(0).max(4294967295).default(1),
+});
+
+function simulate(input: z.output<typeof simulateInput>) {
+  const all = simulateAll(input, input.runs);
+  if ('sentence' in all) return all;
+  const { runs } = all;
+  return {
+    ends: runs.map((run) => run.end),
+    marks: runs.map((run) => run.marks),
+    trace: traceRun(input, 0),
+  };
+}
+
+/** Every procedure by its name: feeds `corvat calc` and docs/formats. */
+export const catalog: readonly Procedure[] = [
+  procedure(
+    'consistency',
+    'bias, spread, accuracy, repeatability, regions and success of a series of runs',
+    consistencyInput,
+    ({ target, runs }) => consistency(target, runs),
+  ),
+  procedure(
+    'convert',
+    'distance, robot heading and motor degrees, each from any of them',
+    convertInput,
+    convert,
+  ),
+  procedure(
+    'simulate',
+    'end poses of simulated runs of a route, and the trace of the first',
+    simulateInput,
+    simulate,
+  ),
+  forecastProcedure,
+  ...compareProcedures,
+  ...benchProcedures,
+  ...rangingProcedures,
+  placingProcedure,
+  ...sensorProcedures,
+];

@@ -1,0 +1,19 @@
+import type { UnitOf } from '../units/unit';
+import { gapAhead } from '../table/ray';
+import { oncePerPeriod, type UnitReader, type UnitWorld } from './reader';
+
+/** A distance sensor: a reading a period, with its noise, quantum and lost echoes. */
+export function distanceReader(
+  unit: UnitOf<'distance sensor'>,
+  { surfaces, random }: UnitWorld,
+): UnitReader {
+  const { offsetM, scale, noiseM, quantumM, lostEchoShare, minM, maxM, periodS, beamHalfAngleRad } =
+    unit.behaviour;
+  return oncePerPeriod(periodS, (pose) => {
+    const gap = gapAhead(pose, unit, beamHalfAngleRad, surfaces);
+    const raw = offsetM + scale * gap + noiseM * random.normal();
+    const lost = random.uniform() < lostEchoShare || gap > maxM;
+    const quantised = quantumM > 0 ? Math.round(raw / quantumM) * quantumM : raw;
+    return { distance: lost ? null : Math.max(minM, quantised) };
+  });
+}
