@@ -15,6 +15,9 @@ import { useTellInError } from './fieldsInError';
 import { NumberField } from './NumberField';
 import styles from './PhraseFields.module.css';
 
+/** So many words of a choice lie side by side at most, on one line of a narrow list. */
+const MOST_SIDE_BY_SIDE = 4;
+
 interface Props {
   description: Description;
   record: object;
@@ -96,7 +99,8 @@ function TextSlot({
   );
 }
 
-function ReferenceSlot({
+/** One of a list that would be too long to lie side by side. */
+function ListSlot({
   label,
   value,
   of,
@@ -129,12 +133,16 @@ function SlotField(props: SlotProps) {
   const label = slot.label ?? field.label;
   if (field.is === 'number') return <NumberSlot {...props} field={field} />;
   if (field.is === 'reference') {
-    return <ReferenceSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
+    return <ListSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
   }
   if (field.is === 'text')
     return <TextSlot {...{ label, field, onChange }} value={String(value)} />;
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);
+  if (Object.keys(words).length > MOST_SIDE_BY_SIDE) {
+    const of = Object.entries(words).map(([id, name]) => ({ id, name }));
+    return <ListSlot {...{ label, of, onChange }} value={String(value)} />;
+  }
   return (
     <Choice
       inline

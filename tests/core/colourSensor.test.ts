@@ -79,7 +79,8 @@ describe('a colour sensor', () => {
       ['red', 'green', 'blue'].map((band) => `colour_${band}_share`),
     );
     expect(columnsOf(two).map(({ title }) => title)).toContain('c3_clear_share');
-    const truth = standInTruth(robot, 7);
+    const seeing = withUnit(robot, { kind: 'light sensor' });
+    const truth = standInTruth(seeing, 7);
     const actions = [
       { do: 'set-clock', rate: 0 },
       { do: 'power-on', inHand: false },
@@ -88,7 +89,7 @@ describe('a colour sensor', () => {
     ] as const;
     const state = actions.reduce(
       (now, one) => act(now, truth, one, 0),
-      newStandIn('R', robot, 7, 0),
+      newStandIn('R', seeing, 7, 0),
     );
     const lines = readingsBetween(truth, state, 4.5, 6).map((one) =>
       JSON.stringify(toReading(one)),
@@ -107,6 +108,8 @@ describe('a colour sensor', () => {
       2,
     );
     expect(columns['colour:colour_red']?.[3]).toBeCloseTo(0.1, 2);
+    // Blue is 7 % as light as the white floor: the light sensor reads nearly what it does over a line.
+    expect(columns['light:light']?.[3]).toBeLessThan(0.22);
     expect(channelLabel('colour:colour_blue')).toBe('Colour blue');
   });
 });

@@ -4,6 +4,7 @@ import { aboutAt } from './about';
 import { motorDegreesFromDistance } from '../robot/conversions';
 import { rolledOver } from '../channels/unwrapEncoder';
 import { unitReader } from '../sensing/readers';
+import type { Floor } from '../sensing/underSpot';
 import { columnsOf } from '../units/columns';
 import { headingOf } from '../units/ofRobot';
 import { placeAt } from './place';
@@ -74,14 +75,23 @@ export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number
   );
 }
 
+/** It lies under all of a robot, wherever that stands, m. */
+const CARD = { x1M: -1000, y1M: -1000, x2M: 1000, y2M: 1000 };
+
 /** Of the echoes that a weak battery sends out so many more are lost. */
 const LOST_WHEN_WEAK = 0.15;
+
+/** A card is laid over all that is drawn there. */
+const under = (card: StandIn['card'], lines: Floor['lines']): Floor =>
+  card === null
+    ? { lines, fields: [], floorColour: WHITE }
+    : { lines: [], fields: [{ ...CARD, colour: card }], floorColour: WHITE };
 
 /** What the units read that are neither heading sensor nor driven wheel. */
 function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
   const { pose } = placeAt(truth.robot, state, tS);
   const { walls: surfaces, lines } = aboutAt(truth, state, tS);
-  const floor = { lines, fields: [], floorColour: state.card ?? WHITE };
+  const floor = under(state.card, lines);
   const weak = voltsAt(truth, state, tS) < truth.echoesFailBelowV;
   const readings = new Map(
     truth.robot.units.map((unit) => {
