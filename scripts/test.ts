@@ -67,10 +67,10 @@ const STAGES: Check[][][] = [
   [
     [vitest('api'), browser('bench', ['bench'])],
     [
-      browser('screens', ['screens', 'keyboard', 'compare', 'phone', 'otherManner', 'quickCheck']),
+      browser('screens', ['screens', 'keyboard', 'compare', 'phone', 'otherDisplay', 'quickCheck']),
       // Whatever no other lane has: no test is left out by its name.
       browser('work', [
-        'e2e/(?!bench|screens|keyboard|compare|phone|otherManner|quickCheck)[^/]*\\.spec',
+        'e2e/(?!bench|screens|keyboard|compare|phone|otherDisplay|quickCheck)[^/]*\\.spec',
       ]),
     ],
   ],

@@ -1,4 +1,6 @@
+import type { APIContext } from 'astro';
 import { defineMiddleware } from 'astro:middleware';
+import { PLAIN_DISPLAY } from './core/text/displaySettings';
 import { awayPage } from './server/awayPage';
 import { isDatabaseError, refusalOf } from './server/databaseError';
 import { database } from './server/database';
@@ -7,17 +9,9 @@ import { log } from './server/log';
 import { Problem } from './server/problem';
 import { whileAlive } from './server/pulse';
 import { isFull } from './server/room';
-import { findTeam } from './server/stores/teams';
 import { refusal, securityHeaders, withStyleAttributes } from './server/security';
-
-let zoneIsKnown = false;
-
-/** The first page of a process waits for the team's time zone; every later one reads it with its frame. */
-async function knowZone(): Promise<void> {
-  if (zoneIsKnown) return;
-  await findTeam(database());
-  zoneIsKnown = true;
-}
+import { saidWhole, speakingAs } from './server/speakingAs';
+import { findTeam } from './server/stores/teams';
 
 /** What the database does not answer for is away for a while, and no fault of Corvat's. */
 function away(url: URL, error: unknown): Response {
@@ -29,9 +23,19 @@ function away(url: URL, error: unknown): Response {
   return problemResponse(refusedBy(isDiskFull ? 'full' : 'away'));
 }
 
-async function answer(url: URL, next: () => Promise<Response>): Promise<Response> {
+/** Answered for the team that asks, and said by its display settings. */
+async function forTeam(locals: App.Locals, next: () => Promise<Response>): Promise<Response> {
+  locals.db = database();
+  locals.team = await findTeam(locals.db);
+  return speakingAs(locals.team?.settings ?? PLAIN_DISPLAY, async () => saidWhole(await next()));
+}
+
+async function answer(
+  { url, locals }: APIContext,
+  next: () => Promise<Response>,
+): Promise<Response> {
   try {
-    const found = await whileAlive(knowZone().then(next));
+    const found = await whileAlive(forTeam(locals, next));
     return found ?? away(url, new Error('the database says nothing'));
   } catch (error) {
     if (!isDatabaseError(error)) throw error;
@@ -43,10 +47,11 @@ async function answer(url: URL, next: () => Promise<Response>): Promise<Response
 const knowsNoSuchMethod = ({ status, body }: Response): boolean => status === 404 && body === null;
 
 /** Every request: host and origin checked, headers set, told in the log. */
-export const onRequest = defineMiddleware(async ({ request, url }, next) => {
+export const onRequest = defineMiddleware(async (context, next) => {
+  const { request, url } = context;
   const started = performance.now();
   const refused = refusal(request);
-  const answered = refused ?? (await answer(url, next));
+  const answered = refused ?? (await answer(context, next));
   const response =
     url.pathname.startsWith('/api/') && knowsNoSuchMethod(answered)
       ? problemResponse(new Problem(405, 'method', `${request.method} is not done here.`))

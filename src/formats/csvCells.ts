@@ -1,6 +1,6 @@
 import { instantIn } from '../core/text/dates';
 import { parseDecimal } from '../core/text/decimal';
-import { teamZone } from '../core/text/manner';
+import { teamZone } from '../core/text/displaySettings';
 
 /** Why a cell cannot be what its column says it is, in words that follow "line 5:". */
 export class BadCell extends Error {}

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { instantIn } from '../core/text/dates';
-import { teamZone } from '../core/text/manner';
+import { teamZone } from '../core/text/displaySettings';
 import { id } from './fields';
 
 const empty = z.literal('').transform(() => undefined);

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DECIMAL_SIGNS, LENGTH_NAMES, TURN_SIDES } from '../core/text/manner';
+import { DECIMAL_SIGNS, LENGTH_NAMES, TURN_SIDES } from '../core/text/displaySettings';
 import { isZone } from '../core/text/dates';
 
 /** How a team wants things to be said. */

@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import { describeIssue, issuePath } from '../formats/issues';
 import { readJson } from '../formats/jsonText';
 import { withVisibleText } from '../formats/visibleText';
-import { database, type Database } from './database';
+import type { Database } from './database';
 import { isDatabaseError, refusalOf, type Refusal } from './databaseError';
 import { log } from './log';
 import { Problem } from './problem';
@@ -114,7 +114,7 @@ export function refusedBy(refusal: Refusal): Problem {
 export function endpoint(work: (db: Database, context: APIContext) => Promise<Response>): APIRoute {
   return async (context) => {
     try {
-      return await work(database(), context);
+      return await work(context.locals.db, context);
     } catch (error) {
       if (error instanceof Problem) return problemResponse(error);
       if (isDatabaseError(error)) {

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { teamManner, type Manner } from '../core/text/manner';
+import { displaySettings, type DisplaySettings } from '../core/text/displaySettings';
 
 /** Work under way in a worker. */
 export interface WorkerJob<T> {
@@ -9,7 +9,7 @@ export interface WorkerJob<T> {
 
 /** What every worker that says something is told first. */
 interface Speaks {
-  speakAs(manner: Manner): void;
+  speakAs(display: DisplaySettings): void;
 }
 
 /** A promise that fails when the worker itself does: its script is not there, or ran out of room. */
@@ -27,7 +27,7 @@ export function inWorker<Api extends Speaks, T>(
 ): WorkerJob<T> {
   const api = wrap<Api>(worker);
   const answer = async () => {
-    await (api as Remote<Speaks>).speakAs(teamManner());
+    await (api as Remote<Speaks>).speakAs(displaySettings());
     return ask(api);
   };
   const cancel = () => worker.terminate();

@@ -1,7 +1,7 @@
 import { clockIn, dayIn, instantIn } from '../core/text/dates';
-import { teamZone as zone } from '../core/text/manner';
+import { teamZone as zone } from '../core/text/displaySettings';
 
-import './manner';
+import './displaySettings';
 
 /** "2026-11-12" */
 export const dayOf = (instant: string | Date): string => dayIn(instant, zone());

@@ -1,4 +1,4 @@
-import './manner';
+import './displaySettings';
 import { DEG_PER_S, scaled, SPEED, type Unit } from '../core/quantities/units';
 import type { TunedId } from '../core/robot/tunedIds';
 import { dampingUnit, integralUnit, SHOWN } from '../core/control/tuned';

@@ -1,5 +1,5 @@
 import { expose, transfer } from 'comlink';
-import { setTeamManner } from '../core/text/manner';
+import { setDisplaySettings } from '../core/text/displaySettings';
 import { channelsIn } from '../core/channels/log';
 import { shownLog, type ShownLog } from '../core/gyro/shownLog';
 import type { KnownBefore } from '../core/gyro/still/soonAfterPowerUp';
@@ -52,7 +52,7 @@ function logFrom(
 }
 
 const bench = {
-  speakAs: setTeamManner,
+  speakAs: setDisplaySettings,
 
   /** Read a file of readings: JSON Lines, or CSV by a choice of columns. */
   async read(

@@ -1,10 +1,10 @@
 import { expose } from 'comlink';
-import { setTeamManner } from '../core/text/manner';
+import { setDisplaySettings } from '../core/text/displaySettings';
 import { sensitivitiesOf } from '../core/forecast/sensitivities';
 import { forecast } from '../core/forecast/summary';
 
 /** Forecasts are made here: the statistics are not with the simulator. */
-const forecaster = { speakAs: setTeamManner, forecast, sensitivitiesOf };
+const forecaster = { speakAs: setDisplaySettings, forecast, sensitivitiesOf };
 
 export type ForecastWorker = typeof forecaster;
 

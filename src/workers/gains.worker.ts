@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import type { Robot } from '../core/robot/robot';
-import { setTeamManner } from '../core/text/manner';
+import { setDisplaySettings } from '../core/text/displaySettings';
 import { gainsAtSpeeds, type SpeedStudy } from '../core/tuning/atSpeeds';
 import { tunedController } from '../core/tuning/controllers/registry';
 import type { TunedId } from '../core/robot/tunedIds';
@@ -26,7 +26,7 @@ export interface PushReply {
 const SEED = 5;
 
 const gains = {
-  speakAs: setTeamManner,
+  speakAs: setDisplaySettings,
 
   /** The gains that are good for this robot, or what it lacks. */
   good({ robot, controller, speed }: GainRequest): GoodReply {

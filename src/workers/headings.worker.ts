@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import { setTeamManner } from '../core/text/manner';
+import { setDisplaySettings } from '../core/text/displaySettings';
 import { headingsOnRoute } from '../core/forecast/headingsOnRoute';
 
 /** Whether to zero the heading before each turn, tried on a route. */
-const headings = { speakAs: setTeamManner, onRoute: headingsOnRoute };
+const headings = { speakAs: setDisplaySettings, onRoute: headingsOnRoute };
 
 export type HeadingsWorker = typeof headings;
 

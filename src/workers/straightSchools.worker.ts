@@ -5,7 +5,7 @@ import {
   type StraightOutcome,
 } from '../core/drive/straightSchools';
 import type { Robot } from '../core/robot/robot';
-import { setTeamManner } from '../core/text/manner';
+import { setDisplaySettings } from '../core/text/displaySettings';
 
 export interface StraightSchoolsRequest {
   robot: Robot;
@@ -18,7 +18,7 @@ const RUNS = 40;
 const SEED = 13;
 
 const ways = {
-  speakAs: setTeamManner,
+  speakAs: setDisplaySettings,
 
   /** The ways of driving straight side by side. */
   compare: ({ robot, ...wanted }: StraightSchoolsRequest): StraightOutcome[] =>

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { Robot } from '../core/robot/robot';
 import type { TurnSchool } from '../core/control/turn/schema';
-import { setTeamManner } from '../core/text/manner';
+import { setDisplaySettings } from '../core/text/displaySettings';
 import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
 
 export interface SchoolsRequest {
@@ -21,7 +21,7 @@ const RUNS = 60;
 const SEED = 11;
 
 const turnSchools = {
-  speakAs: setTeamManner,
+  speakAs: setDisplaySettings,
 
   /** Ways of turning side by side, and the gain that stays within an overshoot. */
   compare({ robot, schools, targetRad, overshootRad }: SchoolsRequest): SchoolsReply {

@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { afterEach, describe, expect, it } from 'vitest';
 import { knowledgeAge } from '../../src/core/text/freshness';
 import { clockIn, dayIn, daysBetween, instantIn, isZone } from '../../src/core/text/dates';
-import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
+import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
 import { guessColumns, readCsvTable, readRuns } from '../../src/formats/runsCsv';
 
 const ZONES = ['UTC', 'Europe/Berlin', 'America/St_Johns', 'Asia/Kathmandu', 'Pacific/Auckland'];
-afterEach(() => setTeamManner(PLAIN_MANNER));
+afterEach(() => setDisplaySettings(PLAIN_DISPLAY));
 
 describe('days and clock times in a zone', () => {
   it('are those of that zone’s clocks, whatever clock the computer has', () => {
@@ -53,7 +53,7 @@ describe('days and clock times in a zone', () => {
     expect(daysBetween(evening, morning, 'UTC')).toBe(1);
     expect(daysBetween(evening, morning, 'Pacific/Auckland')).toBe(0);
     expect(knowledgeAge(evening, morning, '').text).toBe('yesterday');
-    setTeamManner({ ...PLAIN_MANNER, timeZone: 'Pacific/Auckland' });
+    setDisplaySettings({ ...PLAIN_DISPLAY, timeZone: 'Pacific/Auckland' });
     expect(knowledgeAge(evening, morning, '').text).toBe('today');
   });
 
@@ -66,7 +66,7 @@ describe('days and clock times in a zone', () => {
 
 describe('times in a file of runs', () => {
   it('without a zone are the team’s', () => {
-    setTeamManner({ ...PLAIN_MANNER, timeZone: 'Europe/Berlin' });
+    setDisplaySettings({ ...PLAIN_DISPLAY, timeZone: 'Europe/Berlin' });
     const read = (when: string) => {
       const table = readCsvTable(new TextEncoder().encode(`happened_at,worked\n${when},1\n`));
       return readRuns(table, guessColumns(table.header, []))[0]?.run?.happenedAt;

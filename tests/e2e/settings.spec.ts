@@ -30,7 +30,7 @@ test('days and clock times are shown in the team’s zone, not in the browser’
   // Thirteen hours on, and the next day.
   await open(page, '/bench/still');
   await expect(checks).toContainText('2026-11-06 05:21');
-  await expect(page.locator('html')).toHaveAttribute('data-manner', /Pacific\/Auckland/);
+  await expect(page.locator('html')).toHaveAttribute('data-display', /Pacific\/Auckland/);
 
   await open(page, '/settings');
   await page.getByLabel('Time zone').selectOption('UTC');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
+import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
 import { errorLength } from '../../src/core/text/quantities';
 import { remembered } from '../../src/server/services/remembered';
 
@@ -20,9 +20,9 @@ describe('what was computed lately', () => {
   it('is computed anew when the team wants it said in another way', () => {
     const said = remembered((metres: number) => errorLength(metres));
     expect(said(0.0254)).toBe('25 mm');
-    setTeamManner({ ...PLAIN_MANNER, length: 'in' });
+    setDisplaySettings({ ...PLAIN_DISPLAY, length: 'in' });
     expect(said(0.0254)).toBe('1.00 in');
-    setTeamManner(PLAIN_MANNER);
+    setDisplaySettings(PLAIN_DISPLAY);
     expect(said(0.0254)).toBe('25 mm');
   });
 

@@ -3,7 +3,7 @@ import { wilson, type SuccessRate } from '../stats/wilson';
 import { answerOf } from './answers';
 import { counted, number } from '../text/quantities';
 import { dayIn } from '../text/dates';
-import { teamZone } from '../text/manner';
+import { teamZone } from '../text/displaySettings';
 
 /** One trace that was judged: what it was, what was said, and when. */
 export interface DrillAnswer {

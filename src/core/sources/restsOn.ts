@@ -2,7 +2,7 @@ import type { CalibrationValue } from '../calibration/calibration';
 import { CALIBRATION_KINDS, isByEarlierMethod } from '../calibration/registry';
 import type { Robot } from '../robot/robot';
 import { dayIn } from '../text/dates';
-import { teamZone } from '../text/manner';
+import { teamZone } from '../text/displaySettings';
 import { counted } from '../text/quantities';
 import type { RestsOn } from './restsOnSentence';
 import type { Doubt } from './source';

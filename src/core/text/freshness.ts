@@ -1,5 +1,5 @@
 import { daysBetween } from './dates';
-import { teamZone } from './manner';
+import { teamZone } from './displaySettings';
 
 /** How far a station's knowledge can be relied on, by the age of what it rests on. */
 export interface Freshness {

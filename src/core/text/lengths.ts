@@ -1,4 +1,4 @@
-import { teamManner, type LengthName } from './manner';
+import { displaySettings, type LengthName } from './displaySettings';
 
 /** A unit in which lengths are said. */
 export interface LengthScale {
@@ -29,10 +29,10 @@ const SCALES: Record<LengthName, { bench: LengthScale; error: LengthScale }> = {
 };
 
 /** For lengths that are measured with a tape. */
-export const benchScale = (): LengthScale => SCALES[teamManner().length].bench;
+export const benchScale = (): LengthScale => SCALES[displaySettings().length].bench;
 
 /** For the small ones: errors of runs, sizes of parts. */
-export const errorScale = (): LengthScale => SCALES[teamManner().length].error;
+export const errorScale = (): LengthScale => SCALES[displaySettings().length].error;
 
 /** The graph lines of a picture of ends: a centimetre apart, or half an inch. */
 export const gridM = (): number => (benchScale().label === 'in' ? 0.0127 : 0.01);

@@ -1,6 +1,6 @@
 import { degreesFromRadians } from '../geometry/angle';
 import { benchScale, errorFigure, errorScale, fineDecimals } from './lengths';
-import { teamManner } from './manner';
+import { displaySettings } from './displaySettings';
 
 const MINUS = '−';
 
@@ -8,7 +8,7 @@ const MINUS = '−';
 export function number(value: number, decimals = 0): string {
   const text = value.toFixed(decimals);
   const signed = /^-0(\.0*)?$/.test(text) ? text.slice(1) : text.replace('-', MINUS);
-  return signed.replace('.', teamManner().decimalSign);
+  return signed.replace('.', displaySettings().decimalSign);
 }
 
 /** A number with at most so many decimals, without trailing zeros. */
@@ -53,7 +53,7 @@ export const fineLength = (metres: number): string =>
   `${number(errorFigure(metres), fineDecimals())} ${errorScale().label}`;
 
 /** 1, or −1 where the team counts turns to the right as positive. */
-export const turnSign = (): 1 | -1 => (teamManner().positiveTurn === 'left' ? 1 : -1);
+export const turnSign = (): 1 | -1 => (displaySettings().positiveTurn === 'left' ? 1 : -1);
 
 /** The ends of an interval of a directed quantity, the lower figure first. */
 export const between = (low: number, high: number): [number, number] =>
@@ -71,7 +71,7 @@ export const headingText = (radians: number, decimals = 1): string =>
 export const headingInList = (radians: number): string => `${number(headingFigure(radians), 1)}°`;
 
 /** Which way its numbers grow: "left +". */
-export const positiveTurn = (): string => `${teamManner().positiveTurn} +`;
+export const positiveTurn = (): string => `${displaySettings().positiveTurn} +`;
 
 /** An angle that has no direction: a size, a rate, a tolerance. */
 export const degrees = (radians: number, decimals = 1): string =>

@@ -3,7 +3,7 @@ import type { Selection } from '../../formats/selection';
 import type { CalibrationKind } from '../../core/calibration/calibration';
 import { kindOfCalibration } from '../../core/calibration/registry';
 import { dayIn, clockIn } from '../../core/text/dates';
-import { teamZone } from '../../core/text/manner';
+import { teamZone } from '../../core/text/displaySettings';
 import type { Database } from '../database';
 
 /** Something that was changed about a robot, as its journals have it. */

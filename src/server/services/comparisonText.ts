@@ -2,7 +2,7 @@ import { compareSentence, couldHide } from '../../core/compare/sentence';
 import { FIGURE } from '../../core/compare/plan/figures';
 import { wished, wishOf } from '../../core/compare/plan/wish';
 import { dayIn } from '../../core/text/dates';
-import { teamZone } from '../../core/text/manner';
+import { teamZone } from '../../core/text/displaySettings';
 import { counted } from '../../core/text/quantities';
 import { csvText } from '../../formats/csvText';
 import type { PlanSoFar } from '../../formats/planSoFar';

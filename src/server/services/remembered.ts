@@ -1,4 +1,4 @@
-import { teamManner } from '../../core/text/manner';
+import { displaySettings } from '../../core/text/displaySettings';
 
 /** So many answers are remembered: those for a team’s robots and series. */
 const MOST = 200;
@@ -10,8 +10,8 @@ const MOST = 200;
 export function remembered<Q, A>(compute: (question: Q) => A): (question: Q) => A {
   const answers = new Map<string, A>();
   return (question) => {
-    // Answers hold sentences: said in another manner they are others.
-    const key = JSON.stringify([question, teamManner()]);
+    // Answers hold sentences: with other display settings they are others.
+    const key = JSON.stringify([question, displaySettings()]);
     const known = answers.get(key);
     if (known !== undefined) return known;
     const answer = compute(question);

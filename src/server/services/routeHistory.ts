@@ -1,6 +1,6 @@
 import { routeHistory, type HistoryRun, type RouteHistory } from '../../core/compare/routeHistory';
 import { dayIn } from '../../core/text/dates';
-import { teamZone } from '../../core/text/manner';
+import { teamZone } from '../../core/text/displaySettings';
 import type { Database } from '../database';
 import { listRuns } from '../stores/runs';
 import { seriesPage, type SeriesEntry } from '../stores/series';

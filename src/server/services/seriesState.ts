@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import { teamManner } from '../../core/text/manner';
+import { displaySettings } from '../../core/text/displaySettings';
 import type { SavedSeries } from '../../formats/records';
 import type { Database } from '../database';
 
@@ -27,12 +27,12 @@ export async function runStates(
   return new Map(rows.map((row) => [row.seriesId, row]));
 }
 
-/** From what findings follow, besides what never changes: their sentences are said in the team's manner. */
+/** From what findings follow, besides what never changes: their sentences are said by the team's display settings. */
 export function stateOf(
   { id, version }: SavedSeries,
   states: ReadonlyMap<string, RunState>,
 ): string {
   const { runs = 0, versions = 0 } = states.get(id) ?? {};
-  const manner = createHash('sha256').update(JSON.stringify(teamManner())).digest('hex');
-  return [FORMAT, version, runs, versions, manner.slice(0, 16)].join('.');
+  const display = createHash('sha256').update(JSON.stringify(displaySettings())).digest('hex');
+  return [FORMAT, version, runs, versions, display.slice(0, 16)].join('.');
 }

@@ -1,10 +1,9 @@
 import { dayIn } from '../../core/text/dates';
-import { teamZone } from '../../core/text/manner';
+import { teamZone } from '../../core/text/displaySettings';
 import { knowledgeAge, type Freshness } from '../../core/text/freshness';
 import type { Database } from '../database';
 import { listRobots } from '../stores/robots';
 import { roomNotice } from '../room';
-import { findTeam } from '../stores/teams';
 import { validityOf } from './validity';
 
 const asDate = (value: unknown): Date | null =>
@@ -38,9 +37,7 @@ async function benchNote(db: Database): Promise<{ note: Freshness; bench: Frame[
   };
 }
 
-export async function frameData(db: Database): Promise<Frame> {
-  // First of all: what is said below is said in the team's time zone.
-  const team = await findTeam(db);
+export async function frameData({ db, team }: App.Locals): Promise<Frame> {
   const [robots, lastSaved, lastRun, { note, bench }] = await Promise.all([
     db.models.robot.count(),
     db.models.routeVersion.max('savedAt'),

@@ -1,7 +1,7 @@
 import type { Freshness } from '../../core/text/freshness';
 import { daysBetween } from '../../core/text/dates';
 import { counted } from '../../core/text/quantities';
-import { teamZone } from '../../core/text/manner';
+import { teamZone } from '../../core/text/displaySettings';
 import type { SavedSeries } from '../../formats/records';
 
 /** Something worth doing now, and where. */

@@ -1,5 +1,4 @@
 import type { Transaction } from 'sequelize';
-import { setTeamManner } from '../../core/text/manner';
 import { teamRecord, type TeamRecord, type TeamSetUp } from '../../formats/records';
 import { type Database, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -9,12 +8,7 @@ import { robotKept } from './robots';
 import { routeKept } from './routes';
 import { saveVersioned, type Kept } from './versioned';
 
-/** What is read of the team is said in its manner from then on. */
-function toRecord(row: Row): TeamRecord {
-  const record = teamRecord.parse(row.get({ plain: true }));
-  setTeamManner(record.settings);
-  return record;
-}
+const toRecord = (row: Row): TeamRecord => teamRecord.parse(row.get({ plain: true }));
 
 const teamKept = (db: Database): Kept<TeamRecord> => ({
   what: 'team',

@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import { teamManner } from '../../core/text/manner';
+import { displaySettings } from '../../core/text/displaySettings';
 import type { SimulatedRun, Simulation } from '../../core/forecast/run';
 import type { Sensitivity } from '../../core/forecast/sensitivities';
 import type { Forecast } from '../../core/forecast/summary';
@@ -83,7 +83,7 @@ export function simulateInWorkers(
     some: SimulatedRun[],
     known: Sensitivity[] | null,
   ): Promise<Forecast> => {
-    await forecaster.speakAs(teamManner());
+    await forecaster.speakAs(displaySettings());
     return forecaster.forecast(simulation, some, known);
   };
   const take = (portion: readonly NumberedRun[]) => {

@@ -1,5 +1,5 @@
 import { roundLength } from '../../core/text/lengths';
-import { teamNames } from '../../core/text/manner';
+import { teamNames } from '../../core/text/displaySettings';
 import { useEffect, useRef, useState } from 'react';
 import type { Mission } from '../../core/table/table';
 import { nextRunText, progressText } from '../../core/runs/progress';

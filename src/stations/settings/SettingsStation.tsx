@@ -1,5 +1,5 @@
 import type { TeamRecord } from '../../formats/records';
-import { TURN_SIDES, type TurnSide } from '../../core/text/manner';
+import { TURN_SIDES, type TurnSide } from '../../core/text/displaySettings';
 import { Button } from '../../ui/Button';
 import { Notice, Toast } from '../../ui/Notice';
 import { Choice } from '../../ui/Choice';

@@ -1,6 +1,6 @@
 import { ASKED_KINDS, firstUnits } from '../../core/units/firstUnits';
 import { teamSettings } from '../../formats/teamSettings';
-import { setTeamManner, teamManner, type DecimalSign } from '../../core/text/manner';
+import { setDisplaySettings, displaySettings, type DecimalSign } from '../../core/text/displaySettings';
 import { isZone } from '../../core/text/dates';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useReducer, useState } from 'react';
@@ -68,7 +68,7 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
       name: values.team.trim(),
       settings: teamSettings.parse({
         timeZone: browserZone(),
-        length: teamManner().length,
+        length: displaySettings().length,
         decimalSign: browserSign(),
       }),
     },
@@ -186,14 +186,14 @@ function UnitChoice({ onChange }: { onChange(): void }) {
   return (
     <Choice
       label="Lengths in"
-      value={teamManner().length}
+      value={displaySettings().length}
       options={[
         { value: 'cm', label: 'cm and mm' },
         { value: 'mm', label: 'mm' },
         { value: 'in', label: 'inches' },
       ]}
       onChange={(length) => {
-        setTeamManner({ ...teamManner(), length });
+        setDisplaySettings({ ...displaySettings(), length });
         onChange();
       }}
     />

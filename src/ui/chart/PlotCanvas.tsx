@@ -1,4 +1,4 @@
-import { teamManner } from '../../core/text/manner';
+import { displaySettings } from '../../core/text/displaySettings';
 import {
   Chart as ChartJs,
   Filler,
@@ -107,7 +107,7 @@ export default function PlotCanvas(props: PlotProps) {
       plugins={[shading(shades, colours)]}
       options={{
         animation: false,
-        locale: teamManner().decimalSign === ',' ? 'de' : 'en',
+        locale: displaySettings().decimalSign === ',' ? 'de' : 'en',
         responsive: true,
         maintainAspectRatio: false,
         parsing: false,

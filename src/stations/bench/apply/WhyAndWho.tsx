@@ -1,4 +1,4 @@
-import { teamNames } from '../../../core/text/manner';
+import { teamNames } from '../../../core/text/displaySettings';
 import { TextField } from '../../../ui/TextField';
 
 interface Said {

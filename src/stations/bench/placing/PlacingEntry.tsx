@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { readOffGrid, type Marks } from '../../../core/placing/placing';
-import { teamNames } from '../../../core/text/manner';
+import { teamNames } from '../../../core/text/displaySettings';
 import type { EntryOf } from '../../../core/trials/kind';
 import { PLACING_TRIAL, type PlacingTrialRecord } from '../../../core/trials/placing';
 import { Button } from '../../../ui/Button';

@@ -1,4 +1,4 @@
-import { teamManner } from '../../../core/text/manner';
+import { displaySettings } from '../../../core/text/displaySettings';
 import { parseDecimal } from '../../../core/text/decimal';
 import { useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
@@ -10,7 +10,7 @@ const MOST = 12;
 /** Angles from "45, 90, 180": each counts both ways. Null when something else stands there. */
 function parseAngles(text: string): number[] | null {
   // Where a comma parts whole and parts of a number, only one with a space behind it parts two numbers.
-  const between = teamManner().decimalSign === ',' ? /;|,?\s+/ : /[,;\s]+/;
+  const between = displaySettings().decimalSign === ',' ? /;|,?\s+/ : /[,;\s]+/;
   const parts = text.split(between).filter((part) => part !== '');
   const degrees = parts.map((part) => parseDecimal(part.replace('°', '')));
   if (degrees.length > MOST || degrees.some((angle) => !(angle >= 5 && angle <= 720))) return null;

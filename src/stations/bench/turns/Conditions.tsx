@@ -1,4 +1,4 @@
-import { teamNames } from '../../../core/text/manner';
+import { teamNames } from '../../../core/text/displaySettings';
 import { driftText } from '../../../core/gyro/driftText';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { fieldsOf, RecordForm } from '../../../ui/recordForm';

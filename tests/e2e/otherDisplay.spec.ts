@@ -6,7 +6,7 @@ import { privateUrl } from '../../scripts/lib/mariadb';
 import { expect, server, test } from './corvat';
 import { saidInMetres } from './readWords';
 
-/** Another manner of saying things, for as long as a test lasts. */
+/** Other display settings, for as long as a test lasts. */
 async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => Promise<void>> {
   const db = openDatabase(privateUrl(server().home, 'demo'));
   const team = await findTeam(db);

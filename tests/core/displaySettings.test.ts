@@ -5,21 +5,21 @@ import { describeStart, describeStep } from '../../src/core/course/describe';
 import { stepSchema } from '../../src/core/steps/step';
 import { driftText } from '../../src/core/gyro/driftText';
 import { offsetInWords } from '../../src/core/runs/verdict';
-import { PLAIN_MANNER, setTeamManner } from '../../src/core/text/manner';
+import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
 import { benchLength, benchSpeed, errorLength, headingText } from '../../src/core/text/quantities';
 import { fieldValue } from '../../src/formats/fieldWords';
 import { guessColumns, readRuns, writeRunsCsv } from '../../src/formats/runsCsv';
 import { BENCH_LENGTH, DEG, DRIFT, HEADING, SMALL_LENGTH } from '../../src/ui/units';
 import { deg, routeOf } from './support';
 
-const inches = { ...PLAIN_MANNER, length: 'in', positiveTurn: 'right' } as const;
+const inches = { ...PLAIN_DISPLAY, length: 'in', positiveTurn: 'right' } as const;
 const kind = (key: string) => {
   const found = CHANNEL_KINDS.find((one) => one.key === key);
   if (found === undefined) throw new Error(key);
   return found;
 };
 
-afterEach(() => setTeamManner(PLAIN_MANNER));
+afterEach(() => setDisplaySettings(PLAIN_DISPLAY));
 
 describe('how a team wants quantities to be said', () => {
   it('lengths: cm with mm for the errors of runs, mm, or inches throughout', () => {
@@ -28,13 +28,13 @@ describe('how a team wants quantities to be said', () => {
       '12 mm',
       '30 cm/s',
     ]);
-    setTeamManner({ ...PLAIN_MANNER, length: 'mm' });
+    setDisplaySettings({ ...PLAIN_DISPLAY, length: 'mm' });
     expect([benchLength(0.415), errorLength(0.012), benchSpeed(0.3)]).toEqual([
       '415 mm',
       '12 mm',
       '300 mm/s',
     ]);
-    setTeamManner(inches);
+    setDisplaySettings(inches);
     // One inch is 25.4 mm.
     expect([benchLength(0.254), errorLength(0.0127), benchSpeed(0.254)]).toEqual([
       '10 in',
@@ -48,7 +48,7 @@ describe('how a team wants quantities to be said', () => {
   it('turns: to the left or to the right as positive, and a size stays a size', () => {
     const right = deg(-90);
     expect([headingText(right), driftText(deg(-0.2))]).toEqual(['−90°', '−0.20 °/s']);
-    setTeamManner(inches);
+    setDisplaySettings(inches);
     expect([headingText(right), driftText(deg(-0.2))]).toEqual(['90°', '0.20 °/s']);
     const turn = stepSchema.parse({ id: 's', kind: 'turn', mode: 'to', angleRad: right });
     expect(describeStep(turn, [])).toMatch(/^Turn to 90°/);
@@ -63,7 +63,7 @@ describe('how a team wants quantities to be said', () => {
 
   it('readings of any channel, the lower end of a range first', () => {
     expect(shownText(kind('distanceM'), 0.254)).toBe('25.4 cm');
-    setTeamManner(inches);
+    setDisplaySettings(inches);
     expect(shownText(kind('distanceM'), 0.254)).toBe('10.00 in');
     expect(shownRange(kind('headingRad'), deg(-40), deg(10))).toBe('−10.0° to 40.0°');
     expect(shownText(kind('light'), 0.5)).toBe('50 %');
@@ -71,7 +71,7 @@ describe('how a team wants quantities to be said', () => {
 
   it('fields: what is typed comes back as the same value in SI, within limits of the record', () => {
     for (const length of ['cm', 'mm', 'in'] as const) {
-      setTeamManner({ ...inches, length });
+      setDisplaySettings({ ...inches, length });
       for (const unit of [BENCH_LENGTH, SMALL_LENGTH, HEADING, DRIFT, DEG]) {
         for (const si of [-0.3, 0, 0.0254, 1]) expect(unit.read(unit.show(si))).toBeCloseTo(si, 12);
       }
@@ -98,7 +98,7 @@ describe('how a team wants quantities to be said', () => {
     };
     const plain = writeRunsCsv([run], []);
     expect(plain).toContain('end_x_mm,end_y_mm,end_heading_deg');
-    setTeamManner(inches);
+    setDisplaySettings(inches);
     const text = writeRunsCsv([run], []);
     expect(text).toContain('end_x_in,end_y_in,end_heading_right_deg');
     expect(text).toContain('0.5,-1,-3,');
