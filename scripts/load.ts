@@ -1,4 +1,6 @@
 import { loadSeason } from '../src/server/demo/season';
+import { storesOf } from '../src/server/storesOf';
+import { findTeam } from '../src/server/stores/teams';
 import { withData } from './lib/openData';
 import { main, say, Sentence } from './lib/sentence';
 
@@ -11,9 +13,10 @@ main(async () => {
     throw new Sentence('Say how many runs: ./corvat load 10000');
   }
   await withData('demo', async (db) => {
-    if ((await db.models.routeVersion.count()) === 0) {
+    const team = await findTeam(db);
+    if (team === null || (await db.models.routeVersion.count()) === 0) {
       throw new Sentence('There are no demo data yet: start ./corvat demo once, then load.');
     }
-    await loadSeason(db, runs, (done) => say(`… ${done} of ${runs} runs`));
+    await loadSeason(storesOf(db, team.id), runs, (done) => say(`… ${done} of ${runs} runs`));
   });
 });

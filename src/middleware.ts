@@ -11,7 +11,9 @@ import { whileAlive } from './server/pulse';
 import { isFull } from './server/room';
 import { refusal, securityHeaders, withStyleAttributes } from './server/security';
 import { saidWhole, speakingAs } from './server/speakingAs';
+import { storesOf } from './server/storesOf';
 import { findTeam } from './server/stores/teams';
+import { TEAM_COOKIE } from './server/teamCookie';
 
 /** What the database does not answer for is away for a while, and no fault of Corvat's. */
 function away(url: URL, error: unknown): Response {
@@ -23,23 +25,27 @@ function away(url: URL, error: unknown): Response {
   return problemResponse(refusedBy(isDiskFull ? 'full' : 'away'));
 }
 
-/** Answered for the team that asks, and said by its display settings. */
-async function forTeam(locals: App.Locals, next: () => Promise<Response>): Promise<Response> {
-  locals.db = database();
-  locals.team = await findTeam(locals.db);
-  return speakingAs(locals.team?.settings ?? PLAIN_DISPLAY, async () => saidWhole(await next()));
-}
+/** Before there is a team its stores are empty. */
+const NOBODY = '';
 
-async function answer(
-  { url, locals }: APIContext,
+/** Answered for the team that asks, and said by its display settings. */
+async function forTeam(
+  { locals, cookies }: APIContext,
   next: () => Promise<Response>,
 ): Promise<Response> {
+  const team = await findTeam(database(), cookies.get(TEAM_COOKIE)?.value);
+  locals.team = team;
+  locals.db = storesOf(database(), team?.id ?? NOBODY);
+  return speakingAs(team?.settings ?? PLAIN_DISPLAY, async () => saidWhole(await next()));
+}
+
+async function answer(context: APIContext, next: () => Promise<Response>): Promise<Response> {
   try {
-    const found = await whileAlive(forTeam(locals, next));
-    return found ?? away(url, new Error('the database says nothing'));
+    const found = await whileAlive(forTeam(context, next));
+    return found ?? away(context.url, new Error('the database says nothing'));
   } catch (error) {
     if (!isDatabaseError(error)) throw error;
-    return away(url, error);
+    return away(context.url, error);
   }
 }
 

@@ -1,6 +1,8 @@
 import { ulid } from 'ulid';
 import { openDatabase } from '../../src/server/database';
 import { loadSeason } from '../../src/server/demo/season';
+import { storesOf } from '../../src/server/storesOf';
+import { findTeam } from '../../src/server/stores/teams';
 import { privateUrl } from './mariadb';
 
 const RUNS = 100_000;
@@ -57,7 +59,11 @@ async function send(url: string, method: string, body: unknown): Promise<number>
 export async function seasonSpeed(url: string, home: string): Promise<SeasonFigures> {
   const db = openDatabase(privateUrl(home, 'demo'));
   try {
-    const long = await loadSeason(db, RUNS, () => undefined);
+    const long = await loadSeason(
+      storesOf(db, (await findTeam(db))?.id ?? ''),
+      RUNS,
+      () => undefined,
+    );
     const short = String(
       (await db.models.series.findOne({ where: { trying: 'made-up try 9' } }))?.get('id'),
     );

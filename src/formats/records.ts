@@ -113,6 +113,7 @@ export const teamSetUp = z.object({
   robot: robotRecord,
   course: courseRecord,
   route: routeRecord,
+  another: z.boolean().optional().describe('beside the teams that are there'),
 });
 
 export type TeamRecord = z.output<typeof teamRecord>;

@@ -5,7 +5,7 @@ import { readJson } from '../formats/jsonText';
 import { withVisibleText } from '../formats/visibleText';
 import { fittingColumns } from './fittingColumns';
 import { inTransaction, type Database } from './database';
-import { TABLE_NAMES, type TableName } from './models';
+import { OF_TEAM, TABLE_NAMES, type TableName } from './models';
 import { packColumn } from './packedColumn';
 import { pagesOf } from './pagesOf';
 import { ROW_SCHEMAS, type PlainRow } from './rowSchemas';
@@ -95,10 +95,17 @@ function parseHeader(value: unknown): BundleHeader {
   );
 }
 
+/** The team of a row; nothing in backups of an earlier Corvat, which had one alone. */
+function teamOf(table: TableName, row: unknown): { teamId?: string } {
+  if (!OF_TEAM.includes(table)) return {};
+  const { data } = z.object({ teamId: z.ulid() }).safeParse(row);
+  return data ?? {};
+}
+
 /** A row as its table wants it, brought forward; a sentence with table, id and field where it does not fit. */
 function checkedRow(table: TableName, row: unknown): BundleRow {
   const parsed = ROW_SCHEMAS[table].safeParse(row);
-  if (parsed.success) return { table, row: parsed.data };
+  if (parsed.success) return { table, row: { ...parsed.data, ...teamOf(table, row) } };
   throw unreadable(table, row as PlainRow, parsed.error);
 }
 

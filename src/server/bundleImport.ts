@@ -2,7 +2,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { asText, type BundleRow, type OpenBundle } from './bundle';
 import type { Database } from './database';
 import { holdingAll } from './holdingAll';
-import { DERIVED_NAMES, TABLE_NAMES, type Row, type TableName } from './models';
+import { DERIVED_NAMES, OF_TEAM, TABLE_NAMES, type Row, type TableName } from './models';
 import type { PlainRow } from './rowSchemas';
 import { placeRuns } from './stores/runsFound';
 
@@ -30,6 +30,16 @@ async function insertRows(
   await queries.bulkInsert(model.getTableName(), values, { transaction }, types);
 }
 
+/** A row that says its team; one of an earlier Corvat is of the only one. */
+function ofItsTeam(table: TableName, row: PlainRow, teams: ReadonlySet<unknown>): PlainRow {
+  if (!OF_TEAM.includes(table)) return row;
+  const teamId = row.teamId ?? [...teams][0];
+  if (teams.has(teamId)) return { ...row, teamId };
+  throw new Error(
+    `A record in this file is of a team that is not in it: table ${table}, id ${String(row.id)}. Nothing was changed.`,
+  );
+}
+
 /** Insert rows in batches; rows that point to others of their own table are linked at the end. */
 async function insertAll(
   db: Database,
@@ -42,6 +52,7 @@ async function insertAll(
   let batch: PlainRow[] = [];
   let size = 0;
   let current: TableName | null = null;
+  const teams = new Set<unknown>();
   // While the database takes a batch, the next is read.
   let taken: Promise<void> = Promise.resolve();
   const flush = async () => {
@@ -55,7 +66,9 @@ async function insertAll(
     batch = [];
     size = 0;
   };
-  for await (const { table, row } of rows) {
+  for await (const { table, row: read } of rows) {
+    if (table === 'team') teams.add(read.id);
+    const row = ofItsTeam(table, read, teams);
     const characters = JSON.stringify(asText(row)).length;
     if (table !== current || size + characters > CHARACTERS_AT_ONCE) await flush();
     current = table;

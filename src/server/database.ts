@@ -3,10 +3,16 @@ import { errorNumber, isWorthAnotherTry } from './databaseError';
 import { log } from './log';
 import { defineModels, type Models } from './models';
 
+/** All teams together: for what starts, brings forward, backs up and finds the team of a request. */
 export interface Database {
   url: string;
   sequelize: Sequelize;
   models: Models;
+}
+
+/** A database opened for one team (`storesOf`): all that stores and services are asked with. */
+export interface TeamDatabase extends Database {
+  teamId: string;
 }
 
 /** A loaded machine takes its time to let ten connections in; a dead database refuses at once. */

@@ -3,10 +3,10 @@ import type { z } from 'zod';
 import { describeIssue, issuePath } from '../formats/issues';
 import { readJson } from '../formats/jsonText';
 import { withVisibleText } from '../formats/visibleText';
-import type { Database } from './database';
+import type { TeamDatabase } from './database';
 import { isDatabaseError, refusalOf, type Refusal } from './databaseError';
 import { log } from './log';
-import { Problem } from './problem';
+import { pointsNowhere, Problem } from './problem';
 
 /** Largest body of an ordinary save; an import says so itself. */
 const MAX_BODY_BYTES = 256 * 1024;
@@ -89,8 +89,7 @@ export const problemResponse = ({ status, code, message, details }: Problem): Re
   json({ error: { code, message, ...details } }, status);
 
 /** Errors of the database in words: what is at fault with the input is said, and not asked again. */
-const FROM_DATABASE: Record<Refusal, [number, string, string]> = {
-  'points-nowhere': [422, 'points-nowhere', 'This belongs to a record that is not there.'],
+const FROM_DATABASE: Record<Exclude<Refusal, 'points-nowhere'>, [number, string, string]> = {
   taken: [409, 'taken', 'There is a record with this name or number already: choose another.'],
   'no-fit': [422, 'does-not-fit', 'Something in this is too long, too large, or no text.'],
   full: [
@@ -106,12 +105,15 @@ const FROM_DATABASE: Record<Refusal, [number, string, string]> = {
 };
 
 export function refusedBy(refusal: Refusal): Problem {
+  if (refusal === 'points-nowhere') return pointsNowhere();
   const [status, code, sentence] = FROM_DATABASE[refusal];
   return new Problem(status, code, sentence);
 }
 
 /** An endpoint whose thrown problems become JSON with a code, a sentence and a path. */
-export function endpoint(work: (db: Database, context: APIContext) => Promise<Response>): APIRoute {
+export function endpoint(
+  work: (db: TeamDatabase, context: APIContext) => Promise<Response>,
+): APIRoute {
   return async (context) => {
     try {
       return await work(context.locals.db, context);
@@ -132,7 +134,7 @@ export function endpoint(work: (db: Database, context: APIContext) => Promise<Re
 /** PUT of a record whose id stands in the address. */
 export const putEndpoint = <S extends z.ZodType<{ id: string }>>(
   schema: S,
-  save: (db: Database, record: z.output<S>) => Promise<unknown>,
+  save: (db: TeamDatabase, record: z.output<S>) => Promise<unknown>,
 ): APIRoute =>
   endpoint(async (db, { request, params }) => {
     const record = await readBody(request, schema);

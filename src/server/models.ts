@@ -56,6 +56,7 @@ const TABLES = {
   route: {
     id,
     version,
+    teamId: ulid,
     courseId: ulid,
     robotId: ulid,
     name: text(80),
@@ -63,16 +64,18 @@ const TABLES = {
   },
   routeVersion: {
     id,
+    teamId: ulid,
     routeId: ulid,
     number: { type: DataTypes.INTEGER, allowNull: false },
     note: text(500),
     route: json,
     savedAt: time,
   },
-  runPlan: { id, plan: json, madeAt: time },
+  runPlan: { id, teamId: ulid, plan: json, madeAt: time },
   series: {
     id,
     version,
+    teamId: ulid,
     routeVersionId: ulid,
     trying: text(200),
     plannedRuns: { type: DataTypes.INTEGER, allowNull: false },
@@ -87,6 +90,7 @@ const TABLES = {
   run: {
     id,
     version,
+    teamId: ulid,
     seriesId: ulid,
     number: { type: DataTypes.INTEGER, allowNull: false },
     happenedAt: time,
@@ -104,9 +108,10 @@ const TABLES = {
     routeId: ulidOrNull,
     robotId: ulidOrNull,
   },
-  standIn: { id, state: json },
+  standIn: { id, teamId: ulid, state: json },
   robotChange: {
     id,
+    teamId: ulid,
     robotId: ulid,
     part: text(40),
     note: text(500),
@@ -115,6 +120,7 @@ const TABLES = {
   },
   benchLog: {
     id,
+    teamId: ulid,
     robotId: ulid,
     name: text(80),
     source: text(20),
@@ -132,6 +138,7 @@ const TABLES = {
   stillCheck: {
     id,
     version,
+    teamId: ulid,
     robotId: ulid,
     logId: ulid,
     unitId: textOrNull(40),
@@ -150,6 +157,7 @@ const TABLES = {
   benchTrials: {
     id,
     version,
+    teamId: ulid,
     robotId: ulid,
     procedure: text(20),
     conditions: json,
@@ -160,6 +168,7 @@ const TABLES = {
   },
   calibration: {
     id,
+    teamId: ulid,
     robotId: ulid,
     unitId: textOrNull(40),
     kind: text(20),
@@ -172,6 +181,7 @@ const TABLES = {
   },
   calibrationChange: {
     id,
+    teamId: ulid,
     robotId: ulid,
     unitId: textOrNull(40),
     kind: text(20),
@@ -183,6 +193,11 @@ const TABLES = {
     entry,
   },
 } as const;
+
+/** The tables whose rows say which team they are of; the others are reached through what they belong to. */
+export const OF_TEAM = (Object.keys(TABLES) as (keyof typeof TABLES)[]).filter(
+  (name) => 'teamId' in TABLES[name],
+);
 
 /** What follows from other tables: no part of a backup, and made anew when it is missing. */
 const DERIVED = {

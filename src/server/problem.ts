@@ -13,6 +13,10 @@ export class Problem extends Error {
 export const notFound = (what: string): Problem =>
   new Problem(404, 'not-found', `This ${what} is not there (any more).`);
 
+/** What it names as its own is not there, or is another team's. */
+export const pointsNowhere = (): Problem =>
+  new Problem(422, 'points-nowhere', 'This belongs to a record that is not there.');
+
 /** The record has moved on since the caller read it; `current` is what stands there now. */
 export const conflict = (what: string, current: unknown): Problem =>
   new Problem(

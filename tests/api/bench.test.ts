@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import type {
   BenchLogRecord,
   SavedCalibrationChange,
@@ -10,7 +10,7 @@ import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import type { StandInReport } from '../../src/server/stores/standIns';
 import { deg } from '../core/support';
-import { put, putTeam, send, setUp } from './records';
+import { ask, put, putTeam, send, setUp } from './records';
 
 const team = setUp();
 const made = putTeam(team);
@@ -249,7 +249,7 @@ describe('a changed robot', () => {
     const wider = { ...robot, robot: { ...robot.robot, trackM: robot.robot.trackM + 0.01 } };
     const saved = await put<RobotRecord>('robots', wider);
     expect((await put<RobotRecord>('robots', wider)).body).toEqual(saved.body);
-    const page = await (await fetch(`${inject('url')}/robot?robot=${robotId}`)).text();
+    const page = await (await ask(`/robot?robot=${robotId}`)).text();
     expect(page.match(/wheels and track/g)?.length).toBeGreaterThan(0);
     expect(page).toContain('Changed in the record');
   });

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { describe, expect, inject, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { parseJsonLines } from '../../src/formats/jsonLines';
 import type {
   BenchLogPiece,
@@ -12,7 +12,7 @@ import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';
 import { turnsInLog } from '../../src/core/turns/turnsInLog';
 import { deg } from '../core/support';
-import { put, putTeam, send, setUp } from './records';
+import { ask, put, putTeam, send, setUp } from './records';
 
 const team = setUp();
 const made = putTeam(team);
@@ -209,7 +209,7 @@ describe('a recorded run', () => {
       'start jig',
       'far wall',
     ]);
-    const page = await fetch(`${inject('url')}/bench/run-log?robot=${robotId}&list=${run.id}`);
+    const page = await ask(`/bench/run-log?robot=${robotId}&list=${run.id}`);
     const html = await page.text();
     expect(html).toContain('run 7');
     expect(html).toContain('2 anchors');
@@ -217,7 +217,7 @@ describe('a recorded run', () => {
     const archivedAt = '2026-11-20T10:00:00.000Z';
     const away = await put<RunLogRecord>('bench-trials', { ...more, version: 2, archivedAt });
     expect(away.body).toMatchObject({ version: 3, archivedAt });
-    const later = await (await fetch(`${inject('url')}/bench/run-log?robot=${robotId}`)).text();
+    const later = await (await ask(`/bench/run-log?robot=${robotId}`)).text();
     expect(later).toMatch(/Archived: (<!-- -->)?1/);
   });
 });
@@ -231,7 +231,7 @@ describe('the stand-in', () => {
     await act({ do: 'advance', durationS: 3 });
     await act({ do: 'turn-by-hand', angleRad: deg(-90) });
     await act({ do: 'advance', durationS: 6 });
-    const answer = await fetch(`${inject('url')}/api/stand-in/readings`);
+    const answer = await ask('/api/stand-in/readings');
     expect(answer.headers.get('content-disposition')).toContain('stand-in.jsonl');
     const table = parseJsonLines(await answer.text(), () => undefined);
     expect(table.badCount).toBe(0);

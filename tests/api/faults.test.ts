@@ -9,7 +9,7 @@ import { findRobot } from '../../src/server/stores/robots';
 import { calibrationsOf, currentOf } from '../../src/server/stores/calibrations';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { deg } from '../core/support';
-import { newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
+import { newSeries, ownStores, put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 const mission = (id: string) =>
   missionSchema.parse({ id, name: `mission ${id}`, pose: { xM: 1, yM: 0.5, headingRad: 0 } });
@@ -75,7 +75,9 @@ describe('input that is at fault is told so, and not to try again', () => {
   });
 
   it('refuses a still check with another robot’s log', async () => {
-    const [one, other] = [await newTeam(), await newTeam()];
+    const one = await newTeam();
+    const other = { ...one.robot, id: ulid(), version: 0, name: 'Wren' };
+    expect((await put('robots', other)).status).toBe(200);
     const log = {
       id: ulid(),
       robotId: one.robot.id,
@@ -90,7 +92,7 @@ describe('input that is at fault is told so, and not to try again', () => {
     const check = {
       id: ulid(),
       version: 0,
-      robotId: other.robot.id,
+      robotId: other.id,
       logId: log.id,
       takenAt: log.takenAt,
       powerUp: 'not known',
@@ -180,9 +182,9 @@ describe('a clock that was set back', () => {
         { where: { calibrationId: first } },
       );
       const second = await apply(0.02);
-      const record = await findRobot(db, robot.id);
+      const record = await findRobot(ownStores(db), robot.id);
       if (record === null) throw new Error('no robot');
-      const current = currentOf(await calibrationsOf(db, record), record);
+      const current = currentOf(await calibrationsOf(ownStores(db), record), record);
       expect(current['gyro-drift']?.id).toBe(second);
     } finally {
       await db.sequelize.close();

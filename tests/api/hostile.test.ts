@@ -87,7 +87,7 @@ describe('what belongs together stays together', () => {
     const back = await put('series', { ...moved.body, routeVersionId: one.id });
     expect(back.status).toBe(422);
     expect(back.body.error).toMatchObject({ code: 'has-runs', path: 'routeVersionId' });
-    const elsewhere = await newSeries();
+    const elsewhere = await newSeries(records);
     const gone = await put('runs', { ...run.body, seriesId: elsewhere });
     expect(gone.status).toBe(422);
     expect(gone.body.error).toMatchObject({ code: 'other-route', path: 'seriesId' });

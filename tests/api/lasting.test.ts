@@ -10,6 +10,7 @@ import { pipit } from '../../src/server/demo/scenario';
 import { findRobot } from '../../src/server/stores/robots';
 import { listStillChecks } from '../../src/server/stores/stillChecks';
 import { openDatabase } from '../../src/server/database';
+import { storesOf } from '../../src/server/storesOf';
 import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import {
@@ -74,14 +75,14 @@ describe('what survives', () => {
       await db.models.robot.create({ id, version: 1, teamId, name: 'Pipit', robot: before });
       expect(await migrate(db)).toEqual(MIGRATIONS.slice(1).map(({ name }) => name));
       expect(await migrate(db)).toEqual([]);
-      const robot = await findRobot(db, id);
+      const robot = await findRobot(storesOf(db, teamId), id);
       expect(robot?.robot).toMatchObject({
         ...sizes,
         signs: { heading: 1 },
       });
       expect(robot && headingOf(robot.robot)).toMatchObject(sensors.gyro);
       expect(robot && lookingAhead(robot.robot)?.place).toMatchObject(sensors.distance);
-      expect(await listStillChecks(db, id)).toEqual([]);
+      expect(await listStillChecks(storesOf(db, teamId), id)).toEqual([]);
       await db.sequelize.query("INSERT INTO migration (name) VALUES ('9999-from-the-future')");
       await expect(migrate(db)).rejects.toThrow(/newer Corvat/);
     } finally {
@@ -234,7 +235,7 @@ describe('a folder with demo data', () => {
       [lines.slice(0, -1).join('\n'), /cut off/],
       [
         [...without('team').slice(0, -1), `{"end":true,"rows":${lines.length - 3}}`].join('\n'),
-        /do not fit together/,
+        /of a team that is not in it.*Nothing was changed/,
       ],
       [
         [...lines.slice(0, 2), '{"table":"run","row":{"id":"x"}}', '{"end":true,"rows":2}'].join(

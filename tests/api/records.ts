@@ -4,15 +4,30 @@ import { inject } from 'vitest';
 import { robotSchema } from '../../src/core/robot/robot';
 import { tableSchema } from '../../src/core/table/table';
 import type { RunRecord, SavedRun, TeamRecord, TeamSetUp } from '../../src/formats/records';
-import { openDatabase } from '../../src/server/database';
+import { openDatabase, type Database, type TeamDatabase } from '../../src/server/database';
+import { storesOf } from '../../src/server/storesOf';
 import { makeTeam } from '../../src/server/stores/teams';
+import { TEAM_COOKIE } from '../../src/server/teamCookie';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { routeOf } from '../core/support';
+
+/** For this team is asked from here on: the one that was put last. */
+let asked: string | null = null;
+
+/** Its stores, as the server has them for it. */
+export const ownStores = (db: Database): TeamDatabase => storesOf(db, asked ?? '');
 
 export interface Answer<T = Record<string, unknown>> {
   status: number;
   body: T & { error?: { code: string; message: string; path?: string; current?: unknown } };
 }
+
+/** A page or an endpoint as that team's browser asks for it. */
+export const ask = (path: string, init: { headers?: Record<string, string> } & RequestInit = {}) =>
+  fetch(`${inject('url')}${path}`, {
+    ...init,
+    headers: { ...(asked !== null && { cookie: `${TEAM_COOKIE}=${asked}` }), ...init.headers },
+  });
 
 export async function send<T>(
   method: 'PUT' | 'POST' | 'GET',
@@ -20,7 +35,7 @@ export async function send<T>(
   body?: unknown,
   headers: Record<string, string> = {},
 ): Promise<Answer<T>> {
-  const response = await fetch(`${inject('url')}${path}`, {
+  const response = await ask(path, {
     method,
     headers: { 'content-type': 'application/json', ...headers },
     ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
@@ -62,21 +77,25 @@ export const setUp = (): TeamSetUp => {
   };
 };
 
-/** A team beside those of other tests, put into the database itself: through the door there is only one. */
+/** A team beside those of other tests; whatever is asked from here on is asked for it. */
 export async function putTeam(records: TeamSetUp): Promise<TeamRecord> {
   const db = openDatabase(privateUrl(inject('home'), 'team'));
   try {
-    return await makeTeam(db, records);
+    const team = await makeTeam(db, records);
+    asked = team.id;
+    return team;
   } finally {
     await db.sequelize.close();
   }
 }
 
-/** A series to log into, with all that it needs. */
-export async function newSeries(): Promise<string> {
-  const records = setUp();
-  await putTeam(records);
-  const version = { id: ulid(), routeId: records.route.id, note: '', route: routeOf([]) };
+/** A series to log into, of a route of its own; with a team of its own where none is given. */
+export async function newSeries(of?: TeamSetUp): Promise<string> {
+  const records = of ?? setUp();
+  if (of === undefined) await putTeam(records);
+  const route = { ...records.route, id: ulid() };
+  await put('routes', route);
+  const version = { id: ulid(), routeId: route.id, note: '', route: routeOf([]) };
   await put('route-versions', version);
   const series = {
     id: ulid(),

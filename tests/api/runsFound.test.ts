@@ -6,7 +6,7 @@ import { openDatabase, type Database } from '../../src/server/database';
 import { planFindings, planSoFar } from '../../src/server/services/runPlan';
 import { placeRuns, runsFound } from '../../src/server/stores/runsFound';
 import { privateUrl } from '../../scripts/lib/mariadb';
-import { newSeries, put, runIn, send } from './records';
+import { newSeries, ownStores, put, runIn, send } from './records';
 
 let db: Database;
 beforeAll(() => {
@@ -15,7 +15,7 @@ beforeAll(() => {
 afterAll(() => db.sequelize.close());
 
 const found = async (words: Record<string, string>, after: RunCursor | null = null, limit = 20) =>
-  runsFound(db, runSearchFrom(new URLSearchParams(words)), after, limit);
+  runsFound(ownStores(db), runSearchFrom(new URLSearchParams(words)), after, limit);
 
 /** A series with runs of one person whom nobody else is, so that the other tests' runs are not among them. */
 async function logged(parts: Parameters<typeof runIn>[1][]) {
@@ -136,9 +136,9 @@ describe('a plan of runs', () => {
     const { start, seriesIds } = await begun(['wiped wheels', 'the stop']);
     await post(start);
     const told = async () => {
-      const found = await planSoFar(db, start.plan.id);
+      const found = await planSoFar(ownStores(db), start.plan.id);
       if (found === null) throw new Error('no plan');
-      return { ...found, ...(await planFindings(db, found)) };
+      return { ...found, ...(await planFindings(ownStores(db), found)) };
     };
     for (const [i, seriesId] of seriesIds.entries()) {
       const scale = i < 2 ? 0.03 : 0.002;

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { describe, expect, inject, it } from 'vitest';
 import type { RobotRecord, RunRecord, SavedRun } from '../../src/formats/records';
-import { newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
+import { ask, newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 describe('saving', () => {
   it('takes the same set-up and the same run twice as one', async () => {
@@ -86,7 +86,7 @@ describe('bad input', () => {
   });
 
   it('binary is refused', async () => {
-    const response = await fetch(`${inject('url')}/api/runs/${ulid()}`, {
+    const response = await ask(`/api/runs/${ulid()}`, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },
       body: new Uint8Array([0x7b, 0xff, 0xfe, 0x00]),
@@ -115,7 +115,7 @@ describe('bad input', () => {
     const note = `"><script>alert(1)</script>'; DROP TABLE run; -- 😀`;
     await put('runs', runIn(seriesId, { note }));
     expect((await runsOf(seriesId))[0]?.note).toBe(note);
-    const page = await (await fetch(`${inject('url')}/runs/${seriesId}`)).text();
+    const page = await (await ask(`/runs/${seriesId}`)).text();
     expect(page).not.toContain('<script>alert(1)');
   });
 
@@ -124,7 +124,7 @@ describe('bad input', () => {
     expect((await put('runs', runIn(gone))).status).toBe(404);
     const robot: RobotRecord = { ...setUp().robot, teamId: gone };
     expect((await put('robots', robot)).body.error?.code).toBe('points-nowhere');
-    expect((await fetch(`${inject('url')}/findings/${gone}`)).status).toBe(404);
+    expect((await ask(`/findings/${gone}`)).status).toBe(404);
   });
 });
 

@@ -7,7 +7,7 @@ import { seriesWithContext } from '../../src/server/services/seriesContext';
 import { findSeries, seriesPage } from '../../src/server/stores/series';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { routeOf } from '../core/support';
-import { put, putTeam, runIn, runsOf, send, setUp } from './records';
+import { ownStores, put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 let db: Database;
 beforeAll(() => {
@@ -39,13 +39,13 @@ const ended = (seriesId: string, xM: number) => ({
 });
 
 async function saved(id: string): Promise<SavedSeries> {
-  const series = await findSeries(db, id);
+  const series = await findSeries(ownStores(db), id);
   if (series === null) throw new Error('no series');
   return series;
 }
 
 async function findingsOf(id: string) {
-  const [told] = await withFindings(db, [await saved(id)]);
+  const [told] = await withFindings(ownStores(db), [await saved(id)]);
   if (told === undefined) throw new Error('no findings');
   return told.findings;
 }
@@ -54,17 +54,17 @@ describe('a series', () => {
   it('keeps the table and the robot on which it was run, whatever becomes of them', async () => {
     const { course, robot, begin } = await newRoute();
     const id = await begin('before the walls came');
-    const before = await seriesWithContext(db, id);
+    const before = await seriesWithContext(ownStores(db), id);
     const table = { ...course.table, widthM: 3.3 };
     expect((await put('courses', { ...course, version: 1, table })).status).toBe(200);
     const wider = { ...robot.robot, trackM: 0.2 };
     expect((await put('robots', { ...robot, version: 1, robot: wider })).status).toBe(200);
-    const after = await seriesWithContext(db, id);
+    const after = await seriesWithContext(ownStores(db), id);
     expect(after.course.table).toEqual(before.course.table);
     expect(after.robot.robot).toEqual(before.robot.robot);
     expect(after.target).toEqual(before.target);
     // One that begins now is run on what stands there now.
-    const next = await seriesWithContext(db, await begin('with the walls'));
+    const next = await seriesWithContext(ownStores(db), await begin('with the walls'));
     expect(next.course.table.widthM).toBe(3.3);
     expect(next.robot.robot.trackM).toBe(0.2);
   });
@@ -73,9 +73,9 @@ describe('a series', () => {
     const { course, begin } = await newRoute();
     const id = await begin('long ago');
     await db.models.series.update({ frozen: null }, { where: { id } });
-    const first = await seriesWithContext(db, id);
+    const first = await seriesWithContext(ownStores(db), id);
     await put('courses', { ...course, version: 1, table: { ...course.table, widthM: 4 } });
-    expect((await seriesWithContext(db, id)).course.table).toEqual(first.course.table);
+    expect((await seriesWithContext(ownStores(db), id)).course.table).toEqual(first.course.table);
   });
 });
 
@@ -119,19 +119,19 @@ describe('the ends of a series', () => {
     await send('POST', `/api/series/${id}/import`, {
       runs: measured.map((part) => runIn(id, { endHeadingRad: null, ...part })),
     });
-    const series = await findSeries(db, id);
+    const series = await findSeries(ownStores(db), id);
     if (series === null) throw new Error('no series');
     const counted = measured
       .slice(0, 3)
       .map(({ endXM, endYM, worked }, i) => ({ number: i + 1, endXM, endYM, worked }));
-    const fresh = await findingsAndEnds(db, series);
+    const fresh = await findingsAndEnds(ownStores(db), series);
     expect(fresh.ends).toEqual(counted);
-    const kept = await findingsAndEnds(db, series);
+    const kept = await findingsAndEnds(ownStores(db), series);
     expect(kept.ends).toEqual(counted);
     expect(kept.findings.end.nPose).toBe(3);
     // A further run, and the picture has it.
     await put('runs', runIn(id, { endXM: 0.04, endYM: 0.04 }));
-    expect((await findingsAndEnds(db, series)).ends).toHaveLength(4);
+    expect((await findingsAndEnds(ownStores(db), series)).ends).toHaveLength(4);
   });
 });
 
@@ -142,13 +142,13 @@ describe('a season', () => {
     const ids: string[] = [];
     for (const trying of tried) ids.push(await begin(trying));
     const wish = { routeId: route.id, limit: 3 };
-    const page = await seriesPage(db, wish);
+    const page = await seriesPage(ownStores(db), wish);
     expect(page.map(({ id }) => id)).toEqual([ids[3], ids[2], ids[1]]);
-    const next = await seriesPage(db, { ...wish, before: page.at(-1)?.entry });
+    const next = await seriesPage(ownStores(db), { ...wish, before: page.at(-1)?.entry });
     expect(next.map(({ id }) => id)).toEqual([ids[0]]);
     expect(page[0]).toMatchObject({ routeName: 'Round', robotName: 'Pipit', versionNumber: 1 });
     const found = async (search: string) =>
-      (await seriesPage(db, { ...wish, search })).map(({ trying }) => trying);
+      (await seriesPage(ownStores(db), { ...wish, search })).map(({ trying }) => trying);
     expect(await found('TWO')).toEqual(['two 50 per cent', 'two 50 %']);
     // A sign of patterns is a letter like any other.
     expect(await found('50 %')).toEqual(['two 50 %']);

@@ -4,7 +4,7 @@ import type { CourseRecord, RobotRecord, SavedRun } from '../../src/formats/reco
 import { missionSchema } from '../../src/core/table/table';
 import { withHeading } from '../../src/core/units/ofRobot';
 import { databasePid, untilAnswers } from '../support/corvat';
-import { newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
+import { ask, newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
 
 const mission = (id: string, xM: number) =>
   missionSchema.parse({
@@ -119,7 +119,7 @@ describe('runs', () => {
       'runs',
       runIn(seriesId, { endXM: null, endYM: null, worked: false, setAsideReason: 'bumped' }),
     );
-    const response = await fetch(`${inject('url')}/api/series/${seriesId}/runs.csv`);
+    const response = await ask(`/api/series/${seriesId}/runs.csv`);
     expect(response.headers.get('content-disposition')).toContain('attachment');
     const [head, first, second] = (await response.text()).split('\n');
     expect(head).toContain('end_x_mm');
@@ -157,13 +157,13 @@ describe('pages', () => {
   it('say in a sentence when the database is away, without telling how they are made', async () => {
     const seriesId = await newSeries();
     process.kill(databasePid({ home: inject('home') }), 'SIGKILL');
-    const response = await fetch(`${inject('url')}/findings/${seriesId}`);
+    const response = await ask(`/findings/${seriesId}`);
     const text = await response.text();
     await untilAnswers(inject('url'));
     expect([200, 503]).toContain(response.status);
     if (response.status === 503) expect(text).toContain('Corvat cannot show this just now');
     expect(text).not.toMatch(/Sequelize|node_modules|at async/);
-    expect((await fetch(`${inject('url')}/findings/${seriesId}`)).status).toBe(200);
+    expect((await ask(`/findings/${seriesId}`)).status).toBe(200);
   });
 
   it.each([

@@ -8,7 +8,7 @@ import type { BenchStep } from '../../core/standIn/steps/benchStep';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
 import type { RezeroSchool } from '../../core/robot/rezeroSchools';
 import type { LapRecord, StillCheckRecord, TurnTrialRecord } from '../../formats/benchRecords';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { saveLog, saveLogPiece } from '../stores/benchLogs';
 import { saveRobotChange } from '../stores/robotChanges';
 import { saveStillCheck } from '../stores/stillChecks';
@@ -62,7 +62,7 @@ const CHECKS: DemoCheck[] = [
 const rounded = (values: Float64Array, decimals: number) =>
   Array.from(values, (value) => Number(value.toFixed(decimals)));
 
-async function loadChecks(db: Database, robotId: string): Promise<void> {
+async function loadChecks(db: TeamDatabase, robotId: string): Promise<void> {
   for (const [i, check] of CHECKS.entries()) {
     const { tS, headingRad } = simulateStillHeading(
       {
@@ -184,7 +184,7 @@ function lap(direction: LapRecord['direction'], i: number): LapRecord {
 
 const TURNS_DAY = '2026-11-12T15:40:00.000Z';
 
-async function loadTurns(db: Database, robotId: string): Promise<void> {
+async function loadTurns(db: TeamDatabase, robotId: string): Promise<void> {
   const trials = TURNS.map(turnTrial);
   const trialsId = await loadList<'turns'>(db, robotId, 1, TURNS_DAY, {
     procedure: 'turns',
@@ -212,7 +212,7 @@ async function loadTurns(db: Database, robotId: string): Promise<void> {
   });
 }
 
-async function loadSquare(db: Database, robotId: string): Promise<void> {
+async function loadSquare(db: TeamDatabase, robotId: string): Promise<void> {
   const trials = (['cw', 'ccw', 'cw', 'ccw', 'cw', 'ccw', 'cw', 'ccw'] as const).map(lap);
   await loadList<'square'>(db, robotId, 2, '2026-11-19T16:30:00.000Z', {
     procedure: 'square',
@@ -229,7 +229,7 @@ async function loadSquare(db: Database, robotId: string): Promise<void> {
 }
 
 /** What was done on the Bench during the season, simulated from the hidden truths. */
-export async function loadBench(db: Database, robotId: string): Promise<void> {
+export async function loadBench(db: TeamDatabase, robotId: string): Promise<void> {
   await loadChecks(db, robotId);
   await loadTurns(db, robotId);
   await loadSquare(db, robotId);

@@ -14,7 +14,7 @@ import type {
   StopTrialRecord,
   StraightTrialRecord,
 } from '../../formats/benchRecords';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { demoId } from './ids';
 import { CONDITIONS, loadApplied, loadList, NOT_ASIDE, toHalfDegree, toMillimetre } from './list';
 import { hiddenPipit } from './scenario';
@@ -136,7 +136,7 @@ function stop(speedMPerS: number, i: number): StopTrialRecord {
 }
 
 /** Drives on a tape, timed drives, presses against a wall, stops before one; of the timed drives and presses nobody has applied anything yet. */
-export async function loadDrives(db: Database, robotId: string): Promise<void> {
+export async function loadDrives(db: TeamDatabase, robotId: string): Promise<void> {
   const distances = [0.4, 0.8, 1.4].flatMap((told) => THRICE.map(() => told));
   const drives = distances.map(straightTrial);
   const drivenAt = '2026-11-19T15:10:00.000Z';

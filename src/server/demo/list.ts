@@ -1,5 +1,5 @@
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import type { CalibrationValue } from '../../core/calibration/calibration';
 import { saveTrials } from '../stores/benchTrials';
 import { applyCalibration } from '../stores/calibrations';
@@ -22,7 +22,7 @@ type ListOf<P extends BenchTrialsRecord['procedure']> = Extract<
 
 /** A list of trials of the demo, as it was begun on a day. */
 export async function loadList<P extends BenchTrialsRecord['procedure']>(
-  db: Database,
+  db: TeamDatabase,
   robotId: string,
   number: number,
   startedAt: string,
@@ -49,7 +49,7 @@ interface Applied {
 
 /** What a list of trials showed, as it was applied. */
 export async function loadApplied(
-  db: Database,
+  db: TeamDatabase,
   robotId: string,
   number: number,
   { value, trialsId, raw, reason, who, madeAt, changedAt, unitId: unit }: Applied,

@@ -1,6 +1,7 @@
 import { teamSettings } from '../../formats/teamSettings';
 import type { SeriesRecord } from '../../formats/records';
-import type { Database } from '../database';
+import type { Database, TeamDatabase } from '../database';
+import { storesOf } from '../storesOf';
 import { saveRobot } from '../stores/robots';
 import { importRuns } from '../stores/runs';
 import { startPlan } from '../stores/runPlans';
@@ -27,7 +28,7 @@ const robotId = demoId('B', 1);
 const routeId = demoId('W', 1);
 const pondRouteId = demoId('W', 2);
 
-async function loadRoutes(db: Database): Promise<void> {
+async function loadRoutes(db: TeamDatabase): Promise<void> {
   const savedAt = [
     '2026-09-12T09:00:00.000Z',
     '2026-11-07T13:40:00.000Z',
@@ -53,7 +54,7 @@ async function loadRoutes(db: Database): Promise<void> {
 }
 
 /** A series and its runs, as they were made. */
-async function loadOne(db: Database, series: DemoSeries, number: number): Promise<void> {
+async function loadOne(db: TeamDatabase, series: DemoSeries, number: number): Promise<void> {
   const version = ROUTE_VERSIONS[series.version - 1];
   if (version === undefined) return;
   const id = demoId('S', number);
@@ -73,7 +74,7 @@ const seriesRecordOf = (series: DemoSeries, number: number): SeriesRecord => ({
   planId: series.planId ?? null,
 });
 
-async function loadSeries(db: Database): Promise<void> {
+async function loadSeries(db: TeamDatabase): Promise<void> {
   for (const series of EARLIER) {
     const plan = PLANS.find(({ plan: { id } }) => id === series.planId)?.plan;
     const record = seriesRecordOf(series, series.number);
@@ -91,10 +92,11 @@ async function loadSeries(db: Database): Promise<void> {
 }
 
 /** Load the demo scenario; one that was cut off half-way is finished: the same saves are the same. */
-export async function loadDemo(db: Database): Promise<void> {
+export async function loadDemo(all: Database): Promise<void> {
+  const db = storesOf(all, teamId);
   const version = 0;
   const archivedAt = null;
-  await setUpTeam(db, {
+  await setUpTeam(all, {
     team: { id: teamId, version, name: 'Quillon Yard', settings: teamSettings.parse({}) },
     robot: { id: robotId, version, teamId, name: 'Pipit', robot: pipit, archivedAt },
     course: {

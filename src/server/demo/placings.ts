@@ -3,7 +3,7 @@ import type { Pose } from '../../core/geometry/pose';
 import { type PlacingWay } from '../../core/calibrationValues/placingWays';
 import { readOffGrid } from '../../core/placing/placing';
 import { randomStream } from '../../core/stats/random';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { demoId } from './ids';
 import { CONDITIONS, loadList } from './list';
 import { BY_HAND, hiddenPipit, IN_THE_JIG } from './scenario';
@@ -17,7 +17,7 @@ const EACH = 10;
 const NOT_OFF: Pose = { xM: 0, yM: 0, headingRad: 0 };
 
 /** Ten placings by hand and ten in the jig; nobody has applied them yet. */
-export async function loadPlacings(db: Database, robotId: string): Promise<void> {
+export async function loadPlacings(db: TeamDatabase, robotId: string): Promise<void> {
   const { frontM, rearM } = hiddenPipit.body;
   const marks = { noseToTailM: frontM + rearM, noseToAxleM: frontM };
   const trials = PLACINGS.flatMap(([way, { alongSdM, acrossSdM, headingSdRad }, aim], i) =>

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { randomStream } from '../../core/stats/random';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { freeze } from '../stores/frozen';
 import { placeRuns } from '../stores/runsFound';
 
@@ -53,7 +53,7 @@ function run(seriesId: string, number: number, index: number, startMs: number) {
  * @returns the long series, or else the first
  */
 export async function loadSeason(
-  db: Database,
+  db: TeamDatabase,
   runs: number,
   onProgress: (done: number) => void,
 ): Promise<string> {

@@ -10,7 +10,7 @@ import type {
   GaugeTrialRecord,
   RangeTrialRecord,
 } from '../../formats/benchRecords';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { saveLog, saveLogPiece } from '../stores/benchLogs';
 import { demoId } from './ids';
 import { CONDITIONS, loadApplied, loadList, NOT_ASIDE, toHalfDegree, toMillimetre } from './list';
@@ -99,7 +99,7 @@ function judged(seed: number): DrillTrialRecord {
 }
 
 /** A run on the day of the drift, in Corvat's units: the heading that was read, every other tick. */
-async function loadRun(db: Database, robotId: string): Promise<void> {
+async function loadRun(db: TeamDatabase, robotId: string): Promise<void> {
   const turn = {
     kind: 'turn',
     angleRad: deg(90),
@@ -147,7 +147,7 @@ async function loadRun(db: Database, robotId: string): Promise<void> {
 }
 
 /** What else was done on the Bench: distances, a tape read twice, gains, a drill, a run that was corrected. */
-export async function loadSensors(db: Database, robotId: string): Promise<void> {
+export async function loadSensors(db: TeamDatabase, robotId: string): Promise<void> {
   const madeAt = '2026-11-19T14:40:00.000Z';
   const readings = DISTANCES_M.flatMap((distance) => SIX.map(() => distance)).map(reading);
   const trialsId = await loadList<'range'>(db, robotId, 8, madeAt, {

@@ -1,5 +1,5 @@
 import { selectionFrom, type Selection } from '../../formats/selection';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { seriesBefore, seriesPage } from '../stores/series';
 import { sidesOf, type Change } from './aroundChange';
 
@@ -16,7 +16,7 @@ export interface Asked {
  * series where nothing is said.
  */
 export async function askedComparison(
-  db: Database,
+  db: TeamDatabase,
   params: URLSearchParams,
   changes: readonly Change[],
 ): Promise<Asked> {

@@ -1,12 +1,12 @@
 import type { BenchTrialsRecord, TrialListEntry } from '../../formats/benchRecords';
 import type { RobotRoute } from '../../formats/robotRoute';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { findTrials, listTrials } from '../stores/benchTrials';
 import { listCourses } from '../stores/courses';
 import { listRoutes, listVersions } from '../stores/routes';
 
 /** The routes of a robot, each as it was saved last. */
-export async function routesOfRobot(db: Database, robotId: string): Promise<RobotRoute[]> {
+export async function routesOfRobot(db: TeamDatabase, robotId: string): Promise<RobotRoute[]> {
   const [routes, versions, courses] = await Promise.all([
     listRoutes(db),
     listVersions(db),
@@ -26,7 +26,7 @@ type Procedure = BenchTrialsRecord['procedure'];
 
 /** The lists of trials of a robot; the wished one in full, or else the one that was begun last. */
 export async function trialLists<P extends Procedure>(
-  db: Database,
+  db: TeamDatabase,
   robotId: string,
   procedure: P,
   wished: string | null,

@@ -3,7 +3,7 @@ import { restsOn } from '../../core/sources/restsOn';
 import { doubtsOf, doubtsThatTouch } from '../../core/sources/sources';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { listRobots } from '../stores/robots';
 import { listStillChecks } from '../stores/stillChecks';
@@ -19,7 +19,12 @@ function once<T>(read: () => Promise<T>): () => Promise<T> {
 }
 
 /** What is kept of a robot's measurements, each read when a procedure asks for it. */
-export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchParams, now: Date) {
+export function benchFacts(
+  db: TeamDatabase,
+  robot: RobotRecord,
+  wishes: URLSearchParams,
+  now: Date,
+) {
   const calibrations = once(() => calibrationsOf(db, robot));
   const stillChecks = once(() => listStillChecks(db, robot.id));
   const routes = once(() => routesOfRobot(db, robot.id));
@@ -64,7 +69,7 @@ export function benchFacts(db: Database, robot: RobotRecord, wishes: URLSearchPa
 }
 
 /** The robots, and the one that is worked on: the wished one, or else the first. */
-export async function benchRobots(db: Database, wished: string | null) {
+export async function benchRobots(db: TeamDatabase, wished: string | null) {
   const robots = await listRobots(db);
   return { robots, robot: robots.find(({ id }) => id === wished) ?? robots[0] };
 }

@@ -1,6 +1,6 @@
 import type { Selection } from '../../formats/selection';
 import type { SavedSeries } from '../../formats/records';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { listRoutes, versionHeads } from '../stores/routes';
 import { findSeries, seriesPage } from '../stores/series';
 
@@ -8,7 +8,7 @@ import { findSeries, seriesPage } from '../stores/series';
 const CHOICES = 60;
 
 /** What the sides of a comparison can be of: the last series and those that are chosen, versions, routes. */
-export async function choosableSources(db: Database, chosen: readonly (Selection | null)[]) {
+export async function choosableSources(db: TeamDatabase, chosen: readonly (Selection | null)[]) {
   const [last, routes, versions] = await Promise.all([
     seriesPage(db, { limit: CHOICES }),
     listRoutes(db),

@@ -9,7 +9,7 @@ import {
 import { alongAcross, type Pose } from '../../core/geometry/pose';
 import { consistency, type Consistency, type MeasuredRun } from '../../core/runs/consistency';
 import { partText, type Selection } from '../../formats/selection';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { selectedRuns, type Selected, type SelectedRun } from '../stores/selectedRuns';
 import { remembered } from './remembered';
 
@@ -45,7 +45,7 @@ export function endOf({ run, headingRad }: SelectedRun): MeasuredRun & { number:
 
 const figuresOf = remembered((ends: MeasuredRun[]) => consistency(ORIGIN, ends));
 
-async function sideOf(db: Database, selection: Selection): Promise<ComparedSide> {
+async function sideOf(db: TeamDatabase, selection: Selection): Promise<ComparedSide> {
   const selected = await selectedRuns(db, selection);
   const ends = selected.runs.map(endOf);
   return {
@@ -78,7 +78,7 @@ const comparisonOf = remembered(([a, b]: [MeasuredRun[], MeasuredRun[]]) =>
 );
 
 /** Two selections of runs, compared. */
-export async function compared(db: Database, a: Selection, b: Selection): Promise<Compared> {
+export async function compared(db: TeamDatabase, a: Selection, b: Selection): Promise<Compared> {
   const [sideA, sideB] = await Promise.all([sideOf(db, a), sideOf(db, b)]);
   const differences = otherDifferences(noted(sideA), noted(sideB), triedBy(a, b));
   return {

@@ -5,7 +5,7 @@ import { describeCalibration, kindOfCalibration } from '../../core/calibration/r
 import type { Freshness } from '../../core/text/freshness';
 import type { SavedCalibration } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { calibrationsOf, currentOf } from '../stores/calibrations';
 import { fittedRobot } from './fitted';
 import { validityOf } from './validity';
@@ -19,7 +19,7 @@ export const knownBy = ({ value, madeAt, evidence }: SavedCalibration): KnownBy 
 
 /** The robot that a course is computed with, and by which calibrations. */
 export async function courseCalibrations(
-  db: Database,
+  db: TeamDatabase,
   record: RobotRecord,
 ): Promise<{
   robot: RobotRecord;

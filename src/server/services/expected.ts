@@ -2,14 +2,14 @@ import type { CalibrationValue } from '../../core/calibration/calibration';
 import { calibrationOf } from '../../core/calibration/find';
 import { FORECAST_SEED, type Simulation } from '../../core/forecast/run';
 import { doubtsOf } from '../../core/sources/sources';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { calibrationsOf } from '../stores/calibrations';
 import { fittedRobot } from './fitted';
 import type { SeriesContext } from './seriesContext';
 
 /** What was measured of its robot when a series began. */
 export async function heldWhenBegun(
-  db: Database,
+  db: TeamDatabase,
   { robot, calibrationIds }: SeriesContext,
 ): Promise<CalibrationValue[]> {
   const { calibrations } = await calibrationsOf(db, robot);

@@ -2,7 +2,7 @@ import { seriesFindings, type SeriesFindings } from '../../core/runs/findings';
 import { toLoggedRun } from '../../formats/loggedRun';
 import type { SavedSeries } from '../../formats/records';
 import { packed, placedEnd, unpacked, type PackedEnd, type PlacedEnd } from '../../formats/runEnd';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { log } from '../log';
 import { frozenOf } from '../stores/frozen';
 import { listRuns } from '../stores/runs';
@@ -14,7 +14,7 @@ interface Kept {
   ends: PlacedEnd[];
 }
 
-async function computed(db: Database, series: SavedSeries): Promise<Kept> {
+async function computed(db: TeamDatabase, series: SavedSeries): Promise<Kept> {
   const [frozen, runs] = await Promise.all([frozenOf(db, series), listRuns(db, series.id)]);
   const heading = frozen?.target.headingRad ?? 0;
   return {
@@ -24,7 +24,7 @@ async function computed(db: Database, series: SavedSeries): Promise<Kept> {
 }
 
 /** Findings are kept where there is room; where there is none they are computed again. */
-async function keep(db: Database, seriesId: string, state: string, kept: Kept) {
+async function keep(db: TeamDatabase, seriesId: string, state: string, kept: Kept) {
   try {
     const ends = kept.ends.map(packed);
     await db.models.seriesFinding.upsert({ seriesId, state, findings: kept.findings, ends });
@@ -33,7 +33,7 @@ async function keep(db: Database, seriesId: string, state: string, kept: Kept) {
   }
 }
 
-async function madeAnew(db: Database, series: SavedSeries, state: string): Promise<Kept> {
+async function madeAnew(db: TeamDatabase, series: SavedSeries, state: string): Promise<Kept> {
   const kept = await computed(db, series);
   await keep(db, series.id, state, kept);
   return kept;
@@ -44,7 +44,7 @@ async function madeAnew(db: Database, series: SavedSeries, state: string): Promi
  * restore make another one), so that lists read sentences and not runs.
  */
 export async function withFindings<S extends SavedSeries>(
-  db: Database,
+  db: TeamDatabase,
   series: readonly S[],
 ): Promise<{ series: S; findings: SeriesFindings }[]> {
   const ids = series.map(({ id }) => id);
@@ -68,7 +68,7 @@ export async function withFindings<S extends SavedSeries>(
 }
 
 /** What one series says, and where its runs ended that were measured and not set aside. */
-export async function findingsAndEnds(db: Database, series: SavedSeries): Promise<Kept> {
+export async function findingsAndEnds(db: TeamDatabase, series: SavedSeries): Promise<Kept> {
   const [states, row] = await Promise.all([
     runStates(db, [series.id]),
     db.models.seriesFinding.findByPk(series.id),

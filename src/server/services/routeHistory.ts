@@ -1,7 +1,7 @@
 import { routeHistory, type HistoryRun, type RouteHistory } from '../../core/compare/routeHistory';
 import { dayIn } from '../../core/text/dates';
 import { teamZone } from '../../core/text/displaySettings';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { listRuns } from '../stores/runs';
 import { seriesPage, type SeriesEntry } from '../stores/series';
 
@@ -16,7 +16,7 @@ export interface RouteSeries {
 
 /** The last series of a route, the oldest first, and all their runs as one chart. */
 export async function historyOfRoute(
-  db: Database,
+  db: TeamDatabase,
   routeId: string,
 ): Promise<{ series: RouteSeries[]; history: RouteHistory }> {
   const page = await seriesPage(db, { routeId, limit: MOST_SERIES });

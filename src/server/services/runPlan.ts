@@ -6,14 +6,14 @@ import { wayLabels, WAYS } from '../../core/compare/plan/ways';
 import { consistency, type Consistency, type MeasuredRun } from '../../core/runs/consistency';
 import type { PlanSoFar } from '../../formats/planSoFar';
 import type { RunPlanRecord } from '../../formats/runPlan';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { countingRuns, findPlan } from '../stores/runPlans';
 import { selectedRuns } from '../stores/selectedRuns';
 import { endOf, ORIGIN } from './comparison';
 
 /** How far a plan is; null where there is none. */
 export async function planSoFar(
-  db: Database,
+  db: TeamDatabase,
   planId: string | null,
 ): Promise<{ plan: RunPlanRecord; soFar: PlanSoFar } | null> {
   const plan = planId === null ? null : await findPlan(db, planId);
@@ -44,7 +44,7 @@ interface Cloud {
   figures: Consistency;
 }
 
-async function endsOf(db: Database, seriesId: string): Promise<MeasuredRun[]> {
+async function endsOf(db: TeamDatabase, seriesId: string): Promise<MeasuredRun[]> {
   const { runs } = await selectedRuns(db, { of: 'series', id: seriesId });
   return runs.map(endOf);
 }
@@ -90,7 +90,7 @@ function ofTwoChanges(
 
 /** What the runs of a plan say so far; before it may be looked at, nothing. */
 export async function planFindings(
-  db: Database,
+  db: TeamDatabase,
   { plan, soFar }: { plan: RunPlanRecord; soFar: PlanSoFar },
 ): Promise<PlanFindings> {
   const ends = await Promise.all(plan.seriesIds.map((id) => endsOf(db, id)));

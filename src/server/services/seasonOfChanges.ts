@@ -1,6 +1,6 @@
 import { compareSentence } from '../../core/compare/sentence';
 import type { Answer } from '../../core/compare/compareSeries';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { log } from '../log';
 import type { SavedSeries } from '../../formats/records';
 import { unplannedBefore, type SeriesEntry } from '../stores/series';
@@ -28,7 +28,7 @@ export interface ChangeDone extends AgainstBefore {
   href: string;
 }
 
-async function computed(db: Database, before: string, series: string): Promise<AgainstBefore> {
+async function computed(db: TeamDatabase, before: string, series: string): Promise<AgainstBefore> {
   const { comparison, unfair, isFair } = await compared(
     db,
     { of: 'series', id: before },
@@ -49,7 +49,7 @@ interface Kept {
 }
 
 async function keptOf(
-  db: Database,
+  db: TeamDatabase,
   ids: readonly string[],
   beforeIds: readonly string[],
 ): Promise<Kept> {
@@ -73,7 +73,7 @@ async function keptOf(
 
 /** Computed once, and kept by the state of the runs of both, where there is room. */
 async function againstBefore(
-  db: Database,
+  db: TeamDatabase,
   before: SavedSeries,
   series: SavedSeries,
   { rows, states }: Kept,
@@ -90,7 +90,7 @@ async function againstBefore(
   return comparison;
 }
 
-async function ofPlan(db: Database, series: SeriesEntry): Promise<ChangeDone[]> {
+async function ofPlan(db: TeamDatabase, series: SeriesEntry): Promise<ChangeDone[]> {
   const found = await planSoFar(db, series.planId);
   // Told once, at the last of its series.
   if (found === null || found.plan.seriesIds.at(-1) !== series.id) return [];
@@ -112,7 +112,7 @@ async function ofPlan(db: Database, series: SeriesEntry): Promise<ChangeDone[]> 
 
 /** What each of some series says against what was before it, in their order. */
 export async function changesDone(
-  db: Database,
+  db: TeamDatabase,
   page: readonly SeriesEntry[],
 ): Promise<ChangeDone[]> {
   const single = page.filter(({ planId }) => planId === null);

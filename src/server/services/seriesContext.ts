@@ -6,7 +6,7 @@ import type {
   SavedRouteVersion,
   SavedSeries,
 } from '../../formats/records';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { notFound, Problem } from '../problem';
 import { findCourse } from '../stores/courses';
 import { findRobot } from '../stores/robots';
@@ -32,7 +32,10 @@ const required = <T>(value: T | null, what: string): T => {
   return value;
 };
 
-export async function seriesWithContext(db: Database, seriesId: string): Promise<SeriesContext> {
+export async function seriesWithContext(
+  db: TeamDatabase,
+  seriesId: string,
+): Promise<SeriesContext> {
   const series = required(await findSeries(db, seriesId), 'series');
   const [version, frozen] = await Promise.all([
     findVersion(db, series.routeVersionId),
@@ -58,7 +61,7 @@ export async function seriesWithContext(db: Database, seriesId: string): Promise
 
 /** A series for a page, or null where the address points to none. */
 export async function openSeries(
-  db: Database,
+  db: TeamDatabase,
   id: string | undefined,
 ): Promise<SeriesContext | null> {
   try {

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { displaySettings } from '../../core/text/displaySettings';
 import type { SavedSeries } from '../../formats/records';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 
 /** Of what is kept: another one, and all of it is made anew. */
 const FORMAT = 4;
@@ -15,14 +15,14 @@ interface RunState {
 
 /** How many runs each series has, and how often they were changed: any change makes it another. */
 export async function runStates(
-  db: Database,
+  db: TeamDatabase,
   ids: readonly string[],
 ): Promise<Map<string, RunState>> {
   if (ids.length === 0) return new Map();
   const rows = await db.sequelize.query<RunState>(
     `SELECT series_id seriesId, COUNT(*) runs, CAST(SUM(version) AS UNSIGNED) versions
-      FROM run WHERE series_id IN (:ids) GROUP BY series_id`,
-    { type: QueryTypes.SELECT, replacements: { ids } },
+      FROM run WHERE series_id IN (:ids) AND team_id = :team GROUP BY series_id`,
+    { type: QueryTypes.SELECT, replacements: { ids, team: db.teamId } },
   );
   return new Map(rows.map((row) => [row.seriesId, row]));
 }

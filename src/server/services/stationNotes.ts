@@ -1,7 +1,7 @@
 import { dayIn } from '../../core/text/dates';
 import { teamZone } from '../../core/text/displaySettings';
 import { knowledgeAge, type Freshness } from '../../core/text/freshness';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { listRobots } from '../stores/robots';
 import { roomNotice } from '../room';
 import { validityOf } from './validity';
@@ -20,7 +20,7 @@ export interface Frame {
 }
 
 /** What the Bench says of its knowledge: the first robot's turns, or else what was measured last. */
-async function benchNote(db: Database): Promise<{ note: Freshness; bench: Frame['bench'] }> {
+async function benchNote(db: TeamDatabase): Promise<{ note: Freshness; bench: Frame['bench'] }> {
   const [lastTaken, robots] = await Promise.all([
     db.models.stillCheck.max('takenAt'),
     listRobots(db),

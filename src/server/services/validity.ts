@@ -3,13 +3,13 @@ import { isByEarlierMethod, ofEveryKind } from '../../core/calibration/registry'
 import { calibrationValidity } from '../../core/calibration/validity';
 import type { Freshness } from '../../core/text/freshness';
 import type { RobotRecord } from '../../formats/records';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { calibrationHeadsOf, calibrationValues, currentOf } from '../stores/calibrations';
 import { listRobotChanges } from '../stores/robotChanges';
 
 /** How far each kind of calibration of a robot can be relied on. */
 export async function validityOf(
-  db: Database,
+  db: TeamDatabase,
   record: RobotRecord,
 ): Promise<Record<CalibrationKind, Freshness>> {
   const [all, changes] = await Promise.all([

@@ -5,7 +5,7 @@ import {
   type BenchLogPiece,
   type BenchLogRecord,
 } from '../../formats/benchRecords';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import { packColumn, unpackColumn } from '../packedColumn';
 import { conflict, notFound, Problem } from '../problem';
 import { columnsOf, fromRow } from './fromRow';
@@ -13,15 +13,16 @@ import { keepForGood, type KeptForGood } from './immutable';
 
 const toRecord = fromRow(benchLogRecord);
 
-const logKept = (db: Database): KeptForGood<BenchLogRecord> => ({
+const logKept = (db: TeamDatabase): KeptForGood<BenchLogRecord> => ({
   what: 'log',
   model: db.models.benchLog,
+  pointsTo: ({ robotId }) => [[db.models.robot, robotId]],
   read: toRecord,
   columns: (record) => ({ ...columnsOf(record), takenAt: new Date(record.takenAt) }),
 });
 
 /** Announce a log; its samples follow in pieces. */
-export const saveLog = (db: Database, record: BenchLogRecord): Promise<BenchLogRecord> =>
+export const saveLog = (db: TeamDatabase, record: BenchLogRecord): Promise<BenchLogRecord> =>
   inTransaction(db, async (transaction) =>
     toRecord((await keepForGood(logKept(db), record, transaction)).row),
   );
@@ -30,7 +31,11 @@ export const saveLog = (db: Database, record: BenchLogRecord): Promise<BenchLogR
 const TIME = 't';
 
 /** Keep one piece of a log; the same piece sent again is the same piece. */
-export const saveLogPiece = (db: Database, logId: string, piece: BenchLogPiece): Promise<void> =>
+export const saveLogPiece = (
+  db: TeamDatabase,
+  logId: string,
+  piece: BenchLogPiece,
+): Promise<void> =>
   inTransaction(db, async (transaction) => {
     const log = await db.models.benchLog.findByPk(logId, { transaction, lock: true });
     if (log === null) throw notFound('log');
@@ -76,11 +81,12 @@ const sameNumbers = (a: Float64Array, b: Float64Array): boolean =>
  * @param keys only these of its channels; null for all
  */
 export async function findLogPiece(
-  db: Database,
+  db: TeamDatabase,
   logId: string,
   number: number,
   keys: readonly string[] | null = null,
 ): Promise<BenchLogPiece | null> {
+  if ((await db.models.benchLog.count({ where: { id: logId } })) === 0) return null;
   const wanted = keys === null ? {} : { channel: [TIME, ...keys] };
   const rows = await db.models.benchLogColumn.findAll({ where: { logId, number, ...wanted } });
   const columns = new Map(
@@ -97,7 +103,7 @@ export async function findLogPiece(
   return benchLogPiece.parse({ number, tS, columns: Object.fromEntries(columns) });
 }
 
-export async function findLog(db: Database, id: string): Promise<BenchLogRecord | null> {
+export async function findLog(db: TeamDatabase, id: string): Promise<BenchLogRecord | null> {
   const row = await db.models.benchLog.findByPk(id);
   return row && toRecord(row);
 }
@@ -108,7 +114,7 @@ export async function findLog(db: Database, id: string): Promise<BenchLogRecord 
  * @param keys those that the log does not have are passed over
  */
 export async function logSamples(
-  db: Database,
+  db: TeamDatabase,
   log: BenchLogRecord,
   keys: readonly string[],
 ): Promise<ChannelLog> {

@@ -5,22 +5,26 @@ import {
   type BenchTrialsRecord,
   type TrialListEntry,
 } from '../../formats/benchRecords';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import { archivedColumn } from './archived';
 import { columnsOf, fromRow } from './fromRow';
 import { saveVersioned, type Kept } from './versioned';
 
 const toRecord = fromRow(benchTrialsRecord);
 
-const trialsKept = (db: Database): Kept<BenchTrialsRecord> => ({
+const trialsKept = (db: TeamDatabase): Kept<BenchTrialsRecord> => ({
   what: 'list of trials',
   model: db.models.benchTrials,
+  pointsTo: ({ robotId }) => [[db.models.robot, robotId]],
   read: (row) => Promise.resolve(toRecord(row)),
   columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
   atCreation: () => Promise.resolve({ startedAt: new Date() }),
 });
 
-export const saveTrials = (db: Database, record: BenchTrialsRecord): Promise<BenchTrialsRecord> =>
+export const saveTrials = (
+  db: TeamDatabase,
+  record: BenchTrialsRecord,
+): Promise<BenchTrialsRecord> =>
   inTransaction(db, (transaction) => saveVersioned(trialsKept(db), record, transaction));
 
 /** A list of trials, as lists of lists show it. */
@@ -42,7 +46,7 @@ type Procedure = BenchTrialsRecord['procedure'];
 
 /** The lists of trials of a robot and a procedure, the newest first, without their trials. */
 export const listTrials = async (
-  db: Database,
+  db: TeamDatabase,
   robotId: string,
   procedure: Procedure,
 ): Promise<TrialListEntry[]> =>
@@ -62,7 +66,7 @@ export const listTrials = async (
 
 /** One list of trials in full; null where there is none. */
 export async function findTrials(
-  db: Database,
+  db: TeamDatabase,
   robotId: string,
   procedure: Procedure,
   id: string,

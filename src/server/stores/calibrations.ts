@@ -15,7 +15,7 @@ import {
   type SavedCalibrationChange,
 } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import { Problem } from '../problem';
 import { columnsOf, fromRow } from './fromRow';
 import { keepForGood, type KeptForGood } from './immutable';
@@ -25,23 +25,25 @@ const toSaved = fromRow(savedCalibration);
 const toChange = fromRow(calibrationChangeRecord);
 const toSavedChange = fromRow(savedCalibrationChange);
 
-const calibrationKept = (db: Database): KeptForGood<CalibrationRecord> => ({
+const calibrationKept = (db: TeamDatabase): KeptForGood<CalibrationRecord> => ({
   what: 'calibration',
   model: db.models.calibration,
+  pointsTo: ({ robotId }) => [[db.models.robot, robotId]],
   read: toCalibration,
   columns: (record) => ({ ...columnsOf(record), kind: record.value.kind, madeAt: new Date() }),
 });
 
-const changeKept = (db: Database): KeptForGood<CalibrationChangeRecord> => ({
+const changeKept = (db: TeamDatabase): KeptForGood<CalibrationChangeRecord> => ({
   what: 'change',
   model: db.models.calibrationChange,
+  pointsTo: ({ robotId }) => [[db.models.robot, robotId]],
   read: toChange,
   columns: (record) => ({ ...columnsOf(record), changedAt: new Date() }),
 });
 
 /** What was tried again has to be what holds: a look at an earlier one must not bring that back. */
 async function needHolds(
-  db: Database,
+  db: TeamDatabase,
   { id, kind, robotId, unitId, calibrationId }: CalibrationChangeRecord,
   transaction: Transaction,
 ): Promise<void> {
@@ -59,7 +61,7 @@ async function needHolds(
 }
 
 async function noteChange(
-  db: Database,
+  db: TeamDatabase,
   change: CalibrationChangeRecord,
   transaction: Transaction,
 ): Promise<SavedCalibrationChange> {
@@ -84,7 +86,7 @@ async function noteChange(
 }
 
 /** Keep a calibration for good and let it hold from now on. */
-export const applyCalibration = (db: Database, { calibration, change }: ApplyRequest) =>
+export const applyCalibration = (db: TeamDatabase, { calibration, change }: ApplyRequest) =>
   inTransaction(db, async (transaction) => {
     const { row } = await keepForGood(calibrationKept(db), calibration, transaction);
     return {
@@ -95,7 +97,7 @@ export const applyCalibration = (db: Database, { calibration, change }: ApplyReq
 
 /** Let another calibration hold (or none): going back is a change like any other. */
 export const changeCalibration = (
-  db: Database,
+  db: TeamDatabase,
   change: CalibrationChangeRecord,
 ): Promise<SavedCalibrationChange> =>
   inTransaction(db, (transaction) => noteChange(db, change, transaction));
@@ -114,7 +116,7 @@ function ofRobotAndUnits(record: RobotRecord) {
  * Every calibration of a robot and of the units on it, wherever they were measured, and the journal of which held
  * when, both the newest first.
  */
-export async function calibrationsOf(db: Database, record: RobotRecord) {
+export async function calibrationsOf(db: TeamDatabase, record: RobotRecord) {
   const where = ofRobotAndUnits(record);
   const [calibrations, journal] = await Promise.all([
     db.models.calibration.findAll({ where, order }),
@@ -136,7 +138,7 @@ const line = savedCalibrationChange.pick({
 });
 
 /** The same as `calibrationsOf`, but when each was made alone: every page says how fresh the Bench is. */
-export async function calibrationHeadsOf(db: Database, record: RobotRecord) {
+export async function calibrationHeadsOf(db: TeamDatabase, record: RobotRecord) {
   const where = ofRobotAndUnits(record);
   const [calibrations, journal] = await Promise.all([
     db.models.calibration.findAll({ where, order, attributes: Object.keys(head.shape) }),
@@ -147,7 +149,7 @@ export async function calibrationHeadsOf(db: Database, record: RobotRecord) {
 
 /** What some calibrations say, by their ids. */
 export async function calibrationValues(
-  db: Database,
+  db: TeamDatabase,
   ids: readonly string[],
 ): Promise<Map<string, CalibrationValue>> {
   const rows = await db.models.calibration.findAll({

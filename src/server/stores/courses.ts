@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import { z } from 'zod';
 import type { Mission } from '../../core/table/table';
 import { courseRecord, type CourseRecord } from '../../formats/records';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
 import { archivedColumn } from './archived';
 import { fromRow, plainRow } from './fromRow';
@@ -45,7 +45,11 @@ const toMissionRow = (courseId: string, mission: Mission, position: number) => (
   windowHeadingRad: mission.window.headingRad,
 });
 
-async function toRecord(db: Database, row: Row, transaction?: Transaction): Promise<CourseRecord> {
+async function toRecord(
+  db: TeamDatabase,
+  row: Row,
+  transaction?: Transaction,
+): Promise<CourseRecord> {
   const missions = await db.models.mission.findAll({
     where: { courseId: row.get('id') },
     order: ['position'],
@@ -59,8 +63,9 @@ async function toRecord(db: Database, row: Row, transaction?: Transaction): Prom
   });
 }
 
-export const courseKept = (db: Database): Kept<CourseRecord> => ({
+export const courseKept = (db: TeamDatabase): Kept<CourseRecord> => ({
   what: 'course',
+  isOfTeam: db.teamId,
   model: db.models.course,
   read: (row, transaction) => toRecord(db, row, transaction),
   columns: ({ teamId, name, table: { missions: _missions, ...table }, archivedAt }) => ({
@@ -79,13 +84,13 @@ export const courseKept = (db: Database): Kept<CourseRecord> => ({
 });
 
 /** Save a course with its missions, all or nothing. */
-export const saveCourse = (db: Database, record: CourseRecord): Promise<CourseRecord> =>
+export const saveCourse = (db: TeamDatabase, record: CourseRecord): Promise<CourseRecord> =>
   inTransaction(db, (transaction) => saveVersioned(courseKept(db), record, transaction));
 
-export async function findCourse(db: Database, id: string): Promise<CourseRecord | null> {
+export async function findCourse(db: TeamDatabase, id: string): Promise<CourseRecord | null> {
   const row = await db.models.course.findByPk(id);
   return row && toRecord(db, row);
 }
 
-export const listCourses = async (db: Database): Promise<CourseRecord[]> =>
+export const listCourses = async (db: TeamDatabase): Promise<CourseRecord[]> =>
   Promise.all((await db.models.course.findAll({ order: ['id'] })).map((row) => toRecord(db, row)));

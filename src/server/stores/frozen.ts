@@ -1,13 +1,13 @@
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import { frozenSchema, type Frozen } from '../../formats/frozen';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { calibrationsOf, currentOf } from './calibrations';
 import { findCourse } from './courses';
 import { findRobot } from './robots';
 import { findRoute, findVersion } from './routes';
 
 /** What a version of a route is run on now; null where it points nowhere. */
-export async function freeze(db: Database, routeVersionId: string): Promise<Frozen | null> {
+export async function freeze(db: TeamDatabase, routeVersionId: string): Promise<Frozen | null> {
   const version = await findVersion(db, routeVersionId);
   const route = version && (await findRoute(db, version.routeId));
   if (!version || !route) return null;
@@ -28,7 +28,7 @@ export async function freeze(db: Database, routeVersionId: string): Promise<Froz
 
 /** What a series was run on; one of an earlier Corvat keeps from now on what stands there now. */
 export async function frozenOf(
-  db: Database,
+  db: TeamDatabase,
   series: { id: string; routeVersionId: string },
 ): Promise<Frozen | null> {
   const row = await db.models.series.findByPk(series.id, { attributes: ['id', 'frozen'] });

@@ -1,6 +1,7 @@
 import type { ModelStatic, Transaction } from 'sequelize';
 import type { Row } from '../models';
 import { conflict } from '../problem';
+import { needParents, type PointsTo } from './pointsTo';
 import { sameRecord } from './sameRecord';
 
 /** How one kind of record that never changes is kept. */
@@ -9,6 +10,8 @@ export interface KeptForGood<R extends { id: string }> {
   model: ModelStatic<Row>;
   read(row: Row): R;
   columns(record: R): Record<string, unknown>;
+  /** What it belongs to. */
+  pointsTo?(record: R): readonly PointsTo[];
 }
 
 /**
@@ -23,6 +26,7 @@ export async function keepForGood<R extends { id: string }>(
 ): Promise<{ row: Row; isNew: boolean }> {
   const existing = await kept.model.findByPk(record.id, { transaction, lock: true });
   if (existing === null) {
+    await needParents(kept.pointsTo?.(record) ?? [], transaction);
     const row = await kept.model.create(
       { ...kept.columns(record), id: record.id },
       { transaction },

@@ -1,20 +1,21 @@
 import { robotChangeRecord, type RobotChangeRecord } from '../../formats/benchRecords';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import { columnsOf, fromRow } from './fromRow';
 import { keepForGood, type KeptForGood } from './immutable';
 
 const toRecord = fromRow(robotChangeRecord);
 
-const kept = (db: Database): KeptForGood<RobotChangeRecord> => ({
+const kept = (db: TeamDatabase): KeptForGood<RobotChangeRecord> => ({
   what: 'change',
   model: db.models.robotChange,
+  pointsTo: ({ robotId }) => [[db.models.robot, robotId]],
   read: toRecord,
   columns: (record) => ({ ...columnsOf(record), changedAt: new Date(record.changedAt) }),
 });
 
 /** Note that a part of a robot was changed. */
 export const saveRobotChange = (
-  db: Database,
+  db: TeamDatabase,
   record: RobotChangeRecord,
 ): Promise<RobotChangeRecord> =>
   inTransaction(db, async (transaction) =>
@@ -23,7 +24,7 @@ export const saveRobotChange = (
 
 /** The changes of a robot (or of all), the newest first. */
 export const listRobotChanges = async (
-  db: Database,
+  db: TeamDatabase,
   robotId?: string,
 ): Promise<RobotChangeRecord[]> =>
   (

@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import { ulid } from 'ulid';
 import { changedParts } from '../../core/calibration/robotChanges';
 import { robotRecord, type RobotRecord } from '../../formats/records';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
 import { archivedColumn } from './archived';
 import { columnsOf, fromRow } from './fromRow';
@@ -10,15 +10,16 @@ import { saveVersioned, type Kept } from './versioned';
 
 const toRecord = fromRow(robotRecord);
 
-export const robotKept = (db: Database): Kept<RobotRecord> => ({
+export const robotKept = (db: TeamDatabase): Kept<RobotRecord> => ({
   what: 'robot',
+  isOfTeam: db.teamId,
   model: db.models.robot,
   read: (row) => Promise.resolve(toRecord(row)),
   columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
 });
 
 /** Now; or just after the last calibration, where the clock was set back since. */
-async function afterCalibrations(db: Database, robotId: string, transaction: Transaction) {
+async function afterCalibrations(db: TeamDatabase, robotId: string, transaction: Transaction) {
   const last = await db.models.calibration.max<Date | null, Row>('madeAt', {
     where: { robotId },
     transaction,
@@ -27,7 +28,7 @@ async function afterCalibrations(db: Database, robotId: string, transaction: Tra
 }
 
 /** Save a robot; what was changed about it is noted with its date, for what rests on it. */
-export const saveRobot = (db: Database, record: RobotRecord): Promise<RobotRecord> =>
+export const saveRobot = (db: TeamDatabase, record: RobotRecord): Promise<RobotRecord> =>
   inTransaction(db, async (transaction) => {
     const before = await db.models.robot.findByPk(record.id, { transaction, lock: true });
     const saved = await saveVersioned(robotKept(db), record, transaction);
@@ -48,10 +49,10 @@ export const saveRobot = (db: Database, record: RobotRecord): Promise<RobotRecor
   });
 
 /** All robots, in the order in which they were made. */
-export const listRobots = async (db: Database): Promise<RobotRecord[]> =>
+export const listRobots = async (db: TeamDatabase): Promise<RobotRecord[]> =>
   (await db.models.robot.findAll({ order: ['id'] })).map(toRecord);
 
-export async function findRobot(db: Database, id: string): Promise<RobotRecord | null> {
+export async function findRobot(db: TeamDatabase, id: string): Promise<RobotRecord | null> {
   const row = await db.models.robot.findByPk(id);
   return row && toRecord(row);
 }

@@ -7,7 +7,7 @@ import {
   type RouteVersionRecord,
   type SavedRouteVersion,
 } from '../../formats/records';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
 import { conflict, notFound } from '../problem';
 import { sameRecord } from './sameRecord';
@@ -18,26 +18,33 @@ import { saveVersioned, type Kept } from './versioned';
 const toRecord = fromRow(routeRecord);
 const toVersion = fromRow(savedRouteVersion);
 
-export const routeKept = (db: Database): Kept<RouteRecord> => ({
+export const routeKept = (db: TeamDatabase): Kept<RouteRecord> => ({
   what: 'route',
   model: db.models.route,
+  pointsTo: ({ courseId, robotId }) => [
+    [db.models.course, courseId],
+    [db.models.robot, robotId],
+  ],
   read: (row) => Promise.resolve(toRecord(row)),
   columns: (record) => ({ ...columnsOf(record), archivedAt: archivedColumn(record.archivedAt) }),
 });
 
-export const saveRoute = (db: Database, record: RouteRecord): Promise<RouteRecord> =>
+export const saveRoute = (db: TeamDatabase, record: RouteRecord): Promise<RouteRecord> =>
   inTransaction(db, (transaction) => saveVersioned(routeKept(db), record, transaction));
 
-export const listRoutes = async (db: Database): Promise<RouteRecord[]> =>
+export const listRoutes = async (db: TeamDatabase): Promise<RouteRecord[]> =>
   (await db.models.route.findAll({ order: ['id'] })).map(toRecord);
 
-export async function findRoute(db: Database, id: string): Promise<RouteRecord | null> {
+export async function findRoute(db: TeamDatabase, id: string): Promise<RouteRecord | null> {
   const row = await db.models.route.findByPk(id);
   return row && toRecord(row);
 }
 
 /** All versions of all routes, or of one, newest first. */
-export const listVersions = async (db: Database, routeId?: string): Promise<SavedRouteVersion[]> =>
+export const listVersions = async (
+  db: TeamDatabase,
+  routeId?: string,
+): Promise<SavedRouteVersion[]> =>
   (
     await db.models.routeVersion.findAll({
       ...(routeId !== undefined && { where: { routeId } }),
@@ -51,7 +58,7 @@ const versionHead = savedRouteVersion.pick({ id: true, routeId: true, number: tr
 export type VersionHead = z.output<typeof versionHead>;
 
 /** The versions of all routes, or of one, the newest first, without what they hold. */
-export const versionHeads = async (db: Database): Promise<VersionHead[]> =>
+export const versionHeads = async (db: TeamDatabase): Promise<VersionHead[]> =>
   (
     await db.models.routeVersion.findAll({
       attributes: ['id', 'routeId', 'number', 'note'],
@@ -61,20 +68,20 @@ export const versionHeads = async (db: Database): Promise<VersionHead[]> =>
 
 /** The newest version of each route in use that was never run. */
 export const neverRun = (
-  db: Database,
+  db: TeamDatabase,
 ): Promise<{ id: string; number: number; routeName: string }[]> =>
   db.sequelize.query(
     `SELECT v.id, v.number, r.name routeName
       FROM route r
       JOIN route_version v ON v.route_id = r.id
-      WHERE r.archived_at IS NULL
+      WHERE r.team_id = :team AND r.archived_at IS NULL
         AND v.number = (SELECT MAX(w.number) FROM route_version w WHERE w.route_id = r.id)
         AND NOT EXISTS (SELECT 1 FROM series s WHERE s.route_version_id = v.id)
       ORDER BY r.id`,
-    { type: QueryTypes.SELECT },
+    { type: QueryTypes.SELECT, replacements: { team: db.teamId } },
   );
 
-export async function findVersion(db: Database, id: string): Promise<SavedRouteVersion | null> {
+export async function findVersion(db: TeamDatabase, id: string): Promise<SavedRouteVersion | null> {
   const row = await db.models.routeVersion.findByPk(id);
   return row && toVersion(row);
 }
@@ -83,7 +90,10 @@ export async function findVersion(db: Database, id: string): Promise<SavedRouteV
  * Keep a route as it is now, for good, under the next number. The same version sent twice is one
  * version; another content under the same id is refused.
  */
-export const saveVersion = (db: Database, record: RouteVersionRecord): Promise<SavedRouteVersion> =>
+export const saveVersion = (
+  db: TeamDatabase,
+  record: RouteVersionRecord,
+): Promise<SavedRouteVersion> =>
   inTransaction(db, async (transaction) => {
     const existing = await db.models.routeVersion.findByPk(record.id, { transaction, lock: true });
     if (existing !== null) {

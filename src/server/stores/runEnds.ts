@@ -1,20 +1,20 @@
 import { QueryTypes } from 'sequelize';
 import type { RunEnd } from '../../formats/runEnd';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 
 type EndRow = Omit<RunEnd, 'happenedAt' | 'worked'> & { happenedAt: Date; worked: number | null };
 
-/** Of runs that were read by a statement of one's own: `WHERE …` with its order and limit. */
+/** Of the team's runs that were asked for by a condition of one's own, with its order and limit. */
 export async function runEnds(
-  db: Database,
+  db: TeamDatabase,
   rest: string,
   replacements: Record<string, unknown>,
 ): Promise<RunEnd[]> {
   const rows = await db.sequelize.query<EndRow>(
     `SELECT id, series_id seriesId, number, happened_at happenedAt, placed_by placedBy, battery,
         end_x_m endXM, end_y_m endYM, worked, set_aside_reason setAsideReason
-      FROM run ${rest}`,
-    { type: QueryTypes.SELECT, replacements },
+      FROM run WHERE team_id = :team AND ${rest}`,
+    { type: QueryTypes.SELECT, replacements: { ...replacements, team: db.teamId } },
   );
   return rows.map(({ happenedAt, worked, ...row }) => ({
     ...row,

@@ -1,6 +1,6 @@
 import { fn, col } from 'sequelize';
 import { runPlanRecord, type PlanStart, type RunPlanRecord } from '../../formats/runPlan';
-import { inTransaction, type Database } from '../database';
+import { inTransaction, type TeamDatabase } from '../database';
 import type { Row } from '../models';
 import { keepForGood, type KeptForGood } from './immutable';
 import { saveSeriesIn } from './series';
@@ -8,7 +8,7 @@ import { saveSeriesIn } from './series';
 const read = (row: Row): RunPlanRecord => runPlanRecord.parse(row.get('plan'));
 
 /** Keep a plan for good and begin its series, all or none; the same plan sent again is the same. */
-export const startPlan = (db: Database, { plan, series }: PlanStart): Promise<RunPlanRecord> =>
+export const startPlan = (db: TeamDatabase, { plan, series }: PlanStart): Promise<RunPlanRecord> =>
   inTransaction(db, async (transaction) => {
     const kept: KeptForGood<RunPlanRecord> = {
       what: 'plan',
@@ -21,13 +21,16 @@ export const startPlan = (db: Database, { plan, series }: PlanStart): Promise<Ru
     return read(row);
   });
 
-export async function findPlan(db: Database, id: string): Promise<RunPlanRecord | null> {
+export async function findPlan(db: TeamDatabase, id: string): Promise<RunPlanRecord | null> {
   const row = await db.models.runPlan.findByPk(id);
   return row && read(row);
 }
 
 /** How many runs of each of some series count. */
-export async function countingRuns(db: Database, seriesIds: readonly string[]): Promise<number[]> {
+export async function countingRuns(
+  db: TeamDatabase,
+  seriesIds: readonly string[],
+): Promise<number[]> {
   const rows = await db.models.run.findAll({
     attributes: ['seriesId', [fn('COUNT', col('id')), 'number']],
     where: { seriesId: [...seriesIds], setAsideReason: null },

@@ -1,7 +1,7 @@
 import { motionsOf } from '../../core/steps/tree';
 import { col, fn, Op, QueryTypes, type Transaction } from 'sequelize';
 import { runRecord, savedRun, type RunRecord, type SavedRun } from '../../formats/records';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
 import { routeSchema } from '../../core/course/route';
 import { missionOfStep } from '../../core/steps/descriptions';
@@ -12,7 +12,7 @@ import { saveVersioned, type Kept } from './versioned';
 const toSaved = fromRow(savedRun);
 
 /** The number that the next run of a series gets. */
-async function nextNumber(db: Database, seriesId: string, transaction: Transaction) {
+async function nextNumber(db: TeamDatabase, seriesId: string, transaction: Transaction) {
   const last = await db.models.run.max<number | null, Row>('number', {
     where: { seriesId },
     transaction,
@@ -28,20 +28,20 @@ interface Place {
 }
 
 async function placeOf(
-  db: Database,
+  db: TeamDatabase,
   routeVersionId: string,
   transaction: Transaction,
 ): Promise<Place> {
   const [place] = await db.sequelize.query<Place>(
     `SELECT w.id routeId, w.robot_id robotId, w.course_id courseId
-      FROM route_version v JOIN route w ON w.id = v.route_id WHERE v.id = :routeVersionId`,
-    { type: QueryTypes.SELECT, replacements: { routeVersionId }, transaction },
+      FROM route_version v JOIN route w ON w.id = v.route_id WHERE v.id = :routeVersionId AND v.team_id = :team`,
+    { type: QueryTypes.SELECT, replacements: { routeVersionId, team: db.teamId }, transaction },
   );
   if (place === undefined) throw notFound('route');
   return place;
 }
 
-const runKept = (db: Database, { routeId, robotId }: Place): Kept<RunRecord> => ({
+const runKept = (db: TeamDatabase, { routeId, robotId }: Place): Kept<RunRecord> => ({
   what: 'run',
   model: db.models.run,
   read: (row) => Promise.resolve(fromRow(runRecord)(row)),
@@ -62,7 +62,7 @@ const runKept = (db: Database, { routeId, robotId }: Place): Kept<RunRecord> => 
  * noted with before (a mission may have been taken off the table since).
  */
 async function refuseUnknownMissions(
-  db: Database,
+  db: TeamDatabase,
   { courseId }: Place,
   routeVersionId: string,
   runs: readonly RunRecord[],
@@ -99,7 +99,7 @@ async function refuseUnknownMissions(
 
 /** A run that was made with one route does not go to a series of another. */
 async function refuseOtherRoute(
-  db: Database,
+  db: TeamDatabase,
   { routeId }: Place,
   ids: readonly string[],
   transaction: Transaction,
@@ -119,7 +119,7 @@ async function refuseOtherRoute(
  * @returns the rows as they stand now, in the order of their numbers
  */
 async function saveAll(
-  db: Database,
+  db: TeamDatabase,
   seriesId: string,
   place: Place,
   runs: readonly RunRecord[],
@@ -151,7 +151,7 @@ async function saveAll(
 }
 
 async function saveInSeries(
-  db: Database,
+  db: TeamDatabase,
   seriesId: string,
   runs: readonly RunRecord[],
   transaction: Transaction,
@@ -170,7 +170,7 @@ async function saveInSeries(
 }
 
 /** Save one run; answers with its number in the series. */
-export const saveRun = (db: Database, run: RunRecord): Promise<SavedRun> =>
+export const saveRun = (db: TeamDatabase, run: RunRecord): Promise<SavedRun> =>
   inTransaction(db, async (transaction) => {
     const [saved] = await saveInSeries(db, run.seriesId, [run], transaction);
     if (saved === undefined) throw notFound('run');
@@ -179,14 +179,14 @@ export const saveRun = (db: Database, run: RunRecord): Promise<SavedRun> =>
 
 /** Save many runs of one series, all or none. */
 export const importRuns = (
-  db: Database,
+  db: TeamDatabase,
   seriesId: string,
   runs: readonly RunRecord[],
 ): Promise<SavedRun[]> =>
   inTransaction(db, (transaction) => saveInSeries(db, seriesId, runs, transaction));
 
 /** The runs of a series (or of all), in the order in which they were made. */
-export const listRuns = async (db: Database, seriesId?: string): Promise<SavedRun[]> =>
+export const listRuns = async (db: TeamDatabase, seriesId?: string): Promise<SavedRun[]> =>
   (
     await db.models.run.findAll({
       ...(seriesId !== undefined && { where: { seriesId } }),
@@ -194,11 +194,14 @@ export const listRuns = async (db: Database, seriesId?: string): Promise<SavedRu
     })
   ).map(toSaved);
 
-export const countRuns = (db: Database, seriesId: string): Promise<number> =>
+export const countRuns = (db: TeamDatabase, seriesId: string): Promise<number> =>
   db.models.run.count({ where: { seriesId } });
 
 /** Every value noted so far in a column of names, the one used last first. */
-export async function namesUsed(db: Database, column: 'placedBy' | 'battery'): Promise<string[]> {
+export async function namesUsed(
+  db: TeamDatabase,
+  column: 'placedBy' | 'battery',
+): Promise<string[]> {
   const rows = await db.models.run.findAll({
     attributes: [column, [fn('max', col('happened_at')), 'happenedAt']],
     where: { [column]: { [Op.ne]: null } },

@@ -2,7 +2,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { savedRun } from '../../formats/records';
 import { instantsOf, type RunCursor, type RunSearch } from '../../formats/runSearch';
-import type { Database } from '../database';
+import type { Database, TeamDatabase } from '../database';
 
 /** A run among those of all series, with the names of what it belongs to. */
 export const foundRun = savedRun.extend({
@@ -25,9 +25,10 @@ const wordsOf = (text: string): string[] =>
 const literal = (text: string) => text.replace(/[\\%_]/g, '\\$&');
 
 /** What is wanted besides words, as conditions and their values. */
-function conditions(search: RunSearch, after: RunCursor | null): Condition[] {
+function conditions(teamId: string, search: RunSearch, after: RunCursor | null): Condition[] {
   const { from, before } = instantsOf(search);
   const wanted: Condition[] = [
+    ['r.team_id = ?', teamId],
     ['r.route_id = ?', search.route],
     ['r.robot_id = ?', search.robot],
     ['r.placed_by = ?', search.person],
@@ -89,12 +90,12 @@ function amongNewest(
  * among the newest first: the index of words has to find every note with a common word before it knows the newest.
  */
 export async function runsFound(
-  db: Database,
+  db: TeamDatabase,
   search: RunSearch,
   after: RunCursor | null,
   limit: number,
 ): Promise<FoundRun[]> {
-  const wanted = conditions(search, after);
+  const wanted = conditions(db.teamId, search, after);
   const { q = '' } = search;
   const words = wordsOf(q);
   if (words.length === 0) {
@@ -109,7 +110,7 @@ export async function runsFound(
 }
 
 /** The runs of a choice, with the names of what they belong to. */
-async function chosen(db: Database, { sql, values }: Choice): Promise<FoundRun[]> {
+async function chosen(db: TeamDatabase, { sql, values }: Choice): Promise<FoundRun[]> {
   const rows = await db.sequelize.query<Record<string, unknown>>(
     `SELECT r.id, r.version, r.series_id seriesId, r.number, r.happened_at happenedAt, r.placed_by placedBy,
         r.battery, r.battery_v batteryV, r.end_x_m endXM, r.end_y_m endYM, r.end_heading_rad endHeadingRad,

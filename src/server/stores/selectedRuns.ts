@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { z } from 'zod';
 import { boundsOf, isSelected, type Selection } from '../../formats/selection';
 import type { RunEnd } from '../../formats/runEnd';
-import type { Database } from '../database';
+import type { TeamDatabase } from '../database';
 import { notFound } from '../problem';
 import { frozenOf } from './frozen';
 import { runEnds } from './runEnds';
@@ -40,10 +40,10 @@ const HEADS = `SELECT s.id, s.route_version_id routeVersionId, s.trying, s.table
   STRAIGHT_JOIN course c ON c.id = w.course_id`;
 
 /** Series by a condition, the newest first, as an index has them. */
-async function headsWhere(db: Database, condition: string, value: unknown) {
+async function headsWhere(db: TeamDatabase, condition: string, value: unknown) {
   const rows = await db.sequelize.query<Record<string, unknown>>(
-    `${HEADS} WHERE ${condition} ORDER BY s.entry DESC LIMIT ${MOST_SERIES}`,
-    { type: QueryTypes.SELECT, replacements: [value] },
+    `${HEADS} WHERE ${condition} AND s.team_id = ? ORDER BY s.entry DESC LIMIT ${MOST_SERIES}`,
+    { type: QueryTypes.SELECT, replacements: [value, db.teamId] },
   );
   return rows.map((row) => head.parse(row));
 }
@@ -84,14 +84,14 @@ const distinct = (values: readonly (string | null)[]): string[] =>
   [...new Set(values.filter((value) => value !== null && value !== ''))] as string[];
 
 /** The runs of one side of a comparison: at most the last 1,000, read by series or by route. */
-export async function selectedRuns(db: Database, selection: Selection): Promise<Selected> {
+export async function selectedRuns(db: TeamDatabase, selection: Selection): Promise<Selected> {
   const series = await headsWhere(db, CONDITION[selection.of], selection.id);
   const [first] = series;
   if (first === undefined) throw notFound(selection.of);
   const { fromMs, beforeMs } = boundsOf(selection);
   const rows = await runEnds(
     db,
-    `WHERE series_id IN (:ids) AND happened_at >= :from AND happened_at < :before
+    `series_id IN (:ids) AND happened_at >= :from AND happened_at < :before
       ORDER BY happened_at DESC, number DESC LIMIT :limit`,
     {
       ids: series.map(({ id }) => id),

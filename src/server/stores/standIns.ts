@@ -13,7 +13,7 @@ import { standInTruth, type StandInTruth } from '../../core/standIn/truth';
 import { unitsNow } from '../../core/standIn/unitsNow';
 import type { RobotRecord } from '../../formats/records';
 import type { StandInRequest } from '../../formats/benchRecords';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import { notFound, Problem } from '../problem';
 import { steadyNow } from '../steadyNow';
 import { findRobot, listRobots } from './robots';
@@ -26,7 +26,7 @@ const seedOf = (id: string): number =>
   [...id].reduce((sum, letter) => (Math.imul(sum, 31) + letter.charCodeAt(0)) | 0, 7) >>> 0;
 
 /** A robot by its id; without one the team's first. */
-async function needRobot(db: Database, robotId: string | null): Promise<RobotRecord> {
+async function needRobot(db: TeamDatabase, robotId: string | null): Promise<RobotRecord> {
   const robot = robotId === null ? (await listRobots(db))[0] : await findRobot(db, robotId);
   if (robot === undefined || robot === null) throw notFound('robot');
   return robot;
@@ -36,7 +36,7 @@ async function needRobot(db: Database, robotId: string | null): Promise<RobotRec
  * The stand-in of a robot, unpacked at first use. Later corrections of the record do not change it, but what
  * is plugged in and taken off is.
  */
-async function load(db: Database, robotId: string | null, transaction?: Transaction) {
+async function load(db: TeamDatabase, robotId: string | null, transaction?: Transaction) {
   const robot = await needRobot(db, robotId);
   const row = await db.models.standIn.findByPk(robot.id, {
     ...(transaction && { transaction, lock: true }),
@@ -74,7 +74,7 @@ function report(state: StandIn, sinceS: number, nowMs: number): StandInReport {
 
 /** Read the stand-in; any process answers alike. */
 export async function readStandIn(
-  db: Database,
+  db: TeamDatabase,
   robotId: string | null,
   sinceS: number,
 ): Promise<StandInReport> {
@@ -93,7 +93,7 @@ export async function readStandIn(
 
 /** Do something with the stand-in, one after the other whoever asks; the same request twice is one. */
 export const actOnStandIn = (
-  db: Database,
+  db: TeamDatabase,
   { id, action, robotId }: StandInRequest,
 ): Promise<StandInReport> =>
   inTransaction(db, async (transaction) => {

@@ -12,7 +12,7 @@ import {
   type StillCheckRecord,
   type StillResult,
 } from '../../formats/benchRecords';
-import { type Database, inTransaction } from '../database';
+import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
 import { notFound, Problem } from '../problem';
 import { findLog, logSamples } from './benchLogs';
@@ -38,7 +38,10 @@ const toSaved = (row: Row): SavedStillCheck => ({
   result: resultSchema.parse(row.get('result')),
 });
 
-async function logOfCheck(db: Database, { logId, robotId }: StillCheckRecord): Promise<StillLog> {
+async function logOfCheck(
+  db: TeamDatabase,
+  { logId, robotId }: StillCheckRecord,
+): Promise<StillLog> {
   const log = await findLog(db, logId);
   if (log === null) throw notFound('log');
   if (log.robotId !== robotId) {
@@ -52,7 +55,7 @@ async function logOfCheck(db: Database, { logId, robotId }: StillCheckRecord): P
 }
 
 /** What the latest checks of the same heading sensor showed, before this one. */
-async function earlierChecks(db: Database, record: StillCheckRecord) {
+async function earlierChecks(db: TeamDatabase, record: StillCheckRecord) {
   const { robotId, unitId, takenAt } = record;
   if (unitId === null) return [];
   const rows = await db.models.stillCheck.findAll({
@@ -63,7 +66,7 @@ async function earlierChecks(db: Database, record: StillCheckRecord) {
   return earlierOf(rows.map(toSaved), record);
 }
 
-async function resultOf(db: Database, record: StillCheckRecord): Promise<StillResult> {
+async function resultOf(db: TeamDatabase, record: StillCheckRecord): Promise<StillResult> {
   const { runDurationS, toleranceRad, settings, displayStepRad } = record;
   const log = await logOfCheck(db, record);
   const check = judgeLog(log, runDurationS, toleranceRad, settings, displayStepRad, {
@@ -80,13 +83,18 @@ async function resultOf(db: Database, record: StillCheckRecord): Promise<StillRe
 
 /** Save a still check; what it found is computed here, from the log. */
 export async function saveStillCheck(
-  db: Database,
+  db: TeamDatabase,
   record: StillCheckRecord,
 ): Promise<SavedStillCheck> {
   const result = await resultOf(db, record);
   const kept: Kept<StillCheckRecord> = {
     what: 'still check',
     model: db.models.stillCheck,
+    pointsTo: ({ robotId, logId, beforeId }) => [
+      [db.models.robot, robotId],
+      [db.models.benchLog, logId],
+      [db.models.stillCheck, beforeId],
+    ],
     read: (row) => Promise.resolve(toRecord(row)),
     columns: (kept) => ({
       ...columnsOf(kept),
@@ -99,7 +107,10 @@ export async function saveStillCheck(
 }
 
 /** All still checks of a robot, the newest first. */
-export const listStillChecks = async (db: Database, robotId: string): Promise<SavedStillCheck[]> =>
+export const listStillChecks = async (
+  db: TeamDatabase,
+  robotId: string,
+): Promise<SavedStillCheck[]> =>
   (
     await db.models.stillCheck.findAll({
       where: { robotId },

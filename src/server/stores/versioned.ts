@@ -1,6 +1,7 @@
 import type { ModelStatic, Transaction } from 'sequelize';
 import type { Row } from '../models';
-import { conflict, notFound } from '../problem';
+import { conflict, notFound, pointsNowhere } from '../problem';
+import { needParents, type PointsTo } from './pointsTo';
 import { sameRecord } from './sameRecord';
 
 /** How one kind of record is kept: its words, its table, and both ways between row and record. */
@@ -11,6 +12,10 @@ export interface Kept<R extends { id: string; version: number }> {
   read(row: Row, transaction: Transaction): Promise<R>;
   /** The row's columns, without id and version. */
   columns(record: R): Record<string, unknown>;
+  /** The team that a record has to name as its own, where it names one. */
+  isOfTeam?: string;
+  /** What it belongs to. */
+  pointsTo?(record: R): readonly PointsTo[];
   /** Further columns that are set once, when the row is made. */
   atCreation?(record: R, transaction: Transaction): Promise<Record<string, unknown>>;
   /** Rows of other tables that belong to the aggregate. */
@@ -28,8 +33,12 @@ export async function saveVersioned<R extends { id: string; version: number }>(
   transaction: Transaction,
 ): Promise<R> {
   const row = await kept.model.findByPk(record.id, { transaction, lock: true });
+  if (row === null && record.version !== 0) throw notFound(kept.what);
+  if (kept.isOfTeam !== undefined && Reflect.get(record, 'teamId') !== kept.isOfTeam) {
+    throw pointsNowhere();
+  }
+  await needParents(kept.pointsTo?.(record) ?? [], transaction);
   if (row === null) {
-    if (record.version !== 0) throw notFound(kept.what);
     const extra = (await kept.atCreation?.(record, transaction)) ?? {};
     await kept.model.create(
       { ...kept.columns(record), ...extra, id: record.id, version: 1 },

@@ -108,6 +108,9 @@ export function SettingsStation({ team, zones }: Props) {
           Back to what is saved
         </Button>
       </div>
+      <p>
+        <a href="/teams">Teams of this Corvat</a>
+      </p>
       {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
       {saved.theirs !== null && (
         <ConflictDialog

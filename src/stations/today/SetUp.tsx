@@ -1,6 +1,10 @@
 import { ASKED_KINDS, firstUnits } from '../../core/units/firstUnits';
 import { teamSettings } from '../../formats/teamSettings';
-import { setDisplaySettings, displaySettings, type DecimalSign } from '../../core/text/displaySettings';
+import {
+  setDisplaySettings,
+  displaySettings,
+  type DecimalSign,
+} from '../../core/text/displaySettings';
 import { isZone } from '../../core/text/dates';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useReducer, useState } from 'react';
@@ -200,7 +204,12 @@ function UnitChoice({ onChange }: { onChange(): void }) {
   );
 }
 
-function SetUpForm() {
+interface Props {
+  /** Beside the teams that are there. */
+  another: boolean;
+}
+
+function SetUpForm({ another }: Props) {
   const [ids] = useState(newIds);
   const [, sayAnew] = useReducer((n: number) => n + 1, 0);
   const [problem, setProblem] = useState<string | null>(null);
@@ -212,7 +221,7 @@ function SetUpForm() {
   const save = async (values: Values) => {
     if (wrong > 0) return;
     try {
-      await post('/api/teams', recordsOf(values, ids));
+      await post('/api/teams', { ...recordsOf(values, ids), another });
       location.assign('/course/table');
     } catch (error) {
       setProblem(sentenceOf(error));
@@ -282,9 +291,9 @@ function SetUpForm() {
   );
 }
 
-/** The first start: who, with what, on which table. Everything can be changed later. */
-export const SetUp = () => (
+/** The first start of a team: who, with what, on which table. Everything can be changed later. */
+export const SetUp = ({ another = false }: Partial<Props>) => (
   <FieldsInErrorProvider>
-    <SetUpForm />
+    <SetUpForm another={another} />
   </FieldsInErrorProvider>
 );
