@@ -24,7 +24,7 @@ import { TUNED_IDS } from '../core/robot/tunedIds';
 import { valuesSchema } from '../core/description/schema';
 import { MARKS_ON_GRID } from '../core/trials/placing';
 import { id, note, shortText, time, version } from './fields';
-import { withinReason } from './withinReason';
+import { withinReason } from './runs/withinReason';
 import {
   anchorRecord,
   angle,

@@ -13,7 +13,7 @@ import {
 } from '../formats/benchRecords';
 import { id, name, time, version } from '../formats/fields';
 import { frozenSchema } from '../formats/frozen';
-import { runPlanRecord } from '../formats/runPlan';
+import { runPlanRecord } from '../formats/runs/runPlan';
 import {
   courseRecord,
   robotRecord,

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { differingValues, withTheirs } from '../formats/differences';
 import { fieldName, fieldValue } from '../formats/fieldWords';
 import { Button } from '../ui/Button';
-import { Choice } from '../ui/Choice';
+import { Choice } from '../ui/fields/Choice';
 import { Dialog } from '../ui/Dialog';
 import styles from './ConflictDialog.module.css';
 

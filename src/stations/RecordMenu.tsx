@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
 import { Notice } from '../ui/Notice';
-import { TextField } from '../ui/TextField';
+import { TextField } from '../ui/fields/TextField';
 import { ArchiveLine } from './ArchiveLine';
 import { putRecord, sentenceOf } from './api';
 import styles from './RecordMenu.module.css';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from '../ui/Button';
 import { Dialog } from '../ui/Dialog';
-import { TextField } from '../ui/TextField';
+import { TextField } from '../ui/fields/TextField';
 
 interface Props {
   /** What is set aside: "run 6". */

@@ -10,7 +10,7 @@ import type { StillSettings } from '../core/gyro/still/stillDefaults';
 import { studyRunLog } from '../core/gyro/runLog';
 import type { RawConvention } from '../core/channels/rawConvention';
 import { contentOf } from '../formats/contentId';
-import { parseLogCsv, type ColumnMap } from '../formats/logCsv';
+import { parseLogCsv, type ColumnMap } from '../formats/csv/logCsv';
 import { parseJsonLines } from '../formats/jsonLines';
 import type { BadLine, ReadingTable } from '../formats/readings';
 import { toLog, type Log } from '../formats/toLog';

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { ulid } from 'ulid';
-import { planStartOf } from '../../src/formats/planEntry';
-import { runSearchFrom, type RunCursor } from '../../src/formats/runSearch';
+import { planStartOf } from '../../src/formats/runs/planEntry';
+import { runSearchFrom, type RunCursor } from '../../src/formats/runs/runSearch';
 import { openDatabase, type Database } from '../../src/server/database';
 import { planFindings, planSoFar } from '../../src/server/services/runPlan';
 import { placeRuns, runsFound } from '../../src/server/stores/runsFound';

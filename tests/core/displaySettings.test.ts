@@ -8,8 +8,8 @@ import { offsetInWords } from '../../src/core/runs/verdict';
 import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
 import { benchLength, benchSpeed, errorLength, headingText } from '../../src/core/text/quantities';
 import { fieldValue } from '../../src/formats/fieldWords';
-import { guessColumns, readRuns, writeRunsCsv } from '../../src/formats/runsCsv';
-import { BENCH_LENGTH, DEG, DRIFT, HEADING, SMALL_LENGTH } from '../../src/ui/units';
+import { guessColumns, readRuns, writeRunsCsv } from '../../src/formats/csv/runsCsv';
+import { BENCH_LENGTH, DEG, DRIFT, HEADING, SMALL_LENGTH } from '../../src/ui/fields/units';
 import { deg, routeOf } from './support';
 
 const inches = { ...PLAIN_DISPLAY, length: 'in', positiveTurn: 'right' } as const;

@@ -3,7 +3,7 @@ import { radiansFromDegrees } from '../../src/core/geometry/angle';
 import { evidenceText } from '../../src/core/tuning/evidenceText';
 import { asTyped, gainText } from '../../src/core/control/tuned';
 import { gainStudy, seenOf, type GainTrial } from '../../src/core/tuning/gainStudy';
-import { readGainTrace } from '../../src/formats/gainTraceCsv';
+import { readGainTrace } from '../../src/formats/csv/gainTraceCsv';
 import { recordedText } from '../support/recorded';
 
 const look = (gain: number, seen: GainTrial['seen']): GainTrial => ({

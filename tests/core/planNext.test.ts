@@ -4,8 +4,13 @@ import { compareSeries } from '../../src/core/compare/compareSeries';
 import { otherDifferences, unfairSentence } from '../../src/core/compare/conditions';
 import { mixedOrder } from '../../src/core/compare/plan/mixedOrder';
 import { planRuns } from '../../src/core/compare/plan/wish';
-import { isSelected, partText, selectionFrom, selectionParams } from '../../src/formats/selection';
-import { wishFrom } from '../../src/formats/wishFrom';
+import {
+  isSelected,
+  partText,
+  selectionFrom,
+  selectionParams,
+} from '../../src/formats/runs/selection';
+import { wishFrom } from '../../src/formats/runs/wishFrom';
 import { origin, recordedRuns } from './support';
 
 const found = compareSeries(recordedRuns('runs-before'), recordedRuns('runs-after'), origin);

@@ -4,7 +4,7 @@ import { motorDegreesFromDistance } from '../../src/core/robot/conversions';
 import { directionDoubt } from '../../src/core/gyro/directionDoubt';
 import type { ChannelLog } from '../../src/core/channels/log';
 import { studyRunLog } from '../../src/core/gyro/runLog';
-import { correctedCsv } from '../../src/formats/correctedCsv';
+import { correctedCsv } from '../../src/formats/csv/correctedCsv';
 import { deg, idealRobot } from './support';
 
 interface Run {

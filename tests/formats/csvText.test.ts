@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import Papa from 'papaparse';
 import { expect, test } from 'vitest';
-import { asCell, csvText, fromCell } from '../../src/formats/csvText';
+import { asCell, csvText, fromCell } from '../../src/formats/csv/csvText';
 
 const odd = fc.string({
   unit: fc.constantFrom(...'=+-@\'";,\n\r\t1.a '),

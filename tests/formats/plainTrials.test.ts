@@ -3,7 +3,7 @@ import { GAUGE_TRIAL } from '../../src/core/trials/gauge';
 import { PLACING_TRIAL } from '../../src/core/trials/placing';
 import { SPEED_TRIAL } from '../../src/core/trials/speed';
 import { SQUARING_TRIAL } from '../../src/core/trials/squaring';
-import { readTrials } from '../../src/formats/trialFile';
+import { readTrials } from '../../src/formats/csv/trialFile';
 import { recordedText } from '../support/recorded';
 import { deg } from '../core/support';
 

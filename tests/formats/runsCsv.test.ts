@@ -9,7 +9,7 @@ import {
   readRuns,
   UnreadableFile,
   writeRunsCsv,
-} from '../../src/formats/runsCsv';
+} from '../../src/formats/csv/runsCsv';
 import { missionSchema } from '../../src/core/table/table';
 
 const bytes = (text: string) => new TextEncoder().encode(text);

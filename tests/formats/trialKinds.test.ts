@@ -6,7 +6,7 @@ import { titleOf } from '../../src/core/trials/columns';
 import { TRIAL_KINDS } from '../../src/core/trials/registry';
 import { fieldName, fieldValue } from '../../src/formats/fieldWords';
 import { describeIssue } from '../../src/formats/issues';
-import { readTrials } from '../../src/formats/trialFile';
+import { readTrials } from '../../src/formats/csv/trialFile';
 import { trialSchema } from '../../src/formats/trialSchema';
 import { holdsItsLimits } from '../support/describedValues';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { readAnchors } from '../../src/formats/anchorsCsv';
+import { readAnchors } from '../../src/formats/csv/anchorsCsv';
 import { STRAIGHT_TRIAL } from '../../src/core/trials/straight';
-import { readTrials } from '../../src/formats/trialFile';
-import { readLaps, readTurnTrials } from '../../src/formats/trialsCsv';
+import { readTrials } from '../../src/formats/csv/trialFile';
+import { readLaps, readTurnTrials } from '../../src/formats/csv/trialsCsv';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from '../core/support';
 import { recordedText } from '../support/recorded';

@@ -5,7 +5,7 @@ import { demoRuns } from '../../src/server/demo/runs';
 import { BY_HAND, IN_THE_JIG, ROUTE_VERSIONS, SERIES } from '../../src/server/demo/scenario';
 import { runRecord, type RunRecord } from '../../src/formats/records';
 import { seriesFindings } from '../../src/core/runs/findings';
-import { toLoggedRun } from '../../src/formats/loggedRun';
+import { toLoggedRun } from '../../src/formats/runs/loggedRun';
 import { suggestions } from '../../src/server/services/today';
 import { describeIssue } from '../../src/formats/issues';
 import { TABLE_NAMES } from '../../src/server/models';

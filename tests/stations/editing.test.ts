@@ -11,7 +11,7 @@ import {
   nextPlace,
   removeStep,
   replaceStep,
-} from '../../src/stations/course/editRoute';
+} from '../../src/stations/course/steps/editRoute';
 import { historyReducer, openHistory, type History } from '../../src/stations/course/history';
 import {
   entryOf,
@@ -21,7 +21,7 @@ import {
   toggleMission,
   toRun,
   workedAsAWhole,
-} from '../../src/stations/runs/entry';
+} from '../../src/stations/runs/log/entry';
 import { runRecord } from '../../src/formats/records';
 import { routeOf } from '../core/support';
 

@@ -1,7 +1,7 @@
 import { orderOf } from '../../core/compare/plan/mixedOrder';
 import { wayLabels, WAYS } from '../../core/compare/plan/ways';
 import type { Robot } from '../../core/robot/robot';
-import type { RunPlanRecord } from '../../formats/runPlan';
+import type { RunPlanRecord } from '../../formats/runs/runPlan';
 import { demoId } from './ids';
 import {
   BY_HAND,

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { Selection } from '../../formats/selection';
+import type { Selection } from '../../formats/runs/selection';
 import type { CalibrationKind } from '../../core/calibration/calibration';
 import { kindOfCalibration } from '../../core/calibration/registry';
 import { dayIn, clockIn } from '../../core/text/dates';

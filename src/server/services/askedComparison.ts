@@ -1,4 +1,4 @@
-import { selectionFrom, type Selection } from '../../formats/selection';
+import { selectionFrom, type Selection } from '../../formats/runs/selection';
 import type { TeamDatabase } from '../database';
 import { seriesBefore, seriesPage } from '../stores/series';
 import { sidesOf, type Change } from './aroundChange';

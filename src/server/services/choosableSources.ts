@@ -1,4 +1,4 @@
-import type { Selection } from '../../formats/selection';
+import type { Selection } from '../../formats/runs/selection';
 import type { SavedSeries } from '../../formats/records';
 import type { TeamDatabase } from '../database';
 import { listRoutes, versionHeads } from '../stores/routes';

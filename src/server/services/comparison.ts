@@ -8,7 +8,7 @@ import {
 } from '../../core/compare/conditions';
 import { alongAcross, type Pose } from '../../core/geometry/pose';
 import { consistency, type Consistency, type MeasuredRun } from '../../core/runs/consistency';
-import { partText, type Selection } from '../../formats/selection';
+import { partText, type Selection } from '../../formats/runs/selection';
 import type { TeamDatabase } from '../database';
 import { selectedRuns, type Selected, type SelectedRun } from '../stores/selectedRuns';
 import { remembered } from './remembered';

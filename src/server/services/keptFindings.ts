@@ -1,7 +1,13 @@
 import { seriesFindings, type SeriesFindings } from '../../core/runs/findings';
-import { toLoggedRun } from '../../formats/loggedRun';
+import { toLoggedRun } from '../../formats/runs/loggedRun';
 import type { SavedSeries } from '../../formats/records';
-import { packed, placedEnd, unpacked, type PackedEnd, type PlacedEnd } from '../../formats/runEnd';
+import {
+  packed,
+  placedEnd,
+  unpacked,
+  type PackedEnd,
+  type PlacedEnd,
+} from '../../formats/runs/runEnd';
 import type { TeamDatabase } from '../database';
 import { log } from '../log';
 import { frozenOf } from '../stores/frozen';

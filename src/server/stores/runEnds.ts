@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { RunEnd } from '../../formats/runEnd';
+import type { RunEnd } from '../../formats/runs/runEnd';
 import type { TeamDatabase } from '../database';
 
 type EndRow = Omit<RunEnd, 'happenedAt' | 'worked'> & { happenedAt: Date; worked: number | null };

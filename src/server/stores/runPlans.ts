@@ -1,5 +1,5 @@
 import { fn, col } from 'sequelize';
-import { runPlanRecord, type PlanStart, type RunPlanRecord } from '../../formats/runPlan';
+import { runPlanRecord, type PlanStart, type RunPlanRecord } from '../../formats/runs/runPlan';
 import { inTransaction, type TeamDatabase } from '../database';
 import type { Row } from '../models';
 import { keepForGood, type KeptForGood } from './immutable';

@@ -1,7 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { z } from 'zod';
 import { savedRun } from '../../formats/records';
-import { instantsOf, type RunCursor, type RunSearch } from '../../formats/runSearch';
+import { instantsOf, type RunCursor, type RunSearch } from '../../formats/runs/runSearch';
 import type { Database, TeamDatabase } from '../database';
 
 /** A run among those of all series, with the names of what it belongs to. */

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { z } from 'zod';
-import { boundsOf, isSelected, type Selection } from '../../formats/selection';
-import type { RunEnd } from '../../formats/runEnd';
+import { boundsOf, isSelected, type Selection } from '../../formats/runs/selection';
+import type { RunEnd } from '../../formats/runs/runEnd';
 import type { TeamDatabase } from '../database';
 import { notFound } from '../problem';
 import { frozenOf } from './frozen';

@@ -1,6 +1,6 @@
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import type { Keeping } from './useKeptList';
+import type { Keeping } from './trials/useKeptList';
 
 /** Whether what is on the screen is in the database, too. */
 export function KeepingLine({

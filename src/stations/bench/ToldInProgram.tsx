@@ -1,8 +1,8 @@
 import { COMMAND_WAYS } from '../../core/program/commands';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot/robot';
-import { ProgramField } from '../../ui/ProgramField';
-import { useRecordValue } from '../../ui/recordForm';
+import { ProgramField } from '../../ui/fields/ProgramField';
+import { useRecordValue } from '../../ui/fields/recordForm';
 
 interface Props {
   /** The field of the entry, in SI. */

@@ -5,7 +5,7 @@ import type { ThreeSentences } from '../../core/gyro/still/stillSentence';
 import { capitalised } from '../../core/text/capitalised';
 import { counted } from '../../core/text/quantities';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
-import { usedTrials } from './openedList';
+import { usedTrials } from './trials/openedList';
 import type { BenchFacts, Known } from './procedure';
 
 export const NOTHING_KNOWN: Known = { sentence: null, freshness: null };

@@ -16,17 +16,17 @@ import type {
   RouteRecord,
   SavedRouteVersion,
 } from '../../formats/records';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
-import { KeyHelp } from '../../ui/KeyHelp';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
+import { KeyHelp } from '../../ui/page/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
-import { useKeys } from '../../ui/useKeys';
+import { useKeys } from '../../ui/page/useKeys';
 import { useToast } from '../../ui/useToast';
 import { doubtsThatTouch } from '../../core/sources/sources';
 import { restsOn } from '../../core/sources/restsOn';
 import { RestsOnFold } from '../RestsOnFold';
 import { OtherDrafts } from '../OtherDrafts';
-import { addedStep } from './addedStep';
-import { AddSteps } from './AddSteps';
+import { addedStep } from './steps/addedStep';
+import { AddSteps } from './steps/AddSteps';
 import { CalibrationLine, type CourseCalibrations } from './CalibrationLine';
 import { CloudCanvas } from './CloudCanvas';
 import styles from './CourseStation.module.css';
@@ -38,7 +38,7 @@ import {
   removeStep,
   replaceStep,
   type Place,
-} from './editRoute';
+} from './steps/editRoute';
 import { ForecastPanel } from './ForecastPanel';
 import { editOf, sameRoute } from './history';
 import { courseKeys } from './keys';
@@ -47,7 +47,7 @@ import { RouteBar } from './RouteBar';
 import { RoutePlan } from './RoutePlan';
 import { SaveVersionDialog } from './SaveVersionDialog';
 import { StartSentence } from './StartSentence';
-import { StepList } from './StepList';
+import { StepList } from './steps/StepList';
 import { useDraft } from './useDraft';
 import { SIMULATED_RUNS, useSimulation, useStartAfterChange } from './useSimulation';
 import { useUndoKeys } from './useUndoKeys';

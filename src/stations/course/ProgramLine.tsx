@@ -6,7 +6,7 @@ import type { Robot } from '../../core/robot/robot';
 import { kindOfStep } from '../../core/steps/registry';
 import type { MotionStep } from '../../core/steps/descriptions';
 import { errorLength } from '../../core/text/quantities';
-import { ProgramField } from '../../ui/ProgramField';
+import { ProgramField } from '../../ui/fields/ProgramField';
 import styles from './CourseStation.module.css';
 
 interface Props {

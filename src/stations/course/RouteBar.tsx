@@ -9,8 +9,8 @@ import type {
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Notice } from '../../ui/Notice';
-import { Select } from '../../ui/Select';
-import { TextField } from '../../ui/TextField';
+import { Select } from '../../ui/fields/Select';
+import { TextField } from '../../ui/fields/TextField';
 import { putRecord, sentenceOf } from '../api';
 import { ArchivedList } from '../ArchivedList';
 import { RecordMenu } from '../RecordMenu';

@@ -7,7 +7,7 @@ import type { RouteVersionRecord, SavedRouteVersion } from '../../formats/record
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Notice } from '../../ui/Notice';
-import { TextField } from '../../ui/TextField';
+import { TextField } from '../../ui/fields/TextField';
 import { putRecord, sentenceOf } from '../api';
 import { DifferenceList } from './DifferenceList';
 

@@ -1,7 +1,7 @@
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/table/table';
-import { NumberField } from '../../ui/NumberField';
-import { BENCH_LENGTH, DEG, SMALL_LENGTH, HEADING } from '../../ui/units';
+import { NumberField } from '../../ui/fields/NumberField';
+import { BENCH_LENGTH, DEG, SMALL_LENGTH, HEADING } from '../../ui/fields/units';
 
 interface Props {
   route: Route;

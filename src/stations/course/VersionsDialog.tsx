@@ -6,7 +6,7 @@ import type { Mission } from '../../core/table/table';
 import type { SavedRouteVersion } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
-import { Select } from '../../ui/Select';
+import { Select } from '../../ui/fields/Select';
 import { DifferenceList } from './DifferenceList';
 import styles from './CourseStation.module.css';
 

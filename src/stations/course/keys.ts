@@ -1,5 +1,5 @@
 import { errorLength } from '../../core/text/quantities';
-import type { KeyMeaning } from '../../ui/KeyHelp';
+import type { KeyMeaning } from '../../ui/page/KeyHelp';
 
 /** The keys of the route's screen. */
 export const courseKeys = (): KeyMeaning[] => [

@@ -4,7 +4,7 @@ import type { Pose } from '../../core/geometry/pose';
 import { toTable } from '../../core/geometry/pose';
 import type { Consistency } from '../../core/runs/consistency';
 import { counted, smallPlaceText } from '../../core/text/quantities';
-import type { PlacedEnd } from '../../formats/runEnd';
+import type { PlacedEnd } from '../../formats/runs/runEnd';
 import { EllipseMark, EndCloud, EndMark } from '../../ui/plan/marks';
 import { boxPath, flip, mm, pathOf, Plan } from '../../ui/plan/Plan';
 import styles from './Findings.module.css';

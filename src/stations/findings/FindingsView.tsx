@@ -4,7 +4,7 @@ import type { Mission } from '../../core/table/table';
 import type { Pose } from '../../core/geometry/pose';
 import type { SeriesFindings } from '../../core/runs/findings';
 import type { CourseRecord } from '../../formats/records';
-import type { PlacedEnd } from '../../formats/runEnd';
+import type { PlacedEnd } from '../../formats/runs/runEnd';
 import { EndFigures } from './EndFigures';
 import { EndPlan } from './EndPlan';
 import styles from './Findings.module.css';

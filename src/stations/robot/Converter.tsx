@@ -9,9 +9,9 @@ import {
   errorLength,
   positiveTurn,
 } from '../../core/text/quantities';
-import { Choice } from '../../ui/Choice';
-import { NumberField } from '../../ui/NumberField';
-import { BENCH_LENGTH, DEG, HEADING, type Unit } from '../../ui/units';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { BENCH_LENGTH, DEG, HEADING, type Unit } from '../../ui/fields/units';
 import styles from './RobotStation.module.css';
 
 /** As an encoder tells it: in degrees already. */

@@ -1,6 +1,6 @@
 import type { Robot } from '../../core/robot/robot';
 import { SUMMARIES } from '../../core/robot/robotSummary';
-import { SPEED, ACCELERATION, MILLISECONDS, SMALL_LENGTH, PLAIN } from '../../ui/units';
+import { SPEED, ACCELERATION, MILLISECONDS, SMALL_LENGTH, PLAIN } from '../../ui/fields/units';
 import { F, FieldGroup } from './FieldGroup';
 
 /** Wheels, body, motors. */

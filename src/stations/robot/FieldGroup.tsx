@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import type { Robot } from '../../core/robot/robot';
 import type { Unit } from '../../core/units/unit';
 import type { RobotRecord } from '../../formats/records';
-import { fieldsOf } from '../../ui/recordForm';
+import { fieldsOf } from '../../ui/fields/recordForm';
 import { useUnfolded } from './useUnfolded';
 import styles from './RobotStation.module.css';
 

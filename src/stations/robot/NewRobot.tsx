@@ -5,7 +5,7 @@ import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Notice } from '../../ui/Notice';
-import { TextField } from '../../ui/TextField';
+import { TextField } from '../../ui/fields/TextField';
 import { putRecord, sentenceOf } from '../api';
 
 /** Its units are like those of the other robot, and not the same ones. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { PORT_CLASSES, type Port, type PortClass } from '../../core/units/port';
-import { Select } from '../../ui/Select';
-import { TextField } from '../../ui/TextField';
+import { Select } from '../../ui/fields/Select';
+import { TextField } from '../../ui/fields/TextField';
 import styles from './RobotStation.module.css';
 
 const MOST = 20;

@@ -5,9 +5,9 @@ import { programSentence, programWants } from '../../core/course/programSentence
 import { timedSpeed } from '../../core/program/speedTable';
 import { benchSpeed, number } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/NumberField';
-import { Select } from '../../ui/Select';
-import { BENCH_LENGTH, PERCENT, SECONDS } from '../../ui/units';
+import { NumberField } from '../../ui/fields/NumberField';
+import { Select } from '../../ui/fields/Select';
+import { BENCH_LENGTH, PERCENT, SECONDS } from '../../ui/fields/units';
 import { F, FieldGroup, type RobotProps } from './FieldGroup';
 import styles from './RobotStation.module.css';
 

@@ -1,6 +1,6 @@
 import type { Robot } from '../../core/robot/robot';
 import { SUMMARIES } from '../../core/robot/robotSummary';
-import { SMALL_LENGTH, PERCENT } from '../../ui/units';
+import { SMALL_LENGTH, PERCENT } from '../../ui/fields/units';
 import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';

@@ -1,6 +1,6 @@
 import type { Mission } from '../../core/table/table';
-import { FIELDS, type ColumnMap, type Field } from '../../formats/runsCsv';
-import { Select } from '../../ui/Select';
+import { FIELDS, type ColumnMap, type Field } from '../../formats/csv/runsCsv';
+import { Select } from '../../ui/fields/Select';
 import styles from './Import.module.css';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { CAUSES } from '../../core/runs/causes';
-import type { RunSearch } from '../../formats/runSearch';
+import type { RunSearch } from '../../formats/runs/runSearch';
 import button from '../../ui/Button.module.css';
-import { asOptions, PlainInput, PlainSelect } from '../../ui/PlainFields';
+import { asOptions, PlainInput, PlainSelect } from '../../ui/fields/PlainFields';
 import styles from './SeriesList.module.css';
 
 interface Named {

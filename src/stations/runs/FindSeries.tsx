@@ -1,5 +1,5 @@
 import button from '../../ui/Button.module.css';
-import { PlainInput, PlainSelect } from '../../ui/PlainFields';
+import { PlainInput, PlainSelect } from '../../ui/fields/PlainFields';
 import styles from './SeriesList.module.css';
 
 interface Props {

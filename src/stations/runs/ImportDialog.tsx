@@ -12,10 +12,10 @@ import {
   type ColumnMap,
   type CsvRun,
   type CsvTable,
-} from '../../formats/runsCsv';
+} from '../../formats/csv/runsCsv';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
-import { FileField } from '../../ui/FileField';
+import { FileField } from '../../ui/fields/FileField';
 import { Notice } from '../../ui/Notice';
 import { post, sentenceOf } from '../api';
 import { ColumnChoices } from './ColumnChoices';

@@ -1,6 +1,6 @@
 import type { Mission } from '../../core/table/table';
 import { counted, number, fineLength, headingInList } from '../../core/text/quantities';
-import type { CsvRow, CsvRun } from '../../formats/runsCsv';
+import type { CsvRow, CsvRun } from '../../formats/csv/runsCsv';
 import styles from './Import.module.css';
 
 interface Props {

@@ -5,15 +5,20 @@ import { ulid } from 'ulid';
 import { z } from 'zod';
 import type { SeriesRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
 import { Dialog } from '../../ui/Dialog';
-import { NumberField } from '../../ui/NumberField';
+import { NumberField } from '../../ui/fields/NumberField';
 import { Notice } from '../../ui/Notice';
-import { Select } from '../../ui/Select';
-import { TextField } from '../../ui/TextField';
-import { RUNS } from '../../ui/units';
+import { Select } from '../../ui/fields/Select';
+import { TextField } from '../../ui/fields/TextField';
+import { RUNS } from '../../ui/fields/units';
 import { putRecord, sentenceOf } from '../api';
-import { chosenTable, keepMissionRoute, missionChoice, type MissionTable } from './missionRoute';
+import {
+  chosenTable,
+  keepMissionRoute,
+  missionChoice,
+  type MissionTable,
+} from './log/missionRoute';
 import styles from './SeriesList.module.css';
 
 interface Props {

@@ -1,6 +1,6 @@
 import { headingInList, smallPlaceText } from '../../core/text/quantities';
 import type { RunRecord } from '../../formats/records';
-import styles from './LogStation.module.css';
+import styles from './log/LogStation.module.css';
 
 /** By its number a run of a series is found in the address of the series. */
 export const ANCHOR = 'run-';

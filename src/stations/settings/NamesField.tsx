@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { TextField } from '../../ui/TextField';
+import { TextField } from '../../ui/fields/TextField';
 
 const MOST = 30;
 const LONGEST = 40;

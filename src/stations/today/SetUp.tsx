@@ -17,12 +17,12 @@ import { tableSchema } from '../../core/table/table';
 import { name } from '../../formats/fields';
 import type { TeamSetUp } from '../../formats/records';
 import { Button } from '../../ui/Button';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fieldsInError';
+import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
 import { Notice } from '../../ui/Notice';
-import { Choice } from '../../ui/Choice';
-import { NumberField } from '../../ui/NumberField';
-import { TextField } from '../../ui/TextField';
-import { SMALL_LENGTH } from '../../ui/units';
+import { Choice } from '../../ui/fields/Choice';
+import { NumberField } from '../../ui/fields/NumberField';
+import { TextField } from '../../ui/fields/TextField';
+import { SMALL_LENGTH } from '../../ui/fields/units';
 import { post, sentenceOf } from '../api';
 import styles from './Today.module.css';
 

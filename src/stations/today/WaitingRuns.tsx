@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { counted } from '../../core/text/quantities';
 import { Notice } from '../../ui/Notice';
-import { keptRuns } from '../runs/outboxStore';
+import { keptRuns } from '../runs/log/outboxStore';
 
 /** Says when this browser still keeps runs that no server has confirmed, and where they go out. */
 export function WaitingRuns() {

@@ -1,4 +1,4 @@
-import { planStart } from '../../../formats/runPlan';
+import { planStart } from '../../../formats/runs/runPlan';
 import { endpoint, json, readBody } from '../../../server/endpoint';
 import { startPlan } from '../../../server/stores/runPlans';
 

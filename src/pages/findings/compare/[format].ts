@@ -1,6 +1,6 @@
 import { createElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { selectionFrom } from '../../../formats/selection';
+import { selectionFrom } from '../../../formats/runs/selection';
 import { endpoint } from '../../../server/endpoint';
 import { notFound, Problem } from '../../../server/problem';
 import { compared } from '../../../server/services/comparison';

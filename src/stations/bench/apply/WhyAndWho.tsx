@@ -1,5 +1,5 @@
 import { teamNames } from '../../../core/text/displaySettings';
-import { TextField } from '../../../ui/TextField';
+import { TextField } from '../../../ui/fields/TextField';
 
 interface Said {
   reason: string;

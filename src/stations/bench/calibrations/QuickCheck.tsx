@@ -1,7 +1,7 @@
 import { judgeRecheck, rangeRecheck, stopRecheck } from '../../../core/calibration/recheck';
 import { benchLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { SMALL_LENGTH } from '../../../ui/units';
+import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { Confirm } from '../apply/Confirm';
 import { ConfirmDrives } from '../straight/ConfirmDrives';
 import { ConfirmTurns } from '../turns/ConfirmTurns';

@@ -13,7 +13,7 @@ import { rawConvention, type RawConvention } from '../../../core/channels/rawCon
 import type { StandInAction } from '../../../core/standIn/act';
 import type { Reading } from '../../../formats/readings';
 import { switchErrors, withSwitches } from '../../../core/units/switches';
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 import { Switches } from './Switches';
 import { ToldStep } from './ToldStep';
 import { Button } from '../../../ui/Button';
@@ -23,14 +23,14 @@ import { useSaved } from '../../useSaved';
 import type { BenchProps } from '../procedure';
 import { RecordTakeOver } from '../RecordTakeOver';
 import styles from '../Bench.module.css';
-import { FileSource } from '../FileSource';
-import { SourceChoice, type Source } from '../SourceChoice';
-import { hasSerial } from '../serial';
-import { logOf } from '../sources';
+import { FileSource } from '../logs/FileSource';
+import { SourceChoice, type Source } from '../logs/SourceChoice';
+import { hasSerial } from '../logs/serial';
+import { logOf } from '../logs/sources';
 import { doWithStandIn } from '../standIn/standInStore';
 import { useStandInIsOn } from '../standIn/useStandIn';
-import { useBetween } from '../useBetween';
-import { useSource } from '../useSource';
+import { useBetween } from '../logs/useBetween';
+import { useSource } from '../logs/useSource';
 
 const STEPS: {
   step: DirectionStep;

@@ -1,6 +1,6 @@
 import type { Robot } from '../../../core/robot/robot';
 import { unitsOf } from '../../../core/units/ofRobot';
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 import styles from '../Bench.module.css';
 
 interface Props {

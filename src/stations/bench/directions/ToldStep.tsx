@@ -6,7 +6,7 @@ import {
   SEEN_CHANGES,
   type SeenChanges,
 } from '../../../core/directions/directionsTold';
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 
 const OPTIONS = SEEN_CHANGES.map((value) => ({ value, label: value }));
 

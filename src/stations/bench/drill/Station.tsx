@@ -7,14 +7,14 @@ import { percent } from '../../../core/text/quantities';
 import type { DrillTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { Table } from '../../../ui/Table';
-import { TextField } from '../../../ui/TextField';
-import { useKeys } from '../../../ui/useKeys';
+import { TextField } from '../../../ui/fields/TextField';
+import { useKeys } from '../../../ui/page/useKeys';
 import styles from '../Bench.module.css';
 import { KeepingLine } from '../KeepingLine';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { TrialLists } from '../TrialLists';
-import { useTrials } from '../useTrials';
+import { TrialLists } from '../trials/TrialLists';
+import { useTrials } from '../trials/useTrials';
 import { DrillCharts } from './DrillCharts';
 
 interface Props extends BenchProps {

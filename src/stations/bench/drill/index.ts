@@ -1,6 +1,6 @@
 import { drillStudy } from '../../../core/drill/drillStudy';
-import { emptyList } from '../emptyList';
-import { openedList, usedTrials } from '../openedList';
+import { emptyList } from '../trials/emptyList';
+import { openedList, usedTrials } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 
 const empty = (id: string, robotId: string) => {

@@ -7,9 +7,13 @@ import {
   type Settles,
 } from '../../../core/tuning/damping';
 import { Button } from '../../../ui/Button';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
-import { NumberField } from '../../../ui/NumberField';
-import { dampingUnitOf, integralUnitOf } from '../../../ui/units';
+import {
+  FieldsInErrorProvider,
+  MendFirst,
+  useFieldsInError,
+} from '../../../ui/fields/fieldsInError';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { dampingUnitOf, integralUnitOf } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 interface Props {

@@ -1,8 +1,8 @@
 import type { TunedId } from '../../../core/robot/tunedIds';
-import type { Followed } from '../../../formats/gainTraceCsv';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
-import { BENCH_LENGTH, PERCENT } from '../../../ui/units';
+import type { Followed } from '../../../formats/csv/gainTraceCsv';
+import { Choice } from '../../../ui/fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { BENCH_LENGTH, PERCENT } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 interface Props {

@@ -4,10 +4,14 @@ import { SEEN, type SeenGain } from '../../../core/tuning/byEye';
 import type { TunedId } from '../../../core/robot/tunedIds';
 import { tunedInProgram } from '../../../core/tuning/tunedInProgram';
 import { Button } from '../../../ui/Button';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
-import { NumberField } from '../../../ui/NumberField';
-import { ProgramField } from '../../../ui/ProgramField';
-import { gainUnit } from '../../../ui/units';
+import {
+  FieldsInErrorProvider,
+  MendFirst,
+  useFieldsInError,
+} from '../../../ui/fields/fieldsInError';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { ProgramField } from '../../../ui/fields/ProgramField';
+import { gainUnit } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 interface Props {

@@ -1,6 +1,6 @@
 import { dampingText, gainText, SHOWN } from '../../../core/control/tuned';
 import type { GainTrialRecord } from '../../../formats/benchRecords';
-import { AsideButton, FoldedTable } from '../TrialParts';
+import { AsideButton, FoldedTable } from '../trials/TrialParts';
 
 interface Props {
   trials: readonly GainTrialRecord[];

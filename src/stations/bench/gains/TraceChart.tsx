@@ -7,7 +7,7 @@ import type { GainJudgement, Trace } from '../../../core/tuning/judge';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Tone } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
-import { PERCENT } from '../../../ui/units';
+import { PERCENT } from '../../../ui/fields/units';
 
 interface Props {
   controller: TunedId;

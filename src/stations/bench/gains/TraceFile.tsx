@@ -3,8 +3,8 @@ import { counted } from '../../../core/text/quantities';
 import type { TunedId } from '../../../core/robot/tunedIds';
 import { SHOWN } from '../../../core/control/tuned';
 import type { GainJudgement } from '../../../core/tuning/judge';
-import type { Followed, ReadTrace } from '../../../formats/gainTraceCsv';
-import { FileField } from '../../../ui/FileField';
+import type { Followed, ReadTrace } from '../../../formats/csv/gainTraceCsv';
+import { FileField } from '../../../ui/fields/FileField';
 import { Notice } from '../../../ui/Notice';
 import { sentenceOf } from '../../api';
 import styles from '../Bench.module.css';
@@ -31,7 +31,7 @@ export function TraceFile({ controller, gain, followed, onFollowed, onJudged }: 
     setProblem(null);
     if (from === null) return;
     try {
-      const { readGainTrace } = await import('../../../formats/gainTraceCsv');
+      const { readGainTrace } = await import('../../../formats/csv/gainTraceCsv');
       setFound(await readGainTrace(from, controller, by));
     } catch (error) {
       setProblem(`${from.name}: ${sentenceOf(error)}`);

@@ -5,7 +5,7 @@ import { SHOWN } from '../../../core/control/tuned';
 import { capitalised } from '../../../core/text/capitalised';
 import type { Robot } from '../../../core/robot/robot';
 import { heldOf } from '../known';
-import { openedList, usedTrials } from '../openedList';
+import { openedList, usedTrials } from '../trials/openedList';
 import type { BenchFacts, Known, Procedure } from '../procedure';
 import { judgedGains } from './judged';
 import { newGainTrials } from './newTrials';

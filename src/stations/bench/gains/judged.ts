@@ -6,7 +6,7 @@ import { delayOf } from '../../../core/tuning/delay';
 import type { GoodGains } from '../../../core/tuning/firstGain';
 import { gainStudy } from '../../../core/tuning/gainStudy';
 import type { GainTrials } from '../../../formats/benchRecords';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 
 /** What the simulator says of it; what is left out it was not asked. */
 interface Simulated {

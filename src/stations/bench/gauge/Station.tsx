@@ -6,14 +6,14 @@ import type { GaugeTrials, TrialListEntry } from '../../../formats/benchRecords'
 import { Table } from '../../../ui/Table';
 import { columnsSentence } from '../../../core/trials/columns';
 import { GAUGE_TRIAL } from '../../../core/trials/gauge';
-import { notAside } from '../openedList';
-import { DescribedEntry } from '../DescribedEntry';
+import { notAside } from '../trials/openedList';
+import { DescribedEntry } from '../trials/DescribedEntry';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../TrialParts';
-import { trialColumns } from '../trialColumns';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { FoldedTable } from '../trials/TrialParts';
+import { trialColumns } from '../trials/trialColumns';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 
 interface Props extends BenchProps {
   trials: GaugeTrials;
@@ -93,7 +93,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             what="reading"
             columns={columnsSentence(GAUGE_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialFile')).readTrials(GAUGE_TRIAL, file, newId)
+              (await import('../../../formats/csv/trialFile')).readTrials(GAUGE_TRIAL, file, newId)
             }
             onTake={(readings) => add(...readings)}
           />

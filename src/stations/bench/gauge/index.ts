@@ -1,7 +1,7 @@
 import { knowledgeAge } from '../../../core/text/freshness';
 import { gaugeStudy } from '../../../core/ranging/gaugeStudy';
-import { emptyList } from '../emptyList';
-import { openedList, usedTrials } from '../openedList';
+import { emptyList } from '../trials/emptyList';
+import { openedList, usedTrials } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 
 export const gauge: Procedure = {

@@ -8,9 +8,9 @@ import {
 } from '../../../core/loop/loopByHand';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { ThreeSentences } from '../../../core/gyro/still/stillSentence';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
-import { DEG, DEG_PER_S, SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/units';
+import { Choice } from '../../../ui/fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { DEG, DEG_PER_S, SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 interface Props {

@@ -3,7 +3,7 @@ import type { RawConvention } from '../../../core/channels/rawConvention';
 import { clock } from '../../../core/text/quantities';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
-import { FileSource } from '../FileSource';
+import { FileSource } from '../logs/FileSource';
 import { PanelFrame } from './PanelFrame';
 import { usePlayedFile } from './usePlayedFile';
 

@@ -3,7 +3,7 @@ import { shownText } from '../../../core/channels/shown';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
 import { classes } from '../../../ui/classes';
-import { SOURCE_OPTIONS, type Source } from '../SourceChoice';
+import { SOURCE_OPTIONS, type Source } from '../logs/SourceChoice';
 import { folding } from './folding';
 import styles from './Panel.module.css';
 

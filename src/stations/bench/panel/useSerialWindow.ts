@@ -2,7 +2,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { Log } from '../../../formats/toLog';
 import { sentenceOf } from '../../api';
-import { isSerialOpen, listenToSerial } from '../serial';
+import { isSerialOpen, listenToSerial } from '../logs/serial';
 import { useWindow } from './useWindow';
 
 export interface SerialWindow {

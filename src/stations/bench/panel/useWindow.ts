@@ -2,7 +2,7 @@ import { useCallback, useRef, useState } from 'react';
 import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';
-import { logOf } from '../sources';
+import { logOf } from '../logs/sources';
 
 /** So much of the past is shown. */
 export const WINDOW_S = 30;

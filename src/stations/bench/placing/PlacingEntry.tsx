@@ -5,7 +5,7 @@ import type { EntryOf } from '../../../core/trials/kind';
 import { PLACING_TRIAL, type PlacingTrialRecord } from '../../../core/trials/placing';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
-import { DescribedEntry } from '../DescribedEntry';
+import { DescribedEntry } from '../trials/DescribedEntry';
 import { usePutBack } from './usePutBack';
 
 interface Props {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { NoseAndTail } from '../../../core/placing/placing';
 import type { PlacingTrials } from '../../../formats/benchRecords';
-import { NumberField } from '../../../ui/NumberField';
-import { SMALL_LENGTH } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { SMALL_LENGTH } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 type Conditions = PlacingTrials['conditions'];

@@ -4,17 +4,17 @@ import { lastGroup, placing, poseOnGrid, type PlacingGroup } from '../../../core
 import { placingSentences } from '../../../core/placing/placingStudy';
 import { counted, fineLength } from '../../../core/text/quantities';
 import type { PlacingTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 import { Notice } from '../../../ui/Notice';
 import { columnsSentence } from '../../../core/trials/columns';
 import { PLACING_TRIAL } from '../../../core/trials/placing';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../TrialParts';
-import { trialColumns } from '../trialColumns';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { FoldedTable } from '../trials/TrialParts';
+import { trialColumns } from '../trials/trialColumns';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { PlacingEntry } from './PlacingEntry';
 import { PlacingChart, PlacingTable } from './PlacingFigures';
 import { PlacingMarks } from './PlacingMarks';
@@ -93,7 +93,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             what="placing"
             columns={columnsSentence(PLACING_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialFile')).readTrials(PLACING_TRIAL, file, newId)
+              (await import('../../../formats/csv/trialFile')).readTrials(
+                PLACING_TRIAL,
+                file,
+                newId,
+              )
             }
             onTake={(placings) => add(...placings)}
           />

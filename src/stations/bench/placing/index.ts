@@ -3,9 +3,9 @@ import { foundInList } from '../waiting';
 import { lastGroup, placing as placings } from '../../../core/placing/placing';
 import { placingSentences } from '../../../core/placing/placingStudy';
 import type { PlacingTrials } from '../../../formats/benchRecords';
-import { emptyList } from '../emptyList';
+import { emptyList } from '../trials/emptyList';
 import { heldOf, notApplied } from '../known';
-import { notAside, openedList, usedTrials } from '../openedList';
+import { notAside, openedList, usedTrials } from '../trials/openedList';
 import type { BenchFacts, Procedure } from '../procedure';
 
 /** A list that was not begun yet: the marks are its bumpers, until somebody says otherwise. */

@@ -6,11 +6,11 @@ import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
-import { Select } from '../../../ui/Select';
-import { PERCENT } from '../../../ui/units';
+import { Select } from '../../../ui/fields/Select';
+import { PERCENT } from '../../../ui/fields/units';
 import { sentenceOf } from '../../api';
 import styles from '../Bench.module.css';
-import { LogSource } from '../LogSource';
+import { LogSource } from '../logs/LogSource';
 
 const distancesIn = (log: Log | null): string[] =>
   Object.keys(log?.columns ?? {}).filter((key) => channelOf(key)?.kind.key === 'distanceM');

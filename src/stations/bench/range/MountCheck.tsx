@@ -1,7 +1,7 @@
 import { mountAngle, mountSentence, type MountedSensor } from '../../../core/ranging/mountAngle';
 import type { RangeTrialRecord } from '../../../formats/benchRecords';
-import { NumberField } from '../../../ui/NumberField';
-import { HEADING } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { HEADING } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 interface Props {

@@ -7,12 +7,12 @@ import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrialRecord, RangeTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/NumberField';
-import { TextField } from '../../../ui/TextField';
-import fields from '../../../ui/TextField.module.css';
-import { BENCH_LENGTH } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
+import fields from '../../../ui/fields/TextField.module.css';
+import { BENCH_LENGTH } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
-import { useSource } from '../useSource';
+import { useSource } from '../logs/useSource';
 import { typedReadings } from './typedReadings';
 import { useLiveReading } from './useLiveReading';
 

@@ -1,7 +1,7 @@
 import { voltsText } from '../../../core/sensing/voltLaw';
 import { benchLength, headingText } from '../../../core/text/quantities';
 import type { RangeTrialRecord } from '../../../formats/benchRecords';
-import { FoldedTable } from '../TrialParts';
+import { FoldedTable } from '../trials/TrialParts';
 
 interface Props {
   trials: readonly RangeTrialRecord[];

@@ -10,15 +10,15 @@ import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { SENSOR_SHOWS } from '../../../formats/benchConstants';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
-import { SMALL_LENGTH } from '../../../ui/units';
-import { notAside } from '../openedList';
+import { Choice } from '../../../ui/fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { SMALL_LENGTH } from '../../../ui/fields/units';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { LostByVolts } from './LostByVolts';
 import { MountCheck } from './MountCheck';
 import { RangeEntry } from './RangeEntry';
@@ -150,7 +150,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
             what="reading"
             columns="unit, tape_cm and reading_cm, or reading_v of a sensor that shows volts (empty: the echo was lost); turned_deg if the robot stood turned"
             read={async (file, newId) =>
-              (await import('../../../formats/trialsCsv')).readRanges(file, newId)
+              (await import('../../../formats/csv/trialsCsv')).readRanges(file, newId)
             }
             onTake={(readings) => add(...readings)}
           />

@@ -5,7 +5,7 @@ import { foundInList } from '../waiting';
 import { rangePlaces } from '../../../core/ranging/bestForPlaces';
 import { missionTolerance } from '../../../core/ranging/missionTolerance';
 import { heldOrTrials } from '../known';
-import { notAside, openedList } from '../openedList';
+import { notAside, openedList } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 import { newRangeTrials } from './newTrials';
 

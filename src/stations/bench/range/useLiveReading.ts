@@ -3,7 +3,7 @@ import { columnsOf } from '../../../core/units/columns';
 import { mean } from '../../../core/stats/moments';
 import type { Robot } from '../../../core/robot/robot';
 import { sentenceOf } from '../../api';
-import { listenTo, type LiveSource } from '../sources';
+import { listenTo, type LiveSource } from '../logs/sources';
 
 /** A reading is the mean of so long, s. */
 const LENGTH_S = 1;

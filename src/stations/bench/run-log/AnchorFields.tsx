@@ -1,13 +1,13 @@
 import { ulid } from 'ulid';
 import type { AnchorRecord } from '../../../formats/benchRecords';
-import { readAnchors } from '../../../formats/anchorsCsv';
+import { readAnchors } from '../../../formats/csv/anchorsCsv';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/NumberField';
-import { TextField } from '../../../ui/TextField';
-import { SECONDS, HEADING } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { TextField } from '../../../ui/fields/TextField';
+import { SECONDS, HEADING } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
-import { TrialsFile } from '../TrialsFile';
+import { TrialsFile } from '../trials/TrialsFile';
 import own from './AnchorFields.module.css';
 
 /** Further on than the last anchor, where nothing else is said. */

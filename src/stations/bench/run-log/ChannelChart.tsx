@@ -8,7 +8,7 @@ import { counted } from '../../../core/text/quantities';
 import type { Log } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
-import { Select } from '../../../ui/Select';
+import { Select } from '../../../ui/fields/Select';
 import styles from './ChannelChart.module.css';
 
 const MOST_POINTS = 1500;

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import { roundLength } from '../../../core/text/lengths';
 import { SPEED_TRIAL, type SpeedTrialRecord } from '../../../core/trials/speed';
-import { DescribedEntry } from '../DescribedEntry';
+import { DescribedEntry } from '../trials/DescribedEntry';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';

@@ -9,13 +9,13 @@ import { benchLength, benchSpeed, counted, number, percent } from '../../../core
 import type { SpeedTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { columnsSentence } from '../../../core/trials/columns';
 import { SPEED_TRIAL } from '../../../core/trials/speed';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../TrialParts';
-import { trialColumns } from '../trialColumns';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { FoldedTable } from '../trials/TrialParts';
+import { trialColumns } from '../trials/trialColumns';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { SpeedEntry } from './SpeedEntry';
 import { SpeedChart, SpeedTableShown } from './SpeedFigures';
 
@@ -61,7 +61,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             what="drive"
             columns={columnsSentence(SPEED_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialFile')).readTrials(SPEED_TRIAL, file, newId)
+              (await import('../../../formats/csv/trialFile')).readTrials(SPEED_TRIAL, file, newId)
             }
             onTake={(drives) => add(...drives)}
           />

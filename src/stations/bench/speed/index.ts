@@ -1,8 +1,8 @@
 import { speedStudy } from '../../../core/drive/speedStudy';
 import { foundInList } from '../waiting';
-import { emptyList } from '../emptyList';
+import { emptyList } from '../trials/emptyList';
 import { heldOrTrials } from '../known';
-import { notAside, openedList } from '../openedList';
+import { notAside, openedList } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 
 export const speed: Procedure = {

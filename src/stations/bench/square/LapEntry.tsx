@@ -8,18 +8,22 @@ import type { Corners, DrivenBy } from '../../../core/square/squarePath';
 import type { LapRecord } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
-import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { SMALL_LENGTH, HEADING } from '../../../ui/units';
+import {
+  FieldsInErrorProvider,
+  MendFirst,
+  useFieldsInError,
+} from '../../../ui/fields/fieldsInError';
+import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
+import { SMALL_LENGTH, HEADING } from '../../../ui/fields/units';
 import { lapForm } from '../../parsers';
 import styles from '../Bench.module.css';
-import type { LapEntryValues } from '../entrySchemas';
+import type { LapEntryValues } from '../trials/entrySchemas';
 import { lapProgram } from '../standIn/lapProgram';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
 
 /** What reads files is fetched when somebody opens it. */
-const LogSource = lazy(async () => ({ default: (await import('../LogSource')).LogSource }));
+const LogSource = lazy(async () => ({ default: (await import('../logs/LogSource')).LogSource }));
 
 const F = fieldsOf<LapEntryValues>();
 

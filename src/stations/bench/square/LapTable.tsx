@@ -1,6 +1,6 @@
 import { errorLength, headingInList } from '../../../core/text/quantities';
 import type { LapRecord } from '../../../formats/benchRecords';
-import { AsideButton, FoldedTable } from '../TrialParts';
+import { AsideButton, FoldedTable } from '../trials/TrialParts';
 
 interface Props {
   laps: readonly LapRecord[];

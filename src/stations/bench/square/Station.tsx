@@ -5,15 +5,15 @@ import { driveFromSquare } from '../../../core/calibration/kinds/drive/fromStudy
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
-import { BENCH_LENGTH, SECONDS } from '../../../ui/units';
+import { Choice } from '../../../ui/fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { BENCH_LENGTH, SECONDS } from '../../../ui/fields/units';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
-import { TrialsFile } from '../TrialsFile';
-import { ReadTo } from '../ReadTo';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { TrialsFile } from '../trials/TrialsFile';
+import { ReadTo } from '../trials/ReadTo';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { LapEntry } from './LapEntry';
 import { LapTable } from './LapTable';
 import { SquareFigures } from './SquareFigures';
@@ -137,7 +137,7 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
             what="lap"
             columns="direction (cw or ccw), return_x_mm, return_y_mm, return_heading_deg; goes_on (yes or no) if it was not placed anew"
             read={async (file, newId) =>
-              (await import('../../../formats/trialsCsv')).readLaps(file, newId)
+              (await import('../../../formats/csv/trialsCsv')).readLaps(file, newId)
             }
             onTake={(laps) => add(...laps)}
           />

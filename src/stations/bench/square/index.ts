@@ -2,7 +2,7 @@ import { studied } from './studied';
 import { driveFromSquare } from '../../../core/calibration/kinds/drive/fromStudy';
 import { foundInList } from '../waiting';
 import { heldOrTrials } from '../known';
-import { openedList } from '../openedList';
+import { openedList } from '../trials/openedList';
 import type { GyroDriftCalibration } from '../../../core/calibrationValues/gyroDrift';
 import type { BenchFacts, Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';

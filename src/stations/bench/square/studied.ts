@@ -3,7 +3,7 @@ import { oneWaySentences, oneWaySquare } from '../../../core/square/oneWay';
 import { ownReturns } from '../../../core/square/ownReturns';
 import { encoderSquare, gyroSquare } from '../../../core/square/squareFit';
 import type { SquareTrials } from '../../../formats/benchRecords';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 
 const NOTHING = { encoders: null, gyro: null, oneWay: null };
 

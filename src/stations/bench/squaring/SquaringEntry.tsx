@@ -2,7 +2,7 @@ import { ulid } from 'ulid';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { EntryOf } from '../../../core/trials/kind';
 import { SQUARING_TRIAL, type SquaringTrialRecord } from '../../../core/trials/squaring';
-import { DescribedEntry } from '../DescribedEntry';
+import { DescribedEntry } from '../trials/DescribedEntry';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';

@@ -7,13 +7,13 @@ import { squaringStudy } from '../../../core/walls/squaringStudy';
 import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { columnsSentence } from '../../../core/trials/columns';
 import { SQUARING_TRIAL } from '../../../core/trials/squaring';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../TrialParts';
-import { trialColumns } from '../trialColumns';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { FoldedTable } from '../trials/TrialParts';
+import { trialColumns } from '../trials/trialColumns';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { SquaringEntry } from './SquaringEntry';
 import { SquaringChart, SquaringTable } from './SquaringFigures';
 
@@ -63,7 +63,11 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
             what="trial"
             columns={columnsSentence(SQUARING_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialFile')).readTrials(SQUARING_TRIAL, file, newId)
+              (await import('../../../formats/csv/trialFile')).readTrials(
+                SQUARING_TRIAL,
+                file,
+                newId,
+              )
             }
             onTake={(presses) => add(...presses)}
           />

@@ -2,8 +2,8 @@ import { calibrationFromSquaring } from '../../../core/calibration/kinds/squarin
 import { foundInList } from '../waiting';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import { heldOf, notApplied } from '../known';
-import { emptyList } from '../emptyList';
-import { notAside, openedList, usedTrials } from '../openedList';
+import { emptyList } from '../trials/emptyList';
+import { notAside, openedList, usedTrials } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 
 export const squaring: Procedure = {

@@ -5,7 +5,7 @@ import { fromItsStart } from '../../../formats/toLog';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
-import { logOf } from '../sources';
+import { logOf } from '../logs/sources';
 import { stillCurves } from './stillChart';
 import { useLiveFit, type LiveFitProps } from './useLiveFit';
 

@@ -1,5 +1,5 @@
 import { POWER_UPS } from '../../../formats/benchConstants';
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 
 /** What only whoever switched the robot on knows. */
 export interface PowerUp {

@@ -1,8 +1,8 @@
 import type { StillSettings } from '../../../core/gyro/still/stillDefaults';
 import { degrees } from '../../../core/text/quantities';
-import { Choice } from '../../../ui/Choice';
-import { NumberField } from '../../../ui/NumberField';
-import { DRIFT_SIZE } from '../../../ui/units';
+import { Choice } from '../../../ui/fields/Choice';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { DRIFT_SIZE } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 const SHARES = [

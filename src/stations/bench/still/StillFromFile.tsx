@@ -5,10 +5,10 @@ import type { SavedStillCheck } from '../../../formats/benchRecords';
 import { contentId } from '../../../formats/contentId';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
-import { DateTimeField } from '../../../ui/DateTimeField';
+import { DateTimeField } from '../../../ui/fields/DateTimeField';
 import { Notice } from '../../../ui/Notice';
 import styles from '../Bench.module.css';
-import { FileSource } from '../FileSource';
+import { FileSource } from '../logs/FileSource';
 import { POWER_UP_NOT_KNOWN, PowerUpFields, type PowerUp } from './PowerUpFields';
 
 /** A log from a file, with what only whoever recorded it knows. */

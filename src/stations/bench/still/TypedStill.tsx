@@ -3,10 +3,10 @@ import { ulid } from 'ulid';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import type { RawConvention } from '../../../core/channels/rawConvention';
 import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/NumberField';
-import { DEG, SECONDS } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { DEG, SECONDS } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
-import { logOf } from '../sources';
+import { logOf } from '../logs/sources';
 import { POWER_UP_NOT_KNOWN, PowerUpFields } from './PowerUpFields';
 import type { StillFile } from './StillFromFile';
 

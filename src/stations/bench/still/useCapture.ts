@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Reading } from '../../../formats/readings';
 import { sentenceOf } from '../../api';
-import { listenTo, type LiveSource } from '../sources';
+import { listenTo, type LiveSource } from '../logs/sources';
 
 /** Hands off: so long before the first reading counts. */
 export const COUNTDOWN_S = 3;

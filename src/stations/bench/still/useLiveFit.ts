@@ -5,7 +5,7 @@ import type { RawConvention } from '../../../core/channels/rawConvention';
 import type { Reading } from '../../../formats/readings';
 import type { StillAnalysis } from '../../../workers/bench.worker';
 import { analyseStill } from '../benchWorker';
-import { logOf } from '../sources';
+import { logOf } from '../logs/sources';
 
 /** The drift is fitted anew after so many further seconds of the robot's time. */
 const EVERY_S = 3;

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import type { StopModel } from '../../../core/ranging/stopModel';
 import { approachFrom, approachSentence, type Reads } from '../../../core/ranging/stopStudy';
 import type { StopTrials } from '../../../formats/benchRecords';
-import { NumberField } from '../../../ui/NumberField';
-import { BENCH_LENGTH, SPEED, TIMES } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { BENCH_LENGTH, SPEED, TIMES } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 import { ApproachFilters } from './ApproachFilters';
 

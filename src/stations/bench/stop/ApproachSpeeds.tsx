@@ -9,8 +9,8 @@ import type { StopTrials } from '../../../formats/benchRecords';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
-import { NumberField } from '../../../ui/NumberField';
-import { SECONDS } from '../../../ui/units';
+import { NumberField } from '../../../ui/fields/NumberField';
+import { SECONDS } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
 interface Props {

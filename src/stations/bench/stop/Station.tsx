@@ -9,15 +9,15 @@ import { readsOf, stopStudy } from '../../../core/ranging/stopStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { counted } from '../../../core/text/quantities';
 import type { StopTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/Choice';
+import { Choice } from '../../../ui/fields/Choice';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { ReadTo } from '../ReadTo';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { ReadTo } from '../trials/ReadTo';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { ApproachSpeeds } from './ApproachSpeeds';
 import { ApproachFor } from './ApproachFor';
 import styles from '../Bench.module.css';
@@ -126,7 +126,7 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
             what="stop"
             columns={columnsSentence(STOP_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialFile')).readTrials(STOP_TRIAL, file, newId)
+              (await import('../../../formats/csv/trialFile')).readTrials(STOP_TRIAL, file, newId)
             }
             onTake={(stops) => add(...stops)}
           />

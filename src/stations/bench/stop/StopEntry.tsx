@@ -4,13 +4,13 @@ import { STOPS_BY, type StopKind } from '../../../core/ranging/stopsBy';
 import { readingAtGap, type Reads } from '../../../core/ranging/stopStudy';
 import type { Robot } from '../../../core/robot/robot';
 import { STOP_ENTRY, type StopEntryValues, type StopTrialRecord } from '../../../core/trials/stop';
-import { fieldsOf } from '../../../ui/recordForm';
+import { fieldsOf } from '../../../ui/fields/recordForm';
 import { stopForm } from '../../parsers';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
 import { SpeedInProgram } from '../ToldInProgram';
-import { TrialEntry } from '../TrialEntry';
+import { TrialEntry } from '../trials/TrialEntry';
 
 const F = fieldsOf<StopEntryValues>();
 const { fields } = STOP_ENTRY;

@@ -1,7 +1,7 @@
 import { STOPS_BY } from '../../../core/ranging/stopsBy';
 import { benchLength, benchSpeed, errorLength } from '../../../core/text/quantities';
 import type { StopTrialRecord } from '../../../formats/benchRecords';
-import { FoldedTable } from '../TrialParts';
+import { FoldedTable } from '../trials/TrialParts';
 
 interface Props {
   trials: readonly StopTrialRecord[];

@@ -3,7 +3,7 @@ import { foundInList } from '../waiting';
 import { calibrationOf } from '../../../core/calibration/find';
 import { stopStudy } from '../../../core/ranging/stopStudy';
 import { heldOf, notApplied } from '../known';
-import { notAside, openedList, usedTrials } from '../openedList';
+import { notAside, openedList, usedTrials } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 import { newStopTrials } from './newTrials';
 

@@ -4,7 +4,7 @@ import { commandFor } from '../../../core/drive/straightStudy';
 import type { StraightCalibration } from '../../../core/calibrationValues/straight';
 import { benchLength, errorLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { SMALL_LENGTH } from '../../../ui/units';
+import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { Confirm } from '../apply/Confirm';
 
 interface Props {

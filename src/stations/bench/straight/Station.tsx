@@ -9,18 +9,18 @@ import type {
   StraightTrials,
   TrialListEntry,
 } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/Choice';
-import { notAside } from '../openedList';
+import { Choice } from '../../../ui/fields/Choice';
+import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
-import { ReadTo } from '../ReadTo';
-import { trialColumns } from '../trialColumns';
-import { FoldedTable } from '../TrialParts';
-import { TrialsFile } from '../TrialsFile';
+import { ReadTo } from '../trials/ReadTo';
+import { trialColumns } from '../trials/trialColumns';
+import { FoldedTable } from '../trials/TrialParts';
+import { TrialsFile } from '../trials/TrialsFile';
 import { columnsSentence } from '../../../core/trials/columns';
 import { STRAIGHT_TRIAL } from '../../../core/trials/straight';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { ConfirmDrives } from './ConfirmDrives';
 import { MeasuredWays } from './MeasuredWays';
 import { StraightChart } from './StraightChart';
@@ -125,7 +125,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             what="drive"
             columns={columnsSentence(STRAIGHT_TRIAL)}
             read={async (file, newId) =>
-              (await import('../../../formats/trialFile')).readTrials(STRAIGHT_TRIAL, file, newId)
+              (await import('../../../formats/csv/trialFile')).readTrials(
+                STRAIGHT_TRIAL,
+                file,
+                newId,
+              )
             }
             onTake={(drives) => add(...drives)}
           />

@@ -3,7 +3,7 @@ import type { Robot } from '../../../core/robot/robot';
 import { roundLength } from '../../../core/text/lengths';
 import { STRAIGHT_TRIAL, type StraightTrialRecord } from '../../../core/trials/straight';
 import type { StraightTrials } from '../../../formats/benchRecords';
-import { DescribedEntry } from '../DescribedEntry';
+import { DescribedEntry } from '../trials/DescribedEntry';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';

@@ -2,7 +2,7 @@ import { straightGroups } from '../../../core/drive/straightGroups';
 import { straightStudy } from '../../../core/drive/straightStudy';
 import { foundInList } from '../waiting';
 import { heldOrTrials } from '../known';
-import { notAside, openedList } from '../openedList';
+import { notAside, openedList } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 import { newStraightTrials } from './newTrials';
 

@@ -3,7 +3,7 @@ import { parseDecimal } from '../../../core/text/decimal';
 import { useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { shortNumber } from '../../../core/text/quantities';
-import { TextField } from '../../../ui/TextField';
+import { TextField } from '../../../ui/fields/TextField';
 
 const MOST = 12;
 

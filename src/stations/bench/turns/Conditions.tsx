@@ -1,8 +1,8 @@
 import { teamNames } from '../../../core/text/displaySettings';
 import { driftText } from '../../../core/gyro/driftText';
 import type { TurnTrials } from '../../../formats/benchRecords';
-import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { DEG, DRIFT } from '../../../ui/units';
+import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
+import { DEG, DRIFT } from '../../../ui/fields/units';
 import { turnConditionsForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import { AnglesField } from './AnglesField';

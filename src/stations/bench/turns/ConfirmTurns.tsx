@@ -4,7 +4,7 @@ import { leadFor } from '../../../core/calibrationValues/turnStop';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { degrees, number } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { DEG } from '../../../ui/units';
+import { DEG } from '../../../ui/fields/units';
 import { Confirm, type Asked } from '../apply/Confirm';
 
 interface Props {

@@ -14,7 +14,7 @@ import {
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
-import { Select } from '../../../ui/Select';
+import { Select } from '../../../ui/fields/Select';
 import { Table } from '../../../ui/Table';
 import type { HeadingsWorker } from '../../../workers/headings.worker';
 import { sentenceOf } from '../../api';

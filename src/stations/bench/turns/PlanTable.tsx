@@ -1,7 +1,7 @@
 import { degrees } from '../../../core/text/quantities';
 import { trialPlan, type PlannedTurn } from '../../../core/turns/trialPlan';
 import { USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { useNarrow } from '../../../ui/useNarrow';

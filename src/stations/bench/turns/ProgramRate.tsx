@@ -6,7 +6,7 @@ import {
   roughRate,
 } from '../../../core/program/turnRate';
 import type { Robot } from '../../../core/robot/robot';
-import { ProgramField } from '../../../ui/ProgramField';
+import { ProgramField } from '../../../ui/fields/ProgramField';
 import type { TurnSetting } from './TurnEntry';
 
 /** All of the power, in percent. */

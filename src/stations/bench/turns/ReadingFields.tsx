@@ -1,7 +1,7 @@
 import type { Ref } from 'react';
-import { fieldsOf } from '../../../ui/recordForm';
-import { DEG, HEADING, SMALL_LENGTH } from '../../../ui/units';
-import type { TurnEntryValues } from '../entrySchemas';
+import { fieldsOf } from '../../../ui/fields/recordForm';
+import { DEG, HEADING, SMALL_LENGTH } from '../../../ui/fields/units';
+import type { TurnEntryValues } from '../trials/entrySchemas';
 import styles from '../Bench.module.css';
 import type { Reading } from './TurnEntry';
 

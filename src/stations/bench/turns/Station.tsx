@@ -4,7 +4,7 @@ import type { Robot } from '../../../core/robot/robot';
 import type { Doubt } from '../../../core/sources/source';
 import { eyeAdvices } from '../../../core/turns/byEye';
 import type { TurnStudy } from '../../../core/turns/turnStudy';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type {
   SavedCalibration,
   TrialListEntry,
@@ -16,9 +16,9 @@ import { Button } from '../../../ui/Button';
 import { RouteChanges } from '../apply/RouteChanges';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
-import { TrialsFile } from '../TrialsFile';
-import { TrialsShell } from '../TrialsShell';
-import { useTrials } from '../useTrials';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
 import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
 import { ConfirmTurns } from './ConfirmTurns';
@@ -184,7 +184,7 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
             what="trial"
             columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent; reading_deg (of the heading sensor), faced_deg and place if you noted them"
             read={async (file, newId) =>
-              (await import('../../../formats/trialsCsv')).readTurnTrials(file, newId, told)
+              (await import('../../../formats/csv/trialsCsv')).readTurnTrials(file, newId, told)
             }
             onTake={(trials) => add(...trials)}
           />

@@ -3,7 +3,7 @@ import { degrees, number } from '../../../core/text/quantities';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
-import { AsideButton, FoldedTable } from '../TrialParts';
+import { AsideButton, FoldedTable } from '../trials/TrialParts';
 
 interface Props {
   trials: readonly TurnTrialRecord[];

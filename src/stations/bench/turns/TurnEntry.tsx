@@ -8,12 +8,16 @@ import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { FoldOnPhone } from '../../../ui/FoldOnPhone';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../../ui/fieldsInError';
-import { fieldsOf, RecordForm } from '../../../ui/recordForm';
-import { DEG, DEG_PER_S } from '../../../ui/units';
+import {
+  FieldsInErrorProvider,
+  MendFirst,
+  useFieldsInError,
+} from '../../../ui/fields/fieldsInError';
+import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
+import { DEG, DEG_PER_S } from '../../../ui/fields/units';
 import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
-import type { TurnEntryValues } from '../entrySchemas';
+import type { TurnEntryValues } from '../trials/entrySchemas';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 import { ProgramRate } from './ProgramRate';

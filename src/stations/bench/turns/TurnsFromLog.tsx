@@ -10,7 +10,7 @@ import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import styles from '../Bench.module.css';
-import { LogSource } from '../LogSource';
+import { LogSource } from '../logs/LogSource';
 import type { TurnSetting } from './TurnEntry';
 
 interface Props {

@@ -3,7 +3,7 @@ import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import { hardlyTurns } from '../../../core/turns/errorModel';
 import { studyTurns, type TurnStudy } from '../../../core/turns/turnStudy';
 import { whereItStood } from '../../../core/turns/whereItStood';
-import { notAside } from '../openedList';
+import { notAside } from '../trials/openedList';
 import type { TurnTrialRecord, TurnTrials } from '../../../formats/benchRecords';
 
 /** What the trials say together, and which of them are asked about. */

@@ -1,6 +1,6 @@
 import { dayAndClockOf } from '../../../ui/dates';
 import button from '../../../ui/Button.module.css';
-import { PlainSelect } from '../../../ui/PlainFields';
+import { PlainSelect } from '../../../ui/fields/PlainFields';
 import styles from './Compare.module.css';
 
 interface Props {

@@ -1,7 +1,7 @@
 import type { RunPlan, Wish } from '../../../core/compare/plan/wish';
 import { errorScale } from '../../../core/text/lengths';
 import button from '../../../ui/Button.module.css';
-import { PlainInput, PlainSelect } from '../../../ui/PlainFields';
+import { PlainInput, PlainSelect } from '../../../ui/fields/PlainFields';
 import { PlanOrder } from '../../../ui/PlanOrder';
 import styles from './Compare.module.css';
 

@@ -1,7 +1,7 @@
 import { dayOf } from '../../../ui/dates';
 import type { SavedSeries } from '../../../formats/records';
-import { sourceText, type Selection } from '../../../formats/selection';
-import { asOptions, PlainInput, PlainSelect } from '../../../ui/PlainFields';
+import { sourceText, type Selection } from '../../../formats/runs/selection';
+import { asOptions, PlainInput, PlainSelect } from '../../../ui/fields/PlainFields';
 import styles from './Compare.module.css';
 
 /** What a side can be of. */

@@ -1,4 +1,4 @@
-import { writeRunsCsv } from '../../../../formats/runsCsv';
+import { writeRunsCsv } from '../../../../formats/csv/runsCsv';
 import { endpoint } from '../../../../server/endpoint';
 import { listRuns } from '../../../../server/stores/runs';
 import { seriesWithContext } from '../../../../server/services/seriesContext';

@@ -1,5 +1,0 @@
-import type { CourseRecord } from '../../formats/records';
-import { fieldsOf } from '../../ui/recordForm';
-
-/** The fields of a table's record. */
-export const F = fieldsOf<CourseRecord>();

@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import type { Table } from '../../../core/table/table';
+import { isOwner, STEP_DESCRIPTIONS, type Step } from '../../../core/steps/descriptions';
+import { offerOf } from '../../../core/steps/registry';
+import { numbered } from '../../../core/steps/tree';
+import { Button } from '../../../ui/Button';
+import styles from '../CourseStation.module.css';
+import { placeOf, type Place } from './editRoute';
+
+interface Props {
+  steps: readonly Step[];
+  table: Table;
+  selected: string | null;
+  onAdd(kind: Step['kind'], place: Place): void;
+}
+
+interface Choice {
+  words: string;
+  place: Place;
+}
+
+/** Where a step may be added: into the selected one, after it, after those that it stands in. */
+function choicesAt(steps: readonly Step[], selected: string | null): Choice[] {
+  const all = numbered(steps);
+  const at = all.find(({ step }) => step.id === selected);
+  if (at === undefined) return [{ words: 'Add', place: { owner: null, index: steps.length } }];
+  const { step } = at;
+  const into = isOwner(step)
+    ? [{ words: `Add into step ${at.number}`, place: { owner: step.id, index: step.steps.length } }]
+    : [];
+  const after = [step.id, ...at.within.toReversed()].flatMap((id): Choice[] => {
+    const one = all.find((each) => each.step.id === id);
+    const place = placeOf(steps, id);
+    if (one === undefined || place === null) return [];
+    return [{ words: `Add after step ${one.number}`, place: { ...place, index: place.index + 1 } }];
+  });
+  return [...into, ...after];
+}
+
+/** A button for each kind of step, and where it is put. */
+export function AddSteps({ steps, table, selected, onAdd }: Props) {
+  const choices = choicesAt(steps, selected);
+  const [chosen, choose] = useState<string | null>(null);
+  const choice = choices.find(({ words }) => words === chosen) ?? (choices[0] as Choice);
+  return (
+    <div className={styles.add}>
+      {choices.length === 1 ? (
+        <span>{choice.words}</span>
+      ) : (
+        <select
+          aria-label="Where to add"
+          value={choice.words}
+          onChange={(event) => choose(event.target.value)}
+        >
+          {choices.map(({ words }) => (
+            <option key={words}>{words}</option>
+          ))}
+        </select>
+      )}
+      {Object.values(STEP_DESCRIPTIONS).map(({ kind, label }) => (
+        <Button
+          key={kind}
+          disabled={!offerOf({ kind }).isOffered(table)}
+          onClick={() => {
+            choose(null);
+            onAdd(kind, choice.place);
+          }}
+        >
+          {label}
+        </Button>
+      ))}
+    </div>
+  );
+}

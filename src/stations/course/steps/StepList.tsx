@@ -1,0 +1,168 @@
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useDroppable,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import type { PlannedStep } from '../../../core/course/plan';
+import { PROBLEM_SENTENCES } from '../../../core/steps/problems';
+import type { Mission } from '../../../core/table/table';
+import type { Robot } from '../../../core/robot/robot';
+import {
+  isOwner,
+  type MotionStep,
+  type OwnerStep,
+  type Step,
+} from '../../../core/steps/descriptions';
+import { counted, headingText, number, placeText } from '../../../core/text/quantities';
+import styles from './StepList.module.css';
+import { placeOf, type Place } from './editRoute';
+import { ProgramLine } from '../ProgramLine';
+import { StepRow } from './StepRow';
+import { StepSentence } from './StepSentence';
+
+interface Props {
+  steps: readonly Step[];
+  plan: readonly PlannedStep[];
+  robot: Robot;
+  missions: readonly Mission[];
+  selected: string | null;
+  onSelect(id: string): void;
+  onChange(step: Step): void;
+  onMove(id: string, to: Place): void;
+  /** One place up or down, into what stands there or out of what it stands in. */
+  onMoveBy(id: string, by: -1 | 1): void;
+  onDuplicate(id: string): void;
+  onRemove(id: string): void;
+}
+
+type ListProps = Omit<Props, 'onMove'> & { before?: string; owner?: string };
+type RowProps<S> = Omit<ListProps, 'steps' | 'before'> & { step: S; number: string };
+
+/** The name of the place at the end of an owner's list, where it is empty. */
+const EMPTY = 'into:';
+
+const timesText = (times: number): string =>
+  times === 1 ? '' : `, the first of ${counted(times, 'time')}`;
+
+/** Where a motion ends at first, and how often it is made. */
+const arrival = (made: readonly PlannedStep[]): string => {
+  const [first] = made;
+  if (first === undefined) return 'never made';
+  const { to, durationS } = first;
+  return `to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s${timesText(made.length)}`;
+};
+
+const sentencesOf = (made: readonly PlannedStep[]): string[] => [
+  ...new Set(made.flatMap(({ problems }) => problems).map((problem) => PROBLEM_SENTENCES[problem])),
+];
+
+const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
+  id,
+  isSelected: list.selected === id,
+  onSelect: () => list.onSelect(id),
+  onMove: (by: -1 | 1) => list.onMoveBy(id, by),
+  onDuplicate: () => list.onDuplicate(id),
+  onRemove: () => list.onRemove(id),
+});
+
+function MotionRow(row: RowProps<MotionStep>) {
+  const { step, number: at, plan, missions, robot, onChange } = row;
+  const made = plan.filter((planned) => planned.step.id === step.id);
+  return (
+    <StepRow
+      {...actionsOf(step, row)}
+      number={at}
+      foot={arrival(made)}
+      problems={sentencesOf(made)}
+    >
+      <StepSentence step={step} planned={made[0] ?? null} {...{ missions, onChange }} />
+      <ProgramLine {...{ step, robot, onChange }} />
+    </StepRow>
+  );
+}
+
+function EmptyList({ owner }: { owner: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: EMPTY + owner });
+  return (
+    <p ref={setNodeRef} className={isOver ? styles.emptyOver : styles.emptyList}>
+      No steps in it yet: add some, or drag them here.
+    </p>
+  );
+}
+
+function OwnerRow(row: RowProps<OwnerStep>) {
+  const { step, number: at, plan, missions, onChange } = row;
+  const made = plan.filter(({ within }) => within.includes(step.id));
+  const allS = made.reduce((sum, { durationS }) => sum + durationS, 0);
+  const { step: _, number: __, ...list } = row;
+  return (
+    <StepRow
+      {...actionsOf(step, row)}
+      number={at}
+      foot={step.steps.length === 0 ? '' : `${number(allS, 1)} s in all`}
+      problems={[]}
+      inner={
+        step.steps.length === 0 ? (
+          <EmptyList owner={step.id} />
+        ) : (
+          <Steps {...list} steps={step.steps} before={`${at}.`} owner={step.id} />
+        )
+      }
+    >
+      <StepSentence step={step} planned={null} {...{ missions, onChange }} />
+    </StepRow>
+  );
+}
+
+/** The steps of one list, each with those within it. */
+function Steps({ steps, before = '', ...list }: ListProps) {
+  const isRoute = before === '';
+  return (
+    <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+      <ol
+        className={isRoute ? styles.steps : styles.innerSteps}
+        aria-label={isRoute ? 'Steps of the route' : `Steps within step ${before.slice(0, -1)}`}
+      >
+        {steps.map((step, i) => {
+          const row = { ...list, number: `${before}${i + 1}` };
+          return isOwner(step) ? (
+            <OwnerRow key={step.id} step={step} {...row} />
+          ) : (
+            <MotionRow key={step.id} step={step} {...row} />
+          );
+        })}
+      </ol>
+    </SortableContext>
+  );
+}
+
+/** The route as numbered sentences that can be edited, moved, doubled and taken out. */
+export function StepList({ onMove, ...list }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over === null || over.id === active.id) return;
+    const target = String(over.id);
+    const place = target.startsWith(EMPTY)
+      ? { owner: target.slice(EMPTY.length), index: 0 }
+      : placeOf(list.steps, target);
+    if (place !== null) onMove(String(active.id), place);
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+      <Steps {...list} />
+    </DndContext>
+  );
+}

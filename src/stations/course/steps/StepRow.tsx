@@ -1,0 +1,95 @@
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { Copy, X } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Button } from '../../../ui/Button';
+import { classes } from '../../../ui/classes';
+import styles from './StepList.module.css';
+
+interface Props {
+  id: string;
+  number: string;
+  isSelected: boolean;
+  /** Under the sentence: where it ends, how long it takes. */
+  foot: string;
+  problems: readonly string[];
+  /** The sentence, and what belongs to it. */
+  children: ReactNode;
+  /** The steps that it owns. */
+  inner?: ReactNode;
+  onSelect(): void;
+  onMove(by: -1 | 1): void;
+  onDuplicate(): void;
+  onRemove(): void;
+}
+
+/** A row of the route: its number to be moved by, its sentence, what it comes to, and the steps within it. */
+export function StepRow(row: Props) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: row.id });
+  return (
+    // The row only follows the focus and the pointer; everything in it is a control of its own.
+    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
+    <li
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      className={classes(styles.step, row.isSelected && styles.selected)}
+      data-testid={`step-${row.number}`}
+      // Of rows within each other the innermost is meant.
+      onFocus={(event) => {
+        event.stopPropagation();
+        row.onSelect();
+      }}
+      onMouseOver={(event) => {
+        event.stopPropagation();
+        if (!row.isSelected) row.onSelect();
+      }}
+      onKeyDown={(event) => {
+        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
+        event.preventDefault();
+        event.stopPropagation();
+        row.onMove(event.key === 'ArrowUp' ? -1 : 1);
+      }}
+    >
+      <button
+        type="button"
+        className={styles.handle}
+        {...attributes}
+        {...listeners}
+        aria-label={`Move step ${row.number}`}
+        title="Drag; or Space, arrows, Space; or Alt with arrows in the step"
+      >
+        {row.number}
+      </button>
+      <div className={styles.sentence}>
+        {row.children}
+        <div className={styles.rowFoot}>
+          <small className={styles.arrival}>{row.foot}</small>
+          <span className={styles.rowActions}>
+            <Button
+              look="bare"
+              aria-label={`Duplicate step ${row.number}`}
+              title="Duplicate"
+              onClick={row.onDuplicate}
+            >
+              <Copy size={15} aria-hidden />
+            </Button>
+            <Button
+              look="bare"
+              aria-label={`Remove step ${row.number}`}
+              title="Remove"
+              onClick={row.onRemove}
+            >
+              <X size={16} aria-hidden />
+            </Button>
+          </span>
+        </div>
+        {row.problems.map((problem) => (
+          <small key={problem} className={styles.problem}>
+            {problem}
+          </small>
+        ))}
+      </div>
+      {row.inner}
+    </li>
+  );
+}

@@ -1,0 +1,178 @@
+import { Fragment, useId } from 'react';
+import {
+  fieldsOf,
+  MOST_LETTERS,
+  type AnyValue,
+  type Description,
+  type NumberValue,
+  type Referred,
+  type TextValue,
+} from '../../core/description/description';
+import type { Phrase, Slot } from '../../core/description/phrase';
+import { QUANTITIES } from '../../core/quantities/quantities';
+import { Choice } from './Choice';
+import { useTellInError } from './fieldsInError';
+import { NumberField } from './NumberField';
+import styles from './PhraseFields.module.css';
+
+/** So many words of a choice lie side by side at most, on one line of a narrow list. */
+const MOST_SIDE_BY_SIDE = 4;
+
+interface Props {
+  description: Description;
+  record: object;
+  /** What holds where a value is not set. */
+  unset: object;
+  /** What a value may point at. */
+  things: Readonly<Record<Referred, readonly { id: string; name: string }[]>>;
+  onChange(name: string, value: unknown): void;
+}
+
+interface SlotProps<F extends AnyValue = AnyValue> {
+  slot: Slot;
+  field: F;
+  value: unknown;
+  things: Props['things'];
+  onChange(value: unknown): void;
+}
+
+/** A number; of a signed one its size or its side alone, the other staying as it is. */
+function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
+  const label = slot.label ?? field.label;
+  const si = Number(value);
+  const sign = si < 0 ? -1 : 1;
+  if (typeof slot.part === 'object') {
+    const { plus, minus } = slot.part;
+    return (
+      <Choice
+        inline
+        label={label}
+        value={sign < 0 ? minus : plus}
+        options={[plus, minus].map((word) => ({ value: word, label: word }))}
+        onChange={(word) => onChange((word === minus ? -1 : 1) * Math.abs(si) + 0)}
+      />
+    );
+  }
+  const isSize = slot.part === 'size';
+  const { unit } = QUANTITIES[slot.quantity ?? field.quantity];
+  const most = slot.most ?? (isSize && sign < 0 ? -field.min : field.max);
+  return (
+    <NumberField
+      inline
+      label={label}
+      unit={unit}
+      whole={field.whole ?? false}
+      min={(isSize ? 0 : field.min) * unit.limitsPerSi}
+      max={most * unit.limitsPerSi}
+      value={isSize ? Math.abs(si) : si}
+      onChange={(next) => onChange(isSize ? sign * next + 0 : next)}
+    />
+  );
+}
+
+function TextSlot({
+  label,
+  field,
+  value,
+  onChange,
+}: {
+  label: string;
+  field: TextValue;
+  value: string;
+  onChange(text: string): void;
+}) {
+  const isMissing = field.isNeeded === true && value.trim() === '';
+  useTellInError(useId(), isMissing);
+  return (
+    <input
+      className={styles.text}
+      type="text"
+      autoComplete="off"
+      aria-label={label}
+      aria-invalid={isMissing}
+      placeholder={isMissing ? field.wanted : undefined}
+      maxLength={MOST_LETTERS}
+      value={value}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  );
+}
+
+/** One of a list that would be too long to lie side by side. */
+function ListSlot({
+  label,
+  value,
+  of,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  of: readonly { id: string; name: string }[];
+  onChange(id: string): void;
+}) {
+  return (
+    <select
+      className={styles.select}
+      aria-label={label}
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      {!of.some(({ id }) => id === value) && <option value={value}>(one that is gone)</option>}
+      {of.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function SlotField(props: SlotProps) {
+  const { slot, field, value, things, onChange } = props;
+  const label = slot.label ?? field.label;
+  if (field.is === 'number') return <NumberSlot {...props} field={field} />;
+  if (field.is === 'reference') {
+    return <ListSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
+  }
+  if (field.is === 'text')
+    return <TextSlot {...{ label, field, onChange }} value={String(value)} />;
+  const isFlag = field.is === 'flag';
+  const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);
+  if (Object.keys(words).length > MOST_SIDE_BY_SIDE) {
+    const of = Object.entries(words).map(([id, name]) => ({ id, name }));
+    return <ListSlot {...{ label, of, onChange }} value={String(value)} />;
+  }
+  return (
+    <Choice
+      inline
+      label={label}
+      value={String(value)}
+      options={Object.entries(words).map(([name, word]) => ({ value: name, label: word }))}
+      onChange={(name) => onChange(isFlag ? name === 'true' : name)}
+    />
+  );
+}
+
+/** A record as its sentence, the values edited in place. */
+export function PhraseFields({ description, record, unset, things, onChange }: Props) {
+  const fields = fieldsOf(description);
+  const partsOf = (phrase: Phrase) =>
+    phrase.map((part, i) => {
+      if (typeof part === 'string') return part;
+      if ('ifSet' in part) return <Fragment key={part.ifSet}>{partsOf(part.phrase)}</Fragment>;
+      const field = fields[part.slot];
+      if (field === undefined) return null;
+      return (
+        <SlotField
+          key={`${part.slot} ${i}`}
+          slot={part}
+          field={field}
+          value={Reflect.get(record, part.slot) ?? Reflect.get(unset, part.slot)}
+          things={things}
+          onChange={(value) => onChange(part.slot, value)}
+        />
+      );
+    });
+  return partsOf(description.phrase(record as never));
+}
