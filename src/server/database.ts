@@ -13,6 +13,8 @@ export interface Database {
 /** A database opened for one team (`storesOf`): all that stores and services are asked with. */
 export interface TeamDatabase extends Database {
   teamId: string;
+  /** Of which it is a part. */
+  all: Database;
 }
 
 /** A loaded machine takes its time to let ten connections in; a dead database refuses at once. */

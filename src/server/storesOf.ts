@@ -31,14 +31,15 @@ const MOST_OPEN = 100;
  * The stores of one team: what they are asked and told is that team's alone. Tables that stand for themselves
  * (missions, pieces of logs, kept findings) are reached through what they belong to.
  */
-export function storesOf(db: Database, teamId: string): TeamDatabase {
+export function storesOf(of: Database | TeamDatabase, teamId: string): TeamDatabase {
+  const db = 'all' in of ? of.all : of;
   const known = opened.get(db.models) ?? new Map<string, TeamDatabase>();
   opened.set(db.models, known);
   const found = known.get(teamId);
   if (found !== undefined) return found;
   const models = { ...db.models };
   for (const name of OF_TEAM) models[name] = ofTeam(db.models[name], teamId);
-  const stores: TeamDatabase = { ...db, models: models as Models, teamId };
+  const stores: TeamDatabase = { ...db, models: models as Models, teamId, all: db };
   if (known.size >= MOST_OPEN) known.clear();
   known.set(teamId, stores);
   return stores;

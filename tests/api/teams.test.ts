@@ -127,6 +127,22 @@ describe('two teams on one database and two web processes', () => {
     expect(ends).toEqual([true, true, true, true]);
   });
 
+  it('are made beside each other, each with a robot of its own, when that is meant', async () => {
+    const [one] = teams as [Own];
+    const [url = ''] = urls;
+    const plain = setUp();
+    const set = { ...plain, robot: { ...plain.robot, name: 'Plover' } };
+    const post = (body: object) =>
+      asked(url, one, '/api/teams', { method: 'POST', body: JSON.stringify(body) });
+    expect((await post(set)).status).toBe(409);
+    const made = await post({ ...set, another: true });
+    expect(made.headers.get('set-cookie')).toContain(`${TEAM_COOKIE}=${set.team.id}`);
+    const robots = async (of: Pick<Own, 'records'>) =>
+      (await asked(url, of as Own, '/robot')).text();
+    expect(await robots({ records: set })).toContain('Plover');
+    expect(await robots(one)).not.toContain('Plover');
+  });
+
   it('neither see nor change what is the other’s', async () => {
     const [one, other] = teams as [Own, Own];
     const [url = ''] = urls;

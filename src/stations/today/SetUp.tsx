@@ -213,6 +213,7 @@ function SetUpForm({ another }: Props) {
   const [ids] = useState(newIds);
   const [, sayAnew] = useReducer((n: number) => n + 1, 0);
   const [problem, setProblem] = useState<string | null>(null);
+  const Title = another ? 'h2' : 'h1';
   const wrong = useFieldsInError();
   const { control, handleSubmit } = useForm<Values>({
     resolver: zodResolver(valuesSchema),
@@ -237,7 +238,7 @@ function SetUpForm({ another }: Props) {
         void handleSubmit(save, refuse)(event);
       }}
     >
-      <h1>Who are you, with what, on which table?</h1>
+      <Title>Who are you, with what, on which table?</Title>
       <p>
         Corvat says where your robot ends up, how far apart, how sure that is, and what to do next.
         It begins with a few sizes; a ruler will do, and everything can be changed later.
