@@ -1,10 +1,11 @@
+import { allHeld } from '../../formats/holding';
 import { creepFirst } from '../../core/gyro/creepFirst';
 import { restsOn } from '../../core/sources/restsOn';
 import { doubtsOf, doubtsThatTouch } from '../../core/sources/sources';
 import type { BenchTrialsRecord } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { TeamDatabase } from '../database';
-import { calibrationsOf, currentOf } from '../stores/calibrations';
+import { calibrationsOf, holdingOf } from '../stores/calibrations';
 import { listRobots } from '../stores/robots';
 import { listStillChecks } from '../stores/stillChecks';
 import { routesOfRobot, trialLists } from './bench';
@@ -28,11 +29,11 @@ export function benchFacts(
   const calibrations = once(() => calibrationsOf(db, robot));
   const stillChecks = once(() => listStillChecks(db, robot.id));
   const routes = once(() => routesOfRobot(db, robot.id));
-  const holding = async () => currentOf(await calibrations(), robot);
+  const holding = async () => holdingOf(await calibrations(), robot);
   /** Of what matters to some route of it; of all where it has none. */
   const rests = async () => {
     const [held, driven] = await Promise.all([holding(), routes()]);
-    const saved = Object.values(held);
+    const saved = allHeld(held);
     const fitted = fittedRobot(
       robot.robot,
       saved.map(({ value }) => value),

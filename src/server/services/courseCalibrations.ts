@@ -1,3 +1,4 @@
+import { allHeld, type SavedCalibrationOf } from '../../formats/holding';
 import type { Doubt } from '../../core/sources/source';
 import type { KnownBy } from '../../core/sources/restsOn';
 import { doubtsOf } from '../../core/sources/sources';
@@ -6,7 +7,7 @@ import type { Freshness } from '../../core/text/freshness';
 import type { SavedCalibration } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { TeamDatabase } from '../database';
-import { calibrationsOf, currentOf } from '../stores/calibrations';
+import { calibrationsOf, holdingOf } from '../stores/calibrations';
 import { fittedRobot } from './fitted';
 import { validityOf } from './validity';
 
@@ -24,8 +25,8 @@ export async function courseCalibrations(
 ): Promise<{
   robot: RobotRecord;
   calibrations: {
-    turns: SavedCalibration | null;
-    placing: SavedCalibration | null;
+    turns: SavedCalibrationOf<'turns'> | null;
+    placing: SavedCalibrationOf<'placing'> | null;
     validity: Freshness;
     others: string[];
     /** How well the robot is known by them. */
@@ -36,13 +37,13 @@ export async function courseCalibrations(
   all: SavedCalibration[];
 }> {
   const [known, validity] = await Promise.all([calibrationsOf(db, record), validityOf(db, record)]);
-  const current = currentOf(known, record);
+  const current = holdingOf(known, record);
   // Turns are in the commands of a route; all others change the robot that is computed with, or are only typed.
-  const others = Object.values(current).filter(
+  const others = allHeld(current).filter(
     ({ value }) =>
       value.kind !== 'turns' && kindOfCalibration(value.kind).isOnlyTyped === undefined,
   );
-  const values = Object.values(current).map(({ value }) => value);
+  const values = allHeld(current).map(({ value }) => value);
   return {
     all: known.calibrations,
     robot: {
@@ -53,7 +54,7 @@ export async function courseCalibrations(
       turns: current.turns ?? null,
       placing: current.placing ?? null,
       doubts: doubtsOf(values),
-      known: Object.values(current).map(knownBy),
+      known: allHeld(current).map(knownBy),
       validity: validity.turns,
       others: others.map(
         ({ value }) => `${kindOfCalibration(value.kind).name}, ${describeCalibration(value)}`,

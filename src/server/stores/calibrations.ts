@@ -1,3 +1,4 @@
+import type { HoldingCalibrations } from '../../formats/holding';
 import { Op, type Order, type Transaction } from 'sequelize';
 import type { z } from 'zod';
 import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
@@ -160,7 +161,7 @@ export async function calibrationValues(
 }
 
 /** Which calibration of each kind holds now. */
-export type CurrentCalibrations<C = SavedCalibration> = Partial<Record<CalibrationKind, C>>;
+export type CurrentCalibrations<C> = Partial<Record<CalibrationKind, C>>;
 
 /** Those that hold for a robot with the units that are in use on it. */
 export function currentOf<C extends { id: string }>(
@@ -181,3 +182,9 @@ export function currentOf<C extends { id: string }>(
   }
   return current;
 }
+
+/** The same with what each says: a row is of the kind that its value is. */
+export const holdingOf = (
+  known: Parameters<typeof currentOf<SavedCalibration>>[0],
+  record: RobotRecord,
+): HoldingCalibrations => currentOf(known, record) as HoldingCalibrations;

@@ -1,5 +1,5 @@
 import { motionsOf } from '../../core/steps/tree';
-import { col, fn, Op, QueryTypes, type Transaction } from 'sequelize';
+import { Op, QueryTypes, type Transaction } from 'sequelize';
 import { runRecord, savedRun, type RunRecord, type SavedRun } from '../../formats/records';
 import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -197,17 +197,25 @@ export const listRuns = async (db: TeamDatabase, seriesId?: string): Promise<Sav
 export const countRuns = (db: TeamDatabase, seriesId: string): Promise<number> =>
   db.models.run.count({ where: { seriesId } });
 
-/** Every value noted so far in a column of names, the one used last first. */
-export async function namesUsed(
-  db: TeamDatabase,
-  column: 'placedBy' | 'battery',
-): Promise<string[]> {
-  const rows = await db.models.run.findAll({
-    attributes: [column, [fn('max', col('happened_at')), 'happenedAt']],
-    where: { [column]: { [Op.ne]: null } },
-    group: [column],
-    order: [[fn('max', col('happened_at')), 'DESC']],
-    limit: 20,
-  });
-  return rows.map((row) => row.get(column) as string);
+/** Columns of names, each with the index that knows when a team used one last. */
+const NAMES = {
+  placedBy: { column: 'placed_by', index: 'team_placer' },
+  battery: { column: 'battery', index: 'team_battery' },
+} as const;
+
+const MOST_NAMES = 20;
+
+/**
+ * Every value that a team has noted so far in a column of names, the one used last first. The team is said as a range
+ * of one: the database then jumps from name to name in the index, where it would read all runs otherwise.
+ */
+export async function namesUsed(db: TeamDatabase, of: keyof typeof NAMES): Promise<string[]> {
+  const { column, index } = NAMES[of];
+  const rows = await db.sequelize.query<{ name: string }>(
+    `SELECT ${column} name, MAX(happened_at) lastAt FROM run FORCE INDEX FOR GROUP BY (${index})
+      WHERE team_id >= :team AND team_id <= :team
+      GROUP BY team_id, ${column} HAVING name IS NOT NULL ORDER BY lastAt DESC LIMIT :most`,
+    { type: QueryTypes.SELECT, replacements: { team: db.teamId, most: MOST_NAMES } },
+  );
+  return rows.map(({ name }) => name);
 }

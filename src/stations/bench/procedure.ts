@@ -1,3 +1,4 @@
+import type { HoldingCalibrations } from '../../formats/holding';
 import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
 import type { fittedRobot } from '../../core/calibration/fittedRobot';
 import type { Found } from './waiting';
@@ -48,7 +49,7 @@ export interface BenchFacts {
     journal: SavedCalibrationChange[];
   }>;
   /** Those that hold. */
-  holding(): Promise<Partial<Record<CalibrationKind, SavedCalibration>>>;
+  holding(): Promise<HoldingCalibrations>;
   /** What comes before anything that goes by the heading; null: nothing does. */
   creep(): Promise<CreepFirst | null>;
   /** What the figures of the robot rest on. */

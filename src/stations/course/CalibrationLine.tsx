@@ -14,15 +14,15 @@ import { turnsIn } from '../../core/course/turnsIn';
 import type { Freshness } from '../../core/text/freshness';
 import type { Robot } from '../../core/robot/robot';
 import { counted } from '../../core/text/quantities';
-import type { SavedCalibration } from '../../formats/benchRecords';
+import type { SavedCalibrationOf } from '../../formats/holding';
 import type { WaitingFor } from '../bench/waiting';
 import { WaitingLine } from '../bench/WaitingLine';
 import { Button } from '../../ui/Button';
 import styles from './CourseStation.module.css';
 
 export interface CourseCalibrations {
-  turns: SavedCalibration | null;
-  placing: SavedCalibration | null;
+  turns: SavedCalibrationOf<'turns'> | null;
+  placing: SavedCalibrationOf<'placing'> | null;
   validity: Freshness;
   /** Other calibrations that the plan is computed with, in words. */
   others: string[];
@@ -60,7 +60,7 @@ function GainPart({ route, robot, onChange }: Pick<Props, 'route' | 'robot' | 'o
 /** How a route is placed, beside what was measured; nobody has measured it: then it is a guess, and says so. */
 function PlacingPart({ calibrations, route, onChange }: Props) {
   const { placing } = calibrations;
-  if (placing?.value.kind !== 'placing') {
+  if (placing === null) {
     return (
       <p>
         How exactly it is placed is a guess: <a href="/bench/placing">place it ten times</a>.
@@ -82,7 +82,7 @@ function PlacingPart({ calibrations, route, onChange }: Props) {
 function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
   const { turns, validity } = calibrations;
   if (turnsIn(route) === 0) return null;
-  if (turns?.value.kind !== 'turns') {
+  if (turns === null) {
     return (
       <p>
         The turns stop as early as typed; <a href="/bench/turns">measured turns</a> would know

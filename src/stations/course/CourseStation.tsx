@@ -2,7 +2,7 @@ import { FORECAST_SEED } from '../../core/forecast/run';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { withPlacing } from '../../core/calibration/applyPlacing';
-import type { CalibrationValue } from '../../core/calibration/calibration';
+import type { CalibrationOf } from '../../core/calibration/calibration';
 import { isMissionList } from '../../core/course/missionList';
 import { plannedDurationS, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
@@ -71,8 +71,8 @@ const EMPTY_ROUTE: Route = {
 };
 
 /** A route that was not begun yet, placed as was measured. */
-const emptyRoute = (placing: CalibrationValue | undefined): Route =>
-  placing?.kind === 'placing' ? withPlacing(EMPTY_ROUTE, placing) : EMPTY_ROUTE;
+const emptyRoute = (placing: CalibrationOf<'placing'> | undefined): Route =>
+  placing !== undefined ? withPlacing(EMPTY_ROUTE, placing) : EMPTY_ROUTE;
 
 export const CourseStation = (props: Props) => (
   <FieldsInErrorProvider>
@@ -100,8 +100,7 @@ function CourseEditor(props: Props) {
   const simulation = useSimulation();
   const { state } = simulation;
 
-  const applied = calibrations.turns?.value;
-  const turns = applied?.kind === 'turns' ? applied : null;
+  const turns = calibrations.turns?.value ?? null;
   const { doubts } = calibrations;
   const wanted = useMemo(
     () => ({ robot: robot.robot, table, route, seed: FORECAST_SEED, turns, doubts }),

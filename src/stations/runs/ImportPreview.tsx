@@ -47,7 +47,6 @@ export function ImportPreview({ rows, missions }: Props) {
       )}
       {good.length > 0 && (
         // A wide table is scrolled with the arrow keys.
-        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
         <div className={styles.preview} tabIndex={0} role="region" aria-label="What will be read">
           <table>
             <caption>

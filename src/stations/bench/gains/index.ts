@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import { CALIBRATION_KINDS } from '../../../core/calibration/registry';
 import { foundInList } from '../waiting';
 import { knowledgeAge } from '../../../core/text/freshness';
@@ -12,7 +13,7 @@ import { newGainTrials } from './newTrials';
 
 /** The robot as it was measured. */
 const fittedOf = async (facts: BenchFacts): Promise<Robot> =>
-  facts.fitted(Object.values(await facts.holding()).map(({ value }) => value)).robot;
+  facts.fitted(allHeld(await facts.holding()).map(({ value }) => value)).robot;
 
 const isByGains = ({ measuredBy }: (typeof CALIBRATION_KINDS)[number]): boolean =>
   measuredBy.procedure === 'gains';

@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import { isMissionList } from '../../../core/course/missionList';
 import { doubtsOf } from '../../../core/sources/sources';
 import { FORECAST_SEED, type Simulation } from '../../../core/forecast/run';
@@ -13,7 +14,7 @@ async function newestRoute(facts: BenchFacts) {
     .filter(({ version }) => !isMissionList(version.route))
     .toSorted((a, b) => b.version.savedAt.localeCompare(a.version.savedAt));
   if (newest === undefined) return null;
-  const values = Object.values(holding).map(({ value }) => value);
+  const values = allHeld(holding).map(({ value }) => value);
   const { robot, turns } = facts.fitted(values);
   const simulation: Simulation = {
     robot,

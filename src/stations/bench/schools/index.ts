@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import { knowsSpins } from '../../../core/calibrationValues/turnStop';
 import { dayOf } from '../../../ui/dates';
 import type { Procedure } from '../procedure';
@@ -16,7 +17,7 @@ export const schools: Procedure = {
       sentence:
         turns === undefined
           ? 'Simulated with the record alone: no turns have been measured.'
-          : turns.value.kind === 'turns' && !knowsSpins(turns.value)
+          : !knowsSpins(turns.value)
             ? 'Simulated with the record alone: only turns about one wheel have been measured.'
             : `Simulated with the turns that were measured on ${dayOf(turns.madeAt)}.`,
       freshness: null,
@@ -25,11 +26,11 @@ export const schools: Procedure = {
   props: async (facts) => {
     const holding = await facts.holding();
     const current = holding.turns;
-    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    const { robot: fitted } = facts.fitted(allHeld(holding).map(({ value }) => value));
     const turnsNote =
       current === undefined
         ? `Computed with the record of ${facts.robot.name} alone: turn trials count here once their commands are applied.`
-        : current.value.kind === 'turns' && !knowsSpins(current.value)
+        : !knowsSpins(current.value)
           ? `Only turns about one wheel were measured, and these are on the spot: computed with the record of ${facts.robot.name} alone.`
           : `Computed with the turn trials whose commands were applied on ${dayOf(current.madeAt)}; later trials count once they are applied.`;
     return { fitted, turnsNote };

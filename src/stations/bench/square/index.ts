@@ -8,10 +8,8 @@ import type { BenchFacts, Procedure } from '../procedure';
 import { newSquareTrials } from './newTrials';
 
 /** The drift that holds, where a still check was applied. */
-async function appliedDrift(facts: BenchFacts): Promise<GyroDriftCalibration | null> {
-  const drift = (await facts.holding())['gyro-drift']?.value;
-  return drift?.kind === 'gyro-drift' ? drift : null;
-}
+const appliedDrift = async (facts: BenchFacts): Promise<GyroDriftCalibration | null> =>
+  (await facts.holding())['gyro-drift']?.value ?? null;
 
 export const square: Procedure = {
   id: 'square',

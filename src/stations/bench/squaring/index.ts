@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import { calibrationFromSquaring } from '../../../core/calibration/kinds/squaring/fromStudy';
 import { foundInList } from '../waiting';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
@@ -21,7 +22,7 @@ export const squaring: Procedure = {
   },
   found: async (facts) => {
     const holding = await facts.holding();
-    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    const { robot: fitted } = facts.fitted(allHeld(holding).map(({ value }) => value));
     return foundInList(facts, 'squaring', ({ trials }) => {
       const used = notAside(trials);
       const study = squaringStudy(used);
@@ -33,7 +34,7 @@ export const squaring: Procedure = {
       openedList(facts, 'squaring', emptyList('squaring')),
       facts.holding(),
     ]);
-    const { robot: fitted } = facts.fitted(Object.values(holding).map(({ value }) => value));
+    const { robot: fitted } = facts.fitted(allHeld(holding).map(({ value }) => value));
     return { ...list, fitted };
   },
 };

@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import type { Procedure } from '../procedure';
 
 export const straightWays: Procedure = {
@@ -21,6 +22,6 @@ export const straightWays: Procedure = {
   },
   props: async (facts) => {
     const holding = await facts.holding();
-    return { fitted: facts.fitted(Object.values(holding).map(({ value }) => value)).robot };
+    return { fitted: facts.fitted(allHeld(holding).map(({ value }) => value)).robot };
   },
 };

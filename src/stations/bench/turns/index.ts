@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import { measuredTurns, studied, turnsValue } from './studied';
 import { foundInList } from '../waiting';
 import { ulid } from 'ulid';
@@ -31,12 +32,11 @@ export const turns: Procedure = {
     const drift = holding['gyro-drift'];
     const isFresh =
       drift !== undefined && facts.now.getTime() - Date.parse(drift.madeAt) < DRIFT_HOLDS_MS;
-    const driftRadPerS =
-      isFresh && drift.value.kind === 'gyro-drift' ? drift.value.driftRadPerS : 0;
+    const driftRadPerS = isFresh ? drift.value.driftRadPerS : 0;
     const wantsNew = facts.wishes.has('new');
     const trials =
       open === null || wantsNew ? newTurnTrials(ulid(), facts.robot, driftRadPerS) : open;
-    const values = Object.values(holding).map(({ value }) => value);
+    const values = allHeld(holding).map(({ value }) => value);
     return {
       trials,
       lists,
