@@ -36,6 +36,7 @@ const SCREENS = {
   Logging: `/runs/${S}3`,
   'Log sheet': `/runs/${S}3/sheet`,
   Settings: '/settings',
+  Teams: '/teams',
   Findings: `/findings/${S}2`,
   'Single runs': '/runs/all?q=wall',
   'Series by route': '/runs?by=route',

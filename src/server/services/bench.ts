@@ -3,23 +3,20 @@ import type { RobotRoute } from '../../formats/robotRoute';
 import type { TeamDatabase } from '../database';
 import { findTrials, listTrials } from '../stores/benchTrials';
 import { listCourses } from '../stores/courses';
-import { listRoutes, listVersions } from '../stores/routes';
+import { listRoutes, newestVersions } from '../stores/routes';
 
 /** The routes of a robot, each as it was saved last. */
 export async function routesOfRobot(db: TeamDatabase, robotId: string): Promise<RobotRoute[]> {
-  const [routes, versions, courses] = await Promise.all([
-    listRoutes(db),
-    listVersions(db),
-    listCourses(db),
-  ]);
-  return routes
-    .filter((route) => route.robotId === robotId)
-    .flatMap(({ id, name, courseId }) => {
-      // Versions come with the newest first.
-      const version = versions.find(({ routeId }) => routeId === id);
-      const course = courses.find((one) => one.id === courseId);
-      return version && course ? [{ routeId: id, name, version, table: course.table }] : [];
-    });
+  const [routes, courses] = await Promise.all([listRoutes(db, robotId), listCourses(db)]);
+  const versions = await newestVersions(
+    db,
+    routes.map(({ id }) => id),
+  );
+  return routes.flatMap(({ id, name, courseId }) => {
+    const version = versions.find(({ routeId }) => routeId === id);
+    const course = courses.find((one) => one.id === courseId);
+    return version && course ? [{ routeId: id, name, version, table: course.table }] : [];
+  });
 }
 
 type Procedure = BenchTrialsRecord['procedure'];

@@ -22,14 +22,14 @@ export const saveRobotChange = (
     toRecord((await keepForGood(kept(db), record, transaction)).row),
   );
 
-/** The changes of a robot (or of all), the newest first. */
+/** The changes of a robot, the newest first. */
 export const listRobotChanges = async (
   db: TeamDatabase,
-  robotId?: string,
+  robotId: string,
 ): Promise<RobotChangeRecord[]> =>
   (
     await db.models.robotChange.findAll({
-      ...(robotId !== undefined && { where: { robotId } }),
+      where: { robotId },
       order: [
         ['changedAt', 'DESC'],
         ['id', 'DESC'],

@@ -1,4 +1,4 @@
-import { QueryTypes } from 'sequelize';
+import { col, fn, Op, QueryTypes } from 'sequelize';
 import type { z } from 'zod';
 import {
   routeRecord,
@@ -32,25 +32,46 @@ export const routeKept = (db: TeamDatabase): Kept<RouteRecord> => ({
 export const saveRoute = (db: TeamDatabase, record: RouteRecord): Promise<RouteRecord> =>
   inTransaction(db, (transaction) => saveVersioned(routeKept(db), record, transaction));
 
-export const listRoutes = async (db: TeamDatabase): Promise<RouteRecord[]> =>
-  (await db.models.route.findAll({ order: ['id'] })).map(toRecord);
+/** The routes of the team, or of one of its robots, in the order in which they were made. */
+export const listRoutes = async (db: TeamDatabase, robotId?: string): Promise<RouteRecord[]> =>
+  (
+    await db.models.route.findAll({
+      ...(robotId !== undefined && { where: { robotId } }),
+      order: ['id'],
+    })
+  ).map(toRecord);
 
 export async function findRoute(db: TeamDatabase, id: string): Promise<RouteRecord | null> {
   const row = await db.models.route.findByPk(id);
   return row && toRecord(row);
 }
 
-/** All versions of all routes, or of one, newest first. */
+/** All versions of a route, the newest first. */
 export const listVersions = async (
   db: TeamDatabase,
-  routeId?: string,
+  routeId: string,
 ): Promise<SavedRouteVersion[]> =>
   (
     await db.models.routeVersion.findAll({
-      ...(routeId !== undefined && { where: { routeId } }),
+      where: { routeId },
       order: [['number', 'DESC']],
     })
   ).map(toVersion);
+
+/** The newest version of each of some routes. */
+export async function newestVersions(
+  db: TeamDatabase,
+  routeIds: readonly string[],
+): Promise<SavedRouteVersion[]> {
+  if (routeIds.length === 0) return [];
+  const rows = await db.models.routeVersion.findAll({
+    where: { routeId: [...routeIds] },
+    attributes: ['routeId', [fn('MAX', col('number')), 'number']],
+    group: ['routeId'],
+  });
+  const newest = rows.map((row) => ({ routeId: row.get('routeId'), number: row.get('number') }));
+  return (await db.models.routeVersion.findAll({ where: { [Op.or]: newest } })).map(toVersion);
+}
 
 /** A version without its route: for choices of versions. */
 const versionHead = savedRouteVersion.pick({ id: true, routeId: true, number: true, note: true });

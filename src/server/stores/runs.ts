@@ -185,12 +185,12 @@ export const importRuns = (
 ): Promise<SavedRun[]> =>
   inTransaction(db, (transaction) => saveInSeries(db, seriesId, runs, transaction));
 
-/** The runs of a series (or of all), in the order in which they were made. */
-export const listRuns = async (db: TeamDatabase, seriesId?: string): Promise<SavedRun[]> =>
+/** The runs of a series, in the order in which they were made. */
+export const listRuns = async (db: TeamDatabase, seriesId: string): Promise<SavedRun[]> =>
   (
     await db.models.run.findAll({
-      ...(seriesId !== undefined && { where: { seriesId } }),
-      order: ['seriesId', 'number'],
+      where: { seriesId },
+      order: ['number'],
     })
   ).map(toSaved);
 
