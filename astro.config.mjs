@@ -37,7 +37,9 @@ export default defineConfig({
     build: { assetsInlineLimit: 0, target: 'es2022' },
     worker: { format: 'es' },
     // The distributions tell a developer's console what they do; nobody reads that here.
-    resolve: { alias: { debug: fileURLToPath(new URL('./src/ui/page/silence.ts', import.meta.url)) } },
+    resolve: {
+      alias: { debug: fileURLToPath(new URL('./src/ui/page/silence.ts', import.meta.url)) },
+    },
     esbuild: { legalComments: 'none' },
   },
   experimental: {

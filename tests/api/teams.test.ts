@@ -146,7 +146,7 @@ describe('two teams on one database and two web processes', () => {
   it('neither see nor change what is the other’s', async () => {
     const [one, other] = teams as [Own, Own];
     const [url = ''] = urls;
-    const { robot, course, route } = one.records;
+    const { robot, course, route, team } = one.records;
     for (const path of [`/runs/${one.seriesId}`, `/api/series/${one.seriesId}/runs.csv`]) {
       expect((await asked(url, one, path)).status, path).toBe(200);
       expect((await asked(url, other, path)).status, path).toBe(404);
@@ -154,12 +154,13 @@ describe('two teams on one database and two web processes', () => {
     const sent = (path: string, body: object) =>
       asked(url, other, path, { method: 'PUT', body: JSON.stringify(body) });
     const taken = [
+      await sent(`/api/teams/${team.id}`, { ...team, version: 1, name: 'mine' }),
       await sent(`/api/robots/${robot.id}`, { ...robot, version: 1, name: 'mine' }),
       await sent(`/api/courses/${course.id}`, { ...course, version: 1, name: 'mine' }),
       await sent(`/api/routes/${route.id}`, { ...route, version: 1, name: 'mine' }),
       await sent(`/api/runs/${one.runId}`, { ...runIn(one.seriesId), id: one.runId, version: 1 }),
     ];
-    expect(taken.map(({ status }) => status >= 400)).toEqual([true, true, true, true]);
+    expect(taken.map(({ status }) => status >= 400)).toEqual(Array(5).fill(true));
     // What is theirs points at nothing of others.
     const mixed = { ...other.records.route, id: ulid(), robotId: robot.id };
     const answer = await sent(`/api/routes/${mixed.id}`, mixed);
