@@ -1,18 +1,11 @@
 import { flag, number } from '../../description/description';
 import type { UnitChannel } from '../channel';
 import { unitKind } from '../kind';
-import { period } from './sharedFields';
+import { period, spotDiameter } from './sharedFields';
 
 /** How a colour sensor behaves that looks at the floor: in each band it reads the mean over its spot. */
 const behaviour = {
-  spotDiameterM: number({
-    label: 'Width of its spot',
-    quantity: 'small length',
-    min: 0,
-    max: 0.2,
-    open: 'below',
-    default: 0.012,
-  }),
+  spotDiameterM: spotDiameter,
   whiteShare: number({
     label: 'Reads over white',
     about: 'what each channel reads over white, of 1',

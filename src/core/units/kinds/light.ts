@@ -1,17 +1,10 @@
 import { number } from '../../description/description';
 import { unitKind } from '../kind';
-import { period } from './sharedFields';
+import { period, spotDiameter } from './sharedFields';
 
 /** How a light sensor behaves that looks at the floor: it reads the mean over its spot. */
 const behaviour = {
-  spotDiameterM: number({
-    label: 'Width of its spot',
-    quantity: 'small length',
-    min: 0,
-    max: 0.2,
-    open: 'below',
-    default: 0.012,
-  }),
+  spotDiameterM: spotDiameter,
   floorShare: number({
     label: 'Reads over the floor',
     about: 'what it reads over the bare floor, of 1',

@@ -10,3 +10,13 @@ export const period = (usual: number): NumberValue =>
     open: 'below',
     default: usual,
   });
+
+/** Of what looks at the floor. */
+export const spotDiameter = number({
+  label: 'Width of its spot',
+  quantity: 'small length',
+  min: 0,
+  max: 0.2,
+  open: 'below',
+  default: 0.012,
+});
