@@ -29,6 +29,7 @@ import { placeOf, type Place } from './editRoute';
 import { ProgramLine } from '../ProgramLine';
 import { StepRow } from './StepRow';
 import { StepSentence } from './StepSentence';
+import { useMoveKeys } from './useMoveKeys';
 
 interface Props {
   steps: readonly Step[];
@@ -70,7 +71,6 @@ const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
   id,
   isSelected: list.selected === id,
   onSelect: () => list.onSelect(id),
-  onMove: (by: -1 | 1) => list.onMoveBy(id, by),
   onDuplicate: () => list.onDuplicate(id),
   onRemove: () => list.onRemove(id),
 });
@@ -148,6 +148,7 @@ function Steps({ steps, before = '', ...list }: ListProps) {
 
 /** The route as numbered sentences that can be edited, moved, doubled and taken out. */
 export function StepList({ onMove, ...list }: Props) {
+  useMoveKeys(list.onMoveBy);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),

@@ -18,7 +18,6 @@ interface Props {
   /** The steps that it owns. */
   inner?: ReactNode;
   onSelect(): void;
-  onMove(by: -1 | 1): void;
   onDuplicate(): void;
   onRemove(): void;
 }
@@ -28,12 +27,12 @@ export function StepRow(row: Props) {
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: row.id });
   return (
     // The row only follows the focus and the pointer; everything in it is a control of its own.
-    // eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions
     <li
       ref={setNodeRef}
       style={{ transform: CSS.Transform.toString(transform), transition }}
       className={classes(styles.step, row.isSelected && styles.selected)}
       data-testid={`step-${row.number}`}
+      data-step={row.id}
       // Of rows within each other the innermost is meant.
       onFocus={(event) => {
         event.stopPropagation();
@@ -42,12 +41,6 @@ export function StepRow(row: Props) {
       onMouseOver={(event) => {
         event.stopPropagation();
         if (!row.isSelected) row.onSelect();
-      }}
-      onKeyDown={(event) => {
-        if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return;
-        event.preventDefault();
-        event.stopPropagation();
-        row.onMove(event.key === 'ArrowUp' ? -1 : 1);
       }}
     >
       <button
