@@ -1,5 +1,3 @@
-import boundaries from 'eslint-plugin-boundaries';
-import importX, { createNodeResolver } from 'eslint-plugin-import-x';
 import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import { defineConfig } from 'eslint/config';
@@ -8,22 +6,39 @@ import { ROOMS } from './floors.js';
 
 /** Imports point one way: pages → stations → ui → core; pages/api → server → formats → core. */
 const MAY_IMPORT = {
-  core: ['core'],
-  formats: ['formats', 'core'],
-  ui: ['ui', 'core'],
-  workers: ['workers', 'formats', 'core'],
-  stations: ['stations', 'ui', 'workers', 'formats', 'core'],
-  server: ['server', 'formats', 'core'],
-  api: ['server', 'formats', 'core'],
-  pages: ['pages', 'stations', 'ui', 'server', 'formats', 'core'],
+  'src/formats': ['formats', 'core'],
+  'src/ui': ['ui', 'core'],
+  'src/workers': ['workers', 'formats', 'core'],
+  'src/stations': ['stations', 'ui', 'workers', 'formats', 'core'],
+  'src/server': ['server', 'formats', 'core'],
+  'src/pages': ['pages', 'stations', 'ui', 'server', 'formats', 'core'],
+  'src/pages/api': ['server', 'formats', 'core'],
   // Coverage judges by the simulator that the tests are judged by.
   scripts: ['scripts', 'tests', 'server', 'formats', 'core'],
   tests: ['tests', 'scripts', 'server', 'formats', 'core', 'stations', 'ui'],
 };
 
+const LAYERS = [...new Set(Object.values(MAY_IMPORT).flat())];
+
+const up = (folders) => `^${'\\.\\./'.repeat(folders)}`;
+
+/** Files so deep in a folder import nothing of the layers that are not theirs to know. */
+const knowsItsOwn = (folder, depth) => {
+  const foreign = LAYERS.filter((layer) => !MAY_IMPORT[folder].includes(layer)).join('|');
+  const toRoot = folder.split('/').length + depth;
+  const regex = folder.startsWith('src/')
+    ? `${up(toRoot - 1)}((${foreign})/|\\.\\.)`
+    : `${up(toRoot)}(src/)?(${foreign})/`;
+  const message = `${folder} knows ${MAY_IMPORT[folder].join(', ')} alone.`;
+  return {
+    files: [`${folder}/${'*/'.repeat(depth)}*.{ts,tsx}`],
+    rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
+  };
+};
+
 const NUMERIC = {
-  regex: '^(?!\\.|zod$|pure-rand|@stdlib/)',
-  message: 'The core imports only numeric packages and Zod.',
+  regex: '^(?!\\.|zod$|pure-rand)',
+  message: 'The core imports only Zod and a generator of random numbers.',
 };
 
 const HOUSED = { selector: 'Program', message: 'Give this file a room of the core (floors.js).' };
@@ -38,9 +53,10 @@ const noStepUp = (room, at, depth) => ({
         patterns: [
           NUMERIC,
           {
-            regex: `^${'\\.\\./'.repeat(depth)}(?!(${ROOMS.slice(0, at).join('|')})/)(?!\\.)`,
+            regex: `${up(depth)}(?!(${ROOMS.slice(0, at).join('|')})/)(?!\\.)`,
             message: `A room of the core that stands behind ${room} in floors.js.`,
           },
+          { regex: up(depth + 1), message: 'The core knows itself alone.' },
         ],
       },
     ],
@@ -53,24 +69,7 @@ export default defineConfig(
   {
     files: ['**/*.{ts,tsx}'],
     languageOptions: { parserOptions: { projectService: true } },
-    plugins: { boundaries, 'import-x': importX, 'react-hooks': hooks },
-    settings: {
-      'import/resolver': { node: { extensions: ['.ts', '.tsx'] } },
-      'import-x/resolver-next': [createNodeResolver({ extensions: ['.ts', '.tsx'] })],
-      'import-x/extensions': ['.ts', '.tsx'],
-      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.tsx'] },
-      'boundaries/elements': [
-        { type: 'api', pattern: 'src/pages/api' },
-        ...['core', 'formats', 'ui', 'workers', 'stations', 'server', 'pages'].map((type) => ({
-          type,
-          pattern: `src/${type}`,
-        })),
-        { type: 'scripts', pattern: 'scripts' },
-        { type: 'tests', pattern: 'tests' },
-      ],
-    },
     rules: {
-      ...hooks.configs.recommended.rules,
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': 'error',
       '@typescript-eslint/switch-exhaustiveness-check': 'error',
@@ -78,27 +77,23 @@ export default defineConfig(
         'error',
         { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
       ],
-      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
-      'boundaries/dependencies': [
-        'error',
-        {
-          default: 'disallow',
-          policies: Object.entries(MAY_IMPORT).map(([from, allowed]) => ({
-            from: { element: { type: from } },
-            allow: allowed.map((type) => ({ to: { element: { type } } })),
-          })),
-        },
-      ],
     },
+  },
+  {
+    files: ['src/**/*.tsx', 'src/**/use*.ts'],
+    plugins: { 'react-hooks': hooks },
+    rules: hooks.configs.recommended.rules,
   },
   {
     files: ['src/core/**/*.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [NUMERIC] }],
       'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage'],
     },
   },
+  ...Object.keys(MAY_IMPORT).flatMap((folder) =>
+    [0, 1, 2, 3, 4, 5].map((d) => knowsItsOwn(folder, d)),
+  ),
   ...ROOMS.flatMap((room, at) => [1, 2, 3, 4].map((depth) => noStepUp(room, at, depth))),
   {
     files: ['src/**/*.{ts,tsx}'],
@@ -114,8 +109,6 @@ export default defineConfig(
     },
   },
   { files: ['src/core/*.ts'], rules: { 'no-restricted-syntax': ['error', HOUSED] } },
-  // Playwright's fixtures hand over their value by a function that it calls “use”.
-  { files: ['tests/e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   {
     files: ['**/*.tsx'],
     ...a11y.flatConfigs.recommended,

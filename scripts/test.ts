@@ -62,6 +62,7 @@ const STAGES: Check[][][] = [
     [
       { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
       { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
+      { name: 'circles of imports', command: ['oxlint'] },
     ],
   ],
   [
