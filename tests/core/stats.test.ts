@@ -1,7 +1,7 @@
 import packaged from '@stdlib/stats-base-dists-normal-cdf';
 import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import tQuantile from '@stdlib/stats-base-dists-t-quantile';
-import { fUpperTail, student975, studentQuantile } from '../../src/core/stats/student';
+import { student975, studentQuantile } from '../../src/core/stats/student';
 import fc from 'fast-check';
 import { normalCdf } from '../../src/core/stats/normalCdf';
 import { describe, expect, it } from 'vitest';
@@ -19,7 +19,7 @@ import {
   principalAxes,
   sampleCovariance,
 } from '../../src/core/stats/covariance';
-import { fQuantile } from '../../src/core/stats/fQuantile';
+import { fQuantile, fUpperTail } from '../../src/core/stats/fDistribution';
 import {
   clock,
   counted,

@@ -1,4 +1,4 @@
-import { fQuantile } from '../stats/fQuantile';
+import { fQuantile } from '../stats/fDistribution';
 import { noncentralFCdf } from '../stats/noncentralF';
 import { normalCdf } from '../stats/normalCdf';
 import { fisherExact } from './fisherExact';

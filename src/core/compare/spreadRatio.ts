@@ -1,4 +1,4 @@
-import fCdf from '@stdlib/stats-base-dists-f-cdf';
+import { fUpperTail } from '../stats/fDistribution';
 import type { Point } from '../geometry/pose';
 import { randomStream, type RandomStream } from '../stats/random';
 import { median } from '../stats/median';
@@ -24,7 +24,7 @@ function anovaPValue(a: readonly number[], b: readonly number[]): number {
   const within = squares(a, meanA) + squares(b, meanB);
   const degreesOfFreedom = a.length + b.length - 2;
   if (within === 0) return between === 0 ? 1 : 0;
-  return 1 - fCdf((between / within) * degreesOfFreedom, 1, degreesOfFreedom);
+  return fUpperTail((between / within) * degreesOfFreedom, 1, degreesOfFreedom);
 }
 
 interface LogMean {

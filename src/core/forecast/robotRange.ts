@@ -1,5 +1,6 @@
-import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
+import { incompleteBeta } from '../stats/incompleteBeta';
 import { mean } from '../stats/moments';
+import { rootBetween } from '../stats/root';
 import { wilson } from '../stats/wilson';
 
 /** A chance over all robots that this one may be, and between which chances its own lies (95 %). */
@@ -9,17 +10,9 @@ export interface RobotRange {
   high: number;
 }
 
-/** The value below which a share of a beta distribution lies; by halving. */
-function betaQuantile(share: number, a: number, b: number): number {
-  let low = 0;
-  let high = 1;
-  for (let i = 0; i < 40; i += 1) {
-    const middle = (low + high) / 2;
-    if (betaCdf(middle, a, b) < share) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
+/** The value below which a share of a beta distribution lies. */
+const betaQuantile = (share: number, a: number, b: number): number =>
+  rootBetween((x) => incompleteBeta(x, a, b) - share, 0, 1);
 
 /**
  * How alike two runs of one robot are (correlation), beyond what a few runs scatter by themselves, by the

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { student975 } from '../stats/student';
 import { withKnown } from './still/earlierChecks';
 import type { HeadingLog } from '../channels/log';
 import { angleRandomWalk, type RandomWalk } from './randomWalk';
@@ -70,7 +70,7 @@ export function roundingErrorOfSlope(stepsByDrift: number, stepsByWalk: number):
 
 /** Student's quantile, or the normal one where the walk is only bounded. */
 const quantile975 = ({ degreesOfFreedom }: RandomWalk): number =>
-  degreesOfFreedom === Infinity ? 1.96 : tQuantile(0.975, degreesOfFreedom);
+  degreesOfFreedom === Infinity ? 1.96 : student975(degreesOfFreedom);
 
 /** The interval's half width for logs of a given length, from what is known of the sensor. */
 export function halfWidth(

@@ -1,4 +1,5 @@
 import type { HeadingLog, Window } from '../channels/log';
+import { rootBetween } from '../stats/root';
 import { passagesIn } from './passages';
 import { walkBehindSteps } from './roundedWalk';
 
@@ -28,14 +29,9 @@ export function roundingExcess(mean: number, sd: number): number {
 
 /** The standard deviation (in steps) of a change whose rounded square is on average `square`. */
 export function withoutRounding(square: number, meanChange: number): number {
-  let low = 0;
-  let high = Math.sqrt(square);
-  for (let i = 0; i < 50; i += 1) {
-    const middle = (low + high) / 2;
-    if (middle * middle + roundingExcess(meanChange, middle) > square) high = middle;
-    else low = middle;
-  }
-  return (low + high) / 2;
+  const beyond = (sd: number) => sd * sd + roundingExcess(meanChange, sd) - square;
+  // Rounding alone may explain it all.
+  return beyond(0) >= 0 ? 0 : rootBetween(beyond, 0, Math.sqrt(square));
 }
 
 /** Mean square of the change over a lag beyond the drift, over all pairs within the windows. */

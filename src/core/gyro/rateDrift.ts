@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { student975 } from '../stats/student';
 import { mean, sampleSd } from '../stats/moments';
 import { withKnown } from './still/earlierChecks';
 import type { RandomWalk } from './randomWalk';
@@ -49,7 +49,7 @@ export function fitRateDrift(
   const ownWalk = { radPerSqrtS: error * Math.sqrt(cleanS), degreesOfFreedom: BLOCKS - 1 };
   const walk = withKnown(ownWalk, known);
   const walkError = walk.radPerSqrtS / Math.sqrt(cleanS);
-  const half = tQuantile(0.975, walk.degreesOfFreedom) * walkError + hidden;
+  const half = student975(walk.degreesOfFreedom) * walkError + hidden;
   return {
     driftRadPerS,
     low95: driftRadPerS - half,

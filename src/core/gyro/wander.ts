@@ -1,4 +1,4 @@
-import chiSquareQuantile from '@stdlib/stats-base-dists-chisquare-quantile';
+import { chiSquareQuantile } from '../stats/chiSquare';
 import { evenHeading, type HeadingLog, type Window } from '../channels/log';
 import type { SteppedLog } from './passages';
 import type { RandomWalk } from './randomWalk';

@@ -1,5 +1,5 @@
 import type { ThreeSentences } from '../gyro/still/stillSentence';
-import { fQuantile } from '../stats/fQuantile';
+import { fQuantile } from '../stats/fDistribution';
 import { counted, degrees, errorLength, number, aMetre } from '../text/quantities';
 import type { Placed, PlacingGroup } from './placing';
 

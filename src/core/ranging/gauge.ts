@@ -1,5 +1,4 @@
-import { fQuantile } from '../stats/fQuantile';
-import { fUpperTail } from '../stats/student';
+import { fQuantile, fUpperTail } from '../stats/fDistribution';
 
 /** A reading of the same part by a person. */
 export interface GaugeReading {

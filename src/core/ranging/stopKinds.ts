@@ -1,5 +1,5 @@
 import type { ThreeSentences } from '../gyro/still/stillSentence';
-import { fQuantile } from '../stats/fQuantile';
+import { fQuantile } from '../stats/fDistribution';
 import { mean } from '../stats/moments';
 import { benchLength, benchSpeed, counted, errorLength, number } from '../text/quantities';
 import type { StopTrial } from './stopModel';

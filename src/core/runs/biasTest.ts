@@ -1,7 +1,6 @@
-import fCdf from '@stdlib/stats-base-dists-f-cdf';
 import type { Point } from '../geometry/pose';
 import { mahalanobisSquared, type Symmetric2 } from '../stats/covariance';
-import { fQuantile } from '../stats/fQuantile';
+import { fQuantile, fUpperTail } from '../stats/fDistribution';
 import { noncentralFCdf } from '../stats/noncentralF';
 
 export interface BiasTest {
@@ -24,7 +23,7 @@ export function testBias(bias: Point, covariance: Symmetric2, n: number): BiasTe
   if (n < 3) return null;
   const distance2 = mahalanobisSquared(covariance, bias);
   if (!Number.isFinite(distance2)) return null;
-  const pValue = 1 - fCdf(((n * (n - 2)) / (2 * (n - 1))) * distance2, 2, n - 2);
+  const pValue = fUpperTail(((n * (n - 2)) / (2 * (n - 1))) * distance2, 2, n - 2);
   return { pValue, real: pValue < 0.05, distance2 };
 }
 

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { student975 } from '../stats/student';
 
 /**
  * Whether a mean heading error differs from zero at the 5 % level: Student's one-sample t.
@@ -10,5 +10,5 @@ import tQuantile from '@stdlib/stats-base-dists-t-quantile';
  */
 export function isHeadingOff(meanRad: number, sdRad: number, n: number): boolean {
   if (n < 2) return false;
-  return Math.abs(meanRad) > (tQuantile(0.975, n - 1) * sdRad) / Math.sqrt(n);
+  return Math.abs(meanRad) > (student975(n - 1) * sdRad) / Math.sqrt(n);
 }

@@ -1,5 +1,5 @@
-import chiSquareQuantile from '@stdlib/stats-base-dists-chisquare-quantile';
-import tQuantile from '@stdlib/stats-base-dists-t-quantile';
+import { chiSquareQuantile } from '../stats/chiSquare';
+import { student975 } from '../stats/student';
 import type { Point } from '../geometry/pose';
 import { discRadius, type BivariateT } from '../stats/bivariateT';
 import type { Scatter } from './scatterModel';
@@ -58,7 +58,7 @@ export function radius95AboutTarget(
   const x = fitted.centre.xM - target.xM;
   const y = fitted.centre.yM - target.yM;
   const bias = Math.hypot(x, y);
-  const arm = tQuantile(0.975, n - 1) * biasErrorM;
+  const arm = student975(n - 1) * biasErrorM;
   const movedTo = (biasM: number) => {
     const [ux, uy] = bias > 0 ? [x / bias, y / bias] : [1, 0];
     return { ...fitted, centre: { xM: target.xM + biasM * ux, yM: target.yM + biasM * uy } };

@@ -1,4 +1,4 @@
-import { fQuantile } from '../stats/fQuantile';
+import { fQuantile } from '../stats/fDistribution';
 import { principalAxes, type Symmetric2 } from '../stats/covariance';
 
 export interface Ellipse {

@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/pose';
+import { quantileBeyond } from './root';
 import type { Symmetric2 } from './covariance';
 
 /**
@@ -70,34 +71,8 @@ export function discProbability(
 export function discRadius(distribution: BivariateT, about: Point, share: number): number {
   const { centre, scale } = distribution;
   const away = Math.hypot(centre.xM - about.xM, centre.yM - about.yM);
-  let low = 0;
-  let high = away + Math.sqrt(scale.xx + scale.yy);
-  if (high === 0) return 0;
-  let atLow = -share;
-  let atHigh = discProbability(distribution, about, high) - share;
-  while (atHigh < 0) {
-    low = high;
-    atLow = atHigh;
-    high *= 2;
-    atHigh = discProbability(distribution, about, high) - share;
-  }
-  // Regula falsi; the end that stays is halved (Dowell and Jarratt, BIT 11 (1971) 168–174).
-  let side = 0;
-  for (let i = 0; i < 60 && high - low > 1e-9 * high; i += 1) {
-    const middle = (low * atHigh - high * atLow) / (atHigh - atLow);
-    const atMiddle = discProbability(distribution, about, middle) - share;
-    if (Math.abs(atMiddle) < 1e-12) return middle;
-    if (atMiddle < 0) {
-      low = middle;
-      atLow = atMiddle;
-      if (side === -1) atHigh /= 2;
-      side = -1;
-    } else {
-      high = middle;
-      atHigh = atMiddle;
-      if (side === 1) atLow /= 2;
-      side = 1;
-    }
-  }
-  return high;
+  const reach = away + Math.sqrt(scale.xx + scale.yy);
+  if (reach === 0) return 0;
+  const beyond = (radius: number) => 1 - discProbability(distribution, about, radius);
+  return quantileBeyond(beyond, 1 - share, reach, 1e-9);
 }

@@ -1,5 +1,5 @@
 import { mean } from './moments';
-import { fUpperTail } from './student';
+import { fUpperTail } from './fDistribution';
 
 /** Readings at some settings, beside a curve that was fitted to them. */
 export interface Repeated {

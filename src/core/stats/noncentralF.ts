@@ -1,4 +1,4 @@
-import betaCdf from '@stdlib/stats-base-dists-beta-cdf';
+import { incompleteBeta } from './incompleteBeta';
 
 /** Beyond this the weights of the mixture underflow, and it would take ever more of them. */
 const MOST_BY_MIXTURE = 1000;
@@ -7,7 +7,7 @@ const MOST_BY_MIXTURE = 1000;
 function byPatnaik(f: number, d1: number, d2: number, noncentrality: number): number {
   const numerator = (d1 + noncentrality) ** 2 / (d1 + 2 * noncentrality);
   const scaled = (f * d1) / (d1 + noncentrality);
-  return betaCdf((numerator * scaled) / (numerator * scaled + d2), numerator / 2, d2 / 2);
+  return incompleteBeta((numerator * scaled) / (numerator * scaled + d2), numerator / 2, d2 / 2);
 }
 
 /**
@@ -25,7 +25,7 @@ export function noncentralFCdf(f: number, d1: number, d2: number, noncentrality:
   let sum = 0;
   let weight = Math.exp(-half);
   for (let j = 0; j < half + 12 * Math.sqrt(half + 1) + 20; j += 1) {
-    sum += weight * betaCdf(x, d1 / 2 + j, d2 / 2);
+    sum += weight * incompleteBeta(x, d1 / 2 + j, d2 / 2);
     weight *= half / (j + 1);
   }
   return sum;

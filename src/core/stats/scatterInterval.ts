@@ -1,4 +1,4 @@
-import { fQuantile } from './fQuantile';
+import { fQuantile } from './fDistribution';
 import { sampleSd } from './moments';
 import { ROUNDING_SD, shareHiddenByRounding, withoutRounding } from './roundedFit';
 import { studentQuantile } from './student';

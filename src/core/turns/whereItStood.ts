@@ -1,5 +1,5 @@
 import { linearFit } from '../stats/linearFit';
-import { fUpperTail } from '../stats/student';
+import { fUpperTail } from '../stats/fDistribution';
 import { counted, degrees } from '../text/quantities';
 import { turnPoint, type TurnTrial } from './trial';
 

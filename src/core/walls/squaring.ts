@@ -1,4 +1,5 @@
-import { fUpperTail, student975 } from '../stats/student';
+import { fUpperTail } from '../stats/fDistribution';
+import { student975 } from '../stats/student';
 
 /** Pressing against a wall: how far the heading was off before, and after. */
 export interface SquaringTrial {

@@ -1,7 +1,8 @@
 import type { Point, Pose } from '../../geometry/pose';
 import type { MeasuredRun } from '../../runs/consistency';
 import { mean } from '../../stats/moments';
-import { fUpperTail, student975 } from '../../stats/student';
+import { fUpperTail } from '../../stats/fDistribution';
+import { student975 } from '../../stats/student';
 import { holm } from '../holm';
 import { distancesFromMedian } from '../spreadRatio';
 import type { About } from './plannedVerdict';

@@ -1,4 +1,5 @@
-import { fUpperTail, student975 } from '../../stats/student';
+import { fUpperTail } from '../../stats/fDistribution';
+import { student975 } from '../../stats/student';
 import type { HeadingLog, Span } from '../../channels/log';
 import type { SteppedLog } from '../passages';
 
