@@ -1,10 +1,10 @@
 import { readdir, readFile, writeFile } from 'node:fs/promises';
-import { fileURLToPath } from 'node:url';
 import { promisify } from 'node:util';
 import { brotliCompress } from 'node:zlib';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import { defineConfig } from 'astro/config';
+import { fewScripts } from './scripts/lib/fewScripts.mjs';
 
 const compress = promisify(brotliCompress);
 
@@ -34,12 +34,9 @@ export default defineConfig({
   security: { checkOrigin: false },
   build: { inlineStylesheets: 'never' },
   vite: {
+    plugins: [fewScripts],
     build: { assetsInlineLimit: 0, target: 'es2022' },
     worker: { format: 'es' },
-    // The distributions tell a developer's console what they do; nobody reads that here.
-    resolve: {
-      alias: { debug: fileURLToPath(new URL('./src/ui/page/silence.ts', import.meta.url)) },
-    },
     esbuild: { legalComments: 'none' },
   },
   experimental: {
