@@ -7,6 +7,8 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['tests/{core,formats,server,stations}/**/*.test.ts'],
+          // Pure functions are loaded once for all files of a worker.
+          isolate: false,
           // Thousands of simulated series and logs take their time on a busy machine.
           testTimeout: 60_000,
         },

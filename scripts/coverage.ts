@@ -1,9 +1,11 @@
+import { spawnSync } from 'node:child_process';
 import { LOG_KINDS, stillCoverage, type LogKind } from './lib/coverage';
 import { TURN_KINDS, turnCoverage } from './lib/turnCoverage';
 import { BENCH_KINDS, benchCoverage } from './lib/benchCoverage';
 import { MEASURED } from './lib/forecastBench';
 import { forecastCoverage, ROUTES } from './lib/forecastCoverage';
 import { samplingErrors, widthsBesideKnown } from './lib/forecastWidths';
+import { root } from './lib/paths';
 import { main, say } from './lib/sentence';
 
 /** How often 95 % intervals hold the truth: of the still check for each kind of log, of turns, and of benches. */
@@ -60,6 +62,13 @@ main(() => {
       );
     }
   }
+  say('… the tests that draw cases, with all of them');
+  const tests = spawnSync(`${root}/node_modules/.bin/vitest`, ['run', '--project', 'core'], {
+    cwd: root,
+    env: { ...process.env, CORVAT_DRAWS: 'whole' },
+    stdio: 'inherit',
+  });
+  process.exitCode = tests.status ?? 1;
   return Promise.resolve();
 });
 

@@ -46,6 +46,14 @@ it('the beta distribution agrees with that of a package', () => {
   );
 });
 
+it('the beta distribution is its own mirror image, in its middle too', () => {
+  for (const a of [0.5, 1, 3, 7.5, 400]) {
+    expect(incompleteBeta(0.5, a, a)).toBeCloseTo(0.5, 12);
+    const middle = (a + 1) / (a + 4);
+    expect(incompleteBeta(middle, a, 2)).toBeCloseTo(1 - incompleteBeta(1 - middle, 2, a), 12);
+  }
+});
+
 it('a gamma distribution of a whole shape is that of so many waits: 1 − Poisson', () => {
   fc.assert(
     fc.property(

@@ -2,8 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { catalog } from '../../src/core/procedures/catalog';
 import { legalInput } from '../support/legalInput';
+import { draws } from '../support/draws';
 
-const INPUTS = 60;
+const INPUTS = draws(60);
 /** Of the processor, ms; a slow machine is given twice what is promised. */
 const MOST_MS = 10_000;
 

@@ -10,6 +10,7 @@ import { planRuns } from '../../src/core/compare/plan/wish';
 import { compareSeries } from '../../src/core/compare/compareSeries';
 import { randomStream, type RandomStream } from '../../src/core/stats/random';
 import { origin, recordedRuns } from './support';
+import { draws, least, most } from '../support/draws';
 
 const cloud = (random: RandomStream, n: number, sdM = 0.01) =>
   Array.from({ length: n }, () => ({
@@ -67,7 +68,7 @@ describe('a plan of one change', () => {
   it('with both looks taken cries wolf in at most 5 of 100 plans, and stops early for what is plain', () => {
     const perSeries = 14;
     let wolf = 0;
-    const plans = 400;
+    const plans = draws(400);
     for (let i = 0; i < plans; i += 1) {
       const random = randomStream(i, 1, 'plans');
       const [a, b] = [cloud(random, perSeries), cloud(random, perSeries)];
@@ -81,9 +82,8 @@ describe('a plan of one change', () => {
       const shown = [half, end].some(({ answer }) => answer !== 'no-difference-shown');
       if (shown) wolf += 1;
     }
-    // Three standard errors above.
-    expect(wolf / plans).toBeLessThan(0.05 + 3 * 0.011);
-    expect(wolf / plans).toBeGreaterThan(0.015);
+    expect(wolf / plans).toBeLessThan(most(0.05, plans));
+    expect(wolf / plans).toBeGreaterThan(least(0.045, plans));
     const random = randomStream(5, 2, 'plain');
     const [a, b] = [cloud(random, 7, 0.06), cloud(random, 7, 0.005)];
     const plain = plannedVerdict({ about: 'spread', perSeries }, a, b, origin);
@@ -119,7 +119,8 @@ describe('a plan of one change', () => {
     expect(two.order).toHaveLength(4 * (two.perSeries ?? 0));
     expect(two.sentence).toContain('of the four ways');
     let shown = 0;
-    for (let i = 0; i < 200; i += 1) {
+    const pairs = draws(200);
+    for (let i = 0; i < pairs; i += 1) {
       const random = randomStream(i, 4, 'promised');
       const n = one.perSeries ?? 0;
       const { answer } = plannedVerdict(
@@ -130,7 +131,7 @@ describe('a plan of one change', () => {
       );
       if (answer === 'helped') shown += 1;
     }
-    expect(shown / 200).toBeGreaterThan(0.8 - 3 * 0.028);
+    expect(shown / pairs).toBeGreaterThan(least(0.8, pairs));
   });
 });
 

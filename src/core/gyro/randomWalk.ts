@@ -30,6 +30,7 @@ export function roundingExcess(mean: number, sd: number): number {
 /** The standard deviation (in steps) of a change whose rounded square is on average `square`. */
 export function withoutRounding(square: number, meanChange: number): number {
   const beyond = (sd: number) => sd * sd + roundingExcess(meanChange, sd) - square;
+  if (Number.isNaN(square)) return Number.NaN;
   // Rounding alone may explain it all.
   return beyond(0) >= 0 ? 0 : rootBetween(beyond, 0, Math.sqrt(square));
 }

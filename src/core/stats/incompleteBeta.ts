@@ -1,14 +1,7 @@
 import { logGamma } from './logGamma';
 
-/**
- * Regularised incomplete beta function I_x(a, b), by its continued fraction.
- *
- * Source: DLMF 8.17.22, evaluated by Lentz's method; mirrored where the fraction is slow.
- */
-export function incompleteBeta(x: number, a: number, b: number): number {
-  if (x <= 0) return 0;
-  if (x >= 1) return 1;
-  if (x > (a + 1) / (a + b + 2)) return 1 - incompleteBeta(1 - x, b, a);
+/** By the continued fraction, which is quick where x is below about a/(a + b). */
+function byFraction(x: number, a: number, b: number): number {
   const front =
     Math.exp(logGamma(a + b) - logGamma(a) - logGamma(b) + a * Math.log(x) + b * Math.log(1 - x)) /
     a;
@@ -29,4 +22,15 @@ export function incompleteBeta(x: number, a: number, b: number): number {
     if (Math.abs(change - 1) < 1e-14) break;
   }
   return front * fraction;
+}
+
+/**
+ * Regularised incomplete beta function I_x(a, b), by its continued fraction.
+ *
+ * Source: DLMF 8.17.22, evaluated by Lentz's method; mirrored where the fraction is slow.
+ */
+export function incompleteBeta(x: number, a: number, b: number): number {
+  if (x <= 0) return 0;
+  if (x >= 1) return 1;
+  return x > (a + 1) / (a + b + 2) ? 1 - byFraction(1 - x, b, a) : byFraction(x, a, b);
 }
