@@ -1,4 +1,6 @@
 import { expect, test as base, type Page } from '@playwright/test';
+import { copiedHome, portOfOwn, removeHome, serve, type Served } from '../support/corvat';
+import { resetDemo } from './freshDemo';
 
 const ALLOWED = [/Failed to load resource/, /net::ERR_/];
 
@@ -37,9 +39,30 @@ function countAsked(): void {
   };
 }
 
-/** A page of the served demo; any error in its console fails the test. */
-export const test = base.extend<{ corvat: Page }>({
-  baseURL: async ({}, use) => use(process.env.CORVAT_TEST_URL),
+/** A served demo, and the file of tests that changed its data last. */
+type ServedDemo = Served & { usedBy: string | null };
+
+/** A page of the served demo; any error in its console fails the test. Each worker serves a demo of its own. */
+export const test = base.extend<{ corvat: Page; fresh: undefined }, { served: ServedDemo }>({
+  served: [
+    async ({}, use) => {
+      const home = copiedHome(process.env.CORVAT_TEST_PREPARED ?? '');
+      const served = await serve('demo', home, { CORVAT_PORT: await portOfOwn() });
+      await use({ ...served, usedBy: null });
+      await served.stop();
+      removeHome(home);
+    },
+    { scope: 'worker', auto: true, timeout: 120_000 },
+  ],
+  fresh: [
+    async ({ served }, use, { file }) => {
+      if (served.usedBy !== null && served.usedBy !== file) await resetDemo(served.home);
+      served.usedBy = file;
+      await use(undefined);
+    },
+    { auto: true },
+  ],
+  baseURL: async ({ served }, use) => use(served.url),
   context: async ({ context }, use) => {
     await context.addInitScript(countAsked);
     // As whoever uses the stand-in leaves it: its panel unfolded.
@@ -57,12 +80,6 @@ export const test = base.extend<{ corvat: Page }>({
 });
 
 export { expect };
-
-export const server = () => ({
-  url: process.env.CORVAT_TEST_URL ?? '',
-  home: process.env.CORVAT_TEST_HOME ?? '',
-  pid: Number(process.env.CORVAT_TEST_PID),
-});
 
 /** The screen listens: its islands are there (charts further down come when they are seen). */
 export async function ready(page: Page): Promise<void> {

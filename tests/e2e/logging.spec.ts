@@ -1,5 +1,5 @@
 import { databasePid, untilAnswers, webPid } from '../support/corvat';
-import { expect, logWorked, open, ready, server, startSeries, test } from './corvat';
+import { expect, logWorked, open, ready, startSeries, test } from './corvat';
 
 const rows = 'saved-run';
 
@@ -62,18 +62,20 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
 });
 
 for (const what of ['web process', 'database'] as const) {
-  test(`a kill -9 of the ${what} during logging loses nothing`, async ({ corvat: page }) => {
+  test(`a kill -9 of the ${what} during logging loses nothing`, async ({
+    corvat: page,
+    served,
+  }) => {
     await startSeries(page, `Kill the ${what}`);
     await logWorked(page);
     await expect(page.getByTestId(rows)).toHaveCount(1);
-    const { pid, home, url } = server();
-    process.kill(what === 'database' ? databasePid({ home }) : webPid({ pid }), 'SIGKILL');
+    process.kill(what === 'database' ? databasePid(served) : webPid(served), 'SIGKILL');
     for (let run = 2; run <= 4; run += 1) {
       await logWorked(page);
       // Each is in sight at once, saved or not.
       await expect(page.getByTestId(rows).or(page.getByTestId('waiting-run'))).toHaveCount(run);
     }
-    await untilAnswers(url);
+    await untilAnswers(served.url);
     await expect(page.getByTestId(rows)).toHaveCount(4, { timeout: 30_000 });
     await expect(page.getByTestId('waiting-run')).toHaveCount(0);
     await page.reload();

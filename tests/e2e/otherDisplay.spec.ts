@@ -3,12 +3,16 @@ import { openDatabase } from '../../src/server/database';
 import { findTeam, saveTeam } from '../../src/server/stores/teams';
 import { BENCH_PAGES } from '../../src/stations/bench/procedures';
 import { privateUrl } from '../../scripts/lib/mariadb';
-import { expect, server, test } from './corvat';
+import type { Served } from '../support/corvat';
+import { expect, test } from './corvat';
 import { saidInMetres } from './readWords';
 
 /** Other display settings, for as long as a test lasts. */
-async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => Promise<void>> {
-  const db = openDatabase(privateUrl(server().home, 'demo'));
+async function saidAs(
+  { home }: Served,
+  settings: Partial<TeamRecord['settings']>,
+): Promise<() => Promise<void>> {
+  const db = openDatabase(privateUrl(home, 'demo'));
   const team = await findTeam(db);
   if (team === null) throw new Error('no team');
   const said = await saveTeam(db, { ...team, settings: { ...team.settings, ...settings } });
@@ -20,9 +24,10 @@ async function saidAs(settings: Partial<TeamRecord['settings']>): Promise<() => 
 
 test('a team that counts in inches, with a comma and turns to the right reads no metric word', async ({
   corvat: page,
+  served,
 }) => {
   test.slow();
-  const back = await saidAs({ length: 'in', decimalSign: ',', positiveTurn: 'right' });
+  const back = await saidAs(served, { length: 'in', decimalSign: ',', positiveTurn: 'right' });
   try {
     await page.goto('/runs');
     const series = await page.locator('main a[href^="/runs/0"]').first().getAttribute('href');

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
-import { errorsOf, expect, open, ready, server, test } from './corvat';
+import { errorsOf, expect, open, ready, test } from './corvat';
 
 const S = '01DEMS0000000000000000000';
 const SCREENS = {
@@ -75,20 +75,26 @@ test.describe('nothing serious is found by axe, light and dark, and nothing wide
   // One page for all: what is fetched once is fetched.
   let page: Page;
   let errors: string[] = [];
-  test.beforeAll(async ({ browser }) => {
+  const scripts: string[] = [];
+  test.beforeAll(async ({ browser, served }) => {
     const context = await browser.newContext({
-      baseURL: server().url,
+      baseURL: served.url,
       viewport: DESK,
       colorScheme: 'light',
     });
     page = await context.newPage();
     errors = errorsOf(page);
+    page.on('request', (request) => {
+      if (request.resourceType() === 'script') scripts.push(request.url());
+    });
   });
   test.afterAll(() => page.context().close());
   for (const [name, path] of Object.entries(SCREENS)) {
     test(`on ${name}`, async () => {
+      scripts.length = 0;
       await open(page, path);
       await expect(page.locator('h1')).toHaveCount(1);
+      expect(scripts.filter((url) => !url.includes('.worker')).length).toBeLessThanOrEqual(20);
       expect(await serious(page)).toEqual([]);
       // In the dark theme only the colours differ.
       await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'dark'));

@@ -1,13 +1,12 @@
+import { keepDemo } from './freshDemo';
 import { newHome, portOfOwn, removeHome, serve } from '../support/corvat';
 
-/** One served Corvat with the demo data for all browser tests. */
-export default async function setup(): Promise<() => Promise<void>> {
-  const served = await serve('demo', newHome(), { CORVAT_PORT: await portOfOwn() });
-  process.env.CORVAT_TEST_URL = served.url;
-  process.env.CORVAT_TEST_HOME = served.home;
-  process.env.CORVAT_TEST_PID = String(served.pid);
-  return async () => {
-    await served.stop();
-    removeHome(served.home);
-  };
+/** A data folder with the demo data, of which every worker takes a copy. */
+export default async function setup(): Promise<() => void> {
+  const home = newHome();
+  const served = await serve('demo', home, { CORVAT_PORT: await portOfOwn() });
+  await keepDemo(home);
+  await served.stop();
+  process.env.CORVAT_TEST_PREPARED = home;
+  return () => removeHome(home);
 }

@@ -1,4 +1,4 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -8,6 +8,15 @@ export const root = resolve(import.meta.dirname, '../..');
 
 /** A data folder of its own, so that tests touch nobody's data. */
 export const newHome = (): string => mkdtempSync(join(tmpdir(), 'corvat-test-'));
+
+/** A copy of a data folder whose Corvat has ended. */
+export function copiedHome(prepared: string): string {
+  const home = newHome();
+  execFileSync('cp', ['-a', `${prepared}/.`, home]);
+  // Copies that start at the same moment each look for a port of their own.
+  rmSync(join(home, 'database-port'), { force: true });
+  return home;
+}
 
 /** The environment of a script that works in a data folder. */
 export const scriptEnvironment = (home: string, more: Record<string, string> = {}) => {
