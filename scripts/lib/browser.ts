@@ -16,7 +16,7 @@ const ARGUMENTS = [
 ];
 
 export const launchBrowser = (): Promise<Browser> =>
-  chromium.launch({ executablePath: '/usr/bin/chromium', args: ARGUMENTS });
+  chromium.launch({ executablePath: '/usr/bin/chromium-headless-shell', args: ARGUMENTS });
 
 /** Serve the demo data from a folder of its own while `work` looks at it. */
 export async function withServedDemo(

@@ -1,4 +1,11 @@
-import { expect, test as base, type Page } from '@playwright/test';
+import {
+  expect,
+  test as base,
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Page,
+} from '@playwright/test';
 import { copiedHome, portOfOwn, removeHome, serve, type Served } from '../support/corvat';
 import { resetDemo } from './freshDemo';
 
@@ -39,11 +46,43 @@ function countAsked(): void {
   };
 }
 
+/** A browser as a coach has it who works with the stand-in. */
+async function coachsBrowser(
+  browser: Browser,
+  options: BrowserContextOptions,
+): Promise<BrowserContext> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options });
+  await context.addInitScript(countAsked);
+  // As whoever uses the stand-in leaves it: its panel unfolded.
+  await context.addInitScript(() => {
+    if (localStorage.getItem('corvat-panel-folded') === null)
+      localStorage.setItem('corvat-panel-folded', 'no');
+  });
+  return context;
+}
+
+/** Whatever a test left in the browser, but for scripts and styles: those need not be fetched again. */
+async function forget(context: BrowserContext, origin: string): Promise<void> {
+  const last = await context.newPage();
+  const devtools = await context.newCDPSession(last);
+  const others = context.pages().filter((page) => page !== last);
+  await Promise.all(others.map((page) => page.close()));
+  await devtools.send('Storage.clearDataForOrigin', {
+    origin,
+    storageTypes: 'cookies,local_storage,indexeddb,service_workers,cache_storage',
+  });
+  await context.unrouteAll();
+  await last.close();
+}
+
 /** A served demo, and the file of tests that changed its data last. */
 type ServedDemo = Served & { usedBy: string | null };
 
 /** A page of the served demo; any error in its console fails the test. Each worker serves a demo of its own. */
-export const test = base.extend<{ corvat: Page; fresh: undefined }, { served: ServedDemo }>({
+export const test = base.extend<
+  { corvat: Page; fresh: undefined },
+  { served: ServedDemo; kept: BrowserContext }
+>({
   served: [
     async ({}, use) => {
       const home = copiedHome(process.env.CORVAT_TEST_PREPARED ?? '');
@@ -63,14 +102,23 @@ export const test = base.extend<{ corvat: Page; fresh: undefined }, { served: Se
     { auto: true },
   ],
   baseURL: async ({ served }, use) => use(served.url),
-  context: async ({ context }, use) => {
-    await context.addInitScript(countAsked);
-    // As whoever uses the stand-in leaves it: its panel unfolded.
-    await context.addInitScript(() => {
-      if (localStorage.getItem('corvat-panel-folded') === null)
-        localStorage.setItem('corvat-panel-folded', 'no');
-    });
-    await use(context);
+  kept: [
+    async ({ browser, served }, use) => {
+      const kept = await coachsBrowser(browser, { baseURL: served.url });
+      await use(kept);
+      await kept.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ browser, kept, baseURL, timezoneId }, use) => {
+    if (timezoneId === undefined) {
+      await use(kept);
+      await forget(kept, baseURL ?? '');
+      return;
+    }
+    const elsewhere = await coachsBrowser(browser, { baseURL, timezoneId });
+    await use(elsewhere);
+    await elsewhere.close();
   },
   corvat: async ({ page }, use) => {
     const errors = errorsOf(page);
