@@ -11,8 +11,6 @@ test('a student judges traces by keys, sees at once why, and comes back to what 
     await expect(shown).toContainText('The robot was told');
     return drillTask(Number(await shown.getAttribute('data-seed')));
   };
-  // The number of the first trace is drawn when the page is there.
-  await page.waitForTimeout(300);
   for (let i = 0; i < 3; i += 1) {
     const { cause, answers } = await task();
     await expect(page.getByRole('main')).not.toContainText(cause.why);

@@ -28,18 +28,25 @@ declare global {
   interface Window {
     /** What pages have asked of the stand-in and not yet heard of. */
     askedOfStandIn?: number;
+    /** What its clock showed in the newest answer to a page's regular question. */
+    standInSeenS?: number;
   }
 }
 
-/** In the page: what is asked of the stand-in is counted from the press to its answer. */
-function countAsked(): void {
+/** In the page: what is asked of the stand-in is counted from the press to its answer, and what it answers is noted. */
+function watchAsked(): void {
   const plain = window.fetch;
   window.askedOfStandIn = 0;
   window.fetch = async (input, init) => {
     const asks = input === '/api/stand-in' && init?.method === 'POST' ? 1 : 0;
     window.askedOfStandIn = (window.askedOfStandIn ?? 0) + asks;
     try {
-      return await plain(input, init);
+      const answer = await plain(input, init);
+      if (typeof input === 'string' && input.startsWith('/api/stand-in?since=') && answer.ok) {
+        const { view } = (await answer.clone().json()) as { view: { nowS: number } };
+        window.standInSeenS = view.nowS;
+      }
+      return answer;
     } finally {
       window.askedOfStandIn -= asks;
     }
@@ -52,7 +59,7 @@ async function coachsBrowser(
   options: BrowserContextOptions,
 ): Promise<BrowserContext> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, ...options });
-  await context.addInitScript(countAsked);
+  await context.addInitScript(watchAsked);
   // As whoever uses the stand-in leaves it: its panel unfolded.
   await context.addInitScript(() => {
     if (localStorage.getItem('corvat-panel-folded') === null)

@@ -34,6 +34,10 @@ export async function act(page: Page, ...actions: StandInAction[]): Promise<Stan
  */
 export async function pass(page: Page, seconds: number): Promise<void> {
   await page.waitForFunction(() => !window.askedOfStandIn);
-  await act(page, { do: 'advance', durationS: seconds });
-  await page.waitForTimeout(300);
+  const { view } = await act(page, { do: 'advance', durationS: seconds });
+  await page.waitForFunction((nowS) => (window.standInSeenS ?? -1) >= nowS, view.nowS);
+  // What the answer changes is drawn in the next frame.
+  await page.evaluate(
+    () => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+  );
 }

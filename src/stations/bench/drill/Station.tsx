@@ -25,9 +25,10 @@ interface Props extends BenchProps {
 const SEEDS = 4_294_967_296;
 
 /** The task under a number, drawn when it is asked for: the simulator is fetched for it. */
-function useTask(seed: number): DrillTask | null {
+function useTask(seed: number | null): DrillTask | null {
   const [drawn, setDrawn] = useState<{ seed: number; task: DrillTask } | null>(null);
   useEffect(() => {
+    if (seed === null) return;
     let isWanted = true;
     void import('../../../core/drill/registry').then(({ drillTask }) => {
       if (isWanted) setDrawn({ seed, task: drillTask(seed) });
@@ -62,7 +63,7 @@ function Told({ task, answer, onNext }: { task: DrillTask; answer: string; onNex
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, add, setConditions } = kept;
-  const [seed, setSeed] = useState(() => loaded.trials.length);
+  const [seed, setSeed] = useState<number | null>(null);
   const [answer, setAnswer] = useState<string | null>(null);
   // A page that is rendered on the server draws nothing by chance; the first trace comes with the first visit.
   useEffect(() => {
@@ -72,7 +73,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const task = useTask(seed);
   const study = useMemo(() => drillStudy(notAside(record.trials)), [record]);
   const say = (cause: string) => {
-    if (task === null || answer !== null) return;
+    if (seed === null || task === null || answer !== null) return;
     setAnswer(cause);
     add({
       id: ulid(),
@@ -118,7 +119,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         <p
           className={styles.headline}
           data-testid="drill-task"
-          data-seed={task === null ? '' : seed}
+          data-seed={task === null ? '' : (seed ?? '')}
         >
           {task === null ? 'Drawing a trace …' : `The robot was told: ${task.shown.told}`}
         </p>
