@@ -8,7 +8,7 @@ import { simulateRange, type SimulatedRun, type Simulation } from '../../src/cor
 import { forecastSentence } from '../../src/core/forecast/sentence';
 import { forecast } from '../../src/core/forecast/summary';
 import type { Doubt } from '../../src/core/sources/source';
-import { doubtsOf, imaginedRobot, robotOffBy, SOURCES } from '../../src/core/sources/sources';
+import { doubtsOf, sampledRobot, robotOffBy, SOURCES } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
 import { SERIES, pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 import { demoRuns } from '../../src/server/demo/runs';
@@ -99,7 +99,7 @@ describe('what is known of a robot', () => {
     ]);
   });
 
-  it('each source changes the robot that is imagined, in proportion to its deviation', () => {
+  it('each source changes the robot that is sampled, in proportion to its deviation', () => {
     const off = (name: string, deviation: number, doubt: Omit<Doubt, 'name'>) =>
       // A placement that nobody has measured is taken as it is told: as if each were measured.
       robotOffBy(pipit, [{ name, ...doubt, sdRobot: 1, measured: true }], () => deviation);
@@ -114,9 +114,9 @@ describe('what is known of a robot', () => {
     }
   });
 
-  it('scatters the imagined robots by what is not known, each by a draw of its own', () => {
+  it('scatters the sampled robots by what is not known, each by a draw of its own', () => {
     const doubts = doubtsOf([]);
-    const robots = Array.from({ length: 400 }, (_, i) => imaginedRobot(pipit, doubts, 3, i));
+    const robots = Array.from({ length: 400 }, (_, i) => sampledRobot(pipit, doubts, 3, i));
     expect(sampleSd(robots.map(({ robot }) => robot.errors.wheelScaleError))).toBeCloseTo(
       0.01,
       2.5,
@@ -124,7 +124,7 @@ describe('what is known of a robot', () => {
     expect(
       sampleSd(robots.map(({ off }) => off['aim of the start jig'] ?? 0)) / deg(0.3),
     ).toBeCloseTo(1, 0.7);
-    expect(imaginedRobot(pipit, doubts, 3, 7)).toEqual(imaginedRobot(pipit, doubts, 3, 7));
+    expect(sampledRobot(pipit, doubts, 3, 7)).toEqual(sampledRobot(pipit, doubts, 3, 7));
   });
 });
 
@@ -185,7 +185,7 @@ describe('a forecast', () => {
     const robots = draws(60);
     for (let i = 0; i < robots; i += 1) {
       // One of the robots that it may be: measured exactly, its forecast is its own chance.
-      const { robot } = imaginedRobot(idealRobot, doubts, 77, i);
+      const { robot } = sampledRobot(idealRobot, doubts, 77, i);
       const chance = forecastOf({ robot, table, route: straight, seed: 6 }, 60).all?.rate ?? -1;
       if (chance >= (all?.low ?? 1) - 1e-9 && chance <= (all?.high ?? 0) + 1e-9) held += 1;
     }

@@ -14,7 +14,7 @@ import {
 import { closer, placingSentences } from '../../src/core/placing/placingStudy';
 import { randomStream } from '../../src/core/stats/random';
 import { simulateAll } from '../../src/core/forecast/simulateAll';
-import { doubtsOf, imaginedRobot } from '../../src/core/sources/sources';
+import { doubtsOf, sampledRobot } from '../../src/core/sources/sources';
 import { scatterInterval } from '../../src/core/stats/scatterInterval';
 import { mean } from '../../src/core/stats/moments';
 import { pipit, winterGarden } from '../../src/server/demo/scenario';
@@ -173,7 +173,7 @@ describe('what placings say', () => {
     const scatters = (values: Parameters<typeof doubtsOf>[0]) =>
       [1, 2, 3].map(
         (robotIndex) =>
-          imaginedRobot(pipit, doubtsOf(values), 7, robotIndex).off['scatter of placing'] ?? 0,
+          sampledRobot(pipit, doubtsOf(values), 7, robotIndex).off['scatter of placing'] ?? 0,
       );
     expect(scatters([])).toEqual([0, 0, 0]);
     expect(new Set(scatters([value])).size).toBe(3);

@@ -3,7 +3,7 @@ import type { SpeedCalibration } from '../../src/core/calibrationValues/speed';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { tableSchema } from '../../src/core/table/table';
 import { simulateRange, type SimulatedRun } from '../../src/core/forecast/run';
-import { doubtsOf, imaginedRobot } from '../../src/core/sources/sources';
+import { doubtsOf, sampledRobot } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
 import { idealRobot, routeOf } from './support';
 
@@ -27,11 +27,11 @@ describe('how fast a robot drives at most', () => {
     expect(doubt()?.sdRobot).toBeGreaterThan(0.01);
   });
 
-  it('differs from one imagined robot to the next as far as it is not known', () => {
+  it('differs from one sampled robot to the next as far as it is not known', () => {
     const fastest = (values: SpeedCalibration[]) => {
       const { robot } = fittedRobot(idealRobot, values);
       return Array.from({ length: 400 }, (_, i) => {
-        const one = imaginedRobot(robot, doubtsOf(values), 1, i);
+        const one = sampledRobot(robot, doubtsOf(values), 1, i);
         return one.robot.motors.maxSpeedMPerS / robot.motors.maxSpeedMPerS;
       });
     };

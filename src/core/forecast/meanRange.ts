@@ -11,7 +11,7 @@ export interface MeanRange {
 }
 
 /**
- * Where the mean of one robot's runs lies, from a few runs of each of many imagined robots: how far the robots' means
+ * Where the mean of one robot's runs lies, from a few runs of each of many sampled robots: how far the robots' means
  * lie apart, less what few runs scatter by themselves; never surer than so many runs tell.
  *
  * Source: one-way analysis of variance with random effects, by moments (Searle, Casella and McCulloch, Variance

@@ -22,7 +22,7 @@ const atMark =
   ({ marks }) =>
     marks.get(missionId);
 
-/** How far a robot that is imagined under a number is moved by all its doubts. */
+/** How far a robot that is sampled under a number is moved by all its doubts. */
 function movedBy(
   sensitivities: readonly Sensitivity[],
   moves: Moves,
@@ -54,7 +54,7 @@ const minus = (a: Pose, b: Pose): Pose => ({
 
 const NO_SHARE: Pose = { xM: 0, yM: 0, headingRad: 0 };
 
-/** How much further from their middle the runs of an imagined robot lie, by the scatters that are doubtful. */
+/** How much further from their middle the runs of an sampled robot lie, by the scatters that are doubtful. */
 function widerBy(
   sensitivities: readonly Sensitivity[],
   missionId: string,
@@ -142,7 +142,7 @@ export interface AtMark {
 /** So few runs of all may as well be none (Hanley and Lippman-Hand, JAMA 249 (1983) 1743–1745). */
 const RULE_OF_THREE = 3;
 
-/** Each robot's chance is imagined so often as it may be counted. */
+/** Each robot's chance is drawn so often as it may be counted. */
 const COUNTS = 8;
 
 /**

@@ -14,8 +14,8 @@ import type { Robot } from '../robot/robot';
 import { missionOfStep } from '../steps/descriptions';
 import { kindOfStep } from '../steps/registry';
 import { allInRun, type InRun, type OneRun } from '../sources/inRun';
-import type { Doubt, ImaginedRobot } from '../sources/source';
-import { ERRORS, imaginedRobot, type ErrorTimes } from '../sources/sources';
+import type { Doubt, SampledRobot } from '../sources/source';
+import { ERRORS, sampledRobot, type ErrorTimes } from '../sources/sources';
 import { createMachine, type Machine } from '../simulate/machine';
 import { randomStream } from '../stats/random';
 
@@ -41,7 +41,7 @@ export type Headings = 'counted on' | 'zeroed each time';
 /** The luck that every forecast is made with: two screens that ask the same question say the same. */
 export const FORECAST_SEED = 20_261;
 
-/** With doubts, so many runs one after the other are of the same imagined robot. */
+/** With doubts, so many runs one after the other are of the same sampled robot. */
 export const RUNS_PER_ROBOT = 4;
 
 /** What all runs of a simulation share: its plan, and how errors act in them. */
@@ -49,17 +49,17 @@ export interface Prepared {
   plan: PlannedStep[];
   errors: { name: string; begin(run: OneRun): InRun }[];
   /** The robot of a run: so many runs each have one of their own. */
-  robotOf(runIndex: number): ImaginedRobot;
+  robotOf(runIndex: number): SampledRobot;
 }
 
 export function prepare(simulation: Simulation): Prepared {
   const { robot, table, route, turns = null, doubts = [], seed, times } = simulation;
   const plan = planRoute(route, robot, table);
-  const imagined = new Map<number, ImaginedRobot>();
+  const sampled = new Map<number, SampledRobot>();
   const robotOf = (runIndex: number) => {
     const index = Math.floor(runIndex / RUNS_PER_ROBOT);
-    const one = imagined.get(index) ?? imaginedRobot(robot, doubts, seed, index, times);
-    imagined.set(index, one);
+    const one = sampled.get(index) ?? sampledRobot(robot, doubts, seed, index, times);
+    sampled.set(index, one);
     return one;
   };
   const errors = ERRORS.flatMap(({ name, inRuns }) =>
@@ -102,7 +102,7 @@ const MAX_RUN_S = 300;
 const errorsIn = (
   { seed, times = {} }: Simulation,
   { errors }: Prepared,
-  { robot, off }: ImaginedRobot,
+  { robot, off }: SampledRobot,
   runIndex: number,
 ) =>
   allInRun(
@@ -135,10 +135,10 @@ export function simulateRun(
   watch: (machine: Machine, step: number) => void = () => undefined,
 ): SimulatedRun {
   const { table, route, seed, headings } = simulation;
-  const imagined = prepared.robotOf(runIndex);
-  const { robot } = imagined;
+  const sampled = prepared.robotOf(runIndex);
+  const { robot } = sampled;
   const { headingScale } = robot.program;
-  const errors = errorsIn(simulation, prepared, imagined, runIndex);
+  const errors = errorsIn(simulation, prepared, sampled, runIndex);
   const start = offStart(route, errors.placed());
   const machine = createMachine(onBattery(robot, errors.moreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];

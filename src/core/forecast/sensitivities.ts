@@ -145,8 +145,8 @@ export function sensitivitiesOf(simulation: Simulation): Sensitivity[] | null {
     );
     const told = doubt.ofScatter === true ? spreadOf : sensitivityTo;
     const one = told(doubt, (off, pair) => {
-      const imagined = robots.get(off) ?? prepared.robotOf(0);
-      return simulateRun(simulation, { ...prepared, robotOf: () => imagined }, FIRST_PAIR + pair);
+      const sampled = robots.get(off) ?? prepared.robotOf(0);
+      return simulateRun(simulation, { ...prepared, robotOf: () => sampled }, FIRST_PAIR + pair);
     });
     if (one === null) return null;
     found.push(one);

@@ -63,7 +63,7 @@ function countFailures(
   });
 }
 
-/** The values of each imagined robot's runs, summed. */
+/** The values of each sampled robot's runs, summed. */
 function sumPerRobot(values: readonly number[], runsEach: number): number[] {
   const sums: number[] = [];
   for (let i = 0; i + runsEach <= values.length; i += runsEach) {
@@ -72,7 +72,7 @@ function sumPerRobot(values: readonly number[], runsEach: number): number[] {
   return sums;
 }
 
-/** Where the imagined robots end, by their mean offsets from the plan. */
+/** Where the sampled robots end, by their mean offsets from the plan. */
 function endsOfRobots(target: Pose, runs: readonly SimulatedRun[]) {
   const offsets = runs.map(({ end }) =>
     alongAcross({ xM: end.xM - target.xM, yM: end.yM - target.yM }, target.headingRad),
@@ -115,7 +115,7 @@ const offsetsFrom = (target: Pose, runs: readonly SimulatedRun[]): Pose[] =>
  * Chance per mission, scatter at the end and at each mark, and time, from simulated runs (n ≥ 1).
  *
  * @param sensitivities by which this robot's own chance and end are told apart from others' like it; null: told by what
- * the runs of each imagined robot have in common, which takes many runs
+ * the runs of each sampled robot have in common, which takes many runs
  */
 export function forecast(
   simulation: Simulation,

@@ -13,7 +13,7 @@ function shared(x: readonly number[], y: readonly number[]): number {
 }
 
 /**
- * Which of the sources that nobody has measured decides most about where the imagined robots end: the one
+ * Which of the sources that nobody has measured decides most about where the sampled robots end: the one
  * whose draw explains most of how far their ends lie from the plan, and of which way.
  *
  * @param along of each robot, the mean offset of its ends along and across the travel

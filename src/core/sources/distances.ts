@@ -28,7 +28,7 @@ export const DISTANCES: readonly Source[] = [
     },
     figure: (robot) => errorLength(lookingAhead(robot)?.behaviour.offsetM ?? 0, 1),
     within: (half) => `± ${errorLength(half, 1)}`,
-    imagine: (one, offsetM) =>
+    sample: (one, offsetM) =>
       onRobot(one, (robot) =>
         withDistance(robot, {
           offsetM: (lookingAhead(robot)?.behaviour.offsetM ?? 0) + offsetM,
@@ -52,7 +52,7 @@ export const DISTANCES: readonly Source[] = [
     },
     figure: (robot) => `× ${number(lookingAhead(robot)?.behaviour.scale ?? 1, 3)}`,
     within: plusMinusShare,
-    imagine: (one, share, { aboutM = 0 }) =>
+    sample: (one, share, { aboutM = 0 }) =>
       onRobot(one, (robot) => {
         const { scale, offsetM } = lookingAhead(robot)?.behaviour ?? { scale: 1, offsetM: 0 };
         return withDistance(robot, {

@@ -35,7 +35,7 @@ export const HEADINGS: readonly Source[] = [
     },
     figure: (robot) => `× ${number(1 + (headingOf(robot)?.scaleError ?? 0), 4)}`,
     within: (half) => `± ${number(100 * half, 2)} %`,
-    imagine: (one, share, { name, turnsAreKnown = false }) =>
+    sample: (one, share, { name, turnsAreKnown = false }) =>
       onRobot(turnsAreKnown ? offBy(one, name, share) : one, (robot) =>
         withHeading(robot, { scaleError: (headingOf(robot)?.scaleError ?? 0) + share }),
       ),
@@ -56,7 +56,7 @@ export const HEADINGS: readonly Source[] = [
     },
     figure: (robot) => driftText(headingOf(robot)?.driftRadPerS ?? 0),
     within: (half) => `± ${number(degreesFromRadians(half), 3)} °/s`,
-    imagine: (one, radPerS) =>
+    sample: (one, radPerS) =>
       onRobot(one, (robot) =>
         withHeading(robot, { driftRadPerS: (headingOf(robot)?.driftRadPerS ?? 0) + radPerS }),
       ),

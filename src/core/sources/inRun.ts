@@ -16,9 +16,9 @@ export interface Simulated {
 
 /** The run that an error acts in. */
 export interface OneRun {
-  /** The robot that drives, as it is imagined. */
+  /** The robot that drives, as it is sampled. */
   robot: Robot;
-  /** So much it is off by this error, as its `imagine` has it; 0 where it is as it is computed with. */
+  /** So much it is off by this error, as its `sample` has it; 0 where it is as it is computed with. */
   off: number;
   /** So many times as much of it as was found or told: 1, unless somebody asks what it makes. */
   times: number;

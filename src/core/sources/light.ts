@@ -22,7 +22,7 @@ export const LIGHT: readonly Source[] = [
     doubt: () => guess(ANOTHER_ROOM),
     figure: () => null,
     within: plusMinusShare,
-    imagine: (one, share) =>
+    sample: (one, share) =>
       onRobot(one, (robot) => {
         const [sensor] = unitsOf(robot, 'light sensor');
         if (sensor === undefined) return robot;

@@ -131,7 +131,7 @@ export const SCATTERS: readonly Source[] = [
     figure: () => null,
     within: timesText,
     // A route says how it is placed: that is taken as it is told until somebody measures it.
-    imagine: (one, log, { name, measured }) => (measured ? offBy(one, name, log) : one),
+    sample: (one, log, { name, measured }) => (measured ? offBy(one, name, log) : one),
     inRuns:
       ({ route: { placement } }) =>
       (run) => {

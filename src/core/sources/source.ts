@@ -5,7 +5,7 @@ import type { Robot } from '../robot/robot';
 import type { InRuns } from './inRun';
 
 /** One robot as it may be, as far as nobody knows better. */
-export interface ImaginedRobot {
+export interface SampledRobot {
   robot: Robot;
   /** By how much each error that acts in its runs is off, by its name; what is not named is off by nothing. */
   off: Readonly<Record<string, number>>;
@@ -38,7 +38,7 @@ export interface NamedError {
   times?(robot: Robot, times: number): Robot;
 }
 
-/** An error of which it is doubtful how large it is: it is imagined anew with each robot. */
+/** An error of which it is doubtful how large it is: it is sampled anew with each robot. */
 export interface Source extends NamedError {
   /** "has" or "have". */
   plural?: boolean;
@@ -62,27 +62,24 @@ export interface Source extends NamedError {
   /** Within what of it the truth is, 19 times in 20: as in "± 2 %". */
   within(halfWidth: number, robot: Robot): string;
   /** The robot with so much of it; left out where it only acts in its runs, by that much. */
-  imagine?(one: ImaginedRobot, deviation: number, doubt: Doubt): ImaginedRobot;
+  sample?(one: SampledRobot, deviation: number, doubt: Doubt): SampledRobot;
 }
 
 /** A doubt about what nobody has measured. */
 export const guess = (sdRobot: number): Omit<Doubt, 'name'> => ({ sdRobot, measured: false });
 
-export const withErrors = (
-  one: ImaginedRobot,
-  errors: Partial<Robot['errors']>,
-): ImaginedRobot => ({
+export const withErrors = (one: SampledRobot, errors: Partial<Robot['errors']>): SampledRobot => ({
   ...one,
   robot: { ...one.robot, errors: { ...one.robot.errors, ...errors } },
 });
 
 /** The robot whose runs an error is off by so much in. */
-export const offBy = (one: ImaginedRobot, name: string, amount: number): ImaginedRobot => ({
+export const offBy = (one: SampledRobot, name: string, amount: number): SampledRobot => ({
   ...one,
   off: { ...one.off, [name]: amount },
 });
 
-export const onRobot = (one: ImaginedRobot, change: (robot: Robot) => Robot): ImaginedRobot => ({
+export const onRobot = (one: SampledRobot, change: (robot: Robot) => Robot): SampledRobot => ({
   ...one,
   robot: change(one.robot),
 });

@@ -8,7 +8,7 @@ import { IN_THE_ROBOT } from './inTheRobot';
 import { LIGHT } from './light';
 import { REVERSALS } from './reversals';
 import { SCATTER_AT_WALLS, SCATTER_OF_STOPS, SCATTERS } from './scatters';
-import { offBy, type Doubt, type ImaginedRobot, type NamedError, type Source } from './source';
+import { offBy, type Doubt, type SampledRobot, type NamedError, type Source } from './source';
 import { START_JIG } from './startJig';
 import { WHEELS } from './wheels';
 
@@ -47,18 +47,18 @@ export const doubtsThatTouch = (doubts: readonly Doubt[], route: Route, robot: R
     ({ name }) => SOURCES.find((one) => one.name === name)?.touches?.(route, robot) !== false,
   );
 
-/** How far a source is off in an imagined robot, in its standard deviations. */
+/** How far a source is off in an sampled robot, in its standard deviations. */
 export const drawn = (name: string, seed: number, robotIndex: number): number =>
   randomStream(seed, robotIndex, `robot: ${name}`).normal();
 
-/** The robot that is imagined under a number: each source off by its own chance. */
-export const imaginedRobot = (
+/** The robot that is sampled under a number: each source off by its own chance. */
+export const sampledRobot = (
   robot: Robot,
   doubts: readonly Doubt[],
   seed: number,
   robotIndex: number,
   times: ErrorTimes = {},
-): ImaginedRobot => {
+): SampledRobot => {
   // Of a scatter, how well it is known stays as it is: what it does in a run is multiplied there.
   const scatters = new Set(doubts.filter((one) => one.ofScatter).map(({ name }) => name));
   const off = (name: string) =>
@@ -83,14 +83,14 @@ export function robotOffBy(
   robot: Robot,
   doubts: readonly Doubt[],
   off: (name: string) => number,
-): ImaginedRobot {
+): SampledRobot {
   return doubts.reduce(
-    (one: ImaginedRobot, doubt) => {
+    (one: SampledRobot, doubt) => {
       const { name, sdRobot } = doubt;
       const deviation = sdRobot * off(name);
       const source = SOURCES.find((each) => each.name === name);
       if (source === undefined) return one;
-      return source.imagine?.(one, deviation, doubt) ?? offBy(one, name, deviation);
+      return source.sample?.(one, deviation, doubt) ?? offBy(one, name, deviation);
     },
     { robot, off: {} },
   );

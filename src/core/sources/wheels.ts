@@ -43,7 +43,7 @@ export const WHEELS: readonly Source[] = [
     },
     figure: ({ wheelDiameterM }) => errorLength(wheelDiameterM, 1),
     within: plusMinusShare,
-    imagine: (one, share, { name, aboutM = 0 }) =>
+    sample: (one, share, { name, aboutM = 0 }) =>
       withErrors(offBy(one, name, -share * aboutM), {
         wheelScaleError: one.robot.errors.wheelScaleError + share,
       }),
@@ -74,7 +74,7 @@ export const WHEELS: readonly Source[] = [
     },
     figure: ({ trackM }) => errorLength(trackM, 1),
     within: plusMinusShare,
-    imagine: (one, share) =>
+    sample: (one, share) =>
       withErrors(one, { trackScaleError: one.robot.errors.trackScaleError + share }),
   },
   {
@@ -89,7 +89,7 @@ export const WHEELS: readonly Source[] = [
     figure: ({ errors, trackM }) =>
       `${headingText(errors.wheelDifference / trackM, 2)} over ${aMetre()}`,
     within: (half, { trackM }) => `± ${degrees(half / trackM, 2)} over ${aMetre()}`,
-    imagine: (one, share) =>
+    sample: (one, share) =>
       withErrors(one, { wheelDifference: one.robot.errors.wheelDifference + share }),
   },
   {
@@ -104,14 +104,14 @@ export const WHEELS: readonly Source[] = [
     },
     figure: ({ motors }) => benchSpeed(motors.maxSpeedMPerS),
     within: plusMinusShare,
-    imagine: (one, share) =>
+    sample: (one, share) =>
       onRobot(one, (robot) => ({
         ...robot,
         motors: { ...robot.motors, maxSpeedMPerS: robot.motors.maxSpeedMPerS * (1 + share) },
       })),
   },
   {
-    // One battery does for several runs, as one imagined robot does.
+    // One battery does for several runs, as one sampled robot does.
     name: 'charge of the battery',
     level: 'robot',
     measuredBy: null,

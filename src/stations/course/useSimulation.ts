@@ -4,7 +4,7 @@ import type { Forecast } from '../../core/forecast/summary';
 import { sentenceOf } from '../api';
 import { simulateInWorkers, type SimulationJob, type SimulationResult } from './simulateInWorkers';
 
-/** A hundred imagined robots, four runs each. */
+/** A hundred sampled robots, four runs each. */
 export const SIMULATED_RUNS = 400;
 
 const TELL_MS = 80;
