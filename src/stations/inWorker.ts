@@ -20,16 +20,45 @@ export const faultOf = (worker: Worker): Promise<never> =>
     );
   });
 
-/** Ask a worker of its own for something; the worker ends with the answer, or when it is no longer wanted. */
+interface AtWork {
+  worker: Worker;
+  api: Remote<Speaks>;
+  fault: Promise<never>;
+}
+
+/** Workers that have answered and wait for what the page asks next, by what starts them. */
+const atRest = new Map<() => Worker, AtWork[]>();
+
+function started(start: () => Worker): AtWork {
+  const worker = start();
+  const fault = faultOf(worker);
+  // While nobody waits for it, its fault is nobody's.
+  fault.catch(() => undefined);
+  return { worker, api: wrap<Speaks>(worker), fault };
+}
+
+/**
+ * Ask a worker for something that it alone does meanwhile. It lives as long as the page and is asked again, unless it
+ * failed or what it did was no longer wanted.
+ *
+ * @param start the same function each time, since workers are kept by it
+ */
 export function inWorker<Api extends Speaks, T>(
-  worker: Worker,
+  start: () => Worker,
   ask: (api: Remote<Api>) => Promise<T>,
 ): WorkerJob<T> {
-  const api = wrap<Api>(worker);
-  const answer = async () => {
-    await (api as Remote<Speaks>).speakAs(displaySettings());
-    return ask(api);
+  const mine = atRest.get(start)?.pop() ?? started(start);
+  let isOver = false;
+  const cancel = () => {
+    if (!isOver) mine.worker.terminate();
+    isOver = true;
   };
-  const cancel = () => worker.terminate();
-  return { result: Promise.race([answer(), faultOf(worker)]).finally(cancel), cancel };
+  const answer = async () => {
+    await mine.api.speakAs(displaySettings());
+    const answered = await ask(mine.api as unknown as Remote<Api>);
+    if (!isOver) atRest.set(start, [...(atRest.get(start) ?? []), mine]);
+    isOver = true;
+    return answered;
+  };
+  return { result: Promise.race([answer(), mine.fault]).finally(cancel), cancel };
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { ApiError, putRecord, sentenceOf } from './api';
 import { useDrafts } from './useDrafts';
 
-interface Versioned {
+export interface Versioned {
   id: string;
   version: number;
 }

@@ -208,6 +208,23 @@ test('a port used twice is flagged; a change of wheels marks what rests on them'
   await expect(page.getByRole('link', { name: /^Findings/ })).toBeInViewport({ ratio: 1 });
 });
 
+test('while a check goes on its drift is fitted again and again, by a worker that stays', async ({
+  corvat: page,
+}) => {
+  await readyStandIn(page);
+  await open(page, '/bench/still');
+  const started: string[] = [];
+  page.on('worker', (worker) => started.push(worker.url()));
+  await page.getByRole('button', { name: 'Start, hands off' }).click();
+  await expect(page.getByText('Hands off the robot.')).toBeVisible();
+  await pass(page, 4);
+  for (let i = 0; i < 6; i += 1) await pass(page, 5);
+  await pass(page, 60);
+  await expect(page.getByText('The check is kept.')).toBeVisible();
+  // One that is still at work when the next fit begins is given up: another takes its place.
+  expect(started.filter((url) => url.includes('bench.worker')).length).toBeLessThanOrEqual(3);
+});
+
 test('every screen of the Bench shows the same stand-in, and ten times as fast when asked', async ({
   corvat: page,
   context,

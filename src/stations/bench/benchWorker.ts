@@ -25,7 +25,7 @@ export function readLogFile(
   const tell = (share: number) => {
     if (!isOver) onProgress(share);
   };
-  const { result, cancel } = inWorker<BenchWorker, ReadLog>(newWorker(), ({ read }) =>
+  const { result, cancel } = inWorker<BenchWorker, ReadLog>(newWorker, ({ read }) =>
     read(file, map, raw, proxy(tell)),
   );
   const end = () => {
@@ -48,7 +48,7 @@ export const analyseStill = (
   displayStepRad: number | null,
   before: KnownBefore,
 ): WorkerJob<StillAnalysis> =>
-  inWorker<BenchWorker, StillAnalysis>(newWorker(), ({ still }) =>
+  inWorker<BenchWorker, StillAnalysis>(newWorker, ({ still }) =>
     still(log, runDurationS, toleranceRad, settings, displayStepRad, before),
   );
 
@@ -59,4 +59,4 @@ export const studyRun = (
   robot: Robot,
   known: KnownDrift | null,
 ): WorkerJob<RunLogStudy> =>
-  inWorker<BenchWorker, RunLogStudy>(newWorker(), ({ run }) => run(log, anchors, robot, known));
+  inWorker<BenchWorker, RunLogStudy>(newWorker, ({ run }) => run(log, anchors, robot, known));

@@ -5,15 +5,14 @@ import { routeNeeds } from '../../core/course/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
 import type { RobotRecord, StockUnitRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
-import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
+import { FieldsInErrorProvider } from '../../ui/fields/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
 import { RecordForm } from '../../ui/fields/recordForm';
 import { useToast } from '../../ui/useToast';
-import { ConflictDialog } from '../ConflictDialog';
 import { ArchivedList } from '../ArchivedList';
-import { OtherDrafts } from '../OtherDrafts';
 import { RecordMenu } from '../RecordMenu';
 import { robotForm, robotParser } from '../parsers';
+import { ChangedElsewhere, SaveButtons } from '../Saving';
 import { useSaved } from '../useSaved';
 import { ChangeList } from './ChangeList';
 import { Converter } from './Converter';
@@ -43,7 +42,6 @@ export const RobotStation = (props: Props) => (
 );
 
 function RobotEditor({ record, robots, changes, routes, stock: loaded }: Props) {
-  const wrong = useFieldsInError();
   const [toast, tell] = useToast();
   const saved = useSaved('robots', record, () => tell('Saved.'), robotParser);
   const [newRobot, setNewRobot] = useState(false);
@@ -85,20 +83,7 @@ function RobotEditor({ record, robots, changes, routes, stock: loaded }: Props) 
           <Converter robot={draft.robot} />
         </section>
         <aside className={styles.side}>
-          <div className={styles.actions}>
-            <Button
-              look="strong"
-              disabled={!saved.changed || saved.saving || wrong > 0}
-              onClick={() => void saved.save()}
-            >
-              Save the robot
-            </Button>
-            <Button disabled={!saved.changed && wrong === 0} onClick={() => saved.put(saved.saved)}>
-              Back to what is saved
-            </Button>
-          </div>
-          <MendFirst />
-          {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
+          <SaveButtons what="robot" saved={saved} />
           <RobotDrawing robot={draft.robot} />
           <StockList
             stock={stock.stock}
@@ -127,25 +112,7 @@ function RobotEditor({ record, robots, changes, routes, stock: loaded }: Props) 
           <ChangeList robotId={record.id} changes={changes} />
         </aside>
       </div>
-      <OtherDrafts
-        what="robot"
-        others={saved.others}
-        onTake={(draft) => {
-          saved.put({ ...draft.value, version: saved.saved.version });
-          saved.drop(draft);
-        }}
-        onDrop={saved.drop}
-      />
-      {saved.theirs !== null && (
-        <ConflictDialog
-          what="robot"
-          mine={draft}
-          theirs={saved.theirs}
-          onKeepMine={(mine) => void saved.save(mine)}
-          onTakeTheirs={saved.accept}
-          onClose={saved.dismiss}
-        />
-      )}
+      <ChangedElsewhere what="robot" saved={saved} />
       {newRobot && <NewRobot like={draft} onClose={() => setNewRobot(false)} />}
       <Toast text={toast} />
     </>

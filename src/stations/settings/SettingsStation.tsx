@@ -1,13 +1,13 @@
 import type { TeamRecord } from '../../formats/records';
 import { TURN_SIDES, type TurnSide } from '../../core/text/displaySettings';
 import { Button } from '../../ui/Button';
-import { Notice, Toast } from '../../ui/Notice';
+import { Toast } from '../../ui/Notice';
 import { Choice } from '../../ui/fields/Choice';
 import { Select } from '../../ui/fields/Select';
 import { TextField } from '../../ui/fields/TextField';
 import { useInBrowser } from '../../ui/useInBrowser';
 import { useToast } from '../../ui/useToast';
-import { ConflictDialog } from '../ConflictDialog';
+import { ChangedElsewhere, SaveButtons } from '../Saving';
 import { useSaved } from '../useSaved';
 import { NamesField } from './NamesField';
 import styles from './Settings.module.css';
@@ -96,32 +96,11 @@ export function SettingsStation({ team, zones }: Props) {
         names={draft.settings.names}
         onChange={(names) => set({ names })}
       />
-      <div className={styles.actions}>
-        <Button
-          look="strong"
-          type="submit"
-          disabled={!saved.changed || saved.saving || draft.name.trim() === ''}
-        >
-          Save the settings
-        </Button>
-        <Button disabled={!saved.changed} onClick={() => saved.put(saved.saved)}>
-          Back to what is saved
-        </Button>
-      </div>
+      <SaveButtons what="settings" saved={saved} lacks={draft.name.trim() === ''} submits />
       <p>
         <a href="/teams">Teams of this Corvat</a>
       </p>
-      {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
-      {saved.theirs !== null && (
-        <ConflictDialog
-          what="team"
-          mine={draft}
-          theirs={saved.theirs}
-          onKeepMine={(mine) => void saved.save(mine)}
-          onTakeTheirs={saved.accept}
-          onClose={saved.dismiss}
-        />
-      )}
+      <ChangedElsewhere what="team" saved={saved} />
       <Toast text={toast} />
     </form>
   );

@@ -8,16 +8,16 @@ const gainsWorker = () =>
 
 /** The gains that are good for a robot, sought on the simulator. */
 export const goodGains = (asked: GainRequest): WorkerJob<GoodReply> =>
-  inWorker<GainsWorker, GoodReply>(gainsWorker(), ({ good }) => good(asked));
+  inWorker<GainsWorker, GoodReply>(gainsWorker, ({ good }) => good(asked));
 
 /** One push at one gain, on the simulator. */
 export const pushAt = (asked: GainRequest, gain: number): WorkerJob<PushReply> =>
-  inWorker<GainsWorker, PushReply>(gainsWorker(), ({ push }) => push(asked, gain));
+  inWorker<GainsWorker, PushReply>(gainsWorker, ({ push }) => push(asked, gain));
 
 /** Where to mount the sensor by which it follows. */
 export const mountsFor = (asked: GainRequest): WorkerJob<MountStudy | null> =>
-  inWorker<GainsWorker, MountStudy | null>(gainsWorker(), ({ mounts }) => mounts(asked));
+  inWorker<GainsWorker, MountStudy | null>(gainsWorker, ({ mounts }) => mounts(asked));
 
 /** Which gains are good at slower and faster drives. */
 export const speedsFor = (asked: GainRequest): WorkerJob<SpeedStudy> =>
-  inWorker<GainsWorker, SpeedStudy>(gainsWorker(), ({ speeds }) => speeds(asked));
+  inWorker<GainsWorker, SpeedStudy>(gainsWorker, ({ speeds }) => speeds(asked));

@@ -5,11 +5,11 @@ import type {
 } from '../../../workers/straightSchools.worker';
 import { inWorker, type WorkerJob } from '../../inWorker';
 
-/** Ways of driving straight side by side, in a worker of their own. */
+const newWorker = () =>
+  new Worker(new URL('../../../workers/straightSchools.worker.ts', import.meta.url), {
+    type: 'module',
+  });
+
+/** Ways of driving straight side by side, in a worker. */
 export const compareWays = (request: StraightSchoolsRequest): WorkerJob<StraightOutcome[]> =>
-  inWorker<StraightSchoolsWorker, StraightOutcome[]>(
-    new Worker(new URL('../../../workers/straightSchools.worker.ts', import.meta.url), {
-      type: 'module',
-    }),
-    ({ compare }) => compare(request),
-  );
+  inWorker<StraightSchoolsWorker, StraightOutcome[]>(newWorker, ({ compare }) => compare(request));

@@ -21,6 +21,9 @@ import { sentenceOf } from '../../api';
 import { inWorker, type WorkerJob } from '../../inWorker';
 import styles from '../Bench.module.css';
 
+const newWorker = () =>
+  new Worker(new URL('../../../workers/headings.worker.ts', import.meta.url), { type: 'module' });
+
 interface Props {
   /** As it was measured, and how well. */
   fitted: Robot;
@@ -60,11 +63,8 @@ export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
     const { version, table } = chosen;
     const { route } = version;
     const simulation = { robot: fitted, table, route, turns, doubts, seed: FORECAST_SEED };
-    const mine = inWorker<HeadingsWorker, HeadingsWay[]>(
-      new Worker(new URL('../../../workers/headings.worker.ts', import.meta.url), {
-        type: 'module',
-      }),
-      ({ onRoute }) => onRoute(simulation),
+    const mine = inWorker<HeadingsWorker, HeadingsWay[]>(newWorker, ({ onRoute }) =>
+      onRoute(simulation),
     );
     job.current = mine;
     try {

@@ -3,22 +3,16 @@ import type { Mission, Table } from '../../../core/table/table';
 import { counted } from '../../../core/text/quantities';
 import type { CourseRecord } from '../../../formats/records';
 import { outsideTable } from '../../../core/table/outsideTable';
-import { Button } from '../../../ui/Button';
-import {
-  FieldsInErrorProvider,
-  MendFirst,
-  useFieldsInError,
-} from '../../../ui/fields/fieldsInError';
+import { FieldsInErrorProvider } from '../../../ui/fields/fieldsInError';
 import { Notice, Toast } from '../../../ui/Notice';
 import { MissionMark, Plan } from '../../../ui/plan/Plan';
 import { PoseHandle } from '../../../ui/plan/PoseHandle';
 import { RecordForm } from '../../../ui/fields/recordForm';
 import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { useToast } from '../../../ui/useToast';
-import { ConflictDialog } from '../../ConflictDialog';
-import { OtherDrafts } from '../../OtherDrafts';
 import { RecordMenu } from '../../RecordMenu';
 import { courseForm, courseParser } from '../../parsers';
+import { ChangedElsewhere, SaveButtons } from '../../Saving';
 import { useSaved } from '../../useSaved';
 import { F } from './courseForm';
 import { TableThings } from './TableThings';
@@ -35,7 +29,6 @@ export const TableStation = (props: { record: CourseRecord }) => (
 );
 
 function TableEditor({ record }: { record: CourseRecord }) {
-  const wrong = useFieldsInError();
   const [toast, tell] = useToast();
   const saved = useSaved('courses', record, () => tell('Saved.'), courseParser);
   const [selected, setSelected] = useState<string | null>(record.table.missions[0]?.id ?? null);
@@ -87,26 +80,13 @@ function TableEditor({ record }: { record: CourseRecord }) {
               </PoseHandle>
             ))}
           </Plan>
-          <div className={styles.actions}>
-            <Button
-              look="strong"
-              disabled={!saved.changed || saved.saving || wrong > 0}
-              onClick={() => void saved.save()}
-            >
-              Save the table
-            </Button>
-            <Button disabled={!saved.changed && wrong === 0} onClick={() => saved.put(saved.saved)}>
-              Back to what is saved
-            </Button>
-          </div>
+          <SaveButtons what="table" saved={saved} />
           {outside.length > 0 && (
             <Notice tone="careful">
               {outside.length === 1 ? 'This lies' : 'These lie'} outside the table as it is now:{' '}
               {outside.join(', ')}. Move them, or make the table larger again.
             </Notice>
           )}
-          <MendFirst />
-          {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
           <RecordMenu kind="courses" what="table" record={saved.saved} name={null} />
           <div className={styles.fields}>
             <F.Text name="name" label="Name" maxLength={80} />
@@ -128,25 +108,7 @@ function TableEditor({ record }: { record: CourseRecord }) {
         </div>
         <TableThings table={table} selected={selected} onSelect={setSelected} onChange={setTable} />
       </RecordForm>
-      <OtherDrafts
-        what="table"
-        others={saved.others}
-        onTake={(draft) => {
-          saved.put({ ...draft.value, version: saved.saved.version });
-          saved.drop(draft);
-        }}
-        onDrop={saved.drop}
-      />
-      {saved.theirs !== null && (
-        <ConflictDialog
-          what="course"
-          mine={draft}
-          theirs={saved.theirs}
-          onKeepMine={(mine) => void saved.save(mine)}
-          onTakeTheirs={saved.accept}
-          onClose={saved.dismiss}
-        />
-      )}
+      <ChangedElsewhere what="table" saved={saved} />
       <Toast text={toast} />
     </>
   );
