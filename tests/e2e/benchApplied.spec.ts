@@ -133,7 +133,7 @@ test('all that was measured is looked through and applied at one place, and can 
 }) => {
   await open(page, '/course');
   await expect(page.getByTestId('calibration-line')).toContainText('Measured, not applied');
-  await page.getByRole('link', { name: 'Look through it and apply it' }).click();
+  await page.getByRole('link', { name: 'Look and apply' }).click();
   await page.waitForURL(/calibrations/);
   await open(page, '/bench/calibrations');
   const waiting = page.getByRole('region', { name: 'Measured, not applied' });

@@ -10,6 +10,6 @@ export const WaitingLine = ({ waiting, robotId }: Props) =>
   waiting.length > 0 && (
     <p data-testid="waiting">
       Measured, not applied: {waiting.map(({ title }) => title).join(', ')}.{' '}
-      <a href={`/bench/calibrations?robot=${robotId}`}>Look through it and apply it</a>
+      <a href={`/bench/calibrations?robot=${robotId}`}>Look and apply</a>
     </p>
   );
