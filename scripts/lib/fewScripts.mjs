@@ -1,3 +1,9 @@
+/** Islands of which less than so much is our own code are light: what they need stands apart, so that they stay so. */
+const LIGHT_CHARACTERS = 80_000;
+
+const isOwn = (id) => !id.includes('node_modules');
+const isOfForms = (id) => /node_modules\/(zod|react-hook-form)\//.test(id);
+
 /** Everything that a module imports, itself among it, without what it loads only when it is needed. */
 function reachedFrom(id, getModuleInfo) {
   const reached = new Set();
@@ -10,33 +16,39 @@ function reachedFrom(id, getModuleInfo) {
   return reached;
 }
 
-/** Which modules stand together in a script: what most pages need, what several of the Bench need, and of the others. */
+/**
+ * Which of our modules stand together in a script: what light islands need, with or without forms; what several pages
+ * of the Bench, or parts of them, need, alone or with others; what several others need. Each imports what is needed at least as widely,
+ * so no script needs itself round a circle.
+ */
 function groupsOf({ getModuleIds, getModuleInfo }) {
   const ids = [...getModuleIds()];
   const reached = (is) => ids.filter(is).map((id) => reachedFrom(id, getModuleInfo));
-  const react = reached((id) => id.endsWith('@astrojs/react/dist/client.js'));
-  // The pages of the Bench are loaded by their frame; other islands are pages, or parts of them.
-  const bench = reached((id) => /\/bench\/.*Station\.tsx$/.test(id));
-  const frame = reached((id) => id.endsWith('BenchIsland.tsx'));
-  const others = reached((id) => id.includes('astro-entry:') && !id.endsWith('BenchIsland'));
+  const ownSize = (modules) =>
+    [...modules].filter(isOwn).reduce((sum, id) => sum + (getModuleInfo(id)?.code?.length ?? 0), 0);
+  const [react] = reached((id) => id.endsWith('@astrojs/react/dist/client.js'));
+  const [frame] = reached((id) => id.endsWith('BenchIsland.tsx'));
+  const isLoadedLater = (id) => (getModuleInfo(id)?.dynamicImporters.length ?? 0) > 0;
+  const bench = reached((id) => id.includes('/stations/bench/') && isLoadedLater(id));
+  const islands = reached((id) => id.includes('astro-entry:') && !id.endsWith('BenchIsland'));
+  const light = islands.filter((island) => ownSize(island) < LIGHT_CHARACTERS);
+  const heavy = islands.filter((island) => !light.includes(island));
   const count = (pages, id) => pages.filter((page) => page.has(id)).length;
   return (id) => {
     // What the bundler adds by itself is small, and everything may need it.
-    if (count(react, id) > 0 || /^\0(commonjsHelpers|vite\/)/.test(id)) return 'react';
+    if (react.has(id) || /^\0(commonjsHelpers|vite\/)/.test(id)) return 'react';
+    // The frame of the Bench waits for the page within it, which must not wait for the frame.
     if (id.includes('BenchIsland')) return undefined;
-    const onBench = count(frame, id) > 0 ? bench.length : count(bench, id);
-    const elsewhere = count(others, id);
-    if (onBench > 2 && elsewhere > 2) return 'page';
-    if (id.includes('node_modules')) return undefined;
-    if (onBench > 1) return elsewhere > 0 ? 'bench-and-stations' : 'bench';
-    return elsewhere > 1 ? 'stations' : undefined;
+    if (!isOwn(id)) return isOfForms(id) ? 'schemas' : undefined;
+    if (count(light, id) > 0)
+      return [...reachedFrom(id, getModuleInfo)].some(isOfForms) ? 'forms' : 'page';
+    const onHeavy = count(heavy, id);
+    if (frame.has(id) || count(bench, id) > 1) return onHeavy > 0 ? 'bench-and-stations' : 'bench';
+    return onHeavy > 1 ? 'stations' : undefined;
   };
 }
 
-/**
- * A page fetches few scripts (at most twenty), though its code stands in hundreds of files: what several pages need is
- * put together, and what would be a small script stands with what is fetched beside it.
- */
+/** A page fetches few scripts (at most twenty), though its code stands in hundreds of files. */
 export const fewScripts = {
   name: 'few-scripts',
   apply: ({ build }) => !build?.ssr,

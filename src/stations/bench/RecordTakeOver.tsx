@@ -2,7 +2,7 @@ import type { Robot } from '../../core/robot/robot';
 import type { RobotRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { Notice } from '../../ui/Notice';
-import { ConflictDialog } from '../ConflictDialog';
+import { ChangedElsewhere } from '../Saving';
 import type { useSaved } from '../useSaved';
 import styles from './Bench.module.css';
 
@@ -29,16 +29,7 @@ export function RecordTakeOver({ saved, label, change }: Props) {
         </div>
       )}
       {saved.problem !== null && <Notice tone="fault">{saved.problem}</Notice>}
-      {saved.theirs !== null && (
-        <ConflictDialog
-          what="robot"
-          mine={saved.draft}
-          theirs={saved.theirs}
-          onKeepMine={(mine) => void saved.save(mine)}
-          onTakeTheirs={saved.accept}
-          onClose={saved.dismiss}
-        />
-      )}
+      <ChangedElsewhere what="robot" saved={saved} />
     </>
   );
 }
