@@ -8,6 +8,7 @@ import { fQuantile } from '../../src/core/stats/fDistribution';
 import { incompleteBeta } from '../../src/core/stats/incompleteBeta';
 import { incompleteGammaBeyond } from '../../src/core/stats/incompleteGamma';
 import { rootBetween } from '../../src/core/stats/root';
+import { student975 } from '../../src/core/stats/student';
 
 const share = fc.double({ min: 1e-3, max: 0.999, noNaN: true });
 const shape = fc.double({ min: 0.2, max: 400, noNaN: true });
@@ -52,6 +53,12 @@ it('the beta distribution is its own mirror image, in its middle too', () => {
     const middle = (a + 1) / (a + 4);
     expect(incompleteBeta(middle, a, 2)).toBeCloseTo(1 - incompleteBeta(1 - middle, 2, a), 12);
   }
+});
+
+it('without degrees of freedom there is no quantile, and no fault', () => {
+  expect(student975(0)).toBeNaN();
+  expect(fQuantile(0.95, 2, 0)).toBeNaN();
+  expect(chiSquareQuantile(0.95, 0)).toBeNaN();
 });
 
 it('a gamma distribution of a whole shape is that of so many waits: 1 − Poisson', () => {

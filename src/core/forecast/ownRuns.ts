@@ -54,7 +54,7 @@ const minus = (a: Pose, b: Pose): Pose => ({
 
 const NO_SHARE: Pose = { xM: 0, yM: 0, headingRad: 0 };
 
-/** How much further from their middle the runs of an sampled robot lie, by the scatters that are doubtful. */
+/** How much further from their middle the runs of a sampled robot lie, by the scatters that are doubtful. */
 function widerBy(
   sensitivities: readonly Sensitivity[],
   missionId: string,

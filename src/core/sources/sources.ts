@@ -47,7 +47,7 @@ export const doubtsThatTouch = (doubts: readonly Doubt[], route: Route, robot: R
     ({ name }) => SOURCES.find((one) => one.name === name)?.touches?.(route, robot) !== false,
   );
 
-/** How far a source is off in an sampled robot, in its standard deviations. */
+/** How far a source is off in a sampled robot, in its standard deviations. */
 export const drawn = (name: string, seed: number, robotIndex: number): number =>
   randomStream(seed, robotIndex, `robot: ${name}`).normal();
 

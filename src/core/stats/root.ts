@@ -47,7 +47,7 @@ export function quantileBeyond(
   precision?: number,
 ): number {
   let high = about;
-  if (Number.isNaN(beyond(high))) return Number.NaN;
+  if (Number.isNaN(beyond(0)) || Number.isNaN(beyond(high))) return Number.NaN;
   while (beyond(high) > share) high *= 2;
   return rootBetween((x) => beyond(x) - share, 0, high, precision);
 }
