@@ -41,6 +41,10 @@ const NUMERIC = {
   message: 'The core imports only Zod and a generator of random numbers.',
 };
 
+const STEERS = {
+  selector: 'CallExpression[callee.property.name="command"]',
+  message: 'Only core/control steers: give drive() a controller.',
+};
 const HOUSED = { selector: 'Program', message: 'Give this file a room of the core (floors.js).' };
 
 /** Files so deep in a room of the core import nothing of the rooms that stand behind it in floors.js. */
@@ -99,11 +103,19 @@ export default defineConfig(
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['src/core/control/**'],
     rules: {
+      'no-restricted-syntax': ['error', STEERS],
+    },
+  },
+  {
+    files: ['src/stations/**/*.tsx'],
+    rules: {
       'no-restricted-syntax': [
         'error',
+        STEERS,
         {
-          selector: 'CallExpression[callee.property.name="command"]',
-          message: 'Only core/control steers: give drive() a controller.',
+          selector: 'JSXAttribute[name.name=/^(min|max)$/]',
+          message:
+            'Limits stand where a value is described (core): give its field the description.',
         },
       ],
     },

@@ -4,7 +4,7 @@
  */
 export const FLOORS = {
   'mathematics and statistics': ['geometry', 'stats', 'chart'],
-  'words and quantities': ['text', 'procedure', 'quantities', 'description', 'versions', 'colour'],
+  'words and quantities': ['text', 'quantities', 'description', 'procedure', 'versions', 'colour'],
   'robot and table': ['units', 'robot', 'channels', 'table', 'sensing', 'program'],
   motion: ['calibrationValues', 'control'],
   steps: ['steps', 'course'],

@@ -11,22 +11,4 @@ export const MAX_CHANNELS = 24;
 /** How the sensor was started before a check. */
 export const POWER_UPS = ['lying still', 'in the hand', 'not known'] as const;
 
-/** How the angle truly turned was found. */
-export const ANGLE_SOURCES = [
-  'protractor',
-  'along the reference',
-  'along the edge',
-  'eye',
-  'eye, in degrees',
-  'own heading',
-  'stand-in',
-  'file',
-] as const;
-
-/** What a distance sensor shows. */
-export const SENSOR_SHOWS = ['a length', 'volts'] as const;
-
-/** By what a straight drive is kept straight. */
-export const STRAIGHT_SCHOOLS = ['heading', 'encoders', 'nothing'] as const;
-
 export const MAX_TRIALS = 500;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { channelOf } from '../core/channels/key';
-import { limits } from '../core/procedure/limits';
 import { REZERO_SCHOOLS } from '../core/robot/rezeroSchools';
 import type { StillCheck } from '../core/gyro/still/stillCheck';
+import { TYPED } from '../core/gyro/still/description';
 import { stillSettingsSchema } from '../core/gyro/still/stillSettings';
 import { STILL_SETTINGS } from '../core/gyro/still/stillDefaults';
 import { CALIBRATION_KIND_NAMES, calibrationValueSchema } from '../core/calibration/calibration';
@@ -15,22 +15,29 @@ import {
   MAX_LOG_SAMPLES,
   MAX_TRIALS,
   POWER_UPS,
-  SENSOR_SHOWS,
-  STRAIGHT_SCHOOLS,
 } from './benchConstants';
-import { CORNERS, DRIVEN_BY } from '../core/square/squarePath';
-import { STOP_KINDS } from '../core/ranging/stopsBy';
 import { TUNED_IDS } from '../core/robot/tunedIds';
-import { valuesSchema } from '../core/description/schema';
+import { shapeOf, valueSchema, valuesSchema } from '../core/description/schema';
+import { runDurationS, toleranceRad, turnRad } from '../core/description/values';
+import {
+  DRILL_LIST,
+  GAIN_LIST,
+  LAP_LIST,
+  MADE_UNDER,
+  PLACING_LIST,
+  RANGE_LIST,
+  STOP_LIST,
+  STRAIGHT_LIST,
+  TRIED_AT,
+  TURN_LIST,
+} from '../core/trials/lists';
 import { MARKS_ON_GRID } from '../core/trials/placing';
 import { id, note, shortText, time, version } from './fields';
 import { withinReason } from './runs/withinReason';
 import {
   anchorRecord,
-  angle,
   drillTrialRecord,
   gainTrialRecord,
-  gapM,
   gaugeTrialRecord,
   lapRecord,
   placingTrialRecord,
@@ -113,37 +120,25 @@ export const stillCheckRecord = z.object({
     .describe('how long it had been on when the log began; null: not known'),
   school: z.enum(REZERO_SCHOOLS).nullable().describe('what was done before it, if anything'),
   beforeId: id.nullable().describe('the check before that'),
-  runDurationS: z.number().min(1).max(600),
-  toleranceRad: z.number().min(0.0005).max(1),
+  runDurationS: valueSchema(runDurationS),
+  toleranceRad: valueSchema(toleranceRad),
   settings: stillSettingsSchema
     .default(STILL_SETTINGS)
     .describe('what counts as steady, and as healthy'),
-  displayStepRad: z
-    .number()
-    .positive()
-    .max(1)
+  displayStepRad: valueSchema(TYPED.stepRad)
     .nullable()
     .default(null)
     .describe('of the screen from which its two readings were typed; null: it was logged'),
   setAsideReason: z.string().trim().min(1, 'expected a reason').max(200).nullable(),
 });
 
-const conditions = {
-  surface: shortText,
-  battery: shortText,
-  who: shortText,
-  readToM: limits.readToM,
-};
-
 /** When it was put out of the way; null: it is in use. */
 const archivedAt = time.nullable().default(null);
 
 export const turnConditions = z.strictObject({
-  ...conditions,
-  driftRadPerS: z.number().min(-1).max(1),
-  readingSdRad: z.number().min(0).max(0.2).describe('of whoever reads the protractor'),
-  wantedRad: z.array(angle).max(24),
-  stopMode: z.enum(['coast', 'brake', 'hold']),
+  ...shapeOf(MADE_UNDER),
+  ...shapeOf(TURN_LIST),
+  wantedRad: z.array(valueSchema(turnRad)).max(24),
 });
 
 /** Trials of one procedure with one robot under one set of conditions. */
@@ -157,48 +152,31 @@ const listOf = <P extends string, T extends z.ZodType, C extends z.ZodRawShape>(
     version,
     robotId: id,
     procedure: z.literal(procedure),
-    conditions: z.strictObject({ ...conditions, ...more }),
+    conditions: z.strictObject({ ...shapeOf(MADE_UNDER), ...more }),
     trials: z.array(trial).max(MAX_TRIALS),
     archivedAt,
   });
 
 export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('turns', turnTrialRecord, turnConditions.shape),
-  listOf('square', lapRecord, {
-    sideM: z.number().min(0.1).max(5),
-    driven: z.enum(DRIVEN_BY),
-    corners: z.enum(CORNERS).default('spin'),
-    lapS: z.number().min(1).max(600).nullable().default(null).describe('what a lap takes'),
-  }),
-  listOf('straight', straightTrialRecord, { keep: z.enum(STRAIGHT_SCHOOLS) }),
-  listOf('range', rangeTrialRecord, {
-    toleranceM: z.number().min(0.0005).max(1),
-    shows: z.enum(SENSOR_SHOWS).default('a length'),
-  }),
-  listOf('stop', stopTrialRecord, {
-    wantedM: gapM,
-    speedMPerS: z.number().min(0.01).max(5),
-    confirmations: z.number().int().min(1).max(10),
-    startGapM: gapM,
-    samplePeriodS: z.number().min(0.001).max(1),
-    timeAtHandS: z.number().min(0.1).max(120).default(3),
-    by: z.enum(STOP_KINDS).default('distance').describe('what ends the drive that is tried now'),
-  }),
+  listOf('square', lapRecord, shapeOf(LAP_LIST)),
+  listOf('straight', straightTrialRecord, shapeOf(STRAIGHT_LIST)),
+  listOf('range', rangeTrialRecord, shapeOf(RANGE_LIST)),
+  listOf('stop', stopTrialRecord, shapeOf(STOP_LIST)),
   listOf('speed', speedTrialRecord, {}),
   listOf('squaring', squaringTrialRecord, {}),
   listOf('placing', placingTrialRecord, {
-    noseToTailM: z.number().min(0.02).max(2),
-    noseToAxleM: z.number().min(0).max(2),
+    ...shapeOf(PLACING_LIST),
     planned: valuesSchema(MARKS_ON_GRID)
       .nullable()
       .describe('where they would stand if it were placed as planned; null: nobody said'),
   }),
   listOf('gauge', gaugeTrialRecord, {}),
-  listOf('drill', drillTrialRecord, { name: shortText.describe('of whoever judges') }),
+  listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
   listOf('gains', gainTrialRecord, {
-    controller: z.enum(TUNED_IDS),
+    ...shapeOf(GAIN_LIST),
     speeds: z
-      .partialRecord(z.enum(TUNED_IDS), z.number().positive().max(100))
+      .partialRecord(z.enum(TUNED_IDS), valueSchema(TRIED_AT))
       .default({})
       .describe('at which each is tried; left out: its usual one'),
   }),

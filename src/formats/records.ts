@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
+import { shapeOf, valueSchema } from '../core/description/schema';
+import { BATTERY, END, PLANNED_RUNS } from '../core/runs/description';
 import { tableSchema } from '../core/table/table';
 import { robotSchema } from '../core/robot/robot';
 import { unitSchema } from '../core/units/unit';
@@ -59,7 +61,7 @@ export const seriesRecord = z.object({
   version,
   routeVersionId: id,
   trying: z.string().trim().min(1, 'expected what is being tried').max(200),
-  plannedRuns: z.number().int().min(1).max(1000),
+  plannedRuns: valueSchema(PLANNED_RUNS),
   battery: shortText.nullable(),
   tableLabel: shortText.nullable(),
   archivedAt,
@@ -71,8 +73,6 @@ export const savedSeries = seriesRecord.extend({ startedAt: time });
 /** A table has so many missions at most. */
 const MAX_MISSIONS = 15;
 
-const offsetM = z.number().min(-5).max(5).nullable();
-
 const runFields = z.object({
   id,
   version,
@@ -80,10 +80,8 @@ const runFields = z.object({
   happenedAt: time,
   placedBy: shortText.nullable(),
   battery: shortText.nullable(),
-  batteryV: z.number().min(0).max(60).nullable(),
-  endXM: offsetM.describe('end offset from the planned end, in table x'),
-  endYM: offsetM,
-  endHeadingRad: z.number().min(-3.1416).max(3.1416).nullable(),
+  ...shapeOf(BATTERY),
+  ...shapeOf(END),
   worked: z.boolean().nullable().describe('whether the run as a whole did what it should'),
   missions: z
     .record(z.string().max(40), z.boolean())

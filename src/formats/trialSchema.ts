@@ -1,18 +1,14 @@
 import { z } from 'zod';
 import type { Fields } from '../core/description/description';
-import { valueSchema, valuesSchema } from '../core/description/schema';
-import type { EntryOf, TrialKind, TrialOf } from '../core/trials/kind';
+import { shapeOf, valueSchema } from '../core/description/schema';
+import type { EntryOf, TrialKind } from '../core/trials/kind';
 import { id } from './fields';
 
 const setAsideReason = z.string().trim().min(1, 'expected a reason').max(200).nullable();
 
 /** What checks a trial of a kind: its values, and nothing else. */
-export const trialSchema = <F extends Fields, N extends string>(kind: TrialKind<F, N>) =>
-  z.strictObject({
-    id,
-    ...(valuesSchema(kind.fields) as unknown as z.ZodObject).shape,
-    setAsideReason,
-  }) as unknown as z.ZodType<TrialOf<TrialKind<F, N>>>;
+export const trialSchema = <F extends Fields, N extends string>({ fields }: TrialKind<F, N>) =>
+  z.strictObject({ id, ...shapeOf(fields), setAsideReason });
 
 /** What checks one while it is entered. */
 export function entrySchema<F extends Fields, N extends string>({

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
+import { shapeOf } from '../core/description/schema';
+import { POSE, WINDOW } from '../core/table/description';
 import { missionSchema, tableSchema } from '../core/table/table';
 import { STILL_SETTINGS } from '../core/gyro/still/stillDefaults';
 import { standInSchema } from '../core/standIn/state';
@@ -44,9 +46,8 @@ const entered =
   (time: string) =>
   (row: PlainRow): PlainRow => ({ ...row, entry: row.entry ?? Date.parse(String(row[time])) });
 
-const { pose: missionPose, window: missionWindow } = missionSchema.shape;
-const pose = missionPose.shape;
-const window = missionWindow.unwrap().shape;
+const pose = shapeOf(POSE);
+const window = shapeOf(WINDOW);
 
 const judged = z.object({
   driftRadPerS: z.number(),

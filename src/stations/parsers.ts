@@ -2,14 +2,12 @@ import { STOP_ENTRY } from '../core/trials/stop';
 
 /** Schemas of what is edited or was kept in the browser; Zod is fetched only where one is needed. */
 const records = () => import('../formats/records');
-const entries = () => import('./bench/trials/entrySchemas');
 
 export const robotForm = async () => (await records()).robotRecord;
 export const courseForm = async () => (await records()).courseRecord;
 export const runForm = async () => (await import('./runs/log/entrySchema')).entrySchema;
 export const planForm = async () => (await import('../formats/runs/planEntry')).planEntry;
-export const turnForm = async () => (await entries()).turnEntrySchema;
-export const lapForm = async () => (await entries()).lapEntrySchema;
+export const turnForm = async () => (await import('./bench/trials/entrySchemas')).turnEntrySchema;
 export const stopForm = async () =>
   (await import('../formats/trialSchema')).entrySchema(STOP_ENTRY);
 export const turnConditionsForm = async () =>

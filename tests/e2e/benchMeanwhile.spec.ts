@@ -38,7 +38,7 @@ test('what is typed while the stand-in moves stands beside what it brings', asyn
   for (const [label, value] of [
     ['Ended forward by', '11'],
     ['Ended left by', '-7'],
-    ['Turned over by (left +)', '2'],
+    ['Turned over by', '2'],
   ] as const) {
     await page.getByLabel(label).fill(value);
   }

@@ -69,7 +69,7 @@ test('presses against a wall say how hard and how long; a wrong row of a file is
   corvat: page,
 }) => {
   await open(page, '/bench/squaring?new');
-  await take(page, 'Presses (CSV)', 'wall-squaring.csv', '27 trials');
+  await take(page, 'Presses (CSV)', 'wall-squaring.csv', '27 presses');
   await expect(page.getByTestId('verdict')).toContainText(/^Press with 50 % for \d\.\d s/);
   const row = page
     .getByRole('table', { name: 'What is left after pressing' })

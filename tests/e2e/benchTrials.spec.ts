@@ -68,7 +68,7 @@ test('a square by the gyro tells turn bias and drift, and nothing about the trac
     await page.getByRole('radio', { name: direction, exact: true }).click();
     await page.getByLabel('Ended forward by').fill(forward);
     await page.getByLabel('Ended left by').fill(left);
-    await page.getByLabel('Turned over by (left +)').fill(turned);
+    await page.getByLabel('Turned over by').fill(turned);
     await page.keyboard.press('Enter');
     // The next lap can be typed at once.
     await expect(page.getByLabel('Ended forward by')).toBeFocused();

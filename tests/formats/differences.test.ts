@@ -43,7 +43,9 @@ describe('what differs between two records', () => {
     expect(say('robot.errors.wheelDifference', 0.012)).toBe(
       'assumed to be wrong, right wheel larger by: 1.2 %',
     );
-    expect(say('robot.signs.leftMotor', -1)).toBe('direction, left motor: shrinks');
+    expect(say('robot.signs.leftMotor', -1)).toBe(
+      'direction, left motor, rolling forward: shrinks',
+    );
     const mission = missionSchema.parse({
       id: 'm',
       name: 'sundial',
@@ -51,9 +53,9 @@ describe('what differs between two records', () => {
     });
     const course = { table: tableSchema.parse({ widthM: 2, heightM: 1, missions: [mission] }) };
     expect(say('table.missions.0.pose.headingRad', Math.PI / 2, course)).toBe(
-      'mission sundial, heading: 90°',
+      'mission sundial, looking to: 90°',
     );
     expect(say('table.missions', [mission], course)).toBe('mission: 1: sundial');
-    expect(say('endXM', null, { endXM: 1 })).toBe('end x: nothing');
+    expect(say('endXM', null, { endXM: 1 })).toBe('end x (to the right): nothing');
   });
 });

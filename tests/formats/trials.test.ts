@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { readAnchors } from '../../src/formats/csv/anchorsCsv';
+import { ANCHOR } from '../../src/core/trials/anchor';
+import { LAP_TRIAL } from '../../src/core/trials/lap';
 import { STRAIGHT_TRIAL } from '../../src/core/trials/straight';
 import { readTrials } from '../../src/formats/csv/trialFile';
-import { readLaps, readTurnTrials } from '../../src/formats/csv/trialsCsv';
+import { readTurnTrials } from '../../src/formats/csv/turnsCsv';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from '../core/support';
 import { recordedText } from '../support/recorded';
@@ -20,10 +21,10 @@ describe('trials from a file', () => {
     const read = 'target_deg,actual_deg,rate_deg_per_s,reading_deg\n-90,-91,90,-92.5\n';
     const { records } = await readTurnTrials(file(read), newId, pipit);
     expect(records[0]?.readingRad).toBeCloseTo(deg(-92.5), 9);
-    const laps = await readLaps(file(recordedText('square-path.csv')), newId);
+    const laps = await readTrials(LAP_TRIAL, file(recordedText('square-path.csv')), newId);
     expect(laps.records.filter(({ direction }) => direction === 'ccw')).toHaveLength(5);
-    const anchors = await readAnchors(file(recordedText('run-log-anchors.csv')));
-    expect(anchors.records[1]).toEqual({
+    const anchors = await readTrials(ANCHOR, file(recordedText('run-log-anchors.csv')), newId);
+    expect(anchors.records[1]).toMatchObject({
       tS: 31.4,
       headingRad: deg(90),
       what: 'squared against the far wall',
@@ -81,7 +82,8 @@ describe('trials from a file', () => {
   });
 
   it('leave out single bad rows, told with their numbers', async () => {
-    const { records, bad } = await readLaps(
+    const { records, bad } = await readTrials(
+      LAP_TRIAL,
       file('direction,return_x_mm,return_y_mm,return_heading_deg\ncw,1,2,3\nup,1,2,3\nccw,1,,3\n'),
       newId,
     );

@@ -7,9 +7,10 @@ const JUST = 1e-6;
 export function holdsItsLimits(fields: Fields, takes: (name: string, value: unknown) => boolean) {
   for (const [name, field] of Object.entries(fields)) {
     if (field.is !== 'number') continue;
-    const { min, max, open } = field;
-    const inside = [open === undefined ? min : min + JUST, open === 'both' ? max - JUST : max];
-    const outside = [open === undefined ? min - JUST : min, open === 'both' ? max : max + JUST];
+    const { min, max, open, whole } = field;
+    const step = whole === true ? 1 : JUST;
+    const inside = [open === undefined ? min : min + step, open === 'both' ? max - step : max];
+    const outside = [open === undefined ? min - step : min, open === 'both' ? max : max + step];
     expect(
       [...inside, ...outside].map((value) => takes(name, value)),
       `${name}, ${min} to ${max}`,

@@ -5,9 +5,6 @@ import { unitsOf } from '../units/ofRobot';
 export const CARE_AT_THE_BENCH =
   'On the floor, or behind a raised edge: hands, hair and cables away from the wheels.';
 
-export const CARE_OF_BATTERIES =
-  'Charge it attended, with its own charger; a swollen or damaged pack is never used again.';
-
 /**
  * What is to be minded before a route is run, short.
  *

@@ -1,6 +1,4 @@
-import { benchLength, degrees, headingText } from '../text/quantities';
-import { describeStep, differingValuesOf } from './describe';
-import type { Step } from '../steps/descriptions';
+import { beginningChange, describeStep, stepChange } from './describe';
 import { numbered, type NumberedStep } from '../steps/tree';
 import type { Route } from './route';
 import type { Mission } from '../table/table';
@@ -13,17 +11,6 @@ export interface Difference {
   before: string | null;
   after: string | null;
 }
-
-const sameStep = (a: Step, b: Step, missions: readonly Mission[]): boolean => {
-  const { before, after } = differingValuesOf(a, b, missions);
-  return a.kind === b.kind && before === after;
-};
-
-const exactStart = ({ start, placement }: Route) =>
-  `Start at ${benchLength(start.xM, 3)}, ${benchLength(start.yM, 3)}, facing ${headingText(start.headingRad, 4)}; placed to ± ${benchLength(placement.alongSdM, 3)} along, ± ${benchLength(placement.acrossSdM, 3)} across, ± ${degrees(placement.headingSdRad, 4)}`;
-
-const describeStart = ({ start, placement }: Route) =>
-  `Start at ${benchLength(start.xM)}, ${benchLength(start.yM)}, facing ${headingText(start.headingRad)}; placed to ± ${benchLength(placement.alongSdM, 1)} along, ± ${benchLength(placement.acrossSdM, 1)} across, ± ${degrees(placement.headingSdRad)}`;
 
 /** Length of the longest rising subsequence ending at each place: steps off it have moved. */
 function keptInOrder(places: readonly number[]): Set<number> {
@@ -74,14 +61,6 @@ function movedSteps(
   return moved;
 }
 
-/** What was changed of a step; what a sentence rounds away, or does not mention, is told value by value. */
-function changeOf(old: Step, step: Step, missions: readonly Mission[]) {
-  const [before, after] = [describeStep(old, missions), describeStep(step, missions)];
-  if (before !== after) return { before, after };
-  const values = differingValuesOf(old, step, missions);
-  return { before: `${before}: ${values.before}`, after: `${after}: ${values.after}` };
-}
-
 /**
  * What a coach would want to read about the way from one version of a route to another.
  *
@@ -94,16 +73,8 @@ export function compareRoutes(
   missions: readonly Mission[],
 ): Difference[] {
   const differences: Difference[] = [];
-  if (exactStart(before) !== exactStart(after)) {
-    const rounded = describeStart(before) === describeStart(after);
-    const say = rounded ? exactStart : describeStart;
-    differences.push({
-      kind: 'changed',
-      stepNumber: null,
-      before: say(before),
-      after: say(after),
-    });
-  }
+  const beginning = beginningChange(before, after);
+  if (beginning !== null) differences.push({ kind: 'changed', stepNumber: null, ...beginning });
   const [old, now] = [stepsById(before), stepsById(after)];
   for (const [id, { step, number }] of old) {
     if (now.has(id)) continue;
@@ -114,10 +85,11 @@ export function compareRoutes(
   for (const [id, { step, number: stepNumber }] of now) {
     const was = old.get(id);
     const text = describeStep(step, missions);
+    const change = was === undefined ? null : stepChange(was.step, step, missions);
     if (was === undefined) {
       differences.push({ kind: 'added', stepNumber, before: null, after: text });
-    } else if (!sameStep(was.step, step, missions)) {
-      differences.push({ kind: 'changed', stepNumber, ...changeOf(was.step, step, missions) });
+    } else if (change !== null) {
+      differences.push({ kind: 'changed', stepNumber, ...change });
     } else if (moved.has(id)) {
       differences.push({ kind: 'moved', stepNumber, before: `Step ${was.number}`, after: text });
     }

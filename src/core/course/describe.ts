@@ -1,8 +1,8 @@
-import { fieldsOf } from '../description/description';
-import { exactWords, sentenceOf, shownIn, type Names } from '../description/words';
+import { changeWords, sentenceOf, type Names } from '../description/words';
 import { descriptionOfStep, type Step } from '../steps/descriptions';
 import { benchLength, headingText } from '../text/quantities';
 import { missionName } from '../table/missionName';
+import { BEGINNING } from './description';
 import type { Route } from './route';
 import type { Mission } from '../table/table';
 
@@ -14,27 +14,21 @@ const namesOn = (missions: readonly Mission[]): Names => ({
 export const describeStep = (step: Step, missions: readonly Mission[]): string =>
   sentenceOf(descriptionOfStep(step), step, namesOn(missions));
 
-/** The values in which two steps of a kind differ, exactly: for differences that a sentence rounds away. */
-export function differingValuesOf(
-  before: Step,
-  after: Step,
-  missions: readonly Mission[],
-): { before: string; after: string } {
-  const old = before as object as Readonly<Record<string, unknown>>;
-  const now = after as object as Readonly<Record<string, unknown>>;
-  const fields = Object.entries(fieldsOf(descriptionOfStep(after))).filter(
-    ([name]) => old[name] !== now[name],
+/** Two steps in words that tell them apart; null where nothing differs. */
+export const stepChange = (before: Step, after: Step, missions: readonly Mission[]) =>
+  changeWords(
+    [descriptionOfStep(before), before],
+    [descriptionOfStep(after), after],
+    namesOn(missions),
   );
-  const say = (step: Step, values: Readonly<Record<string, unknown>>) => {
-    const phrase = descriptionOfStep(step).phrase(step as never);
-    return fields
-      .map(([name, field]) =>
-        exactWords(shownIn(phrase, name, field), values[name], namesOn(missions)),
-      )
-      .join(', ');
-  };
-  return { before: say(before, old), after: say(after, now) };
-}
+
+/** The same of two beginnings. */
+export const beginningChange = (before: Route, after: Route) =>
+  changeWords(
+    [BEGINNING, { ...before.start, ...before.placement }],
+    [BEGINNING, { ...after.start, ...after.placement }],
+    namesOn([]),
+  );
 
 /** Where and how the robot is placed, as one plain sentence. */
 export const describeStart = ({ start }: Route): string =>

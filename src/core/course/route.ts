@@ -1,8 +1,10 @@
 import { z } from 'zod';
+import { partSchema } from '../description/schema';
 import { motionsMade } from '../steps/inOrder';
 import { numbered } from '../steps/tree';
 import { stepsSchema } from '../steps/step';
 import { ROUTE_WAYS } from '../versions/ofRoutes';
+import { PLACEMENT } from './description';
 import { keptSchema } from '../versions/schema';
 import { poseSchema } from '../table/table';
 
@@ -12,14 +14,9 @@ const MOST_MOTIONS = 500;
 /** A launch of the robot: where and how exactly it is placed, and what it does. */
 export const routeSchema = keptSchema('route', ROUTE_WAYS, {
   start: poseSchema,
-  placement: z
-    .strictObject({
-      alongSdM: z.number().min(0).max(0.5).default(0.004),
-      acrossSdM: z.number().min(0).max(0.5).default(0.004),
-      headingSdRad: z.number().min(0).max(1).default(0.014),
-    })
-    .prefault({})
-    .describe('scatter of placing the robot, standard deviations along and across its heading'),
+  placement: partSchema(PLACEMENT).describe(
+    'scatter of placing the robot, standard deviations along and across its heading',
+  ),
   steps: stepsSchema
     .refine((steps) => {
       const ids = numbered(steps).map(({ step }) => step.id);

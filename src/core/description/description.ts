@@ -26,6 +26,8 @@ export interface NumberValue extends Value {
   max: number;
   /** The least itself does not fit any more, or neither end does. */
   open?: 'below' | 'both';
+  /** What is said of one that passes the greatest: what was likely meant. */
+  beyond?: string;
   notZero?: true;
   /** It is counted, and never half. */
   whole?: true;
@@ -41,7 +43,14 @@ export interface ChoiceValue<T extends string = string> extends Value {
   alsoWritten?: Readonly<Record<string, T>>;
 }
 
-/** Words of one line have so many letters at most. */
+/** One of a few numbers, each with its word: a sign, a count. */
+export interface NumeralValue<T extends number = number> extends Value {
+  is: 'numeral';
+  options: Record<T, string>;
+  default?: T;
+}
+
+/** Words of one line have so many letters at most, where nothing else is said. */
 export const MOST_LETTERS = 40;
 
 /** Words of one line. */
@@ -49,6 +58,8 @@ export interface TextValue extends Value {
   is: 'text';
   /** It may not be left empty. */
   isNeeded?: true;
+  mostLetters?: number;
+  default?: string;
 }
 
 /** One of two, each with its word. */
@@ -57,6 +68,8 @@ export interface FlagValue extends Value {
   yes: string;
   no: string;
   default?: boolean;
+  /** How else it may be written in files. */
+  alsoWritten?: Readonly<Record<string, boolean>>;
 }
 
 /** Things that a value may point at by their id. */
@@ -68,20 +81,23 @@ export interface ReferenceValue extends Value {
   to: Referred;
 }
 
-export type AnyValue = NumberValue | ChoiceValue | FlagValue | ReferenceValue | TextValue;
+export type AnyValue =
+  NumberValue | ChoiceValue | NumeralValue | FlagValue | ReferenceValue | TextValue;
 export type Fields = Readonly<Record<string, AnyValue>>;
 
 type SetValueOf<F> = F extends NumberValue
   ? number
   : F extends ChoiceValue<infer T>
     ? T
-    : F extends FlagValue
-      ? boolean
-      : F extends ReferenceValue | TextValue
-        ? string
-        : never;
+    : F extends NumeralValue<infer T>
+      ? T
+      : F extends FlagValue
+        ? boolean
+        : F extends ReferenceValue | TextValue
+          ? string
+          : never;
 
-type ValueOf<F> = F extends { orNothing: true } ? SetValueOf<F> | null : SetValueOf<F>;
+export type ValueOf<F> = F extends { orNothing: true } ? SetValueOf<F> | null : SetValueOf<F>;
 
 export type Values<F> = { -readonly [N in keyof F]: ValueOf<F[N]> };
 
@@ -136,6 +152,10 @@ export const fieldsOf = ({
   ...optional,
 });
 
+/** Options that are called what they are. */
+export const themselves = <const T extends string>(words: readonly T[]) =>
+  Object.fromEntries(words.map((word) => [word, word])) as { [W in T]: W };
+
 /** A value that may be missing. */
 export const orNothing = <F extends AnyValue>(field: F): F & { orNothing: true } => ({
   ...field,
@@ -153,6 +173,9 @@ export const reference = (of: Omit<ReferenceValue, 'is'>): ReferenceValue => ({
   ...of,
 });
 export const text = (of: Omit<TextValue, 'is'>): TextValue => ({ is: 'text', ...of });
+export const numeral = <const T extends number>(
+  of: Value & { options: Record<T, string>; default?: NoInfer<T> },
+): NumeralValue<T> => ({ is: 'numeral', ...of });
 export const choice = <const T extends string>(
   of: Value & {
     options: Record<T, string>;

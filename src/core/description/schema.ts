@@ -5,6 +5,7 @@ import {
   type Description,
   type Fields,
   type NumberValue,
+  type ValueOf,
   type Values,
 } from './description';
 
@@ -13,10 +14,11 @@ const MOST_ID_LETTERS = 40;
 /** Names something that people do not see. */
 export const idSchema = z.string().min(1).max(MOST_ID_LETTERS);
 
-function numberSchema({ min, max, open, notZero, whole, wanted }: NumberValue): z.ZodType {
+function numberSchema({ min, max, open, notZero, whole, wanted, beyond }: NumberValue): z.ZodType {
   const any = whole === true ? z.number().int('expected a whole number') : z.number();
-  const from = open === undefined ? any.min(min, wanted) : any.gt(min, wanted);
-  const within = open === 'both' ? from.lt(max) : from.max(max);
+  const below = wanted ?? (min === -max ? beyond : undefined);
+  const from = open === undefined ? any.min(min, below) : any.gt(min, below);
+  const within = open === 'both' ? from.lt(max, beyond) : from.max(max, beyond);
   return notZero === true ? within.refine((value) => value !== 0, wanted) : within;
 }
 
@@ -25,13 +27,18 @@ function bareSchema(field: AnyValue): z.ZodType {
   if (field.is === 'flag') return z.boolean();
   if (field.is === 'reference') return idSchema;
   if (field.is === 'text') {
-    const line = z.string().trim().max(MOST_LETTERS, `expected at most ${MOST_LETTERS} characters`);
-    return field.isNeeded === true ? line.min(1, field.wanted) : line;
+    const { mostLetters = MOST_LETTERS, isNeeded, wanted } = field;
+    const line = z.string().trim().max(mostLetters, `expected at most ${mostLetters} characters`);
+    return isNeeded === true ? line.min(1, wanted) : line;
+  }
+  if (field.is === 'numeral') {
+    return z.literal(Object.keys(field.options).map(Number));
   }
   return z.enum(Object.keys(field.options));
 }
 
 /** What checks one value. */
+export function valueSchema<F extends AnyValue>(field: F): z.ZodType<ValueOf<F>, ValueOf<F>>;
 export function valueSchema(field: AnyValue): z.ZodType {
   const bare =
     field.orNothing === true ? bareSchema(field).nullable().default(null) : bareSchema(field);
@@ -41,12 +48,25 @@ export function valueSchema(field: AnyValue): z.ZodType {
   return about === undefined ? whole : whole.describe(about);
 }
 
-const shapeOf = (fields: Fields) =>
-  Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, valueSchema(field)]));
+/** What checks each value by its name; any may have a default. */
+type ShapeOf<F extends Fields> = {
+  [N in keyof F]: z.ZodDefault<z.ZodType<ValueOf<F[N]>, ValueOf<F[N]>>>;
+};
+
+/** What checks each of these values, for a record that holds others, too. */
+export const shapeOf = <F extends Fields>(fields: F) =>
+  Object.fromEntries(
+    Object.entries(fields).map(([name, field]) => [name, valueSchema(field)]),
+  ) as unknown as ShapeOf<F>;
 
 /** What checks values within a record: those of these fields, within their limits, and nothing else. */
-export const valuesSchema = <F extends Fields>(fields: F) =>
-  z.strictObject(shapeOf(fields)) as unknown as z.ZodType<Values<F>>;
+export const valuesSchema = <F extends Fields>(fields: F) => z.strictObject(shapeOf(fields));
+
+/** The same within a record that may leave all of it out. */
+export const partSchema = <F extends Fields>(fields: F) =>
+  valuesSchema(fields).prefault({} as never) as unknown as z.ZodPrefault<
+    z.ZodType<Values<F>, Partial<Values<F>>>
+  >;
 
 /** What checks a record of a kind: its fields within their limits, and nothing else. */
 export const schemaOf = ({ kind, fields, optional }: Description) =>

@@ -16,7 +16,8 @@ export function slotWords(
   names?: Names,
 ): string {
   if (value === null) return '–';
-  if (field.is === 'choice') return optionWord(words ?? field.options, value);
+  if (field.is === 'choice' || field.is === 'numeral')
+    return optionWord(words ?? field.options, value);
   if (field.is === 'flag') return value === true ? field.yes : field.no;
   if (field.is === 'reference') return names?.[field.to](String(value)) ?? String(value);
   if (field.is === 'text') return String(value);
@@ -64,3 +65,37 @@ export const exactValue = (field: AnyValue, value: unknown, names?: Names): stri
 /** The same with its name. */
 export const exactWords = (field: AnyValue, value: unknown, names: Names): string =>
   `${nameWords(field)} ${value === undefined ? 'not set' : exactValue(field, value, names)}`;
+
+/** The values in which two records of a kind differ, exactly: for differences that a sentence rounds away. */
+export function differingWords(
+  before: [of: Description, record: object],
+  after: [of: Description, record: object],
+  names: Names,
+): { before: string; after: string } {
+  const [[, old], [of, now]] = [before, after];
+  const fields = Object.entries(fieldsOf(of)).filter(
+    ([name]) => Reflect.get(old, name) !== Reflect.get(now, name),
+  );
+  const say = ([{ phrase }, record]: [Description, object]) => {
+    const said = phrase(record as never);
+    return fields
+      .map(([name, field]) =>
+        exactWords(shownIn(said, name, field), Reflect.get(record, name), names),
+      )
+      .join(', ');
+  };
+  return { before: say(before), after: say(after) };
+}
+
+/** Two records of a kind in words that tell them apart; null where nothing differs. */
+export function changeWords(
+  before: [of: Description, record: object],
+  after: [of: Description, record: object],
+  names: Names,
+): { before: string; after: string } | null {
+  const values = differingWords(before, after, names);
+  const [old, now] = [sentenceOf(...before, names), sentenceOf(...after, names)];
+  if (old !== now) return { before: old, after: now };
+  if (values.before === values.after) return null;
+  return { before: `${old}: ${values.before}`, after: `${now}: ${values.after}` };
+}

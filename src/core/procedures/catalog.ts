@@ -3,11 +3,13 @@ import { poseSchema, tableSchema } from '../table/table';
 import { routeSchema } from '../course/route';
 import { benchProcedures } from './benchProcedures';
 import { compareProcedures } from './compareProcedures';
+import { valueSchema } from '../description/schema';
+import { CONVERTED } from '../robot/description';
 import { convert } from '../robot/conversions';
 import { limits } from '../procedure/limits';
 import { forecastProcedure } from './forecastProcedure';
 import { measuredRun } from './measuredRun';
-import { placingProcedure } from '../placing/placingProcedure';
+import { placingProcedure } from './placingProcedure';
 import { procedure, type Procedure } from '../procedure/procedure';
 import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from '../robot/robot';
@@ -24,9 +26,9 @@ const convertInput = z
     trackM: limits.trackM,
     gearRatio: limits.gearRatio,
     encoderCountsPerMotorDegree: limits.encoderCountsPerMotorDegree,
-    distanceM: limits.distanceM.optional(),
-    headingRad: limits.headingRad.optional(),
-    motorDegrees: limits.motorDegrees.optional(),
+    distanceM: valueSchema(CONVERTED.distanceM).optional(),
+    headingRad: valueSchema(CONVERTED.headingRad).optional(),
+    motorDegrees: valueSchema(CONVERTED.motorDegrees).optional(),
   })
   .refine(
     (input) =>

@@ -16,7 +16,7 @@ import { procedure } from '../procedure/procedure';
 import { rangeCalibration } from '../ranging/rangeCalibration';
 import { rangeValueOf } from '../ranging/rangeStudy';
 import { stopModel } from '../ranging/stopModel';
-import { straightInput } from '../drive/straightProcedure';
+import { straightInput } from './straightProcedure';
 import { rangeInput, stopInput } from './rangingProcedures';
 import { robotSchema } from '../robot/robot';
 import { sensitivitiesOf } from '../forecast/sensitivities';

@@ -1,7 +1,16 @@
 import { z } from 'zod';
 import { speedTable } from '../drive/speedTable';
-import { straightProcedure } from '../drive/straightProcedure';
+import { straightProcedure } from './straightProcedure';
 import { limits } from '../procedure/limits';
+import { shapeOf, valueSchema, valuesSchema } from '../description/schema';
+import { READS, WANTED } from '../ranging/description';
+import { GAUGE_TRIAL } from '../trials/gauge';
+import { RANGE_LIST } from '../trials/lists';
+import { RANGE_TRIAL } from '../trials/range';
+import { SPEED_TRIAL } from '../trials/speed';
+import { SQUARING_TRIAL } from '../trials/squaring';
+import { STOP_TRIAL } from '../trials/stop';
+import type { NumberValue } from '../description/description';
 import { procedure, type Procedure } from '../procedure/procedure';
 import { approachPlan, tooClose } from '../ranging/approach';
 import { gauge } from '../ranging/gauge';
@@ -15,18 +24,6 @@ import { squaring } from '../walls/squaring';
 
 const MAX_TRIALS = 10_000;
 const MAX_SAMPLES = 1_000_000;
-const MILLIMETRES = 'are these millimetres? metres are expected';
-const MILLISECONDS = 'are these milliseconds? seconds are expected';
-
-const gapM = z.number().min(-0.5).max(30, `expected at most 30 m: ${MILLIMETRES}`);
-const distanceM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);
-const speedMPerS = z.number().positive().max(5, `expected at most 5 m/s: ${MILLIMETRES}`);
-const timeS = z
-  .number()
-  .min(0.001, 'expected at least 1 ms')
-  .max(600, `expected at most 600 s: ${MILLISECONDS}`);
-const command = z.number().min(0).max(1, 'are these percent? a share of full power is expected');
-const batteryV = z.number().min(0.1, 'expected at least 0.1 V').max(60);
 const name = z.string().max(80);
 const tS = z.number().min(-1e9).max(1e9);
 
@@ -34,65 +31,66 @@ const tS = z.number().min(-1e9).max(1e9);
 const orWhy = <T extends object>(found: T | null, why: string): T | { sentence: string } =>
   found ?? { sentence: why };
 
-const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
+/** Trials as a procedure takes them: values of a list's trials, within the same limits. */
+const trialsOf = <T extends z.ZodType>(trial: T) => z.array(trial).max(MAX_TRIALS);
 
+/** What a list would not take for a slip of the pen, a program may send: a power of 0, a heading that points back. */
+const orZero = <F extends NumberValue>({ wanted: _wanted, open: _open, ...share }: F) => share;
+const anyHeading = <F extends NumberValue>(field: F) => ({ ...field, min: -3.2, max: 3.2 });
+
+const { power, timeS, beforeRad, afterRad } = SQUARING_TRIAL.fields;
 const squaringInput = z.strictObject({
-  trials: z
-    .array(z.strictObject({ power: command, timeS, beforeRad: angleRad, afterRad: angleRad }))
-    .max(MAX_TRIALS),
+  trials: trialsOf(
+    valuesSchema({
+      power: orZero(power),
+      timeS,
+      beforeRad: anyHeading(beforeRad),
+      afterRad: anyHeading(afterRad),
+    }),
+  ),
 });
-const loopInput = z.strictObject({ tS: z.array(z.number().min(-1e9).max(1e9)).max(MAX_SAMPLES) });
+const loopInput = z.strictObject({ tS: z.array(tS).max(MAX_SAMPLES) });
+
+const { trueM, readingM } = shapeOf(RANGE_TRIAL.fields);
 
 export const rangeInput = z.strictObject({
-  readings: z
-    .array(
-      z.strictObject({
-        unit: name,
-        trueM: gapM.min(0),
-        readingM: gapM.nullable().describe('null: the echo was lost'),
-      }),
-    )
-    .max(MAX_TRIALS),
-  toleranceM: z.number().positive().max(1, `expected at most 1 m: ${MILLIMETRES}`),
+  readings: trialsOf(
+    z.strictObject({
+      unit: name,
+      trueM,
+      readingM: readingM.unwrap().describe('null: the echo was lost'),
+    }),
+  ),
+  toleranceM: valueSchema(RANGE_LIST.toleranceM),
 });
 
-const approachInput = z.strictObject({
-  wantedM: gapM.min(0),
-  speedMPerS,
-  samplePeriodS: z.number().positive().max(1, `expected at most 1 s: ${MILLISECONDS}`),
-  latencyS: z.number().min(0).max(2, `expected at most 2 s: ${MILLISECONDS}`),
-  brakingMPerS2: z.number().positive().max(100),
-  confirmations: z.number().int().min(1).max(20),
-  offsetM: z.number().min(-1).max(1, `expected at most ± 1 m: ${MILLIMETRES}`),
-  scaleFactor: z.number().min(0.2).max(5),
-  noiseM: z.number().min(0).max(0.5, `expected at most 0.5 m: ${MILLIMETRES}`),
-  startGapM: gapM.min(0),
-});
+const approachInput = valuesSchema({ ...WANTED, ...READS });
+
+const { by: _by, ...stop } = STOP_TRIAL.fields;
+const speedMPerS = valueSchema(stop.speedMPerS);
 
 export const stopInput = z.strictObject({
-  trials: z.array(z.strictObject({ speedMPerS, thresholdM: gapM, stopM: gapM })).max(MAX_TRIALS),
-  wantedM: gapM,
+  trials: trialsOf(valuesSchema(stop)),
+  wantedM: valueSchema(stop.stopM),
   at: z.array(speedMPerS).max(1000).default([]),
   readToM: limits.readToM,
 });
 
+const { batteryV } = SPEED_TRIAL.fields;
+const command = orZero(SPEED_TRIAL.fields.command);
 const speedInput = z.strictObject({
-  trials: z
-    .array(z.strictObject({ command, batteryV, distanceM: distanceM.min(0), timeS }))
-    .max(MAX_TRIALS),
-  at: z.array(z.strictObject({ command, batteryV })).max(1000).default([]),
+  trials: trialsOf(valuesSchema({ ...SPEED_TRIAL.fields, command })),
+  at: z.array(valuesSchema({ command, batteryV })).max(1000).default([]),
 });
 
 const gaugeInput = z.strictObject({
-  readings: z
-    .array(
-      z.strictObject({
-        part: z.union([name, z.number()]).transform(String),
-        person: z.union([name, z.number()]).transform(String),
-        valueM: distanceM,
-      }),
-    )
-    .max(MAX_TRIALS),
+  readings: trialsOf(
+    z.strictObject({
+      part: z.union([name, z.number()]).transform(String),
+      person: z.union([name, z.number()]).transform(String),
+      valueM: valueSchema(GAUGE_TRIAL.fields.valueM),
+    }),
+  ),
 });
 
 const correctionRadPerS = z.number().min(-1000).max(1000);
@@ -105,9 +103,9 @@ const gainInput = z.strictObject({
 
 const wallInput = z.strictObject({
   samples: z
-    .array(z.strictObject({ tS, readingM: gapM.nullable(), correctionRadPerS }))
+    .array(z.strictObject({ tS, readingM: readingM.unwrap(), correctionRadPerS }))
     .max(MAX_SAMPLES),
-  targetM: gapM.min(0),
+  targetM: trueM,
   wallSide: z.enum(['left', 'right']),
 });
 

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { shapeOf } from '../description/schema';
+import { RANGE_TRIAL } from '../trials/range';
 import { procedure, type Procedure } from '../procedure/procedure';
 import { mountAngle } from '../ranging/mountAngle';
 import { voltCurve, voltsThere } from '../ranging/voltCurve';
@@ -8,26 +10,16 @@ const MAX_READINGS = 10_000;
 const metres = (least: number) =>
   z.number().min(least).max(30, 'expected at most 30 m: are these centimetres?');
 
+const { trueM, readingM, readingV, turnedRad } = shapeOf(RANGE_TRIAL.fields);
+
 const voltInput = z.strictObject({
-  readings: z
-    .array(
-      z.strictObject({
-        trueM: metres(0),
-        readingV: z.number().min(0).max(60, 'expected at most 60 V').nullable(),
-      }),
-    )
-    .max(MAX_READINGS),
-  at: z.array(metres(0)).max(1000).default([]).describe('distances whose volts are wanted'),
+  readings: z.array(z.strictObject({ trueM, readingV: readingV.unwrap() })).max(MAX_READINGS),
+  at: z.array(trueM).max(1000).default([]).describe('distances whose volts are wanted'),
 });
 
 const mountInput = z.strictObject({
   readings: z
-    .array(
-      z.strictObject({
-        turnedRad: z.number().min(-1.5).max(1.5, 'are these degrees? radians are expected'),
-        readingM: metres(-1).nullable(),
-      }),
-    )
+    .array(z.strictObject({ turnedRad: turnedRad.unwrap(), readingM: readingM.unwrap() }))
     .max(MAX_READINGS),
   aheadM: metres(-2).describe('of the sensor, ahead of the axle'),
   leftM: metres(-2).default(0),

@@ -10,6 +10,7 @@ import {
   shortNumber,
 } from '../text/quantities';
 import {
+  ACCELERATION,
   BENCH_LENGTH,
   COUNTED_TIMES,
   DEG,
@@ -19,11 +20,16 @@ import {
   DRIFT_SIZE,
   HEADING,
   MILLISECONDS,
+  MOTOR_DEGREES,
   PERCENT,
+  PERCENTAGE,
   PLAIN,
+  POINTS,
+  RUNS,
   SECONDS,
   SMALL_LENGTH,
   SPEED,
+  TIMES,
   VOLTS,
   type Unit,
 } from './units';
@@ -61,8 +67,14 @@ export const QUANTITIES = {
   /** Measured with a tape. */
   length: { unit: BENCH_LENGTH, text: benchLength, exact: (si) => benchLength(si, 5) },
   speed: { unit: SPEED, text: benchSpeed, exact: (si) => benchSpeed(si, 5) },
+  acceleration: {
+    unit: ACCELERATION,
+    text: (si) => `${benchSpeed(si)}²`,
+    exact: (si) => `${benchSpeed(si, 5)}²`,
+  },
   /** An angle without a direction: a size, a tolerance. */
   angle: { unit: DEG, text: degrees, exact: exactDegrees },
+  'motor angle': asShown(MOTOR_DEGREES),
   /** In the table's frame, by the turn that the team counts as positive. */
   heading: { unit: HEADING, text: headingText, exact: (si) => headingText(si, EXACT) },
   'turning rate': {
@@ -80,17 +92,23 @@ export const QUANTITIES = {
   /** So short that it is counted in milliseconds. */
   'short time': asShown(MILLISECONDS),
   share: asShown(PERCENT),
+  /** Kept as it is said. */
+  percentage: asShown(PERCENTAGE),
   voltage: { ...asShown(VOLTS), text: (si) => `${number(si, 2)} V` },
   /** A drift with its direction, and its size. */
   drift: asShown(DRIFT),
   'drift size': asShown(DRIFT_SIZE),
   'angle random walk': asShown(DEG_PER_SQRT_S),
+  /** So many things. */
+  count: asShown(TIMES),
   /** How often. */
   times: {
     unit: COUNTED_TIMES,
     text: (si) => counted(si, 'time'),
     exact: (si) => counted(si, 'time'),
   },
+  runs: asShown(RUNS),
+  points: asShown(POINTS),
   /** So much of one thing to one of another. */
   ratio: asShown(PLAIN),
   /** A figure without a unit, as programs hold it. */

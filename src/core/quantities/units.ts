@@ -96,6 +96,8 @@ export const ACCELERATION = lengthUnit(benchScale, 100, {
 export const SECONDS = scaled('s', 'seconds', 1, 2, 0.5);
 export const MILLISECONDS = scaled('ms', 'milliseconds', 1000, 1, 1);
 export const DEG = angle('°', 'degrees', 2, 1);
+/** As an encoder tells it: in degrees already. */
+export const MOTOR_DEGREES = scaled('°', 'degrees', 1, 1, 1);
 /** With its direction: a heading, a turn. */
 export const HEADING = directed(DEG);
 export const DEG_PER_S = angle('°/s', 'degrees per second', 1, 5);
@@ -104,6 +106,7 @@ export const DRIFT_SIZE = angle('°/s', 'degrees per second', 4, 0.01);
 export const DRIFT = directed(DRIFT_SIZE);
 export const DEG_PER_SQRT_S = angle('°/√s', 'degrees in the first second', 4, 0.01);
 export const PERCENT = scaled('%', 'percent', 100, 2, 0.1);
+export const PERCENTAGE = scaled('%', 'percent', 1, 2, 5);
 export const PLAIN = scaled('', '', 1, 3, 0.1);
 export const TIMES = scaled('×', 'times', 1, 0, 1);
 export const RUNS = scaled('runs', 'runs', 1, 0, 5);

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { colourSchema } from '../colour/schema';
+import { valueSchema } from '../description/schema';
 import { degreesFromRadians } from '../geometry/angle';
 import { PLACING_WAYS, type PlacingWay } from '../calibrationValues/placingWays';
 import { randomStream } from '../stats/random';
 import { aboutProgram } from './about';
+import { ROLLED_BY_HAND, TARGET, TURNED_BY_HAND } from './byHand';
 import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';
 import { UNDER_LOAD_V, voltsAt } from './readings';
@@ -25,15 +27,15 @@ export const standInActionSchema = z.discriminatedUnion('do', [
   z.object({ do: z.literal('reconnect-sensor'), inHand: z.boolean() }),
   z.object({ do: z.literal('reinitialise-sensor'), inHand: z.boolean() }),
   z.object({ do: z.literal('zero') }),
-  z.object({ do: z.literal('turn-by-hand'), angleRad: z.number().min(-20).max(20) }),
-  z.object({ do: z.literal('roll-by-hand'), distanceM: z.number().min(-2).max(2) }),
+  z.object({ do: z.literal('turn-by-hand'), angleRad: valueSchema(TURNED_BY_HAND) }),
+  z.object({ do: z.literal('roll-by-hand'), distanceM: valueSchema(ROLLED_BY_HAND) }),
   z.object({ do: z.literal('touch') }),
   z.object({ do: z.literal('tilt') }),
   z.object({
     do: z.literal('put-back'),
     how: z.enum(PLACING_WAYS).optional().describe('left out: as exactly as a careful hand can'),
   }),
-  z.object({ do: z.literal('set-target'), distanceM: z.number().min(0.01).max(3).nullable() }),
+  z.object({ do: z.literal('set-target'), distanceM: valueSchema(TARGET).nullable() }),
   z.object({ do: z.literal('lay-card'), colour: colourSchema.nullable() }),
   z.object({ do: z.literal('press-button'), down: z.boolean() }),
   z.object({

@@ -87,5 +87,8 @@ export function clock(seconds: number): string {
 }
 
 /** "1 run", "2 runs". */
-export const counted = (n: number, one: string, many = `${one}s`): string =>
-  `${n} ${n === 1 ? one : many}`;
+export const counted = (
+  n: number,
+  one: string,
+  many = one.endsWith('s') ? `${one}es` : `${one}s`,
+): string => `${n} ${n === 1 ? one : many}`;

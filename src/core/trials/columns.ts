@@ -1,4 +1,4 @@
-import { hintOf, type AnyValue } from '../description/description';
+import type { AnyValue } from '../description/description';
 import type { TrialKind } from './kind';
 
 /** The title of a value in files. */
@@ -6,18 +6,22 @@ export const titleOf = (name: string, { title }: AnyValue): string => title ?? n
 
 /** Words that a value may be written in; none where it is a number or free. */
 export const wordsOf = (field: AnyValue): string[] => {
-  if (field.is === 'flag') return [field.no, field.yes];
+  if (field.is === 'flag')
+    return Object.keys(field.alsoWritten ?? { [field.no]: 0, [field.yes]: 1 });
+  if (field.is === 'numeral') return Object.keys(field.options);
   if (field.is !== 'choice') return [];
   return [...Object.keys(field.options), ...Object.keys(field.alsoWritten ?? {})];
 };
 
 /** Whether a file may do without the column of a value. */
 export const mayLack = (field: AnyValue): boolean =>
-  field.orNothing === true ||
-  ((field.is === 'flag' || field.is === 'choice') && field.default !== undefined);
+  field.orNothing === true || ('default' in field && field.default !== undefined);
 
 function titleWithNote([name, field]: [string, AnyValue]): string {
-  const note = field.about ?? hintOf(field) ?? wordsOf(field).join(' or ');
+  const { about, hint } = field;
+  const said = about ?? (typeof hint === 'string' ? hint : wordsOf(field).join(' or '));
+  // What is missing in a record is an empty cell in a file.
+  const note = said.replace('null:', 'empty:');
   return note === '' ? titleOf(name, field) : `${titleOf(name, field)} (${note})`;
 }
 

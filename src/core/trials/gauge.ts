@@ -1,4 +1,5 @@
-import { number, text } from '../description/description';
+import { lengthM } from '../description/values';
+import { text } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
 
 /** A length that somebody read off, to see how well it can be read. */
@@ -20,13 +21,7 @@ export const GAUGE_TRIAL = trialKind({
       isNeeded: true,
       wanted: 'expected what was measured',
     }),
-    valueM: number({
-      label: 'Read',
-      title: 'reading_cm',
-      quantity: 'small length',
-      min: -10,
-      max: 30,
-    }),
+    valueM: lengthM({ label: 'Read', title: 'reading_cm', quantity: 'small length' }),
   },
   readOff: ['valueM'],
 });

@@ -1,8 +1,9 @@
-import { choice, number, text, type NumberValue } from '../description/description';
+import { lengthM } from '../description/values';
+import { choice, text, type NumberValue } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
 
 const onGrid = (label: string, heading: string, title: string): NumberValue =>
-  number({ label, heading, title, quantity: 'small length', min: -5, max: 5 });
+  lengthM({ label, heading, title, quantity: 'small length' });
 
 /** Where nose and tail stand on a grid along the way it starts; across is to the left positive. */
 export const MARKS_ON_GRID = {

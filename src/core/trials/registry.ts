@@ -1,3 +1,8 @@
+import { ANCHOR } from './anchor';
+import { GAIN_TRIAL } from './gain';
+import { LAP_TRIAL } from './lap';
+import { RANGE_TRIAL } from './range';
+import { TURN_ROW, TURN_TRIAL } from './turn';
 import { GAUGE_TRIAL } from './gauge';
 import type { TrialKind } from './kind';
 import { PLACING_TRIAL } from './placing';
@@ -8,10 +13,29 @@ import { STRAIGHT_TRIAL } from './straight';
 
 /** Kinds of trial by the procedure whose lists hold them. */
 export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
+  turns: TURN_TRIAL,
+  square: LAP_TRIAL,
+  range: RANGE_TRIAL,
+  gains: GAIN_TRIAL,
+  'run-log': ANCHOR,
   straight: STRAIGHT_TRIAL,
   stop: STOP_TRIAL,
   speed: SPEED_TRIAL,
   squaring: SQUARING_TRIAL,
   placing: PLACING_TRIAL,
   gauge: GAUGE_TRIAL,
+};
+
+/** What the files of trials hold, by what they are called. */
+export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
+  'turn trials': TURN_ROW,
+  'straight drives': STRAIGHT_TRIAL,
+  'distance sensors': RANGE_TRIAL,
+  stops: STOP_TRIAL,
+  'timed drives': SPEED_TRIAL,
+  squaring: SQUARING_TRIAL,
+  placings: PLACING_TRIAL,
+  'who measures': GAUGE_TRIAL,
+  'square laps': LAP_TRIAL,
+  anchors: ANCHOR,
 };

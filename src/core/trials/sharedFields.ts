@@ -5,9 +5,10 @@ export const powerShare = (of: { label: string; hint?: string }): NumberValue =>
   number({
     ...of,
     title: 'power_percent',
-    wanted: 'expected a power, not 0',
     quantity: 'share',
     min: 0,
     max: 1,
     open: 'below',
+    wanted: 'expected a power, not 0',
+    beyond: 'are these percent? a share of full power is expected',
   });

@@ -1,3 +1,4 @@
+import { lengthM, timeS } from '../description/values';
 import { number } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
 import { powerShare } from './sharedFields';
@@ -11,25 +12,17 @@ export const SPEED_TRIAL = trialKind({
       label: 'Battery',
       title: 'battery_V',
       quantity: 'voltage',
-      min: 1,
+      min: 0.1,
       max: 60,
+      wanted: 'expected at least 0.1 V',
     }),
-    distanceM: number({
+    distanceM: lengthM({
       label: 'It drove',
       hint: '0: it stood',
       title: 'distance_mm',
-      quantity: 'length',
       min: 0,
-      max: 20,
     }),
-    timeS: number({
-      label: 'Time',
-      hint: 'without the start',
-      title: 'time_s',
-      quantity: 'time',
-      min: 0.1,
-      max: 120,
-    }),
+    timeS: timeS({ label: 'Time', hint: 'without the start', title: 'time_s' }),
   },
   readOff: ['timeS'],
 });

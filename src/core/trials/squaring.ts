@@ -1,3 +1,4 @@
+import { timeS } from '../description/values';
 import { number, type NumberValue } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
 import { powerShare } from './sharedFields';
@@ -10,6 +11,7 @@ const offWall = (when: 'before' | 'after'): NumberValue =>
     quantity: 'heading',
     min: -1.6,
     max: 1.6,
+    beyond: 'are these degrees? radians are expected',
   });
 
 /** A robot that was pressed against a wall: how far its heading was off before, and after. */
@@ -17,13 +19,7 @@ export const SQUARING_TRIAL = trialKind({
   what: 'press',
   fields: {
     power: powerShare({ label: 'Pressed with' }),
-    timeS: number({
-      label: 'Time',
-      title: 'time_s',
-      quantity: 'time',
-      min: 0.05,
-      max: 20,
-    }),
+    timeS: timeS({ label: 'Time', title: 'time_s' }),
     beforeRad: offWall('before'),
     afterRad: offWall('after'),
   },

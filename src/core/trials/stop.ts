@@ -1,3 +1,4 @@
+import { lengthM, speedMPerS as speed } from '../description/values';
 import { choice, number } from '../description/description';
 import { STOPS_BY, type StopKind } from '../ranging/stopsBy';
 import { trialKind, type EntryOf, type TrialOf } from './kind';
@@ -6,32 +7,21 @@ const words = Object.fromEntries(
   Object.entries(STOPS_BY).map(([kind, { title }]) => [kind, title]),
 ) as Record<StopKind, string>;
 
-const speedMPerS = number({
-  label: 'Driven at',
-  heading: 'At',
-  title: 'speed_mm_per_s',
-  quantity: 'speed',
-  min: 0.01,
-  max: 5,
-});
-const thresholdM = number({
+const speedMPerS = speed({ label: 'Driven at', heading: 'At', title: 'speed_mm_per_s' });
+const thresholdM = lengthM({
   label: 'Told to stop at a gap of',
   about: 'from the bumper to the wall, as it was told; 0 where no distance ends it',
   heading: 'Told',
   title: 'threshold_cm',
-  quantity: 'length',
-  min: 0,
-  max: 10,
+  min: -0.5,
 });
-const stopM = number({
+const stopM = lengthM({
   label: 'Truly stood at',
   about: 'from the bumper to the wall, or short of its mark, where it stood',
   hint: 'from the bumper to the wall',
   heading: 'Stood at',
   title: 'true_gap_cm',
-  quantity: 'length',
   min: -0.5,
-  max: 10,
 });
 
 /** A drive that something ended: where it was told to stop, and where it stood. */

@@ -1,3 +1,4 @@
+import { lengthM, speedMPerS } from '../description/values';
 import { choice, flag, number, orNothing, text } from '../description/description';
 import { positiveTurn } from '../text/quantities';
 import { trialKind, type TrialOf } from './kind';
@@ -6,41 +7,28 @@ import { trialKind, type TrialOf } from './kind';
 export const STRAIGHT_TRIAL = trialKind({
   what: 'drive',
   fields: {
-    commandedM: number({
+    commandedM: lengthM({
       label: 'Told to drive',
       hint: 'backward: a minus, and for what it drove',
       heading: 'Told',
       title: 'commanded_mm',
       wanted: 'expected a drive, not 0',
-      quantity: 'length',
-      min: -10,
-      max: 10,
       notZero: true,
     }),
-    speedMPerS: number({
-      label: 'At',
-      title: 'speed_mm_per_s',
-      quantity: 'speed',
-      min: 0.01,
-      max: 5,
-    }),
-    actualM: number({
+    speedMPerS: speedMPerS({ label: 'At', title: 'speed_mm_per_s' }),
+    actualM: lengthM({
       label: 'Truly driven',
       heading: 'Truly',
       title: 'actual_mm',
       quantity: 'small length',
-      min: -10,
-      max: 10,
     }),
     sidewaysM: orNothing(
-      number({
+      lengthM({
         label: 'To the left by',
         hint: 'right is negative',
         heading: 'To the left',
         title: 'sideways_mm',
         quantity: 'small length',
-        min: -5,
-        max: 5,
       }),
     ),
     headingChangeRad: orNothing(
@@ -51,8 +39,9 @@ export const STRAIGHT_TRIAL = trialKind({
         heading: 'Turned',
         title: 'turned_deg',
         quantity: 'heading',
-        min: -40,
-        max: 40,
+        min: -6.3,
+        max: 6.3,
+        beyond: 'are these degrees? radians are expected',
       }),
     ),
     afterReversal: flag({

@@ -1,6 +1,6 @@
 import type { Fields, NumberValue } from '../description/description';
 import type { UnitChannel } from './channel';
-import type { PortClass } from './port';
+import type { PortClass } from './portClasses';
 
 /** All that is known of a kind of unit, but for how the simulator reads it (simulate/units). */
 export interface UnitKind<Kind extends string = string, Behaviour extends Fields = Fields> {

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { label } from './label';
-import { PORT_CLASSES } from './port';
-import type { Fields, Values } from '../description/description';
-import { valuesSchema } from '../description/schema';
+import { ADDRESS, FACING, LABEL, PLACE, plugOf, RAW, WORDS } from './description';
+import type { Fields } from '../description/description';
+import { partSchema, shapeOf, valueSchema, valuesSchema } from '../description/schema';
 import type { UnitKind } from './kind';
 import { attachment } from './kinds/attachment';
 import { colour } from './kinds/colour';
@@ -13,36 +13,23 @@ import { leftMotor, rightMotor } from './kinds/motors';
 import { other } from './kinds/other';
 import { touch } from './kinds/touch';
 
-/** In what a program reads a unit, before any conversion. */
-export const RAW_READINGS = ['volts', 'counts', 'percent', 'cm', 'mm', 'inches'] as const;
-
-const place = z.strictObject({
-  aheadM: z.number().min(-2).max(2).default(0).describe('ahead of the axle'),
-  leftM: z.number().min(-2).max(2).default(0).describe('left of the middle'),
-  heightM: z.number().min(0).max(1).nullable().default(null),
-});
-
-const raw = z.strictObject({
-  reading: z.enum(RAW_READINGS),
-  max: z.number().positive().max(1e9).nullable().default(null).describe('full scale, if known'),
-  grows: z.boolean().default(true).describe('grows with what is measured, or falls'),
-});
-
 const common = {
   id: z.string().min(1).max(40),
-  label: label.min(1, 'expected a label'),
+  ...shapeOf(LABEL),
   port: label
     .nullable()
     .default('')
     .describe(
       'empty: plugged in, and nobody has noted where; "built in": into the controller; null: not plugged in',
     ),
-  place: place.prefault({}),
-  facingRad: z.number().min(-3.2).max(3.2).default(0).describe('0: ahead; left positive'),
-  mounting: label.default('').describe('where it sits and which way it looks, in words'),
-  programName: label.default('').describe('the name by which programs call it'),
-  address: label.default('').describe('on its bus, where it has one'),
-  raw: raw.nullable().default(null).describe('null: it reads in the units of its kind'),
+  place: partSchema(PLACE),
+  ...shapeOf(FACING),
+  ...shapeOf(WORDS),
+  ...shapeOf(ADDRESS),
+  raw: valuesSchema(RAW)
+    .nullable()
+    .default(null)
+    .describe('null: it reads in the units of its kind'),
 };
 
 const unitOf = <Kind extends string, Behaviour extends Fields>({
@@ -53,8 +40,8 @@ const unitOf = <Kind extends string, Behaviour extends Fields>({
   z.strictObject({
     ...common,
     kind: z.literal(kind),
-    connection: z.enum(PORT_CLASSES).default(connection),
-    behaviour: valuesSchema(behaviour).prefault({} as Values<Behaviour>),
+    connection: valueSchema(plugOf(connection)),
+    behaviour: partSchema(behaviour),
   });
 
 /** One motor or sensor with a label of its own: a calibration belongs to it, not to its port. */

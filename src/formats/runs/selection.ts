@@ -1,10 +1,11 @@
 import { z } from 'zod';
+import { RUN_NUMBER } from '../../core/runs/description';
 import { instantIn } from '../../core/text/dates';
 import { teamZone } from '../../core/text/displaySettings';
 import { id } from '../fields';
 
 const label = z.string().trim().min(1).max(40);
-const runNumber = z.coerce.number().int().min(1).max(100_000);
+const runNumber = z.coerce.number().int().min(RUN_NUMBER.min).max(RUN_NUMBER.max);
 /** A day and a time on the team's clocks, to the minute. */
 const localMinute = z.string().regex(/^\d{4}-\d\d-\d\dT\d\d:\d\d$/);
 const empty = z.literal('').transform(() => undefined);

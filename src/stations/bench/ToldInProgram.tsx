@@ -10,8 +10,6 @@ interface Props {
   robot: Robot;
 }
 
-const MOST = 1e6;
-
 /** How fast it was told to drive, as its own programs have it; nothing where nobody has said how they count. */
 export function SpeedInProgram({ name, robot }: Props) {
   const [value, set] = useRecordValue(name);
@@ -25,8 +23,8 @@ export function SpeedInProgram({ name, robot }: Props) {
       unit={way.unit}
       decimals={way.decimals}
       value={told === null ? null : forwardSign * told}
-      min={-way.most}
-      max={way.most}
+      signed
+      most={way.most}
       lacks={way.lacks}
       onTake={(typed) => {
         const mPerS = way.speed(robot, Math.abs(typed));
@@ -49,8 +47,7 @@ export function DistanceInProgram({ name, robot }: Props) {
       label="As its program has it"
       {...{ unit, decimals }}
       value={Math.sign(Number(value)) * toldOf(robot, Math.abs(Number(value)))}
-      min={-MOST}
-      max={MOST}
+      signed
       onTake={(typed) => {
         if (typed === 0) return false;
         set(Math.sign(typed) * distanceM(robot, Math.abs(typed)));

@@ -15,8 +15,6 @@ interface Props {
   onChange(step: MotionStep): void;
 }
 
-const MOST = 1e6;
-
 /** How fast, as the robot's programs say it. */
 function CommandField({ step, robot, onChange }: Props) {
   const { command } = robot.program;
@@ -34,7 +32,7 @@ function CommandField({ step, robot, onChange }: Props) {
         unit={speed.isTurn === true ? turnUnit(command) : way.unit}
         decimals={way.decimals}
         value={value}
-        max={way.most}
+        most={way.most}
         lacks={way.lacks}
         onTake={(typed) => {
           const next = speed.withCommand(step, robot, command, typed);
@@ -59,7 +57,6 @@ function TravelField({ step, robot, onChange }: Props) {
         label="Distance in the program"
         {...{ unit, decimals }}
         value={toldTravel(robot, way, travel.distanceM(step))}
-        max={MOST}
         onTake={(typed) => {
           onChange(travel.withDistance(step, travelledFor(robot, way, typed)));
           return true;

@@ -1,7 +1,7 @@
+import { BEGINNING, PLACEMENT } from '../../core/course/description';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/table/table';
-import { NumberField } from '../../ui/fields/NumberField';
-import { BENCH_LENGTH, DEG, SMALL_LENGTH, HEADING } from '../../ui/fields/units';
+import { PhraseFields } from '../../ui/fields/PhraseFields';
 
 interface Props {
   route: Route;
@@ -12,72 +12,22 @@ interface Props {
 /** Where the robot starts and how exactly it is placed, as a sentence with its values in place. */
 export function StartSentence({ route, table, onChange }: Props) {
   const { start, placement } = route;
-  const setStart = (part: Partial<Route['start']>) =>
-    onChange({ ...route, start: { ...start, ...part } });
-  const setPlacement = (part: Partial<Route['placement']>) =>
-    onChange({ ...route, placement: { ...placement, ...part } });
+  const { xM, yM, ...others } = BEGINNING.fields;
+  const onTable = {
+    xM: { ...xM, min: 0, max: table.widthM },
+    yM: { ...yM, min: 0, max: table.heightM },
+  };
   return (
-    <>
-      Start at{' '}
-      <NumberField
-        inline
-        label="Start x"
-        unit={BENCH_LENGTH}
-        min={0}
-        max={table.widthM * 100}
-        value={start.xM}
-        onChange={(xM) => setStart({ xM })}
-      />{' '}
-      |{' '}
-      <NumberField
-        inline
-        label="Start y"
-        unit={BENCH_LENGTH}
-        min={0}
-        max={table.heightM * 100}
-        value={start.yM}
-        onChange={(yM) => setStart({ yM })}
-      />{' '}
-      facing{' '}
-      <NumberField
-        inline
-        label="Start heading"
-        unit={HEADING}
-        min={-360}
-        max={360}
-        value={start.headingRad}
-        onChange={(headingRad) => setStart({ headingRad })}
-      />
-      ; placed to ±{' '}
-      <NumberField
-        inline
-        label="Placing scatter along"
-        unit={SMALL_LENGTH}
-        min={0}
-        max={500}
-        value={placement.alongSdM}
-        onChange={(alongSdM) => setPlacement({ alongSdM })}
-      />{' '}
-      along, ±{' '}
-      <NumberField
-        inline
-        label="Placing scatter across"
-        unit={SMALL_LENGTH}
-        min={0}
-        max={500}
-        value={placement.acrossSdM}
-        onChange={(acrossSdM) => setPlacement({ acrossSdM })}
-      />{' '}
-      across, ±{' '}
-      <NumberField
-        inline
-        label="Placing scatter of the heading"
-        unit={DEG}
-        min={0}
-        max={50}
-        value={placement.headingSdRad}
-        onChange={(headingSdRad) => setPlacement({ headingSdRad })}
-      />
-    </>
+    <PhraseFields
+      description={{ ...BEGINNING, fields: { ...others, ...onTable } }}
+      record={{ ...start, ...placement }}
+      onChange={(name, value) =>
+        onChange(
+          name in PLACEMENT
+            ? { ...route, placement: { ...placement, [name]: value } }
+            : { ...route, start: { ...start, [name]: value } },
+        )
+      }
+    />
   );
 }

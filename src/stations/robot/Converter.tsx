@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
 import { conversionView } from '../../core/drive/recordView';
+import { CONVERTED } from '../../core/robot/description';
 import type { Robot } from '../../core/robot/robot';
 import {
   benchSpeed,
@@ -10,18 +11,9 @@ import {
   positiveTurn,
 } from '../../core/text/quantities';
 import { Choice } from '../../ui/fields/Choice';
-import { NumberField } from '../../ui/fields/NumberField';
-import { BENCH_LENGTH, DEG, HEADING, type Unit } from '../../ui/fields/units';
+import { BENCH_LENGTH, HEADING, MOTOR_DEGREES, type Unit } from '../../ui/fields/units';
+import { ValueField } from '../../ui/fields/ValueField';
 import styles from './RobotStation.module.css';
-
-/** As an encoder tells it: in degrees already. */
-const MOTOR_DEGREES: Unit = {
-  ...DEG,
-  decimals: 1,
-  limitsPerSi: 1,
-  show: (degrees) => degrees,
-  read: (degrees) => degrees,
-};
 
 /** The same as speeds: all three go with each other alike. */
 const perSecond = (unit: Unit): Unit => ({
@@ -66,31 +58,25 @@ export function Converter({ robot }: { robot: Robot }) {
         onChange={(value) => setIsSpeed(value === 'speeds')}
       />
       <div className={styles.converterRow}>
-        <NumberField
-          label="Motor"
+        <ValueField
+          field={CONVERTED.motorDegrees}
           unit={as(MOTOR_DEGREES)}
-          min={-36000}
-          max={36000}
           value={straight.motorDegrees}
           onChange={(motorDegrees) => setGiven({ motorDegrees })}
           hint={`${number(view.rotations, 2)} rotations${each}`}
         />
         <span aria-hidden="true">=</span>
-        <NumberField
-          label="Drives straight"
+        <ValueField
+          field={CONVERTED.distanceM}
           unit={as(BENCH_LENGTH)}
-          min={-1000}
-          max={1000}
           value={straight.distanceM}
           onChange={(distanceM) => setGiven({ distanceM })}
           {...(!isSpeed && { hint: `1 count = ${errorLength(view.encoderStepM, 2)}` })}
         />
         <span aria-hidden="true">=</span>
-        <NumberField
-          label="Robot turns on the spot"
+        <ValueField
+          field={CONVERTED.headingRad}
           unit={as({ ...HEADING, decimals: 1 })}
-          min={-3600}
-          max={3600}
           value={spin.headingRad}
           onChange={(headingRad) => setGiven({ headingRad })}
           hint={positiveTurn()}

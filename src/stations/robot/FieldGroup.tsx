@@ -20,13 +20,6 @@ export interface StockProps {
   onStock(unit: Unit): Promise<boolean>;
 }
 
-/*
- * The paths of a list whose entries are of several kinds are beyond what types can tell: each says itself what
- * stands there.
- */
-export const numberOf = (at: number, path: string) => `robot.units.${at}.${path}` as 'robot.trackM';
-export const textOf = (at: number, path: string) => `robot.units.${at}.${path}` as 'name';
-
 interface Props {
   title: string;
   /** What its values come to, in a sentence: all that is seen while it is folded. */

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { PORT_CLASSES, type Port, type PortClass } from '../../core/units/port';
+import type { Port } from '../../core/units/port';
+import { PORT_CLASSES, type PortClass } from '../../core/units/portClasses';
 import { Select } from '../../ui/fields/Select';
 import { TextField } from '../../ui/fields/TextField';
 import styles from './RobotStation.module.css';

@@ -1,16 +1,17 @@
 import { commandsPower } from '../../core/program/commands';
 import { useState } from 'react';
-import { ANGLES, COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/robot/profile';
+import { PROGRAM, TIMED_DRIVE } from '../../core/robot/description';
+import { COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/robot/profile';
 import { programSentence, programWants } from '../../core/course/programSentence';
 import { timedSpeed } from '../../core/program/speedTable';
 import { benchSpeed, number } from '../../core/text/quantities';
 import { Button } from '../../ui/Button';
-import { NumberField } from '../../ui/fields/NumberField';
 import { Select } from '../../ui/fields/Select';
-import { BENCH_LENGTH, PERCENT, SECONDS } from '../../ui/fields/units';
+import { ValueField } from '../../ui/fields/ValueField';
 import { F, FieldGroup, type RobotProps } from './FieldGroup';
 import styles from './RobotStation.module.css';
 
+const { regulated, ...counting } = PROGRAM;
 const NOT_SAID = 'not said yet';
 
 /** One of a few ways of counting, or none yet. */
@@ -61,30 +62,14 @@ function TimedDrives({
         ))}
       </ul>
       <div className={styles.fields}>
-        <NumberField
-          label="Told"
-          unit={PERCENT}
-          min={1}
-          max={100}
-          value={next.percent / 100}
-          onChange={(share) => setNext({ ...next, percent: share * 100 })}
-        />
-        <NumberField
-          label="it drove"
-          unit={BENCH_LENGTH}
-          min={5}
-          max={2000}
-          value={next.distanceM}
-          onChange={(distanceM) => setNext({ ...next, distanceM })}
-        />
-        <NumberField
-          label="in"
-          unit={SECONDS}
-          min={0.2}
-          max={120}
-          value={next.durationS}
-          onChange={(durationS) => setNext({ ...next, durationS })}
-        />
+        {Object.entries(TIMED_DRIVE).map(([name, field]) => (
+          <ValueField
+            key={name}
+            field={field}
+            value={next[name as keyof TimedDrive]}
+            onChange={(value) => setNext({ ...next, [name]: value })}
+          />
+        ))}
         <Button onClick={() => onChange([...drives, next])}>Add this drive</Button>
       </div>
     </section>
@@ -121,37 +106,8 @@ export function ProgramFields({ robot, onChange }: RobotProps) {
         value={program.steering}
         onChange={(steering) => set({ steering })}
       />
-      <F.Choice
-        name="robot.program.forwardSign"
-        label="Forward is told with"
-        options={[
-          { value: 1, label: 'plus' },
-          { value: -1, label: 'minus' },
-        ]}
-      />
-      <F.Choice
-        name="robot.program.turnSign"
-        label="A plus turns it"
-        options={[
-          { value: 1, label: 'right' },
-          { value: -1, label: 'left' },
-        ]}
-      />
-      <F.Choice
-        name="robot.program.angles"
-        label="Headings are counted in"
-        options={ANGLES.map((value) => ({ value, label: value }))}
-      />
-      {commandsPower(program.command) && (
-        <F.Choice
-          name="robot.program.regulated"
-          label="On a tired battery it drives"
-          options={[
-            { value: false, label: 'slower' },
-            { value: true, label: 'as fast' },
-          ]}
-        />
-      )}
+      <F.Values of="robot.program" fields={counting} />
+      {commandsPower(program.command) && <F.Values of="robot.program" fields={{ regulated }} />}
       {commandsPower(program.command) && (
         <TimedDrives drives={program.speeds} onChange={(speeds) => set({ speeds })} />
       )}

@@ -1,24 +1,28 @@
 import { useId } from 'react';
 import type { Port } from '../../core/units/port';
-import { PORT_CLASSES } from '../../core/units/port';
+import {
+  ADDRESS,
+  FACING,
+  LABEL,
+  PLACE,
+  plugOf,
+  RAW,
+  RAW_READINGS,
+  WORDS,
+} from '../../core/units/description';
 import { KINDS, kindOf } from '../../core/units/registry';
-import { RAW_READINGS, type Unit } from '../../core/units/unit';
+import type { Unit } from '../../core/units/unit';
 import { Button } from '../../ui/Button';
 import { Select } from '../../ui/fields/Select';
-import { DEG, SMALL_LENGTH, PLAIN } from '../../ui/fields/units';
-import { F, numberOf, textOf } from './FieldGroup';
+import { F } from './FieldGroup';
 import styles from './RobotStation.module.css';
 import { BUILT_IN } from '../../core/units/port';
 import { useUnfolded } from './useUnfolded';
 
 const KIND_OPTIONS = KINDS.map(({ kind }) => ({ value: kind, label: kind }));
-const CONNECTIONS = PORT_CLASSES.map((value) => ({ value, label: value }));
 const AS_SHOWN = 'in its own unit';
 const READS = [AS_SHOWN, ...RAW_READINGS].map((value) => ({ value, label: value }));
-const GROWS = [
-  { value: true, label: 'grows' },
-  { value: false, label: 'falls' },
-];
+const { reading: _reading, ...AS_RAW } = RAW;
 const UNPLUGGED = '(not plugged in)';
 
 interface Props {
@@ -45,71 +49,21 @@ function RawFields({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChange
           onChange({ ...unit, raw });
         }}
       />
-      {unit.raw !== null && (
-        <>
-          <F.Number
-            name={numberOf(at, 'raw.max')}
-            label="Full scale, if known"
-            unit={PLAIN}
-            min={0}
-            max={1e9}
-            optional
-          />
-          <F.Choice
-            name={textOf(at, 'raw.grows')}
-            label="With what it measures, that"
-            options={GROWS}
-          />
-        </>
-      )}
+      {unit.raw !== null && <F.Values of={`robot.units.${at}.raw`} fields={AS_RAW} />}
     </>
   );
 }
 
 /** Where a unit sits, how it is plugged in and called, and how it behaves. */
 function UnitDetails({ at, unit, onChange }: Pick<Props, 'at' | 'unit' | 'onChange'>) {
+  const of = `robot.units.${at}`;
   return (
     <div className={styles.fields}>
-      <F.Number
-        name={numberOf(at, 'place.aheadM')}
-        label="Ahead of the axle"
-        unit={SMALL_LENGTH}
-        min={-2000}
-        max={2000}
-      />
-      <F.Number
-        name={numberOf(at, 'place.leftM')}
-        label="Left of the middle"
-        unit={SMALL_LENGTH}
-        min={-1000}
-        max={1000}
-      />
-      <F.Number
-        name={numberOf(at, 'place.heightM')}
-        label="Height"
-        unit={SMALL_LENGTH}
-        min={0}
-        max={1000}
-        optional
-      />
-      {kindOf(unit.kind).faces && (
-        <F.Number
-          name={numberOf(at, 'facingRad')}
-          label="Looks to the left by"
-          unit={DEG}
-          min={-180}
-          max={180}
-        />
-      )}
-      {Object.entries(kindOf(unit.kind).behaviour).map(([name, field]) => (
-        <F.Described key={name} name={numberOf(at, `behaviour.${name}`)} field={field} />
-      ))}
-      <F.Text name={textOf(at, 'mounting')} label="Mounted" maxLength={40} />
-      <F.Text name={textOf(at, 'programName')} label="Name in programs" maxLength={40} />
-      <F.Select name={textOf(at, 'connection')} label="Plug" options={CONNECTIONS} />
-      {unit.connection === 'bus' && (
-        <F.Text name={textOf(at, 'address')} label="Address on its bus" maxLength={40} />
-      )}
+      <F.Values of={`${of}.place`} fields={PLACE} />
+      {kindOf(unit.kind).faces && <F.Values of={of} fields={FACING} />}
+      <F.Values of={`${of}.behaviour`} fields={kindOf(unit.kind).behaviour} />
+      <F.Values of={of} fields={{ ...WORDS, connection: plugOf(unit.connection) }} />
+      {unit.connection === 'bus' && <F.Values of={of} fields={ADDRESS} />}
       <RawFields {...{ at, unit, onChange }} />
     </div>
   );
@@ -141,7 +95,7 @@ export function UnitRow({ at, unit, ports, onChange, onRemove, onStock }: Props)
         options={KIND_OPTIONS}
         onChange={(kind) => void changeKind(kind)}
       />
-      <F.Text name={textOf(at, 'label')} label="Label on it" maxLength={40} />
+      <F.Values of={`robot.units.${at}`} fields={LABEL} />
       <Select
         label="Port"
         value={unit.port ?? UNPLUGGED}

@@ -1,3 +1,4 @@
+import { PLANNED_RUNS } from '../../core/runs/description';
 import { zodResolver } from '@hookform/resolvers/zod';
 import { useState } from 'react';
 import { Controller, useForm, useWatch } from 'react-hook-form';
@@ -7,11 +8,10 @@ import type { SeriesRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
 import { Dialog } from '../../ui/Dialog';
-import { NumberField } from '../../ui/fields/NumberField';
+import { ValueField } from '../../ui/fields/ValueField';
 import { Notice } from '../../ui/Notice';
 import { Select } from '../../ui/fields/Select';
 import { TextField } from '../../ui/fields/TextField';
-import { RUNS } from '../../ui/fields/units';
 import { putRecord, sentenceOf } from '../api';
 import {
   chosenTable,
@@ -183,14 +183,7 @@ function StartForm({
         control={control}
         name="plannedRuns"
         render={({ field: { value, onChange } }) => (
-          <NumberField
-            label="Planned runs"
-            unit={RUNS}
-            min={1}
-            max={1000}
-            hint="3 give a first idea, 10 the spread to about a quarter, 30 are the standard’s"
-            {...{ value, onChange }}
-          />
+          <ValueField field={PLANNED_RUNS} {...{ value, onChange }} />
         )}
       />
       <Controller

@@ -11,8 +11,10 @@ import { useReducer, useState } from 'react';
 import { Controller, useForm, type Control } from 'react-hook-form';
 import { ulid } from 'ulid';
 import { z } from 'zod';
-import { limits } from '../../core/procedure/limits';
+import { valueSchema } from '../../core/description/schema';
+import { trackM, wheelDiameterM } from '../../core/description/values';
 import { robotSchema } from '../../core/robot/robot';
+import { TABLE } from '../../core/table/description';
 import { tableSchema } from '../../core/table/table';
 import { name } from '../../formats/fields';
 import type { TeamSetUp } from '../../formats/records';
@@ -20,9 +22,8 @@ import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
 import { Notice } from '../../ui/Notice';
 import { Choice } from '../../ui/fields/Choice';
-import { NumberField } from '../../ui/fields/NumberField';
 import { TextField } from '../../ui/fields/TextField';
-import { SMALL_LENGTH } from '../../ui/fields/units';
+import { ValueField } from '../../ui/fields/ValueField';
 import { post, sentenceOf } from '../api';
 import styles from './Today.module.css';
 
@@ -47,17 +48,19 @@ const FIRST = {
 };
 
 const MOST_OF_A_KIND = 3;
+/** What a ruler says at first. */
+const SIZES = { wheelDiameterM, trackM, ...TABLE };
 
 const valuesSchema = z.object({
   team: name,
   robot: name,
   course: name,
   route: name,
-  wheelDiameterM: limits.wheelDiameterM,
-  trackM: limits.trackM,
+  wheelDiameterM: valueSchema(SIZES.wheelDiameterM),
+  trackM: valueSchema(SIZES.trackM),
+  widthM: valueSchema(SIZES.widthM),
+  heightM: valueSchema(SIZES.heightM),
   sensors: z.record(z.enum(ASKED_KINDS), z.number().int().min(0).max(MOST_OF_A_KIND)),
-  widthM: tableSchema.shape.widthM,
-  heightM: tableSchema.shape.heightM,
 });
 
 type Values = z.output<typeof valuesSchema>;
@@ -134,23 +137,19 @@ function NameInput({
 
 function SizeInput({
   control,
-  field,
+  of,
   label,
-  min,
-  max,
 }: {
   control: Control<Values>;
-  field: NameOf<number>;
-  label: string;
-  min: number;
-  max: number;
+  of: keyof typeof SIZES;
+  label?: string;
 }) {
   return (
     <Controller
       control={control}
-      name={field}
+      name={of}
       render={({ field: { value, onChange } }) => (
-        <NumberField {...{ label, min, max, value, onChange }} unit={SMALL_LENGTH} />
+        <ValueField field={SIZES[of]} {...{ value, onChange, ...(label && { label }) }} />
       )}
     />
   );
@@ -248,40 +247,16 @@ function SetUpForm({ another }: Props) {
         <NameInput {...{ control }} field="team" label="Team" />
         <NameInput {...{ control }} field="robot" label="Robot" />
         <UnitChoice onChange={sayAnew} />
-        <SizeInput
-          {...{ control }}
-          field="wheelDiameterM"
-          label="Wheel diameter"
-          min={5}
-          max={1000}
-        />
-        <SizeInput
-          {...{ control }}
-          field="trackM"
-          label="Track width (between the wheels)"
-          min={10}
-          max={2000}
-        />
+        <SizeInput {...{ control }} of="wheelDiameterM" />
+        <SizeInput {...{ control }} of="trackM" label="Track width (between the wheels)" />
         <SensorInputs control={control} />
       </fieldset>
       <fieldset>
         <legend>Course</legend>
         <NameInput {...{ control }} field="course" label="Course or table" />
         <NameInput {...{ control }} field="route" label="First route" />
-        <SizeInput
-          {...{ control }}
-          field="widthM"
-          label="Table, along the home edge"
-          min={200}
-          max={20000}
-        />
-        <SizeInput
-          {...{ control }}
-          field="heightM"
-          label="Table, away from it"
-          min={200}
-          max={20000}
-        />
+        <SizeInput {...{ control }} of="widthM" label="Table, along the home edge" />
+        <SizeInput {...{ control }} of="heightM" label="Table, away from it" />
       </fieldset>
       <MendFirst />
       {problem !== null && <Notice tone="fault">{problem}</Notice>}

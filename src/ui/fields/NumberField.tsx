@@ -17,6 +17,8 @@ interface Props {
   /** Limits, written as the unit says (`limitsPerSi`). */
   min: number;
   max: number;
+  /** The least itself does not fit any more. */
+  isOpen?: boolean;
   /** Only a whole number fits. */
   whole?: boolean;
   /** In a sentence the label is only for screen readers, and the field is as wide as its number. */
@@ -48,6 +50,7 @@ export function NumberField({
   onChange,
   min: least,
   max: most,
+  isOpen = false,
   whole = false,
   inline = false,
   hint,
@@ -71,11 +74,12 @@ export function NumberField({
   const [min, max] = limitsIn(unit, least, most);
   const typed = parseDecimal(text);
   const emptied = onClear !== undefined && text.trim() === '';
-  const isFit = (one: number) => one >= min && one <= max && (!whole || Number.isInteger(one));
+  const isFit = (one: number) =>
+    (isOpen ? one > min : one >= min) && one <= max && (!whole || Number.isInteger(one));
   const fits = emptied || isFit(typed);
   const problem = fits
     ? (known ?? null)
-    : `${whole ? 'a whole number, ' : ''}${shortNumber(min, 2)} to ${shortNumber(max, 2)}${unit.label.startsWith('°') ? '' : ' '}${unit.label} fits`;
+    : `${whole ? 'a whole number, ' : ''}${isOpen ? 'above ' : ''}${shortNumber(min, 2)} to ${shortNumber(max, 2)}${unit.label.startsWith('°') ? '' : ' '}${unit.label} fits`;
   useTellInError(id, problem !== null);
   const commit = (next: string) => {
     setText(next);

@@ -22,9 +22,9 @@ interface Props {
   description: Description;
   record: object;
   /** What holds where a value is not set. */
-  unset: object;
+  unset?: object;
   /** What a value may point at. */
-  things: Readonly<Record<Referred, readonly { id: string; name: string }[]>>;
+  things?: Readonly<Record<Referred, readonly { id: string; name: string }[]>>;
   onChange(name: string, value: unknown): void;
 }
 
@@ -32,7 +32,7 @@ interface SlotProps<F extends AnyValue = AnyValue> {
   slot: Slot;
   field: F;
   value: unknown;
-  things: Props['things'];
+  things: NonNullable<Props['things']>;
   onChange(value: unknown): void;
 }
 
@@ -155,7 +155,8 @@ function SlotField(props: SlotProps) {
 }
 
 /** A record as its sentence, the values edited in place. */
-export function PhraseFields({ description, record, unset, things, onChange }: Props) {
+export function PhraseFields(props: Props) {
+  const { description, record, unset = {}, things = { mission: [] }, onChange } = props;
   const fields = fieldsOf(description);
   const partsOf = (phrase: Phrase) =>
     phrase.map((part, i) => {

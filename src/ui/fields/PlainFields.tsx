@@ -1,3 +1,4 @@
+import type { NumberValue } from '../../core/description/description';
 import type { InputHTMLAttributes, ReactNode } from 'react';
 import styles from './TextField.module.css';
 
@@ -45,15 +46,26 @@ export function PlainInput({
   name,
   label,
   value,
+  limits,
   ...more
-}: { name: string; label: ReactNode; value: string | number | undefined } & Omit<
-  InputHTMLAttributes<HTMLInputElement>,
-  'name' | 'value' | 'id'
->) {
+}: {
+  name: string;
+  label: ReactNode;
+  value: string | number | undefined;
+  /** Of a number. */
+  limits?: NumberValue;
+} & Omit<InputHTMLAttributes<HTMLInputElement>, 'name' | 'value' | 'id'>) {
+  const { min, max } = limits ?? {};
   return (
     <span className={styles.field}>
       <label htmlFor={name}>{label}</label>
-      <input id={name} name={name} defaultValue={value ?? ''} {...more} />
+      <input
+        id={name}
+        name={name}
+        defaultValue={value ?? ''}
+        {...(limits !== undefined && { type: 'number', min, max })}
+        {...more}
+      />
     </span>
   );
 }

@@ -9,18 +9,23 @@ interface Props {
   decimals: number;
   /** As the program has it; null: it cannot be told, and `lacks` says why. */
   value: number | null;
-  /** 0 where it is left out. */
-  min?: number;
-  max: number;
+  /** Nothing larger is a value of a program. */
+  most?: number;
+  /** Its sign says a direction. */
+  signed?: boolean;
   /** False: what it would be was never measured. */
   onTake(value: number): boolean;
   lacks?: string;
   inline?: boolean;
 }
 
+/** No program has larger ones, where nothing else is known. */
+const MOST = 1e6;
+
 /** A value as a robot's program has it; what is typed counts there as well. */
 export function ProgramField(props: Props) {
-  const { label, unit, decimals, value, min = 0, max, onTake, lacks, inline = false } = props;
+  const { label, unit, decimals, value, most = MOST, signed = false } = props;
+  const { onTake, lacks, inline = false } = props;
   const [refused, setRefused] = useState(false);
   const own: Unit = {
     label: unit,
@@ -33,7 +38,9 @@ export function ProgramField(props: Props) {
   };
   return (
     <NumberField
-      {...{ label, value, min, max, inline }}
+      {...{ label, value, inline }}
+      min={signed ? -most : 0}
+      max={most}
       onChange={(typed) => setRefused(!onTake(typed))}
       onClear={() => setRefused(false)}
       unit={own}

@@ -1,19 +1,19 @@
 import { useId } from 'react';
+import type { NumberValue } from '../../core/description/description';
 import { shortNumber } from '../../core/text/quantities';
 import styles from './Slider.module.css';
 
 interface Props {
-  label: string;
+  field: NumberValue;
   unit: string;
-  min: number;
-  max: number;
   step: number;
   value: number;
   onChange(value: number): void;
 }
 
 /** A number that is felt for rather than typed; the value stands beside it. */
-export function Slider({ label, unit, min, max, step, value, onChange }: Props) {
+export function Slider({ field, unit, step, value, onChange }: Props) {
+  const { label, min, max } = field;
   const id = useId();
   return (
     <span className={styles.slider}>

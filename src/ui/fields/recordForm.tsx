@@ -21,17 +21,37 @@ import {
   type FieldValues,
 } from 'react-hook-form';
 import type { ZodType } from 'zod';
-import { hintOf, MOST_LETTERS, type AnyValue } from '../../core/description/description';
-import { QUANTITIES } from '../../core/quantities/quantities';
+import {
+  hintOf,
+  MOST_LETTERS,
+  type AnyValue,
+  type Fields,
+  type NumberValue,
+} from '../../core/description/description';
 import { Choice } from './Choice';
 import { useTellInError } from './fieldsInError';
-import { NumberField } from './NumberField';
 import { Select } from './Select';
 import { TextField } from './TextField';
-import type { Unit } from './units';
+import { ValueField, type AsShown } from './ValueField';
 
 /** Tells the owner of the record that a field of its form was changed. */
 const Changed = createContext<() => void>(() => undefined);
+
+/** So many words lie side by side at most; more are a list. */
+const MOST_SIDE_BY_SIDE = 5;
+
+/** What can be chosen where a value is one of a few, each with its word. */
+function optionsOf(field: AnyValue): ChoiceProps<FieldValues>['options'] {
+  if (field.is === 'flag') {
+    return [
+      { value: false, label: field.no },
+      { value: true, label: field.yes },
+    ];
+  }
+  const options = 'options' in field ? Object.entries<string>(field.options) : [];
+  const isNumeral = field.is === 'numeral';
+  return options.map(([value, label]) => ({ value: isNumeral ? Number(value) : value, label }));
+}
 
 interface Props<R extends FieldValues> {
   /** What is edited; it is kept by whoever shows the form. */
@@ -119,24 +139,19 @@ export function useRecordValue(name: string): [unknown, (value: unknown) => void
   return [value, set];
 }
 
-interface NumberProps<R extends FieldValues> {
+interface NumberProps<R extends FieldValues> extends AsShown {
   name: PathTo<R, number | null>;
-  label: string;
-  unit: Unit;
-  /** Limits in the shown unit. */
-  min: number;
-  max: number;
+  field: NumberValue;
   /** May be left empty; it is null then. */
-  optional?: boolean;
-  hint?: string;
-  inputRef?: Ref<HTMLInputElement>;
+  optional?: boolean | undefined;
+  inputRef?: Ref<HTMLInputElement> | undefined;
 }
 
 function FormNumber<R extends FieldValues>(props: NumberProps<R>) {
-  const { name, optional = false, ...rest } = props;
+  const { name, optional = props.field.orNothing === true, ...rest } = props;
   const { value, problem, set } = useValue(name);
   return (
-    <NumberField
+    <ValueField
       {...rest}
       value={value as number | null}
       {...(problem !== undefined && { problem })}
@@ -151,18 +166,19 @@ interface TextProps<R extends FieldValues> {
   label: string;
   maxLength: number;
   suggestions?: readonly string[];
-  hint?: string;
+  hint?: string | undefined;
 }
 
-function FormText<R extends FieldValues>({ name, ...rest }: TextProps<R>) {
+function FormText<R extends FieldValues>({ name, hint, ...rest }: TextProps<R>) {
   const { value, problem, set } = useValue(name);
+  const said = problem ?? hint;
   useTellInError(useId(), problem !== undefined);
   return (
     <TextField
       {...rest}
       value={value as string}
       aria-invalid={problem !== undefined}
-      {...(problem !== undefined && { hint: problem })}
+      {...(said !== undefined && { hint: said })}
       onChange={set}
     />
   );
@@ -207,41 +223,40 @@ function FormSelect<R extends FieldValues>({ name, label, options }: ChoiceProps
   );
 }
 
-interface DescribedProps<R extends FieldValues> {
+interface ValueProps<R extends FieldValues> extends AsShown {
   name: PathTo<R, number | string | boolean | null>;
   field: AnyValue;
   /** It may be left empty, and is null then. */
-  optional?: boolean;
+  optional?: boolean | undefined;
   suggestions?: readonly string[] | undefined;
   inputRef?: Ref<HTMLInputElement> | undefined;
 }
 
-/** The field of a value, as its kind describes it. */
-function FormDescribed<R extends FieldValues>(props: DescribedProps<R>) {
+/** The field of a value, as it is described. */
+function FormValue<R extends FieldValues>(props: ValueProps<R>) {
   const { name, field, suggestions = [], ...rest } = props;
-  const { label } = field;
-  const said = hintOf(field);
-  const hint = said === undefined ? {} : { hint: said };
+  const { label = field.label, hint = hintOf(field) } = rest;
   if (field.is === 'reference') return null;
   if (field.is === 'number') {
-    const { unit } = QUANTITIES[field.quantity];
-    const [min = 0, max = 0] = [field.min, field.max].map((si) => si * unit.limitsPerSi);
-    return <FormNumber<FieldValues> {...{ name, label, unit, min, max, ...hint, ...rest }} />;
+    return <FormNumber<FieldValues> {...{ name, field, ...rest }} />;
   }
   if (field.is === 'text') {
-    return (
-      <FormText<FieldValues> {...{ name, label, suggestions, ...hint }} maxLength={MOST_LETTERS} />
-    );
+    const maxLength = field.mostLetters ?? MOST_LETTERS;
+    return <FormText<FieldValues> {...{ name, label, suggestions, maxLength, hint }} />;
   }
-  const options =
-    field.is === 'flag'
-      ? [
-          { value: true, label: field.yes },
-          { value: false, label: field.no },
-        ]
-      : Object.entries(field.options).map(([value, word]) => ({ value, label: word }));
-  return <FormChoice<FieldValues> {...{ name, label, options }} />;
+  const options = optionsOf(field);
+  return options.length > MOST_SIDE_BY_SIDE ? (
+    <FormSelect<FieldValues> {...{ name, label, options }} />
+  ) : (
+    <FormChoice<FieldValues> {...{ name, label, options }} />
+  );
 }
+
+/** The fields of all values of a part of the record. */
+const FormValues = ({ of, fields }: { of: string; fields: Fields }) =>
+  Object.entries(fields).map(([name, field]) => (
+    <FormValue<FieldValues> key={name} name={`${of}.${name}`} field={field} />
+  ));
 
 /** The fields of a form over such a record, named by the path at which their value stands. */
 export const fieldsOf = <R extends FieldValues>() => ({
@@ -249,7 +264,8 @@ export const fieldsOf = <R extends FieldValues>() => ({
   Text: FormText<R>,
   Choice: FormChoice<R>,
   Select: FormSelect<R>,
-  Described: FormDescribed<R>,
+  Value: FormValue<R>,
+  Values: FormValues,
   /** What stands in the form now: lists and parts that may be missing are drawn from it. */
   useNow: () => useWatch<R>() as R,
 });

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
+import type { NumberValue } from '../../../core/description/description';
 import type { BenchStep } from '../../../core/standIn/steps/benchStep';
 import type { Rechecked } from '../../../core/calibration/recheck';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/fields/NumberField';
-import type { Unit } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { putRecord, sentenceOf } from '../../api';
 import styles from '../Bench.module.css';
 import { useProgram, type Measured } from '../standIn/useProgram';
@@ -24,8 +24,8 @@ interface Props {
   title: string;
   calibration: SavedCalibration;
   asked: readonly Asked[];
-  unit: Unit;
-  max: number;
+  /** What is read. */
+  field: NumberValue;
   /** What the values say that were typed so far, in the order of what was asked. */
   judge(values: readonly (number | null)[]): Rechecked;
   onTold(text: string): void;
@@ -33,7 +33,7 @@ interface Props {
 }
 
 /** What was applied is tried at once: does it come right? The answer goes into the journal. */
-export function Confirm({ title, calibration, asked, unit, max, judge, onTold, onNoted }: Props) {
+export function Confirm({ title, calibration, asked, field, judge, onTold, onNoted }: Props) {
   const program = useProgram();
   const [values, setValues] = useState<(number | null)[]>(asked.map(() => null));
   const [noted, setNoted] = useState(false);
@@ -68,12 +68,10 @@ export function Confirm({ title, calibration, asked, unit, max, judge, onTold, o
         {asked.map(({ told, label, standIn }, i) => (
           <li key={label}>
             <span>{told}</span>
-            <NumberField
+            <ValueField
               inline
+              field={field}
               label={label}
-              unit={unit}
-              min={0}
-              max={max}
               value={values[i] ?? null}
               onChange={(value) => set(i, value)}
               onClear={() => set(i, null)}

@@ -1,3 +1,4 @@
+import { LENGTH_READ } from '../../../core/drive/lengthRead';
 import type { ReactNode } from 'react';
 import type {
   CalibrationKind,
@@ -12,7 +13,6 @@ import {
 } from '../../../core/calibration/recheck';
 import { benchLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { Confirm } from '../apply/Confirm';
 import { ConfirmDrives } from '../straight/ConfirmDrives';
 import { ConfirmTurns } from '../turns/ConfirmTurns';
@@ -25,7 +25,6 @@ interface Props {
 
 /** So fast the stand-in drives straight for a check. */
 const USUAL_M_PER_S = 0.25;
-const MOST_MM = 10_000;
 
 interface LengthProps extends Props {
   trials: readonly RecheckTrial[];
@@ -39,8 +38,7 @@ const ConfirmLengths = ({ calibration, trials, freedom, onTold, onNoted }: Lengt
     key={calibration.id}
     title="Three trials: does it still hold?"
     asked={trials.map(({ told, label }) => ({ told, label }))}
-    unit={SMALL_LENGTH}
-    max={MOST_MM}
+    field={LENGTH_READ}
     judge={(values) => {
       const read = values.filter((one) => one !== null);
       return read.length < trials.length

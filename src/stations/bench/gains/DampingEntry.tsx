@@ -1,3 +1,4 @@
+import { DAMPING_LOOK } from '../../../core/trials/gain';
 import { useState } from 'react';
 import type { TunedId } from '../../../core/robot/tunedIds';
 import {
@@ -12,7 +13,7 @@ import {
   MendFirst,
   useFieldsInError,
 } from '../../../ui/fields/fieldsInError';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { dampingUnitOf, integralUnitOf } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 
@@ -56,23 +57,17 @@ function Entry({ controller, study, onLook }: Props) {
         <strong>{found}</strong> {means} {next}
       </p>
       <div className={styles.fields}>
-        <NumberField
-          label="Damping"
+        <ValueField
+          field={DAMPING_LOOK.damping}
           unit={dampingUnitOf(controller)}
-          min={0}
-          max={1e4}
           value={damping}
           onChange={(value) => setTyped({ ...typed, damping: value })}
-          hint="in the program with the sign of the gain"
         />
-        <NumberField
-          label="Integral"
+        <ValueField
+          field={DAMPING_LOOK.integral}
           unit={integralUnitOf(controller)}
-          min={0}
-          max={1e4}
           value={integral}
           onChange={(value) => setTyped({ ...typed, integral: value })}
-          hint="0, unless an error stays"
         />
       </div>
       <div className={styles.actions} role="group" aria-label="How it came back with damping">

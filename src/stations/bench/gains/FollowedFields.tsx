@@ -1,8 +1,8 @@
+import { DISTANCE_KEPT, LIGHT_KEPT } from '../../../core/trials/gain';
 import type { TunedId } from '../../../core/robot/tunedIds';
 import type { Followed } from '../../../formats/csv/gainTraceCsv';
 import { Choice } from '../../../ui/fields/Choice';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { BENCH_LENGTH, PERCENT } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 
 interface Props {
@@ -19,11 +19,8 @@ const SIDES = [
 /** What a trace of following does not tell by itself. */
 export const FollowedFields = ({ controller, followed, onChange }: Props) => (
   <div className={styles.fields}>
-    <NumberField
-      label={controller === 'wall' ? 'Distance to keep' : 'Light to keep'}
-      unit={controller === 'wall' ? BENCH_LENGTH : PERCENT}
-      min={0}
-      max={1000}
+    <ValueField
+      field={controller === 'wall' ? DISTANCE_KEPT : LIGHT_KEPT}
       value={followed.target}
       onChange={(target) => onChange({ ...followed, target })}
     />

@@ -1,3 +1,4 @@
+import { GAIN_TRIAL } from '../../../core/trials/gain';
 import { useState } from 'react';
 import type { Robot } from '../../../core/robot/robot';
 import { SEEN, type SeenGain } from '../../../core/tuning/byEye';
@@ -9,7 +10,7 @@ import {
   MendFirst,
   useFieldsInError,
 } from '../../../ui/fields/fieldsInError';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { ProgramField } from '../../../ui/fields/ProgramField';
 import { gainUnit } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
@@ -39,9 +40,6 @@ export const GainEntry = (props: Props) => (
   </FieldsInErrorProvider>
 );
 
-/** No gain of a program is larger. */
-const MOST = 1e5;
-
 function Entry({ robot, controller, speed, gain, onGain, onLook }: Props) {
   const wrong = useFieldsInError();
   const unit = gainUnit(controller);
@@ -49,23 +47,14 @@ function Entry({ robot, controller, speed, gain, onGain, onLook }: Props) {
   return (
     <>
       <div className={styles.fields}>
-        <NumberField
-          label="Gain in the program"
-          unit={unit}
-          min={-MOST}
-          max={MOST}
-          value={gain}
-          onChange={onGain}
-          hint="with a minus where the correction is turned round"
-        />
+        <ValueField field={GAIN_TRIAL.fields.gain} unit={unit} value={gain} onChange={onGain} />
         {own !== null && (
           <ProgramField
             label="In its own command"
             unit={own.unit}
             decimals={3}
             value={own.perUnit}
-            min={-MOST}
-            max={MOST}
+            signed
             onTake={(typed) => {
               onGain(own.gainOf(typed));
               return true;

@@ -1,3 +1,4 @@
+import { TRIED_AT } from '../../../core/trials/lists';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Robot } from '../../../core/robot/robot';
@@ -12,7 +13,7 @@ import type { Followed } from '../../../formats/csv/gainTraceCsv';
 import type { GainTrials, TrialListEntry } from '../../../formats/benchRecords';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { Select } from '../../../ui/fields/Select';
 import { tunedSpeedUnit } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
@@ -139,12 +140,11 @@ export default function Station({ robot, trials: loaded, lists, fitted, routes }
                 setConditions({ controller: TUNED_IDS.find((id) => id === chosen) ?? controller });
               }}
             />
-            <NumberField
+            <ValueField
               key={controller}
+              field={TRIED_AT}
               label={usualSpeeds.isRate ? 'Turning at' : 'Driving at'}
               unit={tunedSpeedUnit(controller)}
-              min={1}
-              max={1000}
               value={speed}
               onChange={(typed) =>
                 setConditions({ speeds: { ...record.conditions.speeds, [controller]: typed } })

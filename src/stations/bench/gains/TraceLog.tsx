@@ -1,3 +1,4 @@
+import { turnRad as turnRad_ } from '../../../core/description/values';
 import { useMemo, useState } from 'react';
 import { channelLabel, channelOf } from '../../../core/channels/key';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
@@ -11,7 +12,7 @@ import type { Followed } from '../../../formats/csv/gainTraceCsv';
 import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { Select } from '../../../ui/fields/Select';
 import { DEG } from '../../../ui/fields/units';
 import { sentenceOf } from '../../api';
@@ -87,11 +88,10 @@ export function TraceLog(props: Props) {
       <div className={styles.file}>
         <div className={styles.fields}>
           {controller === 'turn' && (
-            <NumberField
+            <ValueField
+              field={turnRad_}
               label="Told to turn, left positive"
               unit={DEG}
-              min={-720}
-              max={720}
               value={turnRad}
               onChange={setTurn}
             />

@@ -4,7 +4,6 @@ import { gaugeLacks, gaugeStudy } from '../../../core/ranging/gaugeStudy';
 import { counted, fineLength } from '../../../core/text/quantities';
 import type { GaugeTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Table } from '../../../ui/Table';
-import { columnsSentence } from '../../../core/trials/columns';
 import { GAUGE_TRIAL } from '../../../core/trials/gauge';
 import { notAside } from '../trials/openedList';
 import { DescribedEntry } from '../trials/DescribedEntry';
@@ -90,11 +89,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           />
           <TrialsFile
             label="Readings (CSV)"
-            what="reading"
-            columns={columnsSentence(GAUGE_TRIAL)}
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialFile')).readTrials(GAUGE_TRIAL, file, newId)
-            }
+            kind={GAUGE_TRIAL}
             onTake={(readings) => add(...readings)}
           />
         </>

@@ -1,3 +1,4 @@
+import { COUNTED, PASSED as PASSED_VALUES } from '../../../core/loop/description';
 import { useState } from 'react';
 import {
   countSentences,
@@ -9,8 +10,7 @@ import {
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { ThreeSentences } from '../../../core/gyro/still/stillSentence';
 import { Choice } from '../../../ui/fields/Choice';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { DEG, DEG_PER_S, SECONDS, SMALL_LENGTH, SPEED, TIMES } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 
 interface Props {
@@ -18,8 +18,6 @@ interface Props {
   counted: CountedRounds;
   onCounted(counted: CountedRounds): void;
 }
-
-const MOST = 1_000_000;
 
 function Verdict({ sentences, testId }: { sentences: ThreeSentences; testId: string }) {
   return (
@@ -40,23 +38,16 @@ function RoundsFold({ rateRadPerS, counted, onCounted }: Props) {
     <details>
       <summary>No log? Let the program count its rounds</summary>
       <div className={styles.fields}>
-        <NumberField
-          label="It counted"
-          unit={TIMES}
-          min={2}
-          max={MOST}
+        <ValueField
+          field={COUNTED.rounds}
           value={rounds}
           onChange={(next) => onCounted({ ...counted, rounds: next })}
           onClear={() => onCounted({ ...counted, rounds: null })}
         />
-        <NumberField
-          label="in"
-          unit={SECONDS}
-          min={1}
-          max={3600}
+        <ValueField
+          field={COUNTED.durationS}
           value={durationS}
           onChange={(next) => onCounted({ ...counted, durationS: next })}
-          hint="by a stopwatch"
         />
       </div>
       {rounds !== null && (
@@ -105,57 +96,20 @@ function PassesFold({ rateRadPerS }: { rateRadPerS: number }) {
         <Choice label="It waits for" value={passed} options={PASSED} onChange={setPassed} />
         {passed === 'line' && (
           <>
-            <NumberField
-              label="The line is wide"
-              unit={SMALL_LENGTH}
-              min={1}
-              max={500}
-              value={widthM}
-              onChange={setWidth}
-            />
-            <NumberField
-              label="Passed at"
-              unit={SPEED}
-              min={1}
-              max={500}
-              value={speedMPerS}
-              onChange={setSpeed}
-            />
+            <ValueField field={PASSED_VALUES.widthM} value={widthM} onChange={setWidth} />
+            <ValueField field={PASSED_VALUES.speedMPerS} value={speedMPerS} onChange={setSpeed} />
           </>
         )}
         {passed === 'arm' && (
           <>
-            <NumberField
-              label="It waits for"
-              unit={DEG}
-              min={0}
-              max={360}
-              value={wantedRad}
-              onChange={setWanted}
-            />
-            <NumberField
-              label="It turns at"
-              unit={DEG_PER_S}
-              min={1}
-              max={2000}
-              value={armRadPerS}
-              onChange={setArmRate}
-            />
+            <ValueField field={PASSED_VALUES.wantedRad} value={wantedRad} onChange={setWanted} />
+            <ValueField field={PASSED_VALUES.armRadPerS} value={armRadPerS} onChange={setArmRate} />
           </>
         )}
-        <NumberField
-          label="Passed"
-          unit={TIMES}
-          min={1}
-          max={1000}
-          value={passes}
-          onChange={setPasses}
-        />
-        <NumberField
-          label="Caught"
-          unit={TIMES}
-          min={0}
-          max={passes}
+        <ValueField field={PASSED_VALUES.passes} value={passes} onChange={setPasses} />
+        <ValueField
+          field={PASSED_VALUES.caught}
+          atMost={passes}
           value={caught}
           onChange={setCaught}
           onClear={() => setCaught(null)}

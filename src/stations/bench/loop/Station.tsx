@@ -1,3 +1,4 @@
+import { TURNS_AT } from '../../../core/loop/description';
 import { useMemo, useState } from 'react';
 import { loopStudy, offInRecord } from '../../../core/loop/loopStudy';
 import { loopRounds } from '../../../core/loop/loopTiming';
@@ -10,8 +11,8 @@ import { Frame } from '../../../ui/Frame';
 import { Notice, Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { useSaved } from '../../useSaved';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { DEG_PER_S, MILLISECONDS } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
+import { MILLISECONDS } from '../../../ui/fields/units';
 import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
 import { LogSource } from '../logs/LogSource';
@@ -93,14 +94,7 @@ export default function Station({ robot }: BenchProps) {
           <li>Let the robot turn left and right a few times meanwhile.</li>
         </ol>
         <div className={styles.fields}>
-          <NumberField
-            label="It turns at"
-            unit={DEG_PER_S}
-            min={1}
-            max={1000}
-            value={rateRadPerS}
-            onChange={setRate}
-          />
+          <ValueField field={TURNS_AT} value={rateRadPerS} onChange={setRate} />
         </div>
         <LogSource
           robot={robot}

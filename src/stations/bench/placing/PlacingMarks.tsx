@@ -1,12 +1,12 @@
+import { MARKS_ON_GRID } from '../../../core/trials/placing';
+import { PLACING_LIST } from '../../../core/trials/lists';
 import { useState } from 'react';
 import type { NoseAndTail } from '../../../core/placing/placing';
 import type { PlacingTrials } from '../../../formats/benchRecords';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { SMALL_LENGTH } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 
 type Conditions = PlacingTrials['conditions'];
-const MOST_MM = 5000;
 const NOWHERE = { noseAlongM: null, noseAcrossM: null, tailAcrossM: null };
 const PARTS = [
   ['noseAlongM', 'Nose, along, as planned'],
@@ -41,29 +41,21 @@ export function PlacingMarks({
     <details open={planned !== null}>
       <summary>The marks, and where they should stand: that tells of the aim as well</summary>
       <div className={styles.fields}>
-        <NumberField
-          label="Nose to tail"
-          unit={SMALL_LENGTH}
-          min={20}
-          max={2000}
+        <ValueField
+          field={PLACING_LIST.noseToTailM}
           value={noseToTailM}
           onChange={(metres) => onChange({ noseToTailM: metres })}
         />
-        <NumberField
-          label="Nose to axle"
-          unit={SMALL_LENGTH}
-          min={0}
-          max={2000}
+        <ValueField
+          field={PLACING_LIST.noseToAxleM}
           value={noseToAxleM}
           onChange={(metres) => onChange({ noseToAxleM: metres })}
         />
         {PARTS.map(([key, label]) => (
-          <NumberField
+          <ValueField
             key={key}
+            field={MARKS_ON_GRID[key]}
             label={label}
-            unit={SMALL_LENGTH}
-            min={-MOST_MM}
-            max={MOST_MM}
             value={entered[key]}
             onChange={(value) => enter(key, value)}
             onClear={() => enter(key, null)}

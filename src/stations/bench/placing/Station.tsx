@@ -6,7 +6,6 @@ import { counted, fineLength } from '../../../core/text/quantities';
 import type { PlacingTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/fields/Choice';
 import { Notice } from '../../../ui/Notice';
-import { columnsSentence } from '../../../core/trials/columns';
 import { PLACING_TRIAL } from '../../../core/trials/placing';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
@@ -90,15 +89,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <PlacingMarks conditions={record.conditions} onChange={kept.setConditions} />
           <TrialsFile
             label="Placings (CSV)"
-            what="placing"
-            columns={columnsSentence(PLACING_TRIAL)}
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialFile')).readTrials(
-                PLACING_TRIAL,
-                file,
-                newId,
-              )
-            }
+            kind={PLACING_TRIAL}
             onTake={(placings) => add(...placings)}
           />
         </>

@@ -1,7 +1,7 @@
+import { RANGE_TRIAL } from '../../../core/trials/range';
 import { mountAngle, mountSentence, type MountedSensor } from '../../../core/ranging/mountAngle';
 import type { RangeTrialRecord } from '../../../formats/benchRecords';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { HEADING } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 
 interface Props {
@@ -30,14 +30,7 @@ export function MountCheck({ unit, trials, sensor, turnedRad, onTurned }: Props)
         time.
       </p>
       <div className={styles.fields}>
-        <NumberField
-          label="Robot turned by"
-          unit={HEADING}
-          min={-60}
-          max={60}
-          value={turnedRad}
-          onChange={onTurned}
-        />
+        <ValueField field={RANGE_TRIAL.fields.turnedRad} value={turnedRad} onChange={onTurned} />
       </div>
       {found !== null ? (
         <p data-testid="mount">{mountSentence(unit, found)}</p>

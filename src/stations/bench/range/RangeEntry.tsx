@@ -3,14 +3,15 @@ import { ulid } from 'ulid';
 import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/benchPlan';
 import { benchScale, roundLength } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
+import { MOST_LETTERS } from '../../../core/description/description';
 import { unitsOf } from '../../../core/units/ofRobot';
+import { RANGE_TRIAL } from '../../../core/trials/range';
 import type { RangeTrialRecord, RangeTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { TextField } from '../../../ui/fields/TextField';
 import fields from '../../../ui/fields/TextField.module.css';
-import { BENCH_LENGTH } from '../../../ui/fields/units';
 import styles from '../Bench.module.css';
 import { useSource } from '../logs/useSource';
 import { typedReadings } from './typedReadings';
@@ -91,20 +92,13 @@ export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onRe
     >
       <div className={styles.fields}>
         <TextField
-          label="Unit"
-          maxLength={40}
+          label={RANGE_TRIAL.fields.unit.label}
+          maxLength={MOST_LETTERS}
           value={unit}
           suggestions={labels}
           onChange={onUnit}
         />
-        <NumberField
-          label="By the tape"
-          unit={BENCH_LENGTH}
-          min={0}
-          max={1000}
-          value={trueM}
-          onChange={setTrueM}
-        />
+        <ValueField field={RANGE_TRIAL.fields.trueM} value={trueM} onChange={setTrueM} />
         <span className={fields.field}>
           <label htmlFor="range-reading">It reads ({typedIn.label})</label>
           <input

@@ -1,3 +1,5 @@
+import { RANGE_LIST } from '../../../core/trials/lists';
+import { RANGE_TRIAL } from '../../../core/trials/range';
 import { useMemo, useState } from 'react';
 import type { MissionTolerance } from '../../../core/ranging/missionTolerance';
 import { describeCalibration } from '../../../core/calibration/registry';
@@ -8,11 +10,9 @@ import { voltStudy } from '../../../core/ranging/voltStudy';
 import { counted, errorLength } from '../../../core/text/quantities';
 import { unitsOf } from '../../../core/units/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { SENSOR_SHOWS } from '../../../formats/benchConstants';
 import { Button } from '../../../ui/Button';
-import { Choice } from '../../../ui/fields/Choice';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { SMALL_LENGTH } from '../../../ui/fields/units';
+import { ChoiceField } from '../../../ui/fields/ChoiceField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
@@ -98,10 +98,9 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
       steps={STEPS}
       doing={
         <>
-          <Choice
-            label="It shows"
+          <ChoiceField
+            field={RANGE_LIST.shows}
             value={shows}
-            options={SENSOR_SHOWS.map((one) => ({ value: one, label: one }))}
             onChange={(chosen) => setConditions({ shows: chosen })}
           />
           <RangeEntry
@@ -119,11 +118,8 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
             />
           )}
           <div className={styles.fields}>
-            <NumberField
-              label="Tolerance"
-              unit={SMALL_LENGTH}
-              min={0.5}
-              max={1000}
+            <ValueField
+              field={RANGE_LIST.toleranceM}
               value={toleranceM}
               onChange={(next) => setConditions({ toleranceM: next })}
             />
@@ -147,11 +143,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
           </p>
           <TrialsFile
             label="Readings (CSV)"
-            what="reading"
-            columns="unit, tape_cm and reading_cm, or reading_v of a sensor that shows volts (empty: the echo was lost); turned_deg if the robot stood turned"
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialsCsv')).readRanges(file, newId)
-            }
+            kind={RANGE_TRIAL}
             onTake={(readings) => add(...readings)}
           />
           <LostByVolts robot={robot} />

@@ -1,11 +1,11 @@
+import { TAKES } from '../../../core/robot/description';
 import { useState } from 'react';
 import type { SchoolRecord } from '../../../core/gyro/rezero';
 import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
 import type { StandInAction } from '../../../core/standIn/act';
 import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { SECONDS } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import { doWithStandIn } from '../standIn/standInStore';
 import { GateLine } from './GateLine';
@@ -63,12 +63,9 @@ export function Recipe({ record, takesS, onTakes, onNotPossible }: RecipeProps) 
       )}
       <div className={styles.fields}>
         {record.facts.takesS !== null && (
-          <NumberField
+          <ValueField
             key={record.facts.school}
-            label="It takes here"
-            unit={SECONDS}
-            min={1}
-            max={3600}
+            field={TAKES}
             value={typedS ?? record.facts.takesS}
             onChange={setTyped}
           />

@@ -1,3 +1,4 @@
+import { TIME_LEFT } from '../../../core/gyro/still/description';
 import { useState } from 'react';
 import { measuredDrift } from '../../../core/gyro/driftText';
 import {
@@ -12,8 +13,7 @@ import type { SavedStillCheck } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
 import { Empty, Toast } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { SECONDS } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { useToast } from '../../../ui/useToast';
 import { useSaved } from '../../useSaved';
 import styles from '../Bench.module.css';
@@ -107,14 +107,7 @@ export default function Station({ robot, checks: loaded }: Props) {
         )}
       </div>
       <div className={styles.fields}>
-        <NumberField
-          label="Time before the next run"
-          unit={SECONDS}
-          min={0}
-          max={3600}
-          value={timeS}
-          onChange={setTime}
-        />
+        <ValueField field={TIME_LEFT} value={timeS} onChange={setTime} />
       </div>
       <SchoolTable
         records={records}

@@ -1,11 +1,10 @@
 import { ulid } from 'ulid';
+import { ANCHOR } from '../../../core/trials/anchor';
 import type { AnchorRecord } from '../../../formats/benchRecords';
-import { readAnchors } from '../../../formats/csv/anchorsCsv';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
 import { TextField } from '../../../ui/fields/TextField';
-import { SECONDS, HEADING } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../trials/TrialsFile';
 import own from './AnchorFields.module.css';
@@ -39,19 +38,14 @@ export function AnchorFields({
       <h2>Where is the true heading known?</h2>
       {anchors.map((anchor, i) => (
         <div key={anchor.id} className={own.anchor}>
-          <NumberField
+          <ValueField
+            field={ANCHOR.fields.tS}
             label={`Anchor ${i + 1} at`}
-            unit={SECONDS}
-            min={-1e6}
-            max={1e6}
             value={anchor.tS}
             onChange={(tS) => set(anchor.id, { tS })}
           />
-          <NumberField
-            label="True heading"
-            unit={HEADING}
-            min={-100_000}
-            max={100_000}
+          <ValueField
+            field={ANCHOR.fields.headingRad}
             value={anchor.headingRad}
             onChange={(headingRad) => set(anchor.id, { headingRad })}
           />
@@ -85,9 +79,7 @@ export function AnchorFields({
       )}
       <TrialsFile
         label="Anchors (CSV)"
-        what="anchor"
-        columns="t_s, true_heading_deg and, if you like, what"
-        read={readAnchors}
+        kind={ANCHOR}
         onTake={(rows) =>
           onChange(() => rows.map(({ tS, headingRad, what }) => newAnchor(tS, headingRad, what)))
         }

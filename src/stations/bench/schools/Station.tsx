@@ -1,3 +1,4 @@
+import { CONTROLLER_ASKED, OVERSHOOT, WAYS_ASKED } from '../../../core/turns/waysAsked';
 import { useEffect, useRef, useState } from 'react';
 import type { Robot } from '../../../core/robot/robot';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
@@ -7,9 +8,8 @@ import { adviceText, compareText } from '../../../core/turns/schoolText';
 import type { SchoolsReply } from '../../../workers/turnSchools.worker';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { Slider } from '../../../ui/fields/Slider';
-import { DEG, DEG_PER_S, HEADING } from '../../../ui/fields/units';
 import { sentenceOf } from '../../api';
 import type { WorkerJob } from '../../inWorker';
 import type { BenchProps } from '../procedure';
@@ -132,82 +132,58 @@ export default function Station({ fitted, turnsNote }: Props) {
           <li>Put the values into the program, and make three turn trials with it.</li>
         </ol>
         <div className={styles.fields}>
-          <NumberField
-            label="Turn by"
-            unit={HEADING}
-            min={10}
-            max={360}
+          <ValueField
+            field={WAYS_ASKED.targetRad}
             value={knobs.targetRad}
             onChange={(targetRad) => set({ targetRad })}
           />
-          <NumberField
-            label="Highest rate"
-            unit={DEG_PER_S}
-            min={20}
-            max={600}
+          <ValueField
+            field={WAYS_ASKED.rateRadPerS}
             value={knobs.rateRadPerS}
             onChange={(rateRadPerS) => set({ rateRadPerS })}
           />
-          <NumberField
-            label="Stop early by"
-            unit={DEG}
-            min={0}
-            max={60}
+          <ValueField
+            field={WAYS_ASKED.leadRad}
             value={knobs.leadRad}
             onChange={(leadRad) => set({ leadRad })}
           />
-          <NumberField
-            label="Slow rate"
-            unit={DEG_PER_S}
-            min={5}
-            max={300}
+          <ValueField
+            field={WAYS_ASKED.slowRateRadPerS}
             value={knobs.slowRateRadPerS}
             onChange={(slowRateRadPerS) => set({ slowRateRadPerS })}
           />
-          <NumberField
-            label="Slow for the last"
-            unit={DEG}
-            min={1}
-            max={170}
+          <ValueField
+            field={WAYS_ASKED.slowFromRad}
             value={knobs.slowFromRad}
             onChange={(slowFromRad) => set({ slowFromRad })}
           />
         </div>
         <div className={styles.fields}>
           <Slider
-            label="P: gain"
+            field={CONTROLLER_ASKED.kpPerS}
             unit="1/s"
-            min={0.5}
-            max={20}
             step={0.1}
             value={knobs.kpPerS}
             onChange={(kpPerS) => set({ kpPerS })}
           />
           <Slider
-            label="D: braking"
+            field={CONTROLLER_ASKED.kd}
             unit=""
-            min={0}
-            max={1}
             step={0.01}
             value={knobs.kd}
             onChange={(kd) => set({ kd })}
           />
           <Slider
-            label="I: pushing"
+            field={CONTROLLER_ASKED.kiPerS2}
             unit="1/s²"
-            min={0}
-            max={10}
             step={0.1}
             value={knobs.kiPerS2}
             onChange={(kiPerS2) => set({ kiPerS2 })}
           />
         </div>
         <div className={styles.actions}>
-          <NumberField
-            label="May go beyond by"
-            unit={DEG}
-            min={0.1}
-            max={20}
+          <ValueField
+            field={OVERSHOOT}
             value={knobs.overshootRad}
             onChange={(overshootRad) => set({ overshootRad })}
           />

@@ -7,7 +7,6 @@ import { drivenMPerS } from '../../../core/drive/speedTable';
 import { speedStudy } from '../../../core/drive/speedStudy';
 import { benchLength, benchSpeed, counted, number, percent } from '../../../core/text/quantities';
 import type { SpeedTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { columnsSentence } from '../../../core/trials/columns';
 import { SPEED_TRIAL } from '../../../core/trials/speed';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
@@ -58,11 +57,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <SpeedEntry onTrial={add} />
           <TrialsFile
             label="Timed drives (CSV)"
-            what="drive"
-            columns={columnsSentence(SPEED_TRIAL)}
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialFile')).readTrials(SPEED_TRIAL, file, newId)
-            }
+            kind={SPEED_TRIAL}
             onTake={(drives) => add(...drives)}
           />
         </>

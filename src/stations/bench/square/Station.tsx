@@ -1,3 +1,5 @@
+import { LAP_LIST } from '../../../core/trials/lists';
+import { LAP_TRIAL } from '../../../core/trials/lap';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lazy, Suspense, useMemo } from 'react';
 import type { GyroDriftCalibration } from '../../../core/calibrationValues/gyroDrift';
@@ -6,8 +8,7 @@ import { encoderSquareSentences, gyroSquareSentences } from '../../../core/squar
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Choice } from '../../../ui/fields/Choice';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { BENCH_LENGTH, SECONDS } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../trials/TrialsFile';
@@ -92,11 +93,8 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
       doing={
         <>
           <div className={styles.fields}>
-            <NumberField
-              label="Side of the square"
-              unit={BENCH_LENGTH}
-              min={10}
-              max={500}
+            <ValueField
+              field={LAP_LIST.sideM}
               value={conditions.sideM}
               onChange={(sideM) => setConditions({ sideM })}
             />
@@ -120,11 +118,8 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
               onChange={(corners) => setConditions({ corners })}
             />
             {conditions.driven === 'gyro' && (
-              <NumberField
-                label="A lap takes"
-                unit={SECONDS}
-                min={1}
-                max={600}
+              <ValueField
+                field={LAP_LIST.lapS}
                 onClear={() => setConditions({ lapS: null })}
                 value={conditions.lapS}
                 onChange={(lapS) => setConditions({ lapS })}
@@ -132,15 +127,7 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
             )}
           </div>
           <LapEntry {...conditions} robot={robot} onLap={add} />
-          <TrialsFile
-            label="Laps (CSV)"
-            what="lap"
-            columns="direction (cw or ccw), return_x_mm, return_y_mm, return_heading_deg; goes_on (yes or no) if it was not placed anew"
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialsCsv')).readLaps(file, newId)
-            }
-            onTake={(laps) => add(...laps)}
-          />
+          <TrialsFile label="Laps (CSV)" kind={LAP_TRIAL} onTake={(laps) => add(...laps)} />
         </>
       }
       know={

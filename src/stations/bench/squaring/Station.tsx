@@ -5,7 +5,6 @@ import { calibrationFromSquaring } from '../../../core/calibration/kinds/squarin
 import type { Robot } from '../../../core/robot/robot';
 import { squaringStudy } from '../../../core/walls/squaringStudy';
 import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { columnsSentence } from '../../../core/trials/columns';
 import { SQUARING_TRIAL } from '../../../core/trials/squaring';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
@@ -60,15 +59,7 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
           <SquaringEntry onTrial={add} />
           <TrialsFile
             label="Presses (CSV)"
-            what="trial"
-            columns={columnsSentence(SQUARING_TRIAL)}
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialFile')).readTrials(
-                SQUARING_TRIAL,
-                file,
-                newId,
-              )
-            }
+            kind={SQUARING_TRIAL}
             onTake={(presses) => add(...presses)}
           />
         </>

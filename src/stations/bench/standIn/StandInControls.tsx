@@ -1,3 +1,4 @@
+import { ROLLED_BY_HAND, TARGET, TURNED_BY_HAND } from '../../../core/standIn/byHand';
 import { lazy, Suspense, useState } from 'react';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { StandInAction } from '../../../core/standIn/act';
@@ -6,8 +7,7 @@ import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/fields/Choice';
 import { ColourField } from '../../../ui/fields/ColourField';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { BENCH_LENGTH, HEADING } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { doWithStandIn, standInFile } from './standInStore';
 import styles from './StandIn.module.css';
 import { useStandIn } from './useStandIn';
@@ -43,39 +43,15 @@ function ByHand({ view, act }: { view: StandInView; act(action: StandInAction): 
     <details className={styles.hand}>
       <summary>Move it, tape target, battery</summary>
       <div className={styles.line}>
-        <NumberField
-          inline
-          label="Angle to turn by hand"
-          unit={HEADING}
-          min={-720}
-          max={720}
-          value={angleRad}
-          onChange={setAngle}
-        />
+        <ValueField inline field={TURNED_BY_HAND} value={angleRad} onChange={setAngle} />
         <Button onClick={() => act({ do: 'turn-by-hand', angleRad })}>Turn by hand</Button>
       </div>
       <div className={styles.line}>
-        <NumberField
-          inline
-          label="Distance to roll by hand"
-          unit={BENCH_LENGTH}
-          min={-200}
-          max={200}
-          value={distanceM}
-          onChange={setDistance}
-        />
+        <ValueField inline field={ROLLED_BY_HAND} value={distanceM} onChange={setDistance} />
         <Button onClick={() => act({ do: 'roll-by-hand', distanceM })}>Roll by hand</Button>
       </div>
       <div className={styles.line}>
-        <NumberField
-          inline
-          label="Distance of the tape target"
-          unit={BENCH_LENGTH}
-          min={1}
-          max={300}
-          value={targetM}
-          onChange={setTarget}
-        />
+        <ValueField inline field={TARGET} value={targetM} onChange={setTarget} />
         <Button
           onClick={() =>
             act({ do: 'set-target', distanceM: view.targetM === null ? targetM : null })

@@ -1,8 +1,8 @@
+import { SETTINGS } from '../../../core/gyro/still/description';
 import type { StillSettings } from '../../../core/gyro/still/stillDefaults';
 import { degrees } from '../../../core/text/quantities';
 import { Choice } from '../../../ui/fields/Choice';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { DRIFT_SIZE } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 
 const SHARES = [
@@ -29,19 +29,15 @@ export function SettingsFields({
       </summary>
       <div className={styles.fields}>
         <Choice
-          label="Of what a run can bear, drift may use up"
+          label={SETTINGS.driftShare.label}
           value={SHARES.find(({ value }) => Number(value) === driftShare)?.value ?? '0.5'}
           options={SHARES}
           onChange={(value) => onChange({ ...settings, driftShare: Number(value) })}
         />
-        <NumberField
-          label="Started badly from"
-          unit={DRIFT_SIZE}
-          min={0.005}
-          max={10}
+        <ValueField
+          field={SETTINGS.healthyRadPerS}
           value={healthyRadPerS}
           onChange={(value) => onChange({ ...settings, healthyRadPerS: value })}
-          hint="a healthy sensor drifts less"
         />
       </div>
     </details>

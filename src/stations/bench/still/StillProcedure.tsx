@@ -1,3 +1,7 @@
+import {
+  runDurationS as runDurationS_,
+  toleranceRad as toleranceRad_,
+} from '../../../core/description/values';
 import { useState, type ReactNode } from 'react';
 import { ulid } from 'ulid';
 import { earlierOf } from '../../../core/gyro/still/earlierChecks';
@@ -15,9 +19,8 @@ import type { StillAnalysis } from '../../../workers/bench.worker';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/fields/Choice';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { Progress } from '../../../ui/Progress';
-import { DEG, SECONDS } from '../../../ui/fields/units';
 import { putRecord, sentenceOf } from '../../api';
 import { analyseStill } from '../benchWorker';
 import { classes } from '../../../ui/classes';
@@ -217,22 +220,8 @@ export function StillProcedure({
                 asksWhen={live === 'serial'}
               />
             )}
-            <NumberField
-              label="A run takes"
-              unit={SECONDS}
-              min={1}
-              max={600}
-              value={runDurationS}
-              onChange={setRunDuration}
-            />
-            <NumberField
-              label="It can bear"
-              unit={DEG}
-              min={0.1}
-              max={45}
-              value={toleranceRad}
-              onChange={setTolerance}
-            />
+            <ValueField field={runDurationS_} value={runDurationS} onChange={setRunDuration} />
+            <ValueField field={toleranceRad_} value={toleranceRad} onChange={setTolerance} />
           </div>
           <SettingsFields settings={settings} toleranceRad={toleranceRad} onChange={setSettings} />
           {live === null ? (

@@ -1,10 +1,10 @@
+import { TYPED } from '../../../core/gyro/still/description';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import type { RawConvention } from '../../../core/channels/rawConvention';
 import { Button } from '../../../ui/Button';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { DEG, SECONDS } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import { logOf } from '../logs/sources';
 import { POWER_UP_NOT_KNOWN, PowerUpFields } from './PowerUpFields';
@@ -14,9 +14,6 @@ interface Props {
   raw: RawConvention;
   onJudge(file: StillFile, displayStepRad: number): void;
 }
-
-const LEAST_S = 10;
-const LONGEST_S = 1800;
 
 /** For a robot with a small screen and no log: what it shows, some time later what it shows again. */
 export function TypedStill({ raw, onJudge }: Props) {
@@ -35,42 +32,25 @@ export function TypedStill({ raw, onJudge }: Props) {
     const takenAt = new Date().toISOString();
     onJudge({ log, logId: ulid(), name: 'typed still check', takenAt, ...powerUp }, stepRad);
   };
-  const reading = { unit: DEG, min: -100_000, max: 100_000 };
   return (
     <details className={styles.work}>
       <summary>No log? Type what its screen shows</summary>
       <div className={styles.fields}>
-        <NumberField
-          label="It shows"
-          {...reading}
+        <ValueField
+          field={TYPED.shown}
           value={first}
           onChange={setFirst}
           onClear={() => setFirst(null)}
         />
-        <NumberField
-          label="and after"
-          unit={SECONDS}
-          min={LEAST_S}
-          max={LONGEST_S}
-          value={durationS}
-          onChange={setDuration}
-        />
-        <NumberField
+        <ValueField field={TYPED.durationS} value={durationS} onChange={setDuration} />
+        <ValueField
+          field={TYPED.shown}
           label="it shows"
-          {...reading}
           value={again}
           onChange={setAgain}
           onClear={() => setAgain(null)}
         />
-        <NumberField
-          label="Its screen counts in steps of"
-          unit={DEG}
-          min={0.001}
-          max={10}
-          value={stepRad}
-          onChange={setStep}
-          hint="the longer the time, the less this matters"
-        />
+        <ValueField field={TYPED.stepRad} value={stepRad} onChange={setStep} />
         <PowerUpFields
           value={powerUp}
           onChange={(part) => setPowerUp((old) => ({ ...old, ...part }))}

@@ -1,9 +1,9 @@
+import { STOP_LIST } from '../../../core/trials/lists';
 import { useMemo } from 'react';
 import type { StopModel } from '../../../core/ranging/stopModel';
 import { approachFrom, approachSentence, type Reads } from '../../../core/ranging/stopStudy';
 import type { StopTrials } from '../../../formats/benchRecords';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { BENCH_LENGTH, SPEED, TIMES } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import { ApproachFilters } from './ApproachFilters';
 
@@ -23,35 +23,23 @@ export function ApproachFor({ model, reads, isMeasured, conditions, onChange }: 
     <section aria-label="Approach" className={styles.do}>
       <h2>Stop before a wall</h2>
       <div className={styles.fields}>
-        <NumberField
-          label="Wanted gap"
-          unit={BENCH_LENGTH}
-          min={0}
-          max={500}
+        <ValueField
+          field={STOP_LIST.wantedM}
           value={conditions.wantedM}
           onChange={(wantedM) => onChange({ wantedM })}
         />
-        <NumberField
-          label="Speed"
-          unit={SPEED}
-          min={1}
-          max={500}
+        <ValueField
+          field={STOP_LIST.speedMPerS}
           value={conditions.speedMPerS}
           onChange={(speedMPerS) => onChange({ speedMPerS })}
         />
-        <NumberField
-          label="Readings in a row"
-          unit={TIMES}
-          min={1}
-          max={10}
+        <ValueField
+          field={STOP_LIST.confirmations}
           value={conditions.confirmations}
-          onChange={(confirmations) => onChange({ confirmations: Math.round(confirmations) })}
+          onChange={(confirmations) => onChange({ confirmations })}
         />
-        <NumberField
-          label="Starts at a gap of"
-          unit={BENCH_LENGTH}
-          min={1}
-          max={1000}
+        <ValueField
+          field={STOP_LIST.startGapM}
           value={conditions.startGapM}
           onChange={(startGapM) => onChange({ startGapM })}
         />

@@ -1,3 +1,4 @@
+import { STOP_LIST } from '../../../core/trials/lists';
 import { useMemo } from 'react';
 import { approachWays, bestWithin, type ApproachWay } from '../../../core/ranging/approachSpeeds';
 import { askewSentence, waysSentence } from '../../../core/ranging/approachText';
@@ -9,8 +10,7 @@ import type { StopTrials } from '../../../formats/benchRecords';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
-import { NumberField } from '../../../ui/fields/NumberField';
-import { SECONDS } from '../../../ui/fields/units';
+import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 
 interface Props {
@@ -50,11 +50,8 @@ export function ApproachSpeeds({ robot, model, reads, conditions, onChange }: Pr
     <section aria-label="One speed or two" className={styles.do}>
       <h2>One speed or two?</h2>
       <div className={styles.fields}>
-        <NumberField
-          label="Time at hand"
-          unit={SECONDS}
-          min={0.5}
-          max={60}
+        <ValueField
+          field={STOP_LIST.timeAtHandS}
           value={timeAtHandS}
           onChange={(next) => onChange({ timeAtHandS: next })}
         />

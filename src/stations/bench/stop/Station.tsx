@@ -23,7 +23,6 @@ import { ApproachFor } from './ApproachFor';
 import styles from '../Bench.module.css';
 import { StopEntry } from './StopEntry';
 import { StopRanks } from './StopRanks';
-import { columnsSentence } from '../../../core/trials/columns';
 import { STOP_TRIAL } from '../../../core/trials/stop';
 import { StopTable } from './StopTable';
 
@@ -121,15 +120,7 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
             <ReadTo value={readToM} onChange={(step) => setConditions({ readToM: step })} />
           </div>
           <StopEntry key={by} by={by} robot={robot.robot} reads={reads} onTrial={add} />
-          <TrialsFile
-            label="Stops (CSV)"
-            what="stop"
-            columns={columnsSentence(STOP_TRIAL)}
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialFile')).readTrials(STOP_TRIAL, file, newId)
-            }
-            onTake={(stops) => add(...stops)}
-          />
+          <TrialsFile label="Stops (CSV)" kind={STOP_TRIAL} onTake={(stops) => add(...stops)} />
         </>
       }
       know={

@@ -72,15 +72,15 @@ export function StopEntry({ by, robot, reads, onTrial }: Props) {
       >
         {(first) => (
           <>
-            <F.Described name="speedMPerS" field={fields.speedMPerS} />
+            <F.Value name="speedMPerS" field={fields.speedMPerS} />
             <SpeedInProgram name="speedMPerS" robot={robot} />
             {by === 'distance' ? (
               <>
-                <F.Described name="thresholdM" field={fields.thresholdM} />
-                <F.Described name="stopM" field={fields.stopM} optional inputRef={first} />
+                <F.Value name="thresholdM" field={fields.thresholdM} />
+                <F.Value name="stopM" field={fields.stopM} optional inputRef={first} />
               </>
             ) : (
-              <F.Described
+              <F.Value
                 name="overM"
                 field={{
                   ...fields.overM,

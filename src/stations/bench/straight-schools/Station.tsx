@@ -1,3 +1,4 @@
+import { GAINS_ASKED, WAYS_ASKED } from '../../../core/drive/waysAsked';
 import { useEffect, useState } from 'react';
 import { straightSchoolSentences } from '../../../core/drive/straightSchoolText';
 import {
@@ -13,10 +14,10 @@ import { asTyped, SHOWN } from '../../../core/control/tuned';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
-import { NumberField } from '../../../ui/fields/NumberField';
+import { ValueField } from '../../../ui/fields/ValueField';
 import { Select } from '../../../ui/fields/Select';
 import { Table } from '../../../ui/Table';
-import { BENCH_LENGTH, gainUnit, SPEED } from '../../../ui/fields/units';
+import { gainUnit } from '../../../ui/fields/units';
 import { sentenceOf } from '../../api';
 import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
@@ -160,35 +161,25 @@ export default function Station({ fitted }: Props) {
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       <section aria-label="Do" className={classes(styles.do, 'no-print')}>
         <div className={styles.fields}>
-          <NumberField
-            label="Drive"
-            unit={BENCH_LENGTH}
-            min={20}
-            max={300}
+          <ValueField
+            field={WAYS_ASKED.distanceM}
             value={wanted.distanceM}
             onChange={(distanceM) => set({ distanceM })}
           />
-          <NumberField
-            label="At"
-            unit={SPEED}
-            min={5}
-            max={100}
+          <ValueField
+            field={WAYS_ASKED.speedMPerS}
             value={wanted.speedMPerS}
             onChange={(speedMPerS) => set({ speedMPerS })}
           />
-          <NumberField
-            label="Gain on the heading"
+          <ValueField
+            field={GAINS_ASKED.headingMPerSPerRad}
             unit={gainUnit('heading-hold')}
-            min={0.1}
-            max={1000}
             value={wanted.gains.headingMPerSPerRad}
             onChange={(headingMPerSPerRad) => setGains({ headingMPerSPerRad })}
           />
-          <NumberField
-            label="Gain on the encoders"
+          <ValueField
+            field={GAINS_ASKED.balancePerS}
             unit={gainUnit('balance')}
-            min={0.1}
-            max={1000}
             value={wanted.gains.balancePerS}
             onChange={(balancePerS) => setGains({ balancePerS })}
           />

@@ -1,10 +1,10 @@
+import { LENGTH_READ } from '../../../core/drive/lengthRead';
 import { roundLength } from '../../../core/text/lengths';
 import { judgeDrives, type ConfirmationDrive } from '../../../core/drive/confirmDrive';
 import { commandFor } from '../../../core/drive/straightStudy';
 import type { StraightCalibration } from '../../../core/calibrationValues/straight';
 import { benchLength, errorLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { Confirm } from '../apply/Confirm';
 
 interface Props {
@@ -45,8 +45,7 @@ export function ConfirmDrives({ calibration, straight, speedMPerS, onTold, onNot
           },
         };
       })}
-      unit={SMALL_LENGTH}
-      max={10_000}
+      field={LENGTH_READ}
       {...{ calibration, judge, onTold, ...(onNoted && { onNoted }) }}
     />
   );

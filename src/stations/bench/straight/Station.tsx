@@ -17,7 +17,6 @@ import { ReadTo } from '../trials/ReadTo';
 import { trialColumns } from '../trials/trialColumns';
 import { FoldedTable } from '../trials/TrialParts';
 import { TrialsFile } from '../trials/TrialsFile';
-import { columnsSentence } from '../../../core/trials/columns';
 import { STRAIGHT_TRIAL } from '../../../core/trials/straight';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -122,15 +121,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <StraightEntry robot={robot.robot} keep={keep} onTrial={add} />
           <TrialsFile
             label="Straight drives (CSV)"
-            what="drive"
-            columns={columnsSentence(STRAIGHT_TRIAL)}
-            read={async (file, newId) =>
-              (await import('../../../formats/csv/trialFile')).readTrials(
-                STRAIGHT_TRIAL,
-                file,
-                newId,
-              )
-            }
+            kind={STRAIGHT_TRIAL}
             onTake={(drives) => add(...drives)}
           />
         </>

@@ -1,15 +1,13 @@
+import { MOST_LETTERS } from '../../../core/description/description';
+import { MADE_UNDER } from '../../../core/trials/lists';
 import { teamNames } from '../../../core/text/displaySettings';
 import { TextField } from '../../../ui/fields/TextField';
 import styles from '../Bench.module.css';
 
 /** What every list may say of the circumstances it was made in. */
-export const CONDITION_FIELDS = {
-  surface: 'Surface',
-  battery: 'Battery',
-  who: 'Measured by (nickname)',
-} as const;
+const { readToM: _readTo, ...CONDITIONS } = MADE_UNDER;
 
-export type ConditionField = keyof typeof CONDITION_FIELDS;
+export type ConditionField = keyof typeof CONDITIONS;
 
 interface Props {
   asked: readonly ConditionField[];
@@ -20,7 +18,7 @@ interface Props {
 /** Under what the trials are made: folded, with what was said in its title. */
 export function ConditionsFold({ asked, conditions, onChange }: Props) {
   const said = asked.map((field) => conditions[field] ?? '').filter((text) => text !== '');
-  const open = asked.map((field) => CONDITION_FIELDS[field].toLowerCase());
+  const open = asked.map((field) => CONDITIONS[field].label.toLowerCase());
   return (
     <details>
       <summary>Conditions: {(said.length === 0 ? open : said).join(', ')}</summary>
@@ -28,9 +26,9 @@ export function ConditionsFold({ asked, conditions, onChange }: Props) {
         {asked.map((field) => (
           <TextField
             key={field}
-            label={CONDITION_FIELDS[field]}
+            label={CONDITIONS[field].label}
             value={conditions[field] ?? ''}
-            maxLength={40}
+            maxLength={MOST_LETTERS}
             {...(field === 'who' && { suggestions: teamNames() })}
             onChange={(text) => onChange({ [field]: text })}
           />

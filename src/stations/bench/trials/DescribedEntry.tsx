@@ -15,17 +15,19 @@ interface Props<F extends Fields, N extends string> {
   onTrial(trial: TrialOf<TrialKind<F, N>>): void;
   /** Further ways of getting a trial from what stands in the form. */
   more?(entry: EntryOf<TrialKind<F, N>>, isWrong: boolean): ReactNode;
+  /** What stands under the form, and may fill some of it. */
+  below?(fill: (part: Partial<EntryOf<TrialKind<F, N>>>) => void): ReactNode;
 }
 
 type Values = Record<string, unknown>;
 
-const Field = fieldsOf<Record<string, number | string | boolean | null>>().Described;
+const Field = fieldsOf<Record<string, number | string | boolean | null>>().Value;
 
 /** Entering trials of a kind, one after the other: its fields as they are described. */
 export function DescribedEntry<F extends Fields, N extends string>(props: Props<F, N>) {
   type Entry = EntryOf<TrialKind<F, N>>;
   type Trial = TrialOf<TrialKind<F, N>>;
-  const { kind, start, beside = {}, suggestions = {}, onTrial, more } = props;
+  const { kind, start, beside = {}, suggestions = {}, onTrial, more, below } = props;
   const given = kind.given ?? [];
   const [firstReadOff] = kind.readOff;
   const nothingRead = Object.fromEntries(kind.readOff.map((name) => [name, null]));
@@ -51,6 +53,7 @@ export function DescribedEntry<F extends Fields, N extends string>(props: Props<
       next={(entry) => ({ ...entry, ...nothingRead })}
       onTrial={onTrial}
       {...(more !== undefined && { more })}
+      {...(below !== undefined && { below })}
     >
       {(first) =>
         Object.entries(kind.fields)

@@ -31,6 +31,8 @@ interface Props<V extends object, T extends Kept> {
   children(first: RefObject<HTMLInputElement | null>, entry: V): ReactNode;
   /** Further ways of getting a trial from what stands in the form. */
   more?(entry: V, isWrong: boolean): ReactNode;
+  /** What stands under the form, and may fill some of it. */
+  below?(fill: (part: Partial<V>) => void): ReactNode;
 }
 
 /** Entering trials one after the other, typed from a tape, a watch or a screen: Enter adds, and the next begins. */
@@ -70,6 +72,7 @@ function TrialForm<V extends object, T extends Kept>(props: Props<V, T>) {
         {props.more?.(entry, wrong > 0)}
       </div>
       <MendFirst />
+      {props.below?.((part) => setEntry((now) => ({ ...now, ...part })))}
     </RecordForm>
   );
 }

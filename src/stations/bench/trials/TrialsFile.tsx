@@ -1,25 +1,35 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { counted } from '../../../core/text/quantities';
-import type { ReadRecords } from '../../../formats/csv/trialsCsv';
+import type { Fields } from '../../../core/description/description';
+import { columnsSentence } from '../../../core/trials/columns';
+import type { TrialKind, TrialOf } from '../../../core/trials/kind';
+import type { ReadRecords } from '../../../formats/csv/trialFile';
 import { Button } from '../../../ui/Button';
 import { FileField } from '../../../ui/fields/FileField';
 import { Notice } from '../../../ui/Notice';
 import { sentenceOf } from '../../api';
 import styles from '../Bench.module.css';
 
-interface Props<T> {
+interface Props<F extends Fields, N extends string, T> {
   /** What the file holds: "Turn trials (CSV)". */
   label: string;
-  what: string;
-  /** The columns that it must have. */
-  columns: string;
-  read(file: File, newId: () => string): Promise<ReadRecords<T>>;
+  /** What each of its lines says. */
+  kind: TrialKind<F, N>;
+  /** Where its lines are not yet what is kept. */
+  read?: (file: File, newId: () => string) => Promise<ReadRecords<T>>;
   onTake(records: T[]): void;
 }
 
 /** Trials from a file: first what will be taken, each bad line with its reason, then taking it. */
-export function TrialsFile<T>({ label, what, columns, read, onTake }: Props<T>) {
+export function TrialsFile<F extends Fields, N extends string, T = TrialOf<TrialKind<F, N>>>({
+  label,
+  kind,
+  read = async (file, newId) =>
+    (await import('../../../formats/csv/trialFile')).readTrials<F, N, T>(kind, file, newId),
+  onTake,
+}: Props<F, N, T>) {
+  const { what } = kind;
   const [found, setFound] = useState<ReadRecords<T> | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const open = async (file: File) => {
@@ -41,7 +51,7 @@ export function TrialsFile<T>({ label, what, columns, read, onTake }: Props<T>) 
           onFile={(file) => void open(file)}
         />
         <small className="faint">
-          A heading line with {columns}; one {what} a line.
+          A heading line with {columnsSentence(kind)}; one {what} a line.
         </small>
         {problem !== null && <Notice tone="fault">{problem}</Notice>}
         {found !== null && (

@@ -1,18 +1,13 @@
 import { teamNames } from '../../../core/text/displaySettings';
 import { driftText } from '../../../core/gyro/driftText';
+import { MADE_UNDER, TURN_LIST } from '../../../core/trials/lists';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
-import { DEG, DRIFT } from '../../../ui/fields/units';
 import { turnConditionsForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import { AnglesField } from './AnglesField';
 
-const STOP_MODES = [
-  { value: 'coast', label: 'coast' },
-  { value: 'brake', label: 'brake' },
-  { value: 'hold', label: 'hold' },
-];
-
+const { surface, battery, who } = MADE_UNDER;
 const F = fieldsOf<TurnTrials['conditions']>();
 
 /** Under what the trials are made, and what is known besides. */
@@ -37,24 +32,12 @@ export function Conditions({
         schema={turnConditionsForm}
         onChange={set}
       >
-        <F.Text name="surface" label="Surface" maxLength={40} />
-        <F.Text name="battery" label="Battery" maxLength={40} />
-        <F.Choice name="stopMode" label="On a stop the motors" options={STOP_MODES} />
-        <F.Text
-          name="who"
-          label="Measured by (nickname)"
-          maxLength={40}
-          suggestions={teamNames()}
-        />
-        <F.Number
-          name="driftRadPerS"
-          label="Known drift"
-          unit={DRIFT}
-          min={-20}
-          max={20}
-          hint="taken out of every trial"
-        />
-        <F.Number name="readingSdRad" label="Protractor good to ±" unit={DEG} min={0} max={10} />
+        <F.Value name="surface" field={surface} />
+        <F.Value name="battery" field={battery} />
+        <F.Value name="who" field={who} suggestions={teamNames()} />
+        <F.Value name="stopMode" field={TURN_LIST.stopMode} />
+        <F.Value name="driftRadPerS" field={TURN_LIST.driftRadPerS} />
+        <F.Value name="readingSdRad" field={TURN_LIST.readingSdRad} />
         <AnglesField
           anglesRad={conditions.wantedRad}
           onChange={(wantedRad) => set({ wantedRad })}

@@ -1,10 +1,10 @@
+import { TURN_ENTRY } from '../../../core/trials/turn';
 import { judgeConfirmation, type ConfirmationTurn } from '../../../core/calibration/confirm';
 import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import { leadFor } from '../../../core/calibrationValues/turnStop';
 import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
 import { degrees, number } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { DEG } from '../../../ui/fields/units';
 import { Confirm, type Asked } from '../apply/Confirm';
 
 interface Props {
@@ -54,8 +54,7 @@ export function ConfirmTurns({ calibration, turns, onTold, onNoted }: Props) {
       key={calibration.id}
       title="Three turns to confirm it"
       asked={ANGLES.map((wantedRad) => askedTurn(turns, wantedRad, rateRadPerS))}
-      unit={DEG}
-      max={720}
+      field={TURN_ENTRY.angleRad}
       {...{ calibration, judge, onTold, ...(onNoted && { onNoted }) }}
     />
   );

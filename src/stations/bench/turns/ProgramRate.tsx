@@ -38,7 +38,7 @@ export function ProgramRate({ robot, setting, onSetting }: Props) {
         unit={turnUnit(command)}
         decimals={way.decimals}
         value={isRough ? (roughPercent(robot, kind, setting.rateRadPerS) * way.most) / ALL : timed}
-        max={way.most}
+        most={way.most}
         lacks={way.lacks}
         onTake={(typed) =>
           set(

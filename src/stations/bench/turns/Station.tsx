@@ -1,3 +1,4 @@
+import { TURN_ROW } from '../../../core/trials/turn';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import type { Robot } from '../../../core/robot/robot';
@@ -181,10 +182,9 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
           />
           <TrialsFile
             label="Turn trials (CSV)"
-            what="trial"
-            columns="target_deg, actual_deg (right turns negative), and rate_deg_per_s, motor_deg_per_s or power_percent; reading_deg (of the heading sensor), faced_deg and place if you noted them"
+            kind={TURN_ROW}
             read={async (file, newId) =>
-              (await import('../../../formats/csv/trialsCsv')).readTurnTrials(file, newId, told)
+              (await import('../../../formats/csv/turnsCsv')).readTurnTrials(file, newId, told)
             }
             onTake={(trials) => add(...trials)}
           />

@@ -4,6 +4,7 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Robot } from '../../../core/robot/robot';
 import { turnAfterDrive } from '../../../core/turns/afterDrive';
 import { degrees } from '../../../core/text/quantities';
+import { TURN_ENTRY } from '../../../core/trials/turn';
 import { trueAngle, type AngleReading } from '../../../core/turns/trial';
 import type { TurnTrialRecord } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
@@ -14,7 +15,6 @@ import {
   useFieldsInError,
 } from '../../../ui/fields/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
-import { DEG, DEG_PER_S } from '../../../ui/fields/units';
 import { turnForm } from '../../parsers';
 import styles from '../Bench.module.css';
 import type { TurnEntryValues } from '../trials/entrySchemas';
@@ -66,25 +66,11 @@ function baseTrial(
 
 const SettingFields = ({ children }: { children: ReactNode }) => (
   <div className={styles.fields}>
-    <F.Number name="targetRad" label="Told to turn" unit={DEG} min={5} max={720} />
-    <F.Choice
-      name="direction"
-      label="To the"
-      options={[
-        { value: 'left', label: 'left' },
-        { value: 'right', label: 'right' },
-      ]}
-    />
-    <F.Number name="rateRadPerS" label="At" unit={DEG_PER_S} min={5} max={1000} />
+    <F.Value name="targetRad" field={TURN_ENTRY.targetRad} />
+    <F.Value name="direction" field={TURN_ENTRY.direction} />
+    <F.Value name="rateRadPerS" field={TURN_ENTRY.rateRadPerS} />
     {children}
-    <F.Choice
-      name="kind"
-      label="Wheels"
-      options={[
-        { value: 'spin', label: 'both, in place' },
-        { value: 'pivot', label: 'one stands' },
-      ]}
-    />
+    <F.Value name="kind" field={TURN_ENTRY.kind} />
   </div>
 );
 

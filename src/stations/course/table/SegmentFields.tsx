@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { SEGMENT } from '../../../core/table/description';
 import type { Segment } from '../../../core/table/table';
 import { Button } from '../../../ui/Button';
-import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { F } from './courseForm';
 import styles from './TableStation.module.css';
 
@@ -19,13 +19,6 @@ interface Props<S extends Segment> {
   onChange(segments: (S | Segment)[]): void;
 }
 
-const ENDS = [
-  { key: 'x1M', label: 'from x' },
-  { key: 'y1M', label: 'from y' },
-  { key: 'x2M', label: 'to x' },
-  { key: 'y2M', label: 'to y' },
-] as const;
-
 const FIRST: Segment = { x1M: 0.3, y1M: 0.3, x2M: 0.6, y2M: 0.3 };
 const FIRST_AREA: Segment = { ...FIRST, y2M: 0.5 };
 
@@ -40,14 +33,12 @@ export function SegmentFields<S extends Segment>(props: Props<S>) {
       <ol className={styles.segments}>
         {F.useNow().table[of].map((_, index) => (
           <li key={index}>
-            {ENDS.map(({ key, label }) => (
-              <F.Number
-                key={key}
-                name={`table.${of}.${index}.${key}`}
-                label={`${one} ${index + 1} ${label}`}
-                unit={SMALL_LENGTH}
-                min={-20000}
-                max={20000}
+            {Object.entries(SEGMENT).map(([name, field]) => (
+              <F.Value
+                key={name}
+                name={`table.${of}.${index}.${name as keyof Segment}`}
+                field={field}
+                label={`${one} ${index + 1} ${field.label}`}
               />
             ))}
             <Button

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { TABLE } from '../../../core/table/description';
 import type { Mission, Table } from '../../../core/table/table';
 import { counted } from '../../../core/text/quantities';
 import type { CourseRecord } from '../../../formats/records';
@@ -8,7 +9,6 @@ import { Notice, Toast } from '../../../ui/Notice';
 import { MissionMark, Plan } from '../../../ui/plan/Plan';
 import { PoseHandle } from '../../../ui/plan/PoseHandle';
 import { RecordForm } from '../../../ui/fields/recordForm';
-import { SMALL_LENGTH } from '../../../ui/fields/units';
 import { useToast } from '../../../ui/useToast';
 import { RecordMenu } from '../../RecordMenu';
 import { courseForm, courseParser } from '../../parsers';
@@ -90,20 +90,7 @@ function TableEditor({ record }: { record: CourseRecord }) {
           <RecordMenu kind="courses" what="table" record={saved.saved} name={null} />
           <div className={styles.fields}>
             <F.Text name="name" label="Name" maxLength={80} />
-            <F.Number
-              name="table.widthM"
-              label="Along the home edge"
-              unit={SMALL_LENGTH}
-              min={200}
-              max={20000}
-            />
-            <F.Number
-              name="table.heightM"
-              label="Away from it"
-              unit={SMALL_LENGTH}
-              min={200}
-              max={20000}
-            />
+            <F.Values of="table" fields={TABLE} />
           </div>
         </div>
         <TableThings table={table} selected={selected} onSelect={setSelected} onChange={setTable} />

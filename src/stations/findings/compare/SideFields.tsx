@@ -1,3 +1,4 @@
+import { RUN_NUMBER } from '../../../core/runs/description';
 import { dayOf } from '../../../ui/dates';
 import type { SavedSeries } from '../../../formats/records';
 import { sourceText, type Selection } from '../../../formats/runs/selection';
@@ -81,11 +82,10 @@ export function SideFields({ side, title, selection, choosable, people, batterie
           <PlainInput
             name={`${side}.from`}
             label="From run"
-            type="number"
-            min={1}
+            limits={RUN_NUMBER}
             value={part.from}
           />
-          <PlainInput name={`${side}.to`} label="to run" type="number" min={1} value={part.to} />
+          <PlainInput name={`${side}.to`} label="to run" limits={RUN_NUMBER} value={part.to} />
           <PlainInput
             name={`${side}.since`}
             label="From"

@@ -1,13 +1,13 @@
 import { errorScale, roundLength } from '../../../core/text/lengths';
 import { positiveTurn, errorNumber } from '../../../core/text/quantities';
 import { useEffect, useRef, type RefObject } from 'react';
+import { BATTERY, END } from '../../../core/runs/description';
 import { CAUSES } from '../../../core/runs/causes';
 import type { Mission } from '../../../core/table/table';
 import type { Pose } from '../../../core/geometry/pose';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/fields/Choice';
 import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
-import { SMALL_LENGTH, VOLTS, HEADING } from '../../../ui/fields/units';
 import { runForm } from '../../parsers';
 import { allWorked, endOf, toggleMission, workedAsAWhole, type Entry } from './entry';
 import styles from './LogStation.module.css';
@@ -48,31 +48,12 @@ const F = fieldsOf<Entry>();
 
 const EndFields = ({ refs }: Pick<Props, 'refs'>) => (
   <div className={styles.endFields}>
-    <F.Number
-      name="endXM"
-      label="End x (to the right)"
-      unit={SMALL_LENGTH}
-      min={-5000}
-      max={5000}
-      optional
-      inputRef={refs.x}
-    />
-    <F.Number
-      name="endYM"
-      label="End y (away)"
-      unit={SMALL_LENGTH}
-      min={-5000}
-      max={5000}
-      optional
-      inputRef={refs.y}
-    />
-    <F.Number
+    <F.Value name="endXM" field={END.endXM} inputRef={refs.x} />
+    <F.Value name="endYM" field={END.endYM} inputRef={refs.y} />
+    <F.Value
       name="endHeadingRad"
+      field={END.endHeadingRad}
       label={`Heading (${positiveTurn()})`}
-      unit={HEADING}
-      min={-180}
-      max={180}
-      optional
       inputRef={refs.heading}
     />
   </div>
@@ -195,7 +176,7 @@ export function EntryForm(props: Props) {
             <F.Text name="battery" label="Battery" maxLength={40} suggestions={props.batteries} />
           </div>
           <div className={styles.pair}>
-            <F.Number name="batteryV" label="Voltage" unit={VOLTS} min={0} max={60} optional />
+            <F.Value name="batteryV" field={BATTERY.batteryV} />
             <F.Text name="note" label="Note" maxLength={500} />
           </div>
         </div>

@@ -1,29 +1,14 @@
 import { z } from 'zod';
 import { limits } from '../procedure/limits';
 import { procedure } from '../procedure/procedure';
-import { straightModel, type StraightModel } from './straightModel';
+import { straightModel, type StraightModel } from '../drive/straightModel';
+import { valuesSchema } from '../description/schema';
+import { STRAIGHT_TRIAL } from '../trials/straight';
 
-const MILLIMETRES = 'are these millimetres? metres are expected';
-const distanceM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);
-const speedMPerS = z.number().positive().max(5, `expected at most 5 m/s: ${MILLIMETRES}`);
-const angleRad = z.number().min(-3.2).max(3.2, 'are these degrees? radians are expected');
+const { keptBy: _keptBy, remark: _remark, ...drive } = STRAIGHT_TRIAL.fields;
 
 export const straightInput = z.strictObject({
-  trials: z
-    .array(
-      z.strictObject({
-        commandedM: distanceM.refine((value) => value !== 0, 'expected a drive, not 0'),
-        actualM: distanceM,
-        sidewaysM: distanceM.nullable().default(null),
-        headingChangeRad: angleRad.nullable().default(null).describe('to the left positive'),
-        speedMPerS,
-        afterReversal: z
-          .boolean()
-          .default(false)
-          .describe('the first drive after one the other way'),
-      }),
-    )
-    .max(10_000),
+  trials: z.array(valuesSchema(drive)).max(10_000),
   readToM: limits.readToM,
 });
 

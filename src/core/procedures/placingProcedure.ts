@@ -1,25 +1,24 @@
 import { z } from 'zod';
 import { procedure } from '../procedure/procedure';
 import { PLACING_WAYS } from '../calibrationValues/placingWays';
-import { placing, poseOnGrid } from './placing';
-
-const MILLIMETRES = 'are these millimetres? metres are expected';
-const onGridM = z.number().min(-30).max(30, `expected at most ± 30 m: ${MILLIMETRES}`);
-const onGrid = {
-  noseAlongM: onGridM,
-  noseAcrossM: onGridM.describe('to the left positive'),
-  tailAcrossM: onGridM.describe('to the left positive'),
-};
+import { placing, poseOnGrid } from '../placing/placing';
+import { shapeOf, valuesSchema } from '../description/schema';
+import { PLACING_LIST } from '../trials/lists';
+import { MARKS_ON_GRID } from '../trials/placing';
 
 const placingInput = z
   .strictObject({
     trials: z
-      .array(z.strictObject({ person: z.string().max(80), way: z.enum(PLACING_WAYS), ...onGrid }))
+      .array(
+        z.strictObject({
+          person: z.string().max(80),
+          way: z.enum(PLACING_WAYS),
+          ...shapeOf(MARKS_ON_GRID),
+        }),
+      )
       .max(10_000),
-    noseToTailM: z.number().min(0.02).max(2, `expected at most 2 m: ${MILLIMETRES}`),
-    noseToAxleM: z.number().min(0).max(2, `expected at most 2 m: ${MILLIMETRES}`),
-    planned: z
-      .strictObject(onGrid)
+    ...shapeOf(PLACING_LIST),
+    planned: valuesSchema(MARKS_ON_GRID)
       .nullable()
       .default(null)
       .describe('where they would stand if it were placed as planned'),

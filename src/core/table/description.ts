@@ -1,0 +1,68 @@
+import { number, text } from '../description/description';
+
+/* The values of a table and of what is on it, each described once. */
+
+const size = (label: string) => number({ label, quantity: 'small length', min: 0.2, max: 20 });
+
+export const TABLE = {
+  widthM: size('Along the home edge'),
+  heightM: size('Away from it'),
+};
+
+const coordinate = (label: string) =>
+  number({ label, quantity: 'small length', min: -20, max: 20 });
+
+/** Where something stands, and which way it looks. */
+export const POSE = {
+  xM: coordinate('Robot’s axle at x'),
+  yM: coordinate('at y'),
+  headingRad: number({ label: 'looking to', quantity: 'heading', min: -100, max: 100 }),
+};
+
+/** A straight piece by its two ends, or an area by two of its corners. */
+export const SEGMENT = {
+  x1M: coordinate('from x'),
+  y1M: coordinate('from y'),
+  x2M: coordinate('to x'),
+  y2M: coordinate('to y'),
+};
+
+export const LINE = {
+  widthM: number({
+    label: 'wide',
+    quantity: 'small length',
+    min: 0,
+    max: 0.5,
+    open: 'below',
+    default: 0.02,
+  }),
+};
+
+const half = (label: string) =>
+  number({ label, quantity: 'small length', min: 0, max: 1, open: 'below', default: 0.02 });
+
+/** How exactly the robot must stand: half sizes, along and across the mission's heading. */
+export const WINDOW = {
+  alongM: half('Works along ±'),
+  acrossM: half('across ±'),
+  headingRad: number({
+    label: 'heading ±',
+    quantity: 'angle',
+    min: 0,
+    max: 3.2,
+    open: 'below',
+    default: 0.0873,
+  }),
+};
+
+export const MISSION = {
+  name: text({ label: 'Name', isNeeded: true, wanted: 'expected a name', mostLetters: 60 }),
+  points: number({
+    label: 'Worth',
+    quantity: 'points',
+    min: 0,
+    max: 1000,
+    whole: true,
+    default: 0,
+  }),
+};

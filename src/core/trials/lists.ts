@@ -1,0 +1,127 @@
+import {
+  choice,
+  number,
+  orNothing,
+  text,
+  themselves,
+  type Fields,
+} from '../description/description';
+import { driftRadPerS, readToM, sideM } from '../description/values';
+import { WANTED } from '../ranging/description';
+import { STOPS_BY, type StopKind } from '../ranging/stopsBy';
+import { TUNED_IDS } from '../robot/tunedIds';
+
+/* What a list of trials says of all of them, each value described once. */
+
+/** Under what they were made: every list has these. */
+export const MADE_UNDER = {
+  surface: text({ label: 'Surface' }),
+  battery: text({ label: 'Battery' }),
+  who: text({ label: 'Measured by (nickname)' }),
+  readToM,
+};
+
+export const TURN_LIST = {
+  driftRadPerS: { ...driftRadPerS, hint: 'taken out of every trial', min: -1, max: 1 },
+  readingSdRad: number({
+    label: 'Protractor good to ±',
+    about: 'of whoever reads the protractor',
+    quantity: 'angle',
+    min: 0,
+    max: 0.2,
+  }),
+  stopMode: choice({
+    label: 'On a stop the motors',
+    options: themselves(['coast', 'brake', 'hold']),
+  }),
+};
+
+export const LAP_LIST = {
+  sideM,
+  driven: choice({ label: 'Sides and turns by', options: themselves(['encoders', 'gyro']) }),
+  corners: choice({
+    label: 'Corners',
+    options: { spin: 'both wheels', pivot: 'one stands' },
+    default: 'spin',
+  }),
+  lapS: orNothing(
+    number({ label: 'A lap takes', about: 'what a lap takes', quantity: 'time', min: 1, max: 600 }),
+  ),
+};
+
+export const STRAIGHT_LIST = {
+  keep: choice({
+    label: 'Kept straight by',
+    options: themselves(['heading', 'encoders', 'nothing']),
+  }),
+};
+
+export const RANGE_LIST = {
+  toleranceM: number({
+    label: 'Tolerance',
+    quantity: 'small length',
+    min: 0,
+    max: 1,
+    open: 'below',
+    beyond: 'expected at most 1 m: are these millimetres? metres are expected',
+  }),
+  shows: choice({
+    label: 'It shows',
+    options: themselves(['a length', 'volts']),
+    default: 'a length',
+  }),
+};
+
+export const STOP_LIST = {
+  ...WANTED,
+  timeAtHandS: number({
+    label: 'Time at hand',
+    quantity: 'time',
+    min: 0.1,
+    max: 120,
+    default: 3,
+  }),
+  by: choice({
+    label: 'Ended by',
+    about: 'what ends the drive that is tried now',
+    options: Object.fromEntries(
+      Object.entries(STOPS_BY).map(([kind, { title }]) => [kind, title]),
+    ) as Record<StopKind, string>,
+    default: 'distance',
+  }),
+};
+
+/** Of the robot that is placed: what its nose and tail on a grid say of its axle. */
+export const PLACING_LIST = {
+  noseToTailM: number({ label: 'Nose to tail', quantity: 'small length', min: 0.02, max: 2 }),
+  noseToAxleM: number({ label: 'Nose to axle', quantity: 'small length', min: 0, max: 2 }),
+};
+
+export const GAIN_LIST = {
+  controller: choice({ label: 'Controller', options: themselves(TUNED_IDS) }),
+};
+
+/** At which a gain is tried: a speed, or a turning rate. */
+export const TRIED_AT = number({
+  label: 'Tried at',
+  quantity: 'speed',
+  min: 0,
+  max: 100,
+  open: 'below',
+});
+
+export const DRILL_LIST = {
+  name: text({ label: 'Who judges (nickname)', about: 'of whoever judges' }),
+};
+
+/** What the lists of each procedure say, by its name. */
+export const LISTS: Readonly<Record<string, Fields>> = {
+  turns: TURN_LIST,
+  square: LAP_LIST,
+  straight: STRAIGHT_LIST,
+  range: RANGE_LIST,
+  stop: STOP_LIST,
+  placing: PLACING_LIST,
+  gains: GAIN_LIST,
+  drill: DRILL_LIST,
+};
