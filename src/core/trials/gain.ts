@@ -1,7 +1,7 @@
 import { choice, number, orNothing, themselves } from '../description/description';
 import { TUNED_IDS } from '../robot/tunedIds';
-import { SEEN } from '../tuning/byEye';
-import { SETTLES } from '../tuning/damping';
+import type { SEEN } from '../tuning/byEye';
+import type { SETTLES } from '../tuning/damping';
 import { trialKind } from './kind';
 
 const WORDS = {
@@ -50,6 +50,13 @@ export const GAIN_TRIAL = trialKind({
   readOff: ['seen'],
 });
 
+const SETTLED = {
+  overshoots: 'It swings past',
+  settles: 'It settles',
+  trembles: 'Its motors tremble',
+  'stays off': 'It stays beside',
+} as const satisfies Record<(typeof SETTLES)[number], string>;
+
 const tuned = (label: string, hint: string) =>
   number({ label, hint, quantity: 'gain', min: 0, max: 1e4 });
 
@@ -57,7 +64,7 @@ const tuned = (label: string, hint: string) =>
 export const DAMPING_LOOK = {
   damping: tuned('Damping', 'in the program with the sign of the gain'),
   integral: tuned('Integral', '0, unless an error stays'),
-  seen: choice({ label: 'How it came back with damping', options: themselves(SETTLES) }),
+  seen: choice({ label: 'How it came back with damping', options: SETTLED }),
 };
 
 /** What is kept to while a wall or a line's edge is followed. */

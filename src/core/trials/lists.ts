@@ -7,6 +7,7 @@ import {
   type Fields,
 } from '../description/description';
 import { driftRadPerS, readToM, sideM } from '../description/values';
+import { KEPT_BY } from '../drive/straightGroups';
 import { WANTED } from '../ranging/description';
 import { STOPS_BY, type StopKind } from '../ranging/stopsBy';
 import { TUNED_IDS } from '../robot/tunedIds';
@@ -38,10 +39,13 @@ export const TURN_LIST = {
 
 export const LAP_LIST = {
   sideM,
-  driven: choice({ label: 'Sides and turns by', options: themselves(['encoders', 'gyro']) }),
+  driven: choice({
+    label: 'Sides and turns by',
+    options: { encoders: 'encoders, heading hold off', gyro: 'the gyro' },
+  }),
   corners: choice({
     label: 'Corners',
-    options: { spin: 'both wheels', pivot: 'one stands' },
+    options: { spin: 'on the spot', pivot: 'inner wheel stands' },
     default: 'spin',
   }),
   lapS: orNothing(
@@ -50,10 +54,7 @@ export const LAP_LIST = {
 };
 
 export const STRAIGHT_LIST = {
-  keep: choice({
-    label: 'Kept straight by',
-    options: themselves(['heading', 'encoders', 'nothing']),
-  }),
+  keep: choice({ label: 'Kept straight by', options: KEPT_BY }),
 };
 
 export const RANGE_LIST = {
@@ -82,7 +83,7 @@ export const STOP_LIST = {
     default: 3,
   }),
   by: choice({
-    label: 'Ended by',
+    label: 'Stopped by',
     about: 'what ends the drive that is tried now',
     options: Object.fromEntries(
       Object.entries(STOPS_BY).map(([kind, { title }]) => [kind, title]),

@@ -25,12 +25,7 @@ interface Props {
   onLook(look: DampingLook): void;
 }
 
-const LOOKS: Record<Settles, string> = {
-  overshoots: 'It swings past',
-  settles: 'It settles',
-  trembles: 'Its motors tremble',
-  'stays off': 'It stays beside',
-};
+const LOOKS = DAMPING_LOOK.seen.options;
 
 /** What is tuned second, where a program has it: damping, and an integral for an error that stays. */
 export const DampingEntry = (props: Props) => (

@@ -26,12 +26,7 @@ interface Props {
   onLook(seen: SeenGain): void;
 }
 
-const LOOKS: Record<SeenGain, string> = {
-  'too slow': 'Too slow',
-  good: 'Good',
-  'too jerky': 'Too jerky',
-  'wrong way': 'The wrong way',
-};
+const LOOKS = GAIN_TRIAL.fields.seen.options;
 
 /** The gain as it was typed into the program, and how the robot looked with it. */
 export const GainEntry = (props: Props) => (

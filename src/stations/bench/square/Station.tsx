@@ -7,7 +7,7 @@ import { driveFromSquare } from '../../../core/calibration/kinds/drive/fromStudy
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
 import { counted, errorLength, fineLength } from '../../../core/text/quantities';
 import type { SquareTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/fields/Choice';
+import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { ValueField } from '../../../ui/fields/ValueField';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
@@ -99,22 +99,14 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
               onChange={(sideM) => setConditions({ sideM })}
             />
             <ReadTo value={conditions.readToM} onChange={(readToM) => setConditions({ readToM })} />
-            <Choice
-              label="Sides and turns by"
+            <ChoiceField
+              field={LAP_LIST.driven}
               value={conditions.driven}
-              options={[
-                { value: 'encoders', label: 'encoders, heading hold off' },
-                { value: 'gyro', label: 'the gyro' },
-              ]}
               onChange={(driven) => setConditions({ driven })}
             />
-            <Choice
-              label="Corners"
+            <ChoiceField
+              field={LAP_LIST.corners}
               value={conditions.corners}
-              options={[
-                { value: 'spin', label: 'on the spot' },
-                { value: 'pivot', label: 'inner wheel stands' },
-              ]}
               onChange={(corners) => setConditions({ corners })}
             />
             {conditions.driven === 'gyro' && (

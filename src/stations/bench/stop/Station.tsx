@@ -1,15 +1,16 @@
+import { STOP_LIST } from '../../../core/trials/lists';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { useMemo } from 'react';
 import type { RangeCalibration } from '../../../core/calibrationValues/range';
 import { calibrationFromStops } from '../../../core/calibration/kinds/stop/fromStudy';
 import { describeCalibration } from '../../../core/calibration/registry';
 import { rankSentences, rankStops } from '../../../core/ranging/stopKinds';
-import { STOP_KINDS, STOPS_BY } from '../../../core/ranging/stopsBy';
+import { STOPS_BY } from '../../../core/ranging/stopsBy';
 import { readsOf, stopStudy } from '../../../core/ranging/stopStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { counted } from '../../../core/text/quantities';
 import type { StopTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { Choice } from '../../../ui/fields/Choice';
+import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';
 import { notAside } from '../trials/openedList';
@@ -110,10 +111,9 @@ export default function Station({ robot, trials: loaded, lists, measured }: Prop
       steps={STEPS}
       doing={
         <>
-          <Choice
-            label="Stopped by"
+          <ChoiceField
+            field={STOP_LIST.by}
             value={by}
-            options={STOP_KINDS.map((kind) => ({ value: kind, label: STOPS_BY[kind].title }))}
             onChange={(chosen) => setConditions({ by: chosen })}
           />
           <div className={styles.fields}>

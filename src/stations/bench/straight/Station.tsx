@@ -1,7 +1,9 @@
+import { STRAIGHT_LIST } from '../../../core/trials/lists';
+import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { roundLength } from '../../../core/text/lengths';
 import { useMemo, useState } from 'react';
-import { KEPT_BY, straightGroups, type KeptBy } from '../../../core/drive/straightGroups';
+import { straightGroups } from '../../../core/drive/straightGroups';
 import { straightStudy } from '../../../core/drive/straightStudy';
 import { counted, errorLength, benchLength } from '../../../core/text/quantities';
 import type {
@@ -40,11 +42,6 @@ const steps = () => [
 ];
 
 const REASONS = ['It ran into something', 'Not placed along the tape', 'Typed by mistake'];
-
-const KEEPS = (Object.keys(KEPT_BY) as KeptBy[]).map((value) => ({
-  value,
-  label: KEPT_BY[value],
-}));
 
 /** Straight drives: how far the robot truly goes, and where to the side. */
 export default function Station({ robot, trials: loaded, lists }: Props) {
@@ -110,10 +107,9 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       doing={
         <>
           <div className={styles.fields}>
-            <Choice
-              label="Kept straight by"
+            <ChoiceField
+              field={STRAIGHT_LIST.keep}
               value={keep}
-              options={KEEPS}
               onChange={(next) => setConditions({ keep: next })}
             />
             <ReadTo value={readToM} onChange={(step) => setConditions({ readToM: step })} />
