@@ -45,6 +45,16 @@ const STEERS = {
   selector: 'CallExpression[callee.property.name="command"]',
   message: 'Only core/control steers: give drive() a controller.',
 };
+/** Kinds of steps, units and calibrations by names that nothing else has. */
+const KIND_NAMES = [
+  ...['left motor', 'right motor', 'heading sensor', 'distance sensor', 'light sensor'],
+  ...['colour sensor', 'touch sensor', 'attachment motor', 'square-up', 'approach', 'repeat'],
+  ...['gyro-drift', 'turns', 'squaring', 'placing'],
+].join('|');
+const ASKS_KIND = {
+  selector: `BinaryExpression[operator=/^[!=]==$/] > Literal[value=/^(${KIND_NAMES})$/]`,
+  message: 'Ask the registry of its kinds, not for one by its name.',
+};
 const HOUSED = { selector: 'Program', message: 'Give this file a room of the core (floors.js).' };
 
 /** Files so deep in a room of the core import nothing of the rooms that stand behind it in floors.js. */
@@ -103,7 +113,7 @@ export default defineConfig(
     files: ['src/**/*.{ts,tsx}'],
     ignores: ['src/core/control/**'],
     rules: {
-      'no-restricted-syntax': ['error', STEERS],
+      'no-restricted-syntax': ['error', STEERS, ASKS_KIND],
     },
   },
   {
@@ -112,6 +122,7 @@ export default defineConfig(
       'no-restricted-syntax': [
         'error',
         STEERS,
+        ASKS_KIND,
         {
           selector: 'JSXAttribute[name.name=/^(min|max)$/]',
           message:

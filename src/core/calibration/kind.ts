@@ -17,6 +17,10 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   isByEarlierMethod?(value: V): boolean;
   /** No plan computes with it: it is typed into programs, and the Bench begins with it. */
   isOnlyTyped?: true;
+  /** A route is planned with it, step by step; every other changes the robot that is computed with. */
+  isInRoutes?: true;
+  /** What every heading in a program is to be told times; left out: as it is. */
+  headingScale?(value: V): number;
   /** In a line: what is computed with. */
   describe(value: V): string;
   /** The robot as it was measured, by this and all that holds: in place of what a ruler or nobody said. */

@@ -3,9 +3,10 @@ import { turnsIn } from '../course/turnsIn';
 import { capitalised } from '../text/capitalised';
 import { counted, number } from '../text/quantities';
 import type { CalibrationValue } from './calibration';
-import { describeCalibration } from './registry';
+import { calibrationOf } from './find';
+import { describeCalibration, kindOfCalibration } from './registry';
 import type { TurnChanges } from './applyTurns';
-import { headingScaleOf, knowsSpins } from '../calibrationValues/turnStop';
+import { knowsSpins } from '../calibrationValues/turnStop';
 
 /** A calibration and the day it was made. */
 export interface DatedCalibration {
@@ -15,7 +16,7 @@ export interface DatedCalibration {
 
 /** By what every heading is told, where the heading sensor does not read right; empty where it does. */
 export function headingsTold(value: CalibrationValue): string {
-  const scale = value.kind === 'turns' ? headingScaleOf(value) : 1;
+  const scale = kindOfCalibration(value.kind).headingScale?.(value) ?? 1;
   return scale === 1
     ? ''
     : `In the program tell every heading × ${number(scale, 4)}, counted from the start: in turns and in drives that hold one.`;
@@ -56,8 +57,9 @@ export function planText(
   others: readonly string[],
 ): string[] {
   const hasTurns = turnsIn(route) > 0;
+  const measured = turns && calibrationOf([turns.value], 'turns');
   const ofTurns =
-    turns?.value.kind !== 'turns' || !knowsSpins(turns.value)
+    turns === null || measured === null || !knowsSpins(measured)
       ? 'Turns stop as early as typed: no measured turns stand behind them.'
       : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}). ${headingsTold(turns.value)}`.trim();
   return [

@@ -5,7 +5,7 @@ import { calibrationFromStops } from '../calibration/kinds/stop/fromStudy';
 import { driftFromCheck, measuresDrift } from '../calibration/kinds/gyroDrift/fromStudy';
 import { driveFromSquare } from '../calibration/kinds/drive/fromStudy';
 import { withTurnCalibration } from '../calibration/applyTurns';
-import type { CalibrationValue } from '../calibration/calibration';
+import type { CalibrationOf, CalibrationValue } from '../calibration/calibration';
 import { fittedRobot } from '../calibration/fittedRobot';
 import { routeSchema } from '../course/route';
 import { tableSchema } from '../table/table';
@@ -49,7 +49,7 @@ export const forecastInput = z.strictObject({
 type Bench = z.output<typeof forecastInput>['bench'];
 
 /** A drift, as it is applied; nothing where the robot did not lie still for long enough. */
-function driftOf({ stillCheck: input }: Bench): CalibrationValue | null {
+function driftOf({ stillCheck: input }: Bench): CalibrationOf<'gyro-drift'> | null {
   if (input === undefined) return null;
   const { samples, runDurationS, toleranceRad, settings, earlier } = input;
   const found = stillCheck(stillLog(samples), runDurationS, toleranceRad, settings, earlier);
@@ -63,9 +63,12 @@ function straightOf({ straights }: Bench): CalibrationValue | null {
 }
 
 /** Turns, the drift that a still check found taken out where none was given. */
-function turnsOf({ turns }: Bench, drift: CalibrationValue | null): CalibrationValue | null {
+function turnsOf(
+  { turns }: Bench,
+  drift: CalibrationOf<'gyro-drift'> | null,
+): CalibrationValue | null {
   if (turns === undefined) return null;
-  const foundRadPerS = drift?.kind === 'gyro-drift' ? drift.driftRadPerS : 0;
+  const foundRadPerS = drift?.driftRadPerS ?? 0;
   const model = turnModel(turns.trials, turns.driftRadPerS || foundRadPerS, turns.wantedRad);
   const canApply = model.groups.length > 0 && model.groups.every((one) => !hardlyTurns(one.model));
   return canApply ? calibrationFromTurns(model) : null;

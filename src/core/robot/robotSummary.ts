@@ -1,6 +1,7 @@
 import type { Robot } from './robot';
 import { counted, errorLength, number, percent, shortNumber, benchSpeed } from '../text/quantities';
-import { KINDS } from '../units/registry';
+import type { UnitKind } from '../units/kind';
+import { KINDS, type UnitKindName } from '../units/registry';
 import { unitsOf } from '../units/ofRobot';
 
 const grows = (sign: 1 | -1): string => (sign > 0 ? 'grows' : 'shrinks');
@@ -25,10 +26,9 @@ export const SUMMARIES = {
 
 /** "2 distance sensors, 1 light sensor": what is plugged in besides the driven wheels. */
 export function sensorSentence(robot: Robot): string {
-  const said = KINDS.flatMap(({ kind }) => {
-    if (kind === 'left motor' || kind === 'right motor') return [];
-    const count = unitsOf(robot, kind).length;
-    return count === 0 ? [] : [counted(count, kind === 'other' ? 'other unit' : kind)];
+  const said = KINDS.flatMap((one: UnitKind<UnitKindName>) => {
+    const count = one.isDriven === true ? 0 : unitsOf(robot, one.kind).length;
+    return count === 0 ? [] : [counted(count, one.called ?? one.kind)];
   });
   return said.length === 0 ? 'No sensor yet.' : `${said.join(', ')}.`;
 }

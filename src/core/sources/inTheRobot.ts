@@ -1,6 +1,6 @@
 import type { NumberValue } from '../description/description';
 import type { Robot } from '../robot/robot';
-import { headingOf, withHeading } from '../units/ofRobot';
+import { headingOf, isA, withHeading } from '../units/ofRobot';
 import { KINDS } from '../units/registry';
 import type { Unit } from '../units/unit';
 import type { NamedError } from './source';
@@ -26,7 +26,7 @@ const NOISES = KINDS.flatMap(({ kind, noise }): NamedError[] =>
           times: (robot, times) => ({
             ...robot,
             units: robot.units.map((unit) =>
-              unit.kind === kind ? noisier(unit, noise, times) : unit,
+              isA(unit, kind) ? noisier(unit, noise, times) : unit,
             ),
           }),
         },

@@ -6,6 +6,7 @@ import { rolledOver } from '../channels/unwrapEncoder';
 import { unitReader } from '../sensing/readers';
 import type { Floor } from '../sensing/underSpot';
 import { columnsOf } from '../units/columns';
+import { kindOf } from '../units/registry';
 import { headingOf } from '../units/ofRobot';
 import { placeAt } from './place';
 import { busyUntilS, epochAt, motionAt, type StandIn } from './state';
@@ -78,9 +79,6 @@ export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number
 /** It lies under all of a robot, wherever that stands, m. */
 const CARD = { x1M: -1000, y1M: -1000, x2M: 1000, y2M: 1000 };
 
-/** Of the echoes that a weak battery sends out so many more are lost. */
-const LOST_WHEN_WEAK = 0.15;
-
 /** A card is laid over all that is drawn there. */
 const under = (card: StandIn['card'], lines: Floor['lines']): Floor =>
   card === null
@@ -98,7 +96,8 @@ function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: nu
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
       const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
       const read = unitReader(unit, { surfaces, floor, random, attachmentDegrees })?.(pose, tS);
-      const isLost = unit.kind === 'distance sensor' && weak && random.uniform() < LOST_WHEN_WEAK;
+      const { lostWhenWeak = 0 } = kindOf(unit.kind);
+      const isLost = weak && lostWhenWeak > 0 && random.uniform() < lostWhenWeak;
       return [unit.id, isLost ? {} : (read ?? {})] as const;
     }),
   );

@@ -2,6 +2,8 @@ import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { robotSchema, type RawSigns, type Robot } from '../robot/robot';
 import { randomStream, type RandomStream } from '../stats/random';
+import { drawsOf } from '../stats/draws';
+import { kindOf } from '../units/registry';
 import type { Unit } from '../units/unit';
 
 /** What is true of a stand-in robot and hidden from the procedures. */
@@ -25,30 +27,6 @@ export interface StandInTruth {
   echoesFailBelowV: number;
 }
 
-const drawsOf = (random: RandomStream) => ({
-  between: (low: number, high: number) => low + (high - low) * random.uniform(),
-  either: () => (random.uniform() < 0.5 ? -1 : 1),
-});
-
-/** What is hidden about a unit of each kind; of the other kinds there is nothing. */
-const HIDDEN: Partial<Record<Unit['kind'], (draws: ReturnType<typeof drawsOf>) => object>> = {
-  'heading sensor': ({ between, either }) => ({
-    driftRadPerS: 0,
-    driftSdRadPerS: 0,
-    scaleError: either() * between(0.002, 0.008),
-    latencyS: between(0.01, 0.03),
-    noiseRadPerSqrtS: deg(between(0.008, 0.02)),
-  }),
-  'distance sensor': ({ between }) => ({
-    offsetM: between(-0.004, 0.012),
-    scale: between(0.985, 1.015),
-    noiseM: 0.003,
-    lostEchoShare: 0.02,
-  }),
-  'light sensor': ({ between }) => ({ floorShare: between(0.55, 0.66) }),
-  'colour sensor': ({ between }) => ({ whiteShare: between(0.75, 0.95) }),
-};
-
 /** The first heading and distance sensor draw from the robot's own chance, every other unit from its own. */
 function hiddenUnits(units: readonly Unit[], random: RandomStream, seed: number): unknown[] {
   const first = ['heading sensor', 'distance sensor'].map((kind) =>
@@ -58,7 +36,7 @@ function hiddenUnits(units: readonly Unit[], random: RandomStream, seed: number)
     const own = first.includes(unit) ? random : randomStream(seed, 0, `stand-in: ${unit.id}`);
     return {
       ...unit,
-      behaviour: { ...unit.behaviour, ...HIDDEN[unit.kind]?.(drawsOf(own)) },
+      behaviour: { ...unit.behaviour, ...kindOf(unit.kind).hidden?.(drawsOf(own)) },
     };
   });
 }

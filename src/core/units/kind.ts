@@ -1,4 +1,5 @@
-import type { Fields, NumberValue } from '../description/description';
+import type { Fields, NumberValue, Values } from '../description/description';
+import type { Draws } from '../stats/draws';
 import type { UnitChannel } from './channel';
 import type { PortClass } from './portClasses';
 
@@ -20,6 +21,16 @@ export interface UnitKind<Kind extends string = string, Behaviour extends Fields
   lack: string | null;
   /** What it reads, number by number; none for what the machine itself reads, and for what reads nothing. */
   channels: readonly UnitChannel[];
+  /** It turns a wheel that drives the robot, which has one of it. */
+  isDriven?: true;
+  /** What one is called where its kind alone would say too little. */
+  called?: string;
+  /** What else is to be known on a sheet about one that behaves so. */
+  note?(behaviour: Values<Behaviour>): string;
+  /** What a battery that is weak takes from it; the share of readings that it loses then. */
+  lostWhenWeak?: number;
+  /** What a stand-in's own differs by from what is usual; it is hidden from whoever measures. */
+  hidden?(draws: Draws): Partial<Values<Behaviour>>;
   /** Those values of its behaviour by which its readings scatter; null where they do not. */
   noise: Readonly<Record<string, NumberValue>> | null;
 }

@@ -7,12 +7,15 @@ export interface WithUnits {
   units: Unit[];
 }
 
+/** Whether it is of that kind. */
+export const isA = <Kind extends Unit['kind']>(unit: Unit, kind: Kind): unit is UnitOf<Kind> =>
+  unit.kind === kind;
+
 /** The units of a kind that are plugged in, in the order of the record. */
 export const unitsOf = <Kind extends Unit['kind']>(
   { units }: WithUnits,
   kind: Kind,
-): UnitOf<Kind>[] =>
-  units.filter((unit): unit is UnitOf<Kind> => unit.kind === kind && unit.port !== null);
+): UnitOf<Kind>[] => units.filter((unit) => isA(unit, kind)).filter(({ port }) => port !== null);
 
 /** How the heading sensor behaves, or null for a robot that has none. */
 export const headingOf = (robot: WithUnits): UnitOf<'heading sensor'>['behaviour'] | null =>

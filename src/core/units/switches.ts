@@ -1,4 +1,4 @@
-import { unitsOf, type WithUnits } from './ofRobot';
+import { isA, unitsOf, type WithUnits } from './ofRobot';
 import type { Unit } from './unit';
 
 /** What each switch read while it was pressed, by its id. */
@@ -17,7 +17,7 @@ export const switchErrors = (robot: WithUnits, pressed: Pressed): string[] =>
 export const withSwitches = (units: readonly Unit[], pressed: Pressed): Unit[] =>
   units.map((unit) => {
     const reads = pressed[unit.id];
-    return unit.kind === 'touch sensor' && reads !== undefined
+    return isA(unit, 'touch sensor') && reads !== undefined
       ? { ...unit, behaviour: { ...unit.behaviour, readsWhilePressed: reads } }
       : unit;
   });

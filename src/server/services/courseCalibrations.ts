@@ -39,10 +39,10 @@ export async function courseCalibrations(
   const [known, validity] = await Promise.all([calibrationsOf(db, record), validityOf(db, record)]);
   const current = holdingOf(known, record);
   // Turns are in the commands of a route; all others change the robot that is computed with, or are only typed.
-  const others = allHeld(current).filter(
-    ({ value }) =>
-      value.kind !== 'turns' && kindOfCalibration(value.kind).isOnlyTyped === undefined,
-  );
+  const others = allHeld(current).filter(({ value: { kind } }) => {
+    const { isInRoutes, isOnlyTyped } = kindOfCalibration(kind);
+    return isInRoutes === undefined && isOnlyTyped === undefined;
+  });
   const values = allHeld(current).map(({ value }) => value);
   return {
     all: known.calibrations,

@@ -1,7 +1,7 @@
 import { degreesFromRadians } from '../../core/geometry/angle';
 import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
-import { UNIT_MARKS } from './units/registry';
+import { markOf } from './units/registry';
 import styles from './RobotStation.module.css';
 
 /** The robot from above, to scale, its front upwards, with the sizes that matter. */
@@ -43,7 +43,7 @@ export function RobotDrawing({ robot }: { robot: Robot }) {
           d={`M${-mm(trackM) / 2} 0H${mm(trackM) / 2}M0 6V${-mm(body.frontM)}`}
         />
         {units.map((unit) => {
-          const Mark = UNIT_MARKS[unit.kind];
+          const Mark = markOf(unit.kind);
           const { place, facingRad } = unit;
           return (
             <g

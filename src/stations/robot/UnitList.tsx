@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { sensorSentence, wantedOf } from '../../core/robot/robotSummary';
-import { KINDS } from '../../core/units/registry';
+import { KINDS, kindOf } from '../../core/units/registry';
 import type { Unit } from '../../core/units/unit';
 import { portSentence, wiringProblems } from '../../core/course/wiring';
 import { Button } from '../../ui/Button';
@@ -10,15 +10,13 @@ import { PortsField } from './PortsField';
 import styles from './RobotStation.module.css';
 import { UnitRow } from './UnitRow';
 
-const DRIVEN: readonly Unit['kind'][] = ['left motor', 'right motor'];
-
 /** Motors and sensors as labelled units with their ports. */
 export function UnitList({ robot, onChange, onStock }: RobotProps & StockProps) {
   const { build } = robot;
   const setUnits = (units: Unit[]) => onChange({ ...robot, units });
   // A wheel has one motor: it is offered where it was removed.
   const offered = KINDS.map(({ kind }) => kind).filter(
-    (kind) => !DRIVEN.includes(kind) || !robot.units.some((unit) => unit.kind === kind),
+    (kind) => kindOf(kind).isDriven !== true || !robot.units.some((unit) => unit.kind === kind),
   );
   const remove = ({ id }: Unit) => setUnits(robot.units.filter((unit) => unit.id !== id));
   const add = async (kind: Unit['kind']) => {

@@ -1,3 +1,4 @@
+import { kindOf } from '../../core/units/registry';
 import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
 import type { Unit } from '../../core/units/unit';
@@ -18,9 +19,7 @@ const mountedText = (unit: Unit): string => {
     looks === '' || unit.mounting.includes(looks) ? '' : `looks ${looks}`,
     heightM === null ? '' : `${errorLength(heightM)} high`,
     unit.address === '' ? '' : `address ${unit.address}`,
-    unit.kind === 'touch sensor' && !unit.behaviour.readsWhilePressed
-      ? 'reads false while pressed'
-      : '',
+    kindOf(unit.kind).note?.(unit.behaviour) ?? '',
   ]
     .filter((text) => text !== '')
     .join(', ');

@@ -54,5 +54,6 @@ export const colour = unitKind({
     channel('blue'),
     { ...channel('clear'), onlyWith: 'hasClear' },
   ],
+  hidden: ({ between }) => ({ whiteShare: between(0.75, 0.95) }),
   noise: { noiseShare: behaviour.noiseShare },
 });

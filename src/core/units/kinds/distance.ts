@@ -82,5 +82,12 @@ export const distance = unitKind({
       reads: { words: 'distance', quantity: 'length', most: 5 },
     },
   ],
+  lostWhenWeak: 0.15,
+  hidden: ({ between }) => ({
+    offsetM: between(-0.004, 0.012),
+    scale: between(0.985, 1.015),
+    noiseM: 0.003,
+    lostEchoShare: 0.02,
+  }),
   noise: { noiseM: behaviour.noiseM, lostEchoShare: behaviour.lostEchoShare },
 });

@@ -1,3 +1,4 @@
+import { radiansFromDegrees } from '../../geometry/angle';
 import { number } from '../../description/description';
 import { unitKind } from '../kind';
 import { period } from './sharedFields';
@@ -65,5 +66,12 @@ export const heading = unitKind({
   faces: false,
   lack: 'turns and straight drives go by the encoders alone, and slip is not seen',
   channels: [],
+  hidden: ({ between, either }) => ({
+    driftRadPerS: 0,
+    driftSdRadPerS: 0,
+    scaleError: either() * between(0.002, 0.008),
+    latencyS: between(0.01, 0.03),
+    noiseRadPerSqrtS: radiansFromDegrees(between(0.008, 0.02)),
+  }),
   noise: { noiseRadPerSqrtS: behaviour.noiseRadPerSqrtS },
 });

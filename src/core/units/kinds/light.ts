@@ -47,5 +47,6 @@ export const light = unitKind({
       reads: { words: 'light', quantity: 'share', most: 1 },
     },
   ],
+  hidden: ({ between }) => ({ floorShare: between(0.55, 0.66) }),
   noise: { noiseShare: behaviour.noiseShare },
 });

@@ -7,6 +7,7 @@ const motor = <Side extends 'left' | 'right'>(side: Side) =>
     connection: 'motor',
     behaviour: {},
     single: true,
+    isDriven: true,
     isBuiltInSomewhere: false,
     faces: false,
     lack: 'it does not drive',

@@ -3,6 +3,7 @@ import { unitKind } from '../kind';
 /** Whatever else is on a robot: it has a label and a port, and Corvat knows nothing more of it. */
 export const other = unitKind({
   kind: 'other',
+  called: 'other unit',
   letter: 'X',
   connection: 'sensor',
   behaviour: {},

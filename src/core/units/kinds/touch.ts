@@ -26,6 +26,7 @@ export const touch = unitKind({
   letter: 'T',
   connection: 'sensor',
   behaviour,
+  note: ({ readsWhilePressed }) => (readsWhilePressed ? '' : 'reads false while pressed'),
   single: false,
   isBuiltInSomewhere: false,
   faces: true,

@@ -1,3 +1,4 @@
+import { calibrationOf } from '../../../core/calibration/find';
 import { dayAndClockOf } from '../../../ui/dates';
 import { useState } from 'react';
 import { ulid } from 'ulid';
@@ -84,7 +85,8 @@ export default function Station(props: Props) {
       setProblem(sentenceOf(error));
     }
   };
-  const turns = holding('turns');
+  const held = holding('turns');
+  const turns = calibrationOf(held === undefined ? [] : [held.value], 'turns');
   // What is only typed is no gap while nobody has tuned it.
   const shownKinds = CALIBRATION_KINDS.filter(
     ({ kind, isOnlyTyped }) => isOnlyTyped === undefined || holding(kind) !== undefined,
@@ -159,10 +161,10 @@ export default function Station(props: Props) {
           );
         })}
       </div>
-      {turns?.value.kind === 'turns' && (
+      {turns !== null && (
         <section aria-label="Routes" className={styles.do}>
           <h2>What the turns change in the saved routes</h2>
-          <RouteChanges turns={turns.value} robot={robot} routes={routes} />
+          <RouteChanges turns={turns} robot={robot} routes={routes} />
         </section>
       )}
       {journal.length > 0 && (

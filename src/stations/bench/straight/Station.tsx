@@ -1,3 +1,4 @@
+import { calibrationOf } from '../../../core/calibration/find';
 import { STRAIGHT_LIST } from '../../../core/trials/lists';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
@@ -59,6 +60,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   );
   const [wished, setWished] = useState<string | null>(null);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
+  const straight = calibrationOf(applied === null ? [] : [applied.value], 'straight');
   const shown = groups.find(({ name }) => name === wished) ?? groups[0];
   const judged = useMemo(() => shown?.trials ?? [], [shown]);
   const study = useMemo(() => straightStudy(judged, readToM), [judged, readToM]);
@@ -149,10 +151,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         onApplied: setApplied,
       }}
       confirm={(tell) =>
-        applied?.value.kind === 'straight' && (
+        applied !== null &&
+        straight !== null && (
           <ConfirmDrives
             calibration={applied}
-            straight={applied.value}
+            straight={straight}
             speedMPerS={judged.at(-1)?.speedMPerS ?? 0.3}
             onTold={tell}
           />

@@ -1,3 +1,4 @@
+import { calibrationOf } from '../../../core/calibration/find';
 import { TURN_ROW } from '../../../core/trials/turn';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
@@ -105,6 +106,7 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
   const { record, setConditions, add, replace } = kept;
   const [setting, setSetting] = useState<TurnSetting>(FIRST_SETTING);
   const [applied, setApplied] = useState<SavedCalibration | null>(null);
+  const turns = calibrationOf(applied === null ? [] : [applied.value], 'turns');
   const [logWanted, setLogWanted] = useState(false);
   const { study, stood, asked } = useMemo(
     () => studied(record.trials, record.conditions),
@@ -225,9 +227,8 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
         onApplied: setApplied,
       }}
       confirm={(tell) =>
-        applied?.value.kind === 'turns' && (
-          <ConfirmTurns calibration={applied} turns={applied.value} onTold={tell} />
-        )
+        applied !== null &&
+        turns !== null && <ConfirmTurns calibration={applied} turns={turns} onTold={tell} />
       }
     />
   );

@@ -2,8 +2,8 @@ import styles from '../RobotStation.module.css';
 import type { UnitMark } from './unitMark';
 
 /** Its spot on the floor, and a sensor that is no round one as that for light is. */
-export const colour: UnitMark = ({ unit }) => {
-  const spot = unit.kind === 'colour sensor' ? unit.behaviour.spotDiameterM * 500 : 6;
+export const colour: UnitMark<'colour sensor'> = ({ unit }) => {
+  const spot = unit.behaviour.spotDiameterM * 500;
   return (
     <>
       <circle className={styles.beam} r={spot + 3} />

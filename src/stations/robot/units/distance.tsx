@@ -4,9 +4,8 @@ import type { UnitMark } from './unitMark';
 /** So long is the part of the beam that is drawn, mm. */
 const BEAM_MM = 50;
 
-export const distance: UnitMark = ({ unit }) => {
-  const half = unit.kind === 'distance sensor' ? unit.behaviour.beamHalfAngleRad : 0;
-  const beam = Math.tan(Math.min(half, 1)) * BEAM_MM;
+export const distance: UnitMark<'distance sensor'> = ({ unit: { behaviour } }) => {
+  const beam = Math.tan(Math.min(behaviour.beamHalfAngleRad, 1)) * BEAM_MM;
   return (
     <>
       <path className={styles.beam} d={`M0 0L${-beam} ${-BEAM_MM}H${beam}Z`} />

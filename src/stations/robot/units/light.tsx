@@ -1,8 +1,8 @@
 import styles from '../RobotStation.module.css';
 import type { UnitMark } from './unitMark';
 
-export const light: UnitMark = ({ unit }) => {
-  const spot = unit.kind === 'light sensor' ? unit.behaviour.spotDiameterM * 500 : 6;
+export const light: UnitMark<'light sensor'> = ({ unit }) => {
+  const spot = unit.behaviour.spotDiameterM * 500;
   return (
     <>
       <circle className={styles.beam} r={spot + 3} />

@@ -8,8 +8,7 @@ import { plain, wheel } from './plain';
 import { touch } from './touch';
 import type { UnitMark } from './unitMark';
 
-/** How each kind of unit is drawn. */
-export const UNIT_MARKS: Record<Unit['kind'], UnitMark> = {
+const MARKS: { [Kind in Unit['kind']]: UnitMark<Kind> } = {
   'left motor': wheel,
   'right motor': wheel,
   'heading sensor': heading,
@@ -20,3 +19,6 @@ export const UNIT_MARKS: Record<Unit['kind'], UnitMark> = {
   'attachment motor': attachment,
   other: plain,
 };
+
+/** How a unit of a kind is drawn. */
+export const markOf = (kind: Unit['kind']): UnitMark => MARKS[kind] as UnitMark;

@@ -1,5 +1,5 @@
 import type { StillCheck } from '../../../gyro/still/stillCheck';
-import type { CalibrationValue } from '../../calibration';
+import type { CalibrationOf } from '../../calibration';
 
 type DriftFound = Pick<
   StillCheck,
@@ -33,7 +33,7 @@ export const driftFromCheck = ({
   randomWalkRadPerSqrtS,
   isWalkBound,
   wanderRadPerS,
-}: DriftFound): CalibrationValue => ({
+}: DriftFound): CalibrationOf<'gyro-drift'> => ({
   kind: 'gyro-drift',
   driftRadPerS,
   low95,

@@ -11,6 +11,8 @@ export const turns: CalibrationKindOf<TurnsCalibration> = {
   unit: null,
   measuredBy: { procedure: 'turns', words: 'Measure turns' },
   restsOn: ['wheels and track', 'motors', 'heading sensor', 'heading sensor in use'],
+  isInRoutes: true,
+  headingScale: headingScaleOf,
   isByEarlierMethod: ({ gyroScale }) => gyroScale === undefined,
   describe: (value) =>
     [
