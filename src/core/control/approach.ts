@@ -1,9 +1,9 @@
 import type { Robot } from '../robot/robot';
 import { lookingAhead } from '../units/ofRobot';
-import type { Controller } from './controller';
-import { endsWhen } from './endsWhen';
+import { controller, type Begun, type Controller, type Law } from './controller';
+import { hasEnded, type EndsWhen, type Passed } from './endsWhen';
 import { PROFILE_SHARE } from './settings';
-import { steeringOf, type StraightStrategy } from './straight/steering';
+import { steer, unsteered, type Steered, type StraightStrategy } from './straight/steering';
 
 export interface Approach {
   /** It ends when the distance reads so much or less. */
@@ -13,28 +13,35 @@ export interface Approach {
   timeoutS: number;
 }
 
-/** Drive ahead until the distance reading is at or under a threshold; a lost echo is no reading. */
-export function approach(
-  { thresholdM, speedMPerS, keep, timeoutS }: Approach,
-  robot: Robot,
-): Controller {
-  const ramp = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS;
-  const steer = steeringOf(keep);
-  let startS: number | null = null;
-  const unit = lookingAhead(robot);
-  const of = unit && { unitId: unit.id, channel: 'distance' };
-  const isThere = endsWhen({ of, passes: 'below', value: thresholdM, confirmations: 1 });
-  const ramped = { speed: 0 };
-  return (now, wheels) => {
-    if (of === null) return 'no-sensor';
-    startS ??= now.timeS;
-    if (isThere(now)) return 'done';
-    if (now.timeS - startS > timeoutS) return 'time';
-    const speed = Math.min(speedMPerS, ramped.speed + ramp);
-    ramped.speed = speed;
-    const half = steer(now) / 2;
+interface Told extends Omit<Approach, 'thresholdM'> {
+  endsWhen: EndsWhen;
+  /** So much faster from one tick to the next. */
+  rampMPerS: number;
+}
+
+const LAW: Law<Told, Begun & Passed & Steered & { speedMPerS: number }> = {
+  begin: () => ({ startS: null, passed: 0, ...unsteered(), speedMPerS: 0 }),
+  tick({ endsWhen, speedMPerS, rampMPerS, keep, timeoutS }, kept, now, wheels) {
+    if (endsWhen.of === null) return 'no-sensor';
+    kept.startS ??= now.timeS;
+    if (hasEnded(endsWhen, kept, now)) return 'done';
+    if (now.timeS - kept.startS > timeoutS) return 'time';
+    const speed = Math.min(speedMPerS, kept.speedMPerS + rampMPerS);
+    kept.speedMPerS = speed;
+    const half = steer(keep, kept, now) / 2;
     wheels.leftMPerS = speed - half;
     wheels.rightMPerS = speed + half;
     return 'go on';
-  };
+  },
+};
+
+/** Drive ahead until the distance reading is at or under a threshold; a lost echo is no reading. */
+export function approach({ thresholdM, ...told }: Approach, robot: Robot): Controller {
+  const unit = lookingAhead(robot);
+  const of = unit && { unitId: unit.id, channel: 'distance' };
+  return controller(LAW, {
+    ...told,
+    endsWhen: { of, passes: 'below', value: thresholdM, confirmations: 1 },
+    rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
+  });
 }

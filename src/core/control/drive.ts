@@ -1,4 +1,11 @@
-import { halt, type Controller, type Failure, type Readings, type WheelSpeeds } from './controller';
+import {
+  halt,
+  tick,
+  type Controller,
+  type Failure,
+  type Readings,
+  type WheelSpeeds,
+} from './controller';
 
 /** What a controller can drive: it takes commands, and lets a period of the loop pass. */
 export interface Drivable {
@@ -15,14 +22,10 @@ export interface Drivable {
  *
  * @param onLoop called after each period of the loop
  */
-export function drive(
-  machine: Drivable,
-  controller: Controller,
-  onLoop: () => void,
-): 'done' | Failure {
+export function drive(machine: Drivable, motion: Controller, onLoop: () => void): 'done' | Failure {
   const wheels = { leftMPerS: 0, rightMPerS: 0 };
   for (;;) {
-    const said = machine.hitWall ? 'wall' : controller(machine.readings, wheels);
+    const said = machine.hitWall ? 'wall' : tick(motion, machine.readings, wheels);
     if (said !== 'go on') {
       halt(wheels);
       machine.command(wheels);

@@ -13,14 +13,20 @@ export interface EndsWhen {
   confirmations: number;
 }
 
-/** Reads in every tick whether a motion ends; keeps what it has seen so far, and is used once. */
-export function endsWhen({ of, passes, value, confirmations }: EndsWhen) {
-  let passed = 0;
-  return (now: Readings): boolean => {
-    const reading = of === null ? null : now.reading(of);
-    if (reading === null) return false;
-    const isPast = passes === 'below' ? reading <= value : reading >= value;
-    passed = isPast ? passed + 1 : 0;
-    return passed >= confirmations;
-  };
+/** What is kept of the readings so far: how many passed one after the other. */
+export interface Passed {
+  passed: number;
+}
+
+/** Reads in every tick whether a motion ends. */
+export function hasEnded(
+  { of, passes, value, confirmations }: EndsWhen,
+  kept: Passed,
+  now: Readings,
+): boolean {
+  const reading = of === null ? null : now.reading(of);
+  if (reading === null) return false;
+  const isPast = passes === 'below' ? reading <= value : reading >= value;
+  kept.passed = isPast ? kept.passed + 1 : 0;
+  return kept.passed >= confirmations;
 }

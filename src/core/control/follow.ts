@@ -1,5 +1,5 @@
 import type { ReadingOf } from '../units/channel';
-import type { Controller } from './controller';
+import { controller, type Begun, type Controller, type Law } from './controller';
 
 export interface Follow {
   /** Of what looks at the wall or at the line's edge. */
@@ -18,24 +18,23 @@ export interface Follow {
  *
  * Source: proportional control, Åström and Murray, Feedback Systems, 2nd ed., 2021, chapter 11.
  */
-export function follow(
-  { of, target, gainRadPerS, speedMPerS, durationS }: Follow,
-  trackM: number,
-): Controller {
-  let startS: number | null = null;
-  let rateRadPerS = 0;
-  const mostRadPerS = (2 * speedMPerS) / trackM;
-  return (now, wheels) => {
-    startS ??= now.timeS;
-    if (now.timeS - startS >= durationS) return 'done';
+const LAW: Law<Follow & { trackM: number }, Begun & { rateRadPerS: number }> = {
+  begin: () => ({ startS: null, rateRadPerS: 0 }),
+  tick({ of, target, gainRadPerS, speedMPerS, durationS, trackM }, kept, now, wheels) {
+    kept.startS ??= now.timeS;
+    if (now.timeS - kept.startS >= durationS) return 'done';
     const reading = now.reading(of);
     if (reading !== null) {
+      const mostRadPerS = (2 * speedMPerS) / trackM;
       const wanted = gainRadPerS * (reading - target);
-      rateRadPerS = Math.max(-mostRadPerS, Math.min(mostRadPerS, wanted));
+      kept.rateRadPerS = Math.max(-mostRadPerS, Math.min(mostRadPerS, wanted));
     }
-    const half = (rateRadPerS * trackM) / 2;
+    const half = (kept.rateRadPerS * trackM) / 2;
     wheels.leftMPerS = speedMPerS - half;
     wheels.rightMPerS = speedMPerS + half;
     return 'go on';
-  };
-}
+  },
+};
+
+export const follow = (told: Follow, trackM: number): Controller =>
+  controller(LAW, { ...told, trackM });

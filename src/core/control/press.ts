@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import type { Controller } from './controller';
+import { controller, type Begun, type Controller, type Law } from './controller';
 import { PROFILE_SHARE } from './settings';
 
 export interface Press {
@@ -13,18 +13,22 @@ export interface Press {
  * Drive against a wall, both wheels alike, for a time: nothing is held straight, so that the wall can turn the
  * robot. That it touches is not seen; it ends by the clock.
  */
-export function press({ speedMPerS, durationS }: Press, robot: Robot): Controller {
-  const ramp = PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS;
-  const most = Math.abs(speedMPerS);
-  const way = Math.sign(speedMPerS);
-  let startS: number | null = null;
-  let speed = 0;
-  return (now, wheels) => {
-    startS ??= now.timeS;
-    if (now.timeS - startS >= durationS) return 'done';
-    speed = Math.min(most, speed + ramp);
+const LAW: Law<Press & { rampMPerS: number }, Begun & { speedMPerS: number }> = {
+  begin: () => ({ startS: null, speedMPerS: 0 }),
+  tick({ speedMPerS, durationS, rampMPerS }, kept, now, wheels) {
+    kept.startS ??= now.timeS;
+    if (now.timeS - kept.startS >= durationS) return 'done';
+    const speed = Math.min(Math.abs(speedMPerS), kept.speedMPerS + rampMPerS);
+    kept.speedMPerS = speed;
+    const way = Math.sign(speedMPerS);
     wheels.leftMPerS = way * speed;
     wheels.rightMPerS = way * speed;
     return 'go on';
-  };
-}
+  },
+};
+
+export const press = (told: Press, robot: Robot): Controller =>
+  controller(LAW, {
+    ...told,
+    rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
+  });

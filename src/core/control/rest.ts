@@ -1,28 +1,54 @@
-import { halt, type Controller } from './controller';
+import {
+  controller,
+  halt,
+  tick,
+  type Controller,
+  type Law,
+  type Readings,
+  type Said,
+  type WheelSpeeds,
+} from './controller';
 import { SETTLE_S } from './settings';
 
 /** A loop's period is no whole number of binary fractions. */
 const ROUNDING_S = 1e-9;
 
-/** Stand still for a while. */
-export function rest(durationS: number): Controller {
-  let until: number | null = null;
-  return (now, wheels) => {
-    until ??= now.timeS + durationS - ROUNDING_S;
-    halt(wheels);
-    return now.timeS < until ? 'go on' : 'done';
-  };
+/** Until when it stands: from its first tick on. */
+export interface Standing {
+  untilS: number | null;
 }
 
-/** A motion, and the time in which the robot comes to rest after it. */
-export function settled(motion: Controller): Controller {
-  let coming: Controller | null = null;
-  return (now, wheels) => {
-    if (coming === null) {
-      const said = motion(now, wheels);
-      if (said !== 'done') return said;
-      coming = rest(SETTLE_S);
-    }
-    return coming(now, wheels);
-  };
+/** Whether it stands still for longer. */
+export function standsOn(
+  durationS: number,
+  kept: Standing,
+  now: Readings,
+  wheels: WheelSpeeds,
+): Said {
+  kept.untilS ??= now.timeS + durationS - ROUNDING_S;
+  halt(wheels);
+  return now.timeS < kept.untilS ? 'go on' : 'done';
 }
+
+const RESTS: Law<{ durationS: number }, Standing> = {
+  begin: () => ({ untilS: null }),
+  tick: ({ durationS }, kept, now, wheels) => standsOn(durationS, kept, now, wheels),
+};
+
+/** Stand still for a while. */
+export const rest = (durationS: number): Controller => controller(RESTS, { durationS });
+
+const SETTLES: Law<Controller, Standing & { isOver: boolean }> = {
+  begin: () => ({ untilS: null, isOver: false }),
+  tick(motion, kept, now, wheels) {
+    if (!kept.isOver) {
+      const said = tick(motion, now, wheels);
+      if (said !== 'done') return said;
+      kept.isOver = true;
+    }
+    return standsOn(SETTLE_S, kept, now, wheels);
+  },
+};
+
+/** A motion, and the time in which the robot comes to rest after it. */
+export const settled = (motion: Controller): Controller => controller(SETTLES, motion);

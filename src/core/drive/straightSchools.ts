@@ -1,4 +1,4 @@
-import type { Controller } from '../control/controller';
+import { watching } from '../control/controller';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { timeoutS } from '../control/settings';
@@ -141,11 +141,9 @@ function driveOnce(
     robot,
   );
   const startS = machine.readings.timeS;
-  const disturbed: Controller = (now, wheels) => {
-    const said = motion(now, wheels);
-    if (said === 'go on') mishap.happens(wheels, now.timeS - startS - expectedS / 2);
-    return said;
-  };
+  const disturbed = watching(motion, (now, wheels) =>
+    mishap.happens(wheels, now.timeS - startS - expectedS / 2),
+  );
   const path: StraightOutcome['path'] = [];
   const note = () => {
     const { xM, yM } = machine.pose;

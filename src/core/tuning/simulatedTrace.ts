@@ -1,4 +1,12 @@
-import type { Controller, Readings } from '../control/controller';
+import {
+  controller,
+  tick,
+  watching,
+  type Begun,
+  type Controller,
+  type Law,
+  type Readings,
+} from '../control/controller';
 import { drive } from '../control/drive';
 import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
@@ -25,18 +33,20 @@ export interface WatchedTrace extends Trace {
   hitWall: boolean;
 }
 
-/** A motion during which a hand holds the left wheel for a while, counted from its beginning. */
-export function heldBy(hand: Experiment['heldS'], motion: Controller): Controller {
-  if (hand === undefined) return motion;
-  let begunS: number | null = null;
-  return (now, wheels) => {
-    begunS ??= now.timeS;
-    const said = motion(now, wheels);
-    const sinceS = now.timeS - begunS;
+const HELD: Law<{ hand: { from: number; to: number }; motion: Controller }, Begun> = {
+  begin: () => ({ startS: null }),
+  tick({ hand, motion }, kept, now, wheels) {
+    kept.startS ??= now.timeS;
+    const said = tick(motion, now, wheels);
+    const sinceS = now.timeS - kept.startS;
     if (sinceS >= hand.from && sinceS < hand.to) wheels.leftMPerS = 0;
     return said;
-  };
-}
+  },
+};
+
+/** A motion during which a hand holds the left wheel for a while, counted from its beginning. */
+export const heldBy = (hand: Experiment['heldS'], motion: Controller): Controller =>
+  hand === undefined ? motion : controller(HELD, { hand, motion });
 
 /** For so long a controller is watched, s. */
 export const WATCHED_S = 6;
@@ -55,9 +65,7 @@ export function simulatedTrace(robot: Robot, experiment: Experiment, seed: numbe
   const machine = createMachine(robot, table, start, seed, 1);
   const trace = { tS: [] as number[], error: [] as number[], correction: [] as number[] };
   const byEncodersRad: number[] = [];
-  const watched: Controller = (now, wheels) => {
-    const said = motion(now, wheels);
-    if (said !== 'go on') return said;
+  const watched = watching(motion, (now, wheels) => {
     const error = errorOf(now);
     if (error !== null) {
       trace.tS.push(now.timeS);
@@ -65,8 +73,7 @@ export function simulatedTrace(robot: Robot, experiment: Experiment, seed: numbe
       byEncodersRad.push((now.rightM - now.leftM) / robot.trackM);
       trace.correction.push((wheels.rightMPerS - wheels.leftMPerS) / robot.trackM);
     }
-    return said;
-  };
+  });
   const ended = drive(machine, heldBy(heldS, watched), () => undefined);
   return { ...trace, byEncodersRad, hitWall: ended === 'wall' };
 }

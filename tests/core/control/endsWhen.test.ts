@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { endsWhen } from '../../../src/core/control/endsWhen';
+import { hasEnded, type EndsWhen } from '../../../src/core/control/endsWhen';
 
 describe('what ends a motion when a reading passes a value', () => {
   const endsAfter = (
@@ -7,14 +7,11 @@ describe('what ends a motion when a reading passes a value', () => {
     confirmations: number,
     ...reads: (number | null)[]
   ): number => {
-    const isOver = endsWhen({
-      of: { unitId: 'X1', channel: 'light' },
-      passes,
-      value: 0.5,
-      confirmations,
-    });
+    const of = { unitId: 'X1', channel: 'light' };
+    const ends: EndsWhen = { of, passes, value: 0.5, confirmations };
+    const kept = { passed: 0 };
     const still = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0 };
-    return reads.findIndex((reading) => isOver({ ...still, reading: () => reading }));
+    return reads.findIndex((reading) => hasEnded(ends, kept, { ...still, reading: () => reading }));
   };
 
   it('takes the value itself, on either side', () => {
@@ -29,8 +26,8 @@ describe('what ends a motion when a reading passes a value', () => {
   });
 
   it('never comes without the unit that it would read', () => {
-    const isOver = endsWhen({ of: null, passes: 'above', value: 0, confirmations: 1 });
+    const ends: EndsWhen = { of: null, passes: 'above', value: 0, confirmations: 1 };
     const reads = { timeS: 0, headingRad: 0, leftM: 0, rightM: 0, reading: () => 1 };
-    expect(isOver(reads)).toBe(false);
+    expect(hasEnded(ends, { passed: 0 }, reads)).toBe(false);
   });
 });

@@ -1,9 +1,6 @@
 import { wrap } from '../../geometry/angle';
 import type { Readings } from '../controller';
 
-/** How much faster the right wheel is to turn than the left one now, m/s; it keeps its own state. */
-export type Steering = (now: Readings) => number;
-
 /** Which strategy keeps a drive straight, and by what. */
 export type StraightStrategy =
   /** The gyro: gain · heading error. `headingRad`: the reading to hold; null: that of the leg's start. */
@@ -18,32 +15,28 @@ export type StraightStrategy =
 
 type Of<S extends StraightStrategy['strategy']> = Extract<StraightStrategy, { strategy: S }>;
 
-function headingHold({ gainMPerSPerRad, headingRad }: Of<'heading-hold'>): Steering {
-  let target = headingRad;
-  return (now) => {
-    const reading = now.headingRad;
-    target ??= reading;
-    return gainMPerSPerRad * wrap(target - reading);
-  };
+/** What a drive is steered back to: a heading, or a difference of the wheels' rolls. */
+export interface Steered {
+  target: number | null;
 }
 
-function encoderBalance({ gainPerS, carried }: Of<'encoder-balance'>): Steering {
-  let from: number | null = carried ? 0 : null;
-  return (now) => {
+export const unsteered = (): Steered => ({ target: null });
+
+type Steering<S extends StraightStrategy> = (keep: S, kept: Steered, now: Readings) => number;
+
+const STEERINGS: { [S in StraightStrategy['strategy']]: Steering<Of<S>> } = {
+  'heading-hold': ({ gainMPerSPerRad, headingRad }, kept, now) => {
+    kept.target ??= headingRad ?? now.headingRad;
+    return gainMPerSPerRad * wrap(kept.target - now.headingRad);
+  },
+  'encoder-balance': ({ gainPerS, carried }, kept, now) => {
     const difference = now.rightM - now.leftM;
-    from ??= difference;
-    return gainPerS * (from - difference);
-  };
-}
+    kept.target ??= carried ? 0 : difference;
+    return gainPerS * (kept.target - difference);
+  },
+  'open-loop': () => 0,
+};
 
-/** The steering of a strategy. */
-export function steeringOf(keep: StraightStrategy): Steering {
-  switch (keep.strategy) {
-    case 'heading-hold':
-      return headingHold(keep);
-    case 'encoder-balance':
-      return encoderBalance(keep);
-    case 'open-loop':
-      return () => 0;
-  }
-}
+/** How much faster the right wheel is to turn than the left one now, m/s. */
+export const steer = (keep: StraightStrategy, kept: Steered, now: Readings): number =>
+  (STEERINGS[keep.strategy] as Steering<StraightStrategy>)(keep, kept, now);

@@ -1,9 +1,9 @@
 import { wrap } from '../../geometry/angle';
-import type { Controller, Readings } from '../controller';
+import { controller, type Controller, type Law, type Readings } from '../controller';
 import { SETTLE_S, timeoutS as timeoutFor } from '../settings';
 import type { TurnSchool } from './schema';
-import type { TurnWay } from './way';
-import { turnWay } from './ways';
+import type { KeptInTurn } from './way';
+import { wayOf } from './ways';
 
 export interface Turn {
   /** Signed, left positive. */
@@ -24,34 +24,40 @@ const SPEEDING_UP_S = 0.1;
 
 /** How long a turn should take, its rest included. */
 export const expectedTurnS = (how: TurnSchool, angleRad: number): number =>
-  turnWay(how, angleRad).expectedS + SPEEDING_UP_S + SETTLE_S;
+  wayOf(how).expectedS(how, angleRad) + SPEEDING_UP_S + SETTLE_S;
 
 /** The time-out of a turn for which none is set. */
 export const turnTimeoutS = (how: TurnSchool, angleRad: number): number =>
   timeoutFor(expectedTurnS(how, angleRad));
 
-/** Turn by one of four ways, on the spot or about the inner wheel; the track is that of the record, as a program has it. */
-export function turn(
-  { angleRad, how, fromReadingRad, timeoutS, pivots = false }: Turn,
-  trackM: number,
-): Controller {
-  const turned = (now: Readings) => (now.rightM - now.leftM) / trackM;
-  let begun: { timeS: number; gyroRad: number; encoderRad: number; way: TurnWay } | null = null;
-  return (now, wheels) => {
+interface Told extends Turn {
+  trackM: number;
+}
+
+interface Kept extends KeptInTurn {
+  begun: { timeS: number; gyroRad: number; encoderRad: number; targetRad: number } | null;
+}
+
+const turnedBy = (now: Readings, trackM: number) => (now.rightM - now.leftM) / trackM;
+
+const LAW: Law<Told, Kept> = {
+  begin: () => ({ begun: null, integralRadPerS: 0, before: null, settledSinceS: null }),
+  tick({ angleRad, how, fromReadingRad, timeoutS, pivots = false, trackM }, kept, now, wheels) {
     const reading = now.headingRad;
-    if (begun === null) {
+    if (kept.begun === null) {
       const leftOver = fromReadingRad === null ? 0 : wrap(fromReadingRad - reading);
       const targetRad = angleRad + leftOver;
       if (angleRad === 0 || targetRad === 0) return 'done';
-      const way = turnWay(how, targetRad);
-      begun = { timeS: now.timeS, gyroRad: reading, encoderRad: turned(now), way };
+      const encoderRad = turnedBy(now, trackM);
+      kept.begun = { timeS: now.timeS, gyroRad: reading, encoderRad, targetRad };
     }
+    const { begun } = kept;
     const timeS = now.timeS - begun.timeS;
-    const rateRadPerS = begun.way.rate(
+    const rateRadPerS = wayOf(how).rate(how, begun.targetRad, kept, {
       timeS,
-      reading - begun.gyroRad,
-      turned(now) - begun.encoderRad,
-    );
+      gyroRad: reading - begun.gyroRad,
+      encoderRad: turnedBy(now, trackM) - begun.encoderRad,
+    });
     if (rateRadPerS === null) return 'done';
     if (timeS > timeoutS) return 'time';
     // On the spot both share the turn; about the inner wheel the outer one has all of it, forwards.
@@ -59,5 +65,9 @@ export function turn(
     wheels.leftMPerS = rightM - rateRadPerS * trackM;
     wheels.rightMPerS = rightM;
     return 'go on';
-  };
-}
+  },
+};
+
+/** Turn by one of four ways, on the spot or about the inner wheel; the track is that of the record, as a program has it. */
+export const turn = (told: Turn, trackM: number): Controller =>
+  controller(LAW, { ...told, trackM });

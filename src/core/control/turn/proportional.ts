@@ -12,35 +12,31 @@ const LONGEST_APPROACH_S = 10;
  *
  * Source: Åström and Murray, Feedback Systems, 2nd ed., 2021, chapter 11 (with conditional integration).
  */
-export function proportional(
-  school: Extract<TurnSchool, { school: 'proportional' }>,
-  targetRad: number,
-): TurnWay {
-  let integral = 0;
-  let before: { timeS: number; gyroRad: number } | undefined;
-  let settledSince: number | null = null;
-  const approachS = Math.min(LONGEST_APPROACH_S, TIME_CONSTANTS / school.kpPerS);
-  return {
-    expectedS: Math.abs(targetRad) / school.rateRadPerS + approachS + school.settledS,
-    rate: (timeS, gyroRad) => {
-      const left = targetRad - gyroRad;
-      const dt = before === undefined ? 0 : timeS - before.timeS;
-      const rateNow = dt > 0 ? (gyroRad - (before?.gyroRad ?? 0)) / dt : 0;
-      before = { timeS, gyroRad };
-      const near = Math.abs(left) <= school.settledRad;
-      const slow = Math.abs(rateNow) <= school.settledRateRadPerS;
-      settledSince = near && slow ? (settledSince ?? timeS) : null;
-      if (settledSince !== null && timeS - settledSince >= school.settledS) return null;
-      const limit = school.integralLimitRadPerS;
-      const without = school.kpPerS * left - school.kd * rateNow;
-      // While the rate is at its limit the integral would only wind up.
-      if (Math.abs(without + integral) < school.rateRadPerS) {
-        integral = Math.max(-limit, Math.min(limit, integral + school.kiPerS2 * left * dt));
-      }
-      const wanted = without + integral;
-      const size = Math.min(school.rateRadPerS, Math.abs(wanted));
-      if (near && size < school.leastRateRadPerS) return 0;
-      return Math.sign(wanted) * Math.max(size, near ? 0 : school.leastRateRadPerS);
-    },
-  };
-}
+export const proportional: TurnWay<Extract<TurnSchool, { school: 'proportional' }>> = {
+  expectedS: ({ rateRadPerS, kpPerS, settledS }, targetRad) =>
+    Math.abs(targetRad) / rateRadPerS +
+    Math.min(LONGEST_APPROACH_S, TIME_CONSTANTS / kpPerS) +
+    settledS,
+  rate(how, targetRad, kept, { timeS, gyroRad }) {
+    const left = targetRad - gyroRad;
+    const { before } = kept;
+    const dt = before === null ? 0 : timeS - before.timeS;
+    const rateNow = dt > 0 ? (gyroRad - (before?.gyroRad ?? 0)) / dt : 0;
+    kept.before = { timeS, gyroRad };
+    const near = Math.abs(left) <= how.settledRad;
+    const slow = Math.abs(rateNow) <= how.settledRateRadPerS;
+    kept.settledSinceS = near && slow ? (kept.settledSinceS ?? timeS) : null;
+    if (kept.settledSinceS !== null && timeS - kept.settledSinceS >= how.settledS) return null;
+    const limit = how.integralLimitRadPerS;
+    const without = how.kpPerS * left - how.kd * rateNow;
+    // While the rate is at its limit the integral would only wind up.
+    if (Math.abs(without + kept.integralRadPerS) < how.rateRadPerS) {
+      const more = kept.integralRadPerS + how.kiPerS2 * left * dt;
+      kept.integralRadPerS = Math.max(-limit, Math.min(limit, more));
+    }
+    const wanted = without + kept.integralRadPerS;
+    const size = Math.min(how.rateRadPerS, Math.abs(wanted));
+    if (near && size < how.leastRateRadPerS) return 0;
+    return Math.sign(wanted) * Math.max(size, near ? 0 : how.leastRateRadPerS);
+  },
+};

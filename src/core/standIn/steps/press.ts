@@ -1,10 +1,31 @@
 import { z } from 'zod';
-import type { Controller } from '../../control/controller';
+import { controller, type Begun, type Law } from '../../control/controller';
 import { meantByPower } from '../../program/byPower';
 import { benchStepKind } from './kind';
 
 /** A robot of which nothing is known is straightened so fast, per metre that its wheels would have driven. */
 const USUAL_PER_M = 20;
+
+interface Told {
+  /** What is left of a heading error dies away so fast. */
+  perS: number;
+  beforeRad: number;
+  durationS: number;
+  trackM: number;
+}
+
+const LAW: Law<Told, Begun> = {
+  begin: () => ({ startS: null }),
+  tick({ perS, beforeRad, durationS, trackM }, kept, now, wheels) {
+    kept.startS ??= now.timeS;
+    const pressedS = now.timeS - kept.startS;
+    const rateRadPerS = -beforeRad * perS * Math.exp(-perS * pressedS);
+    const half = (rateRadPerS * trackM) / 2;
+    wheels.leftMPerS = -half;
+    wheels.rightMPerS = half;
+    return pressedS >= durationS ? 'done' : 'go on';
+  },
+};
 
 /**
  * Pressing against a wall with a share of full power: the wall turns the robot to itself, ever slower, as the moment
@@ -18,19 +39,10 @@ export const press = benchStepKind({
     /** How far it is off the wall's direction at first; positive to the left. */
     beforeRad: z.number().min(-1.6).max(1.6),
   }),
-  control({ share, durationS, beforeRad }, robot): Controller {
-    const { squaring } = robot.measured;
-    const speedMPerS = meantByPower(robot, share) ?? share * robot.motors.maxSpeedMPerS;
-    const perS = (squaring?.straightensPerM ?? USUAL_PER_M) * speedMPerS;
-    let startS: number | null = null;
-    return (now, wheels) => {
-      startS ??= now.timeS;
-      const pressedS = now.timeS - startS;
-      const rateRadPerS = -beforeRad * perS * Math.exp(-perS * pressedS);
-      const half = (rateRadPerS * robot.trackM) / 2;
-      wheels.leftMPerS = -half;
-      wheels.rightMPerS = half;
-      return pressedS >= durationS ? 'done' : 'go on';
-    };
+  control({ share, durationS, beforeRad }, robot) {
+    const { trackM, measured, motors } = robot;
+    const speedMPerS = meantByPower(robot, share) ?? share * motors.maxSpeedMPerS;
+    const perS = (measured.squaring?.straightensPerM ?? USUAL_PER_M) * speedMPerS;
+    return controller(LAW, { perS, beforeRad, durationS, trackM });
   },
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { controller, type Law } from '../../control/controller';
 import { settled } from '../../control/rest';
 import type { Robot } from '../../robot/robot';
 import { FLOOR_MIDDLE } from '../../simulate/floor';
@@ -14,10 +15,13 @@ const schema = z.object({
   gain: z.number().min(-1e5).max(1e5),
 });
 
-function experimentOf({ controller, gain }: z.output<typeof schema>, robot: Robot) {
-  const tuned = tunedController(controller);
+function experimentOf({ controller: id, gain }: z.output<typeof schema>, robot: Robot) {
+  const tuned = tunedController(id);
   return tuned.lack(robot) === null ? tuned.experiment(robot, gain) : null;
 }
+
+/** The robot has nothing to follow by. */
+const LACKS: Law<object, object> = { begin: () => ({}), tick: () => 'no-sensor' };
 
 /** A controller at a gain, and the disturbance by which it is tuned: a wheel held, a wall or a line a little off. */
 export const push = benchStepKind({
@@ -25,7 +29,7 @@ export const push = benchStepKind({
   control(step, robot) {
     const experiment = experimentOf(step, robot);
     return experiment === null
-      ? () => 'no-sensor'
+      ? controller(LACKS, {})
       : settled(heldBy(experiment.heldS, experiment.motion));
   },
   about(step, robot) {

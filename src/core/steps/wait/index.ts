@@ -1,5 +1,6 @@
-import { endsWhen } from '../../control/endsWhen';
-import { rest } from '../../control/rest';
+import { controller, type Law } from '../../control/controller';
+import { hasEnded, type EndsWhen, type Passed } from '../../control/endsWhen';
+import { rest, standsOn, type Standing } from '../../control/rest';
 import type { PlanProblem } from '../problems';
 import type { Table } from '../../table/table';
 import type { Pose } from '../../geometry/pose';
@@ -27,6 +28,15 @@ function doubtful(step: WaitStep, at: Pose, robot: Robot, table: Table): PlanPro
   return isPast ? [] : ['waits-all-the-time'];
 }
 
+const LAW: Law<{ endsWhen: EndsWhen; timeS: number }, Standing & Passed> = {
+  begin: () => ({ untilS: null, passed: 0 }),
+  tick({ endsWhen, timeS }, kept, now, wheels) {
+    if (endsWhen.of === null) return 'no-sensor';
+    const said = standsOn(timeS, kept, now, wheels);
+    return hasEnded(endsWhen, kept, now) ? 'done' : said;
+  },
+};
+
 export const wait: StepKind<WaitStep> = {
   needs: ({ until, sensor }) => (until === 'time' ? [] : [readingOf(sensor).kind]),
   isOffered: () => true,
@@ -51,18 +61,13 @@ export const wait: StepKind<WaitStep> = {
     };
   },
   control(step, _leg, robot) {
-    const stand = rest(step.timeS);
-    if (step.until === 'time') return stand;
+    if (step.until === 'time') return rest(step.timeS);
     const wanted = readingOf(step.sensor);
     const unit = readBySteps(robot, wanted);
     const of = unit && { unitId: unit.id, channel: wanted.channel.name };
-    const { passes } = step;
-    const isOver = endsWhen({ of, passes, value: valueOf(step), confirmations: 1 });
-    return (now, wheels) => {
-      if (of === null) return 'no-sensor';
-      const said = stand(now, wheels);
-      return isOver(now) ? 'done' : said;
-    };
+    const { passes, timeS } = step;
+    const endsWhen: EndsWhen = { of, passes, value: valueOf(step), confirmations: 1 };
+    return controller(LAW, { endsWhen, timeS });
   },
   drives: false,
   inProgram: {},
