@@ -1,9 +1,9 @@
 import type { Robot } from '../robot/robot';
 import { lookingAhead } from '../units/ofRobot';
-import { controller, type Begun, type Controller, type Law } from './controller';
+import { controller, type Begun, type Controller, type Tick } from './controller';
 import { hasEnded, type EndsWhen, type Passed } from './endsWhen';
 import { PROFILE_SHARE } from './settings';
-import { steer, unsteered, type Steered, type StraightStrategy } from './straight/steering';
+import { steer, type Steered, type StraightStrategy } from './straight/steering';
 
 export interface Approach {
   /** It ends when the distance reads so much or less. */
@@ -13,35 +13,42 @@ export interface Approach {
   timeoutS: number;
 }
 
-interface Told extends Omit<Approach, 'thresholdM'> {
+interface State extends Omit<Approach, 'thresholdM'>, Begun, Passed, Steered {
   endsWhen: EndsWhen;
   /** So much faster from one tick to the next. */
   rampMPerS: number;
+  toldMPerS: number;
 }
 
-const LAW: Law<Told, Begun & Passed & Steered & { speedMPerS: number }> = {
-  begin: () => ({ startS: null, passed: 0, ...unsteered(), speedMPerS: 0 }),
-  tick({ endsWhen, speedMPerS, rampMPerS, keep, timeoutS }, kept, now, wheels) {
-    if (endsWhen.of === null) return 'no-sensor';
-    kept.startS ??= now.timeS;
-    if (hasEnded(endsWhen, kept, now)) return 'done';
-    if (now.timeS - kept.startS > timeoutS) return 'time';
-    const speed = Math.min(speedMPerS, kept.speedMPerS + rampMPerS);
-    kept.speedMPerS = speed;
-    const half = steer(keep, kept, now) / 2;
-    wheels.leftMPerS = speed - half;
-    wheels.rightMPerS = speed + half;
-    return 'go on';
-  },
+const tick: Tick<State> = (state, now, wheels) => {
+  if (state.endsWhen.of === null) return 'no-sensor';
+  state.startS ??= now.timeS;
+  if (hasEnded(state.endsWhen, state, now)) return 'done';
+  if (now.timeS - state.startS > state.timeoutS) return 'time';
+  const speed = Math.min(state.speedMPerS, state.toldMPerS + state.rampMPerS);
+  state.toldMPerS = speed;
+  const half = steer(state.keep, state, now) / 2;
+  wheels.leftMPerS = speed - half;
+  wheels.rightMPerS = speed + half;
+  return 'go on';
 };
 
 /** Drive ahead until the distance reading is at or under a threshold; a lost echo is no reading. */
-export function approach({ thresholdM, ...told }: Approach, robot: Robot): Controller {
+export function approach(
+  { thresholdM, speedMPerS, keep, timeoutS }: Approach,
+  robot: Robot,
+): Controller {
   const unit = lookingAhead(robot);
   const of = unit && { unitId: unit.id, channel: 'distance' };
-  return controller(LAW, {
-    ...told,
+  return controller<State>(tick, {
+    speedMPerS,
+    keep,
+    timeoutS,
     endsWhen: { of, passes: 'below', value: thresholdM, confirmations: 1 },
     rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
+    startS: null,
+    passed: 0,
+    target: null,
+    toldMPerS: 0,
   });
 }

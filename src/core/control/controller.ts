@@ -26,45 +26,44 @@ export type Said = 'go on' | 'done' | Exclude<Failure, 'wall'>;
 
 /**
  * How a kind of motion is made, as arithmetic that can be written in any language. Once every period of the program's
- * loop it is given what it was told before it began, what it keeps in mind from one tick to the next, and what can be
- * read; it sets the wheels' speeds, and says whether it goes on.
+ * loop it is given its state (what it was told before it began, and what it keeps in mind from one tick to the next)
+ * and what can be read; it sets the wheels' speeds, and says whether it goes on.
  */
-export interface Law<Told extends object, Kept extends object> {
-  /** What it keeps in mind before its first tick. */
-  begin(): Kept;
-  tick(told: Told, kept: Kept, now: Readings, wheels: WheelSpeeds): Said;
-}
+export type Tick<State> = (state: State, now: Readings, wheels: WheelSpeeds) => Said;
 
-/** A motion under way: its law, what it was told and what it keeps. It is used once. */
+/** A motion: its state, and what it does in one tick. It is used once. */
 export interface Controller {
-  readonly told: object;
-  readonly kept: object;
-  tick(told: object, kept: object, now: Readings, wheels: WheelSpeeds): Said;
+  readonly state: object;
+  /** So long it stands still when it is done, before the next begins. */
+  readonly restS: number;
+  readonly tick: Tick<object>;
 }
 
-export const controller = <Told extends object, Kept extends object>(
-  { begin, tick }: Law<Told, Kept>,
-  told: Told,
-): Controller => ({ told, kept: begin(), tick });
-
-/** One tick of a motion. */
-export const tick = (motion: Controller, now: Readings, wheels: WheelSpeeds): Said =>
-  motion.tick(motion.told, motion.kept, now, wheels);
+/**
+ * A motion that is about to begin: it is given no state but that of its own kind. The state is written out: numbers
+ * that were spread into it are made anew in every tick, which costs a third of a simulated second.
+ */
+export const controller = <State extends object>(tick: Tick<State>, state: State): Controller => ({
+  state,
+  restS: 0,
+  tick: tick as Tick<object>,
+});
 
 type Watcher = (now: Readings, wheels: WheelSpeeds) => void;
 
-const WATCHED: Law<{ motion: Controller; each: Watcher }, object> = {
-  begin: () => ({}),
-  tick({ motion, each }, _kept, now, wheels) {
-    const said = tick(motion, now, wheels);
-    if (said === 'go on') each(now, wheels);
-    return said;
-  },
-};
+function watched(
+  { motion, each }: { motion: Controller; each: Watcher },
+  now: Readings,
+  wheels: WheelSpeeds,
+): Said {
+  const said = motion.tick(motion.state, now, wheels);
+  if (said === 'go on') each(now, wheels);
+  return said;
+}
 
 /** A motion that is watched, or meddled with, in each tick in which it goes on: no program, an experiment. */
 export const watching = (motion: Controller, each: Watcher): Controller =>
-  controller(WATCHED, { motion, each });
+  controller(watched, { motion, each });
 
 /** When a motion began: at its first tick. */
 export interface Begun {

@@ -1,5 +1,5 @@
 import type { ReadingOf } from '../units/channel';
-import { controller, type Begun, type Controller, type Law } from './controller';
+import { controller, type Begun, type Controller, type Tick } from './controller';
 
 export interface Follow {
   /** Of what looks at the wall or at the line's edge. */
@@ -12,29 +12,44 @@ export interface Follow {
   durationS: number;
 }
 
+interface State extends Follow, Begun {
+  trackM: number;
+  rateRadPerS: number;
+}
+
+const tick: Tick<State> = (state, now, wheels) => {
+  const { target, gainRadPerS, speedMPerS, trackM } = state;
+  state.startS ??= now.timeS;
+  if (now.timeS - state.startS >= state.durationS) return 'done';
+  const reading = now.reading(state.of);
+  if (reading !== null) {
+    const mostRadPerS = (2 * speedMPerS) / trackM;
+    const wanted = gainRadPerS * (reading - target);
+    state.rateRadPerS = Math.max(-mostRadPerS, Math.min(mostRadPerS, wanted));
+  }
+  const half = (state.rateRadPerS * trackM) / 2;
+  wheels.leftMPerS = speedMPerS - half;
+  wheels.rightMPerS = speedMPerS + half;
+  return 'go on';
+};
+
 /**
  * Drive along a wall or a line's edge: turn by a gain on how far the reading is from its target. A lost echo
  * changes nothing: it goes on turning as before. The inner wheel never runs backwards.
  *
  * Source: proportional control, Åström and Murray, Feedback Systems, 2nd ed., 2021, chapter 11.
  */
-const LAW: Law<Follow & { trackM: number }, Begun & { rateRadPerS: number }> = {
-  begin: () => ({ startS: null, rateRadPerS: 0 }),
-  tick({ of, target, gainRadPerS, speedMPerS, durationS, trackM }, kept, now, wheels) {
-    kept.startS ??= now.timeS;
-    if (now.timeS - kept.startS >= durationS) return 'done';
-    const reading = now.reading(of);
-    if (reading !== null) {
-      const mostRadPerS = (2 * speedMPerS) / trackM;
-      const wanted = gainRadPerS * (reading - target);
-      kept.rateRadPerS = Math.max(-mostRadPerS, Math.min(mostRadPerS, wanted));
-    }
-    const half = (kept.rateRadPerS * trackM) / 2;
-    wheels.leftMPerS = speedMPerS - half;
-    wheels.rightMPerS = speedMPerS + half;
-    return 'go on';
-  },
-};
-
-export const follow = (told: Follow, trackM: number): Controller =>
-  controller(LAW, { ...told, trackM });
+export const follow = (
+  { of, target, gainRadPerS, speedMPerS, durationS }: Follow,
+  trackM: number,
+): Controller =>
+  controller<State>(tick, {
+    of,
+    target,
+    gainRadPerS,
+    speedMPerS,
+    durationS,
+    trackM,
+    startS: null,
+    rateRadPerS: 0,
+  });

@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import { controller, type Begun, type Controller, type Law } from './controller';
+import { controller, type Begun, type Controller, type Tick } from './controller';
 import { PROFILE_SHARE } from './settings';
 
 export interface Press {
@@ -9,26 +9,32 @@ export interface Press {
   durationS: number;
 }
 
+interface State extends Press, Begun {
+  /** So much faster from one tick to the next. */
+  rampMPerS: number;
+  toldMPerS: number;
+}
+
+const tick: Tick<State> = (state, now, wheels) => {
+  state.startS ??= now.timeS;
+  if (now.timeS - state.startS >= state.durationS) return 'done';
+  const speed = Math.min(Math.abs(state.speedMPerS), state.toldMPerS + state.rampMPerS);
+  state.toldMPerS = speed;
+  const way = Math.sign(state.speedMPerS);
+  wheels.leftMPerS = way * speed;
+  wheels.rightMPerS = way * speed;
+  return 'go on';
+};
+
 /**
  * Drive against a wall, both wheels alike, for a time: nothing is held straight, so that the wall can turn the
  * robot. That it touches is not seen; it ends by the clock.
  */
-const LAW: Law<Press & { rampMPerS: number }, Begun & { speedMPerS: number }> = {
-  begin: () => ({ startS: null, speedMPerS: 0 }),
-  tick({ speedMPerS, durationS, rampMPerS }, kept, now, wheels) {
-    kept.startS ??= now.timeS;
-    if (now.timeS - kept.startS >= durationS) return 'done';
-    const speed = Math.min(Math.abs(speedMPerS), kept.speedMPerS + rampMPerS);
-    kept.speedMPerS = speed;
-    const way = Math.sign(speedMPerS);
-    wheels.leftMPerS = way * speed;
-    wheels.rightMPerS = way * speed;
-    return 'go on';
-  },
-};
-
-export const press = (told: Press, robot: Robot): Controller =>
-  controller(LAW, {
-    ...told,
+export const press = ({ speedMPerS, durationS }: Press, robot: Robot): Controller =>
+  controller<State>(tick, {
+    speedMPerS,
+    durationS,
     rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
+    startS: null,
+    toldMPerS: 0,
   });

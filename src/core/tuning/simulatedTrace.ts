@@ -1,11 +1,10 @@
 import {
   controller,
-  tick,
   watching,
   type Begun,
   type Controller,
-  type Law,
   type Readings,
+  type Tick,
 } from '../control/controller';
 import { drive } from '../control/drive';
 import type { Table } from '../table/table';
@@ -33,20 +32,23 @@ export interface WatchedTrace extends Trace {
   hitWall: boolean;
 }
 
-const HELD: Law<{ hand: { from: number; to: number }; motion: Controller }, Begun> = {
-  begin: () => ({ startS: null }),
-  tick({ hand, motion }, kept, now, wheels) {
-    kept.startS ??= now.timeS;
-    const said = tick(motion, now, wheels);
-    const sinceS = now.timeS - kept.startS;
-    if (sinceS >= hand.from && sinceS < hand.to) wheels.leftMPerS = 0;
-    return said;
-  },
+interface Held extends Begun {
+  hand: { from: number; to: number };
+  motion: Controller;
+}
+
+const held: Tick<Held> = (state, now, wheels) => {
+  const { hand, motion } = state;
+  state.startS ??= now.timeS;
+  const said = motion.tick(motion.state, now, wheels);
+  const sinceS = now.timeS - state.startS;
+  if (sinceS >= hand.from && sinceS < hand.to) wheels.leftMPerS = 0;
+  return said;
 };
 
 /** A motion during which a hand holds the left wheel for a while, counted from its beginning. */
 export const heldBy = (hand: Experiment['heldS'], motion: Controller): Controller =>
-  hand === undefined ? motion : controller(HELD, { hand, motion });
+  hand === undefined ? motion : controller(held, { hand, motion, startS: null });
 
 /** For so long a controller is watched, s. */
 export const WATCHED_S = 6;

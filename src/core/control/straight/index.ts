@@ -1,8 +1,8 @@
 import type { Robot } from '../../robot/robot';
-import { controller, travelledM, type Controller, type Law } from '../controller';
+import { controller, travelledM, type Controller, type Tick } from '../controller';
 import { CREEP_M_PER_S, PROFILE_SHARE, SETTLE_S } from '../settings';
 import { profileDurationS } from './profile';
-import { steer, unsteered, type Steered, type StraightStrategy } from './steering';
+import { steer, type Steered, type StraightStrategy } from './steering';
 
 export interface Straight {
   /** Negative drives backwards. */
@@ -18,18 +18,42 @@ const accelerationOf = (robot: Robot) => PROFILE_SHARE * robot.motors.maxAcceler
 export const expectedStraightS = (distanceM: number, speedMPerS: number, robot: Robot): number =>
   profileDurationS(distanceM, speedMPerS, accelerationOf(robot)) + SETTLE_S;
 
-interface Told extends Straight {
+interface State extends Straight, Steered {
   accelMPerS2: number;
   /** So much faster from one tick to the next. */
   rampMPerS: number;
   /** What the motors' lag lets it roll faster than it is told. */
   rolledByLagMPerS: number;
+  hasBegun: boolean;
+  startS: number;
+  startM: number;
+  toldMPerS: number;
 }
 
-interface Kept extends Steered {
-  start: { timeS: number; travelledM: number } | null;
-  speedMPerS: number;
-}
+const tick: Tick<State> = (state, now, wheels) => {
+  const { distanceM } = state;
+  const sign = Math.sign(distanceM);
+  const travelled = travelledM(now);
+  if (!state.hasBegun) {
+    state.hasBegun = true;
+    state.startS = now.timeS;
+    state.startM = travelled;
+  }
+  const left = Math.abs(distanceM) - sign * (travelled - state.startM);
+  if (left <= 0) return 'done';
+  if (now.timeS - state.startS > state.timeoutS) return 'time';
+  const braking = Math.max(
+    CREEP_M_PER_S,
+    Math.sqrt(2 * state.accelMPerS2 * left) - state.rolledByLagMPerS,
+  );
+  const faster = Math.max(CREEP_M_PER_S, state.toldMPerS + state.rampMPerS);
+  const speed = Math.min(state.speedMPerS, faster, braking);
+  state.toldMPerS = speed;
+  const half = steer(state.keep, state, now) / 2;
+  wheels.leftMPerS = sign * speed - half;
+  wheels.rightMPerS = sign * speed + half;
+  return 'go on';
+};
 
 /**
  * Drive straight by the encoders' mean: speeding up and slowing down within a share of the motors'
@@ -39,34 +63,23 @@ interface Kept extends Steered {
  * Source: trapezoidal velocity profile (Biagiotti and Melchiorri, Trajectory Planning, 2008, section 3.2), with
  * the braking curve brought forward by what the motors' lag lets the robot roll.
  */
-const LAW: Law<Told, Kept> = {
-  begin: () => ({ ...unsteered(), start: null, speedMPerS: 0 }),
-  tick(told, kept, now, wheels) {
-    const { distanceM, speedMPerS, keep, timeoutS, accelMPerS2, rampMPerS, rolledByLagMPerS } =
-      told;
-    const sign = Math.sign(distanceM);
-    const travelled = travelledM(now);
-    kept.start ??= { timeS: now.timeS, travelledM: travelled };
-    const left = Math.abs(distanceM) - sign * (travelled - kept.start.travelledM);
-    if (left <= 0) return 'done';
-    if (now.timeS - kept.start.timeS > timeoutS) return 'time';
-    const braking = Math.max(CREEP_M_PER_S, Math.sqrt(2 * accelMPerS2 * left) - rolledByLagMPerS);
-    const faster = Math.max(CREEP_M_PER_S, kept.speedMPerS + rampMPerS);
-    const speed = Math.min(speedMPerS, faster, braking);
-    kept.speedMPerS = speed;
-    const half = steer(keep, kept, now) / 2;
-    wheels.leftMPerS = sign * speed - half;
-    wheels.rightMPerS = sign * speed + half;
-    return 'go on';
-  },
-};
-
-export function straight(told: Straight, robot: Robot): Controller {
+export function straight(
+  { distanceM, speedMPerS, keep, timeoutS }: Straight,
+  robot: Robot,
+): Controller {
   const accelMPerS2 = accelerationOf(robot);
-  return controller(LAW, {
-    ...told,
+  return controller<State>(tick, {
+    distanceM,
+    speedMPerS,
+    keep,
+    timeoutS,
     accelMPerS2,
     rampMPerS: accelMPerS2 * robot.loopPeriodS,
     rolledByLagMPerS: accelMPerS2 * robot.motors.lagS,
+    target: null,
+    hasBegun: false,
+    startS: 0,
+    startM: 0,
+    toldMPerS: 0,
   });
 }

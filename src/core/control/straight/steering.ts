@@ -13,30 +13,25 @@ export type StraightStrategy =
   /** Nothing: both wheels are told the same. */
   | { strategy: 'open-loop' };
 
-type Of<S extends StraightStrategy['strategy']> = Extract<StraightStrategy, { strategy: S }>;
-
 /** What a drive is steered back to: a heading, or a difference of the wheels' rolls. */
 export interface Steered {
   target: number | null;
 }
 
-export const unsteered = (): Steered => ({ target: null });
-
-type Steering<S extends StraightStrategy> = (keep: S, kept: Steered, now: Readings) => number;
-
-const STEERINGS: { [S in StraightStrategy['strategy']]: Steering<Of<S>> } = {
-  'heading-hold': ({ gainMPerSPerRad, headingRad }, kept, now) => {
-    kept.target ??= headingRad ?? now.headingRad;
-    return gainMPerSPerRad * wrap(kept.target - now.headingRad);
-  },
-  'encoder-balance': ({ gainPerS, carried }, kept, now) => {
-    const difference = now.rightM - now.leftM;
-    kept.target ??= carried ? 0 : difference;
-    return gainPerS * (kept.target - difference);
-  },
-  'open-loop': () => 0,
-};
-
 /** How much faster the right wheel is to turn than the left one now, m/s. */
-export const steer = (keep: StraightStrategy, kept: Steered, now: Readings): number =>
-  (STEERINGS[keep.strategy] as Steering<StraightStrategy>)(keep, kept, now);
+export function steer(keep: StraightStrategy, kept: Steered, now: Readings): number {
+  switch (keep.strategy) {
+    case 'heading-hold': {
+      const reading = now.headingRad;
+      kept.target ??= keep.headingRad ?? reading;
+      return keep.gainMPerSPerRad * wrap(kept.target - reading);
+    }
+    case 'encoder-balance': {
+      const difference = now.rightM - now.leftM;
+      kept.target ??= keep.carried ? 0 : difference;
+      return keep.gainPerS * (kept.target - difference);
+    }
+    case 'open-loop':
+      return 0;
+  }
+}

@@ -1,5 +1,5 @@
 import { wrap } from '../../geometry/angle';
-import { controller, type Controller, type Law, type Readings } from '../controller';
+import { controller, type Controller, type Readings, type Tick } from '../controller';
 import { SETTLE_S, timeoutS as timeoutFor } from '../settings';
 import type { TurnSchool } from './schema';
 import type { KeptInTurn } from './way';
@@ -30,44 +30,52 @@ export const expectedTurnS = (how: TurnSchool, angleRad: number): number =>
 export const turnTimeoutS = (how: TurnSchool, angleRad: number): number =>
   timeoutFor(expectedTurnS(how, angleRad));
 
-interface Told extends Turn {
+interface State extends Turn, KeptInTurn {
   trackM: number;
-}
-
-interface Kept extends KeptInTurn {
   begun: { timeS: number; gyroRad: number; encoderRad: number; targetRad: number } | null;
 }
 
 const turnedBy = (now: Readings, trackM: number) => (now.rightM - now.leftM) / trackM;
 
-const LAW: Law<Told, Kept> = {
-  begin: () => ({ begun: null, integralRadPerS: 0, before: null, settledSinceS: null }),
-  tick({ angleRad, how, fromReadingRad, timeoutS, pivots = false, trackM }, kept, now, wheels) {
-    const reading = now.headingRad;
-    if (kept.begun === null) {
-      const leftOver = fromReadingRad === null ? 0 : wrap(fromReadingRad - reading);
-      const targetRad = angleRad + leftOver;
-      if (angleRad === 0 || targetRad === 0) return 'done';
-      const encoderRad = turnedBy(now, trackM);
-      kept.begun = { timeS: now.timeS, gyroRad: reading, encoderRad, targetRad };
-    }
-    const { begun } = kept;
-    const timeS = now.timeS - begun.timeS;
-    const rateRadPerS = wayOf(how).rate(how, begun.targetRad, kept, {
-      timeS,
-      gyroRad: reading - begun.gyroRad,
-      encoderRad: turnedBy(now, trackM) - begun.encoderRad,
-    });
-    if (rateRadPerS === null) return 'done';
-    if (timeS > timeoutS) return 'time';
-    // On the spot both share the turn; about the inner wheel the outer one has all of it, forwards.
-    const rightM = rateRadPerS * trackM * (pivots ? (rateRadPerS > 0 ? 1 : 0) : 0.5);
-    wheels.leftMPerS = rightM - rateRadPerS * trackM;
-    wheels.rightMPerS = rightM;
-    return 'go on';
-  },
+const tick: Tick<State> = (state, now, wheels) => {
+  const { angleRad, how, fromReadingRad, trackM } = state;
+  const reading = now.headingRad;
+  if (state.begun === null) {
+    const leftOver = fromReadingRad === null ? 0 : wrap(fromReadingRad - reading);
+    const targetRad = angleRad + leftOver;
+    if (angleRad === 0 || targetRad === 0) return 'done';
+    const encoderRad = turnedBy(now, trackM);
+    state.begun = { timeS: now.timeS, gyroRad: reading, encoderRad, targetRad };
+  }
+  const { begun } = state;
+  const timeS = now.timeS - begun.timeS;
+  const gyroRad = reading - begun.gyroRad;
+  const encoderRad = turnedBy(now, trackM) - begun.encoderRad;
+  const rateRadPerS = wayOf(how).rate(how, begun.targetRad, state, timeS, gyroRad, encoderRad);
+  if (rateRadPerS === null) return 'done';
+  if (timeS > state.timeoutS) return 'time';
+  // On the spot both share the turn; about the inner wheel the outer one has all of it, forwards.
+  const outer = rateRadPerS > 0 ? 1 : 0;
+  const rightM = rateRadPerS * trackM * (state.pivots === true ? outer : 0.5);
+  wheels.leftMPerS = rightM - rateRadPerS * trackM;
+  wheels.rightMPerS = rightM;
+  return 'go on';
 };
 
 /** Turn by one of four ways, on the spot or about the inner wheel; the track is that of the record, as a program has it. */
-export const turn = (told: Turn, trackM: number): Controller =>
-  controller(LAW, { ...told, trackM });
+export const turn = (
+  { angleRad, how, fromReadingRad, timeoutS, pivots = false }: Turn,
+  trackM: number,
+): Controller =>
+  controller<State>(tick, {
+    angleRad,
+    how,
+    fromReadingRad,
+    timeoutS,
+    pivots,
+    trackM,
+    begun: null,
+    integralRadPerS: 0,
+    before: null,
+    settledSinceS: null,
+  });

@@ -17,7 +17,7 @@ export const proportional: TurnWay<Extract<TurnSchool, { school: 'proportional' 
     Math.abs(targetRad) / rateRadPerS +
     Math.min(LONGEST_APPROACH_S, TIME_CONSTANTS / kpPerS) +
     settledS,
-  rate(how, targetRad, kept, { timeS, gyroRad }) {
+  rate(how, targetRad, kept, timeS, gyroRad) {
     const left = targetRad - gyroRad;
     const { before } = kept;
     const dt = before === null ? 0 : timeS - before.timeS;

@@ -14,12 +14,16 @@ export interface TurnWay<How> {
   /**
    * The rate to turn at now, or null when the motors stop for good.
    *
-   * @param at since the turn began: the time, and what was turned by the gyro and by the encoders, left positive
+   * @param timeS since the turn began
+   * @param gyroRad turned since then by the gyro, left positive
+   * @param encoderRad and by the encoders
    */
   rate(
     how: How,
     targetRad: number,
     kept: KeptInTurn,
-    at: { timeS: number; gyroRad: number; encoderRad: number },
+    timeS: number,
+    gyroRad: number,
+    encoderRad: number,
   ): number | null;
 }

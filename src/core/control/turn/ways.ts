@@ -11,7 +11,14 @@ const WAYS: { [S in TurnSchool['school']]: TurnWay<Of<S>> } = {
   encoder: {
     expectedS: ({ rateRadPerS, endRateRadPerS = rateRadPerS }, targetRad) =>
       Math.abs(targetRad) / rateRadPerS + Math.log(rateRadPerS / endRateRadPerS) / SLOWING_PER_S,
-    rate({ rateRadPerS, endRateRadPerS = rateRadPerS }, targetRad, _kept, { encoderRad }) {
+    rate(
+      { rateRadPerS, endRateRadPerS = rateRadPerS },
+      targetRad,
+      _kept,
+      _timeS,
+      _gyroRad,
+      encoderRad,
+    ) {
       const sign = Math.sign(targetRad);
       const left = sign * (targetRad - encoderRad);
       if (left <= 0) return null;
@@ -20,7 +27,7 @@ const WAYS: { [S in TurnSchool['school']]: TurnWay<Of<S>> } = {
   },
   'stop-early': {
     expectedS: ({ rateRadPerS }, targetRad) => Math.abs(targetRad) / rateRadPerS,
-    rate({ rateRadPerS, leadRad }, targetRad, _kept, { gyroRad }) {
+    rate({ rateRadPerS, leadRad }, targetRad, _kept, _timeS, gyroRad) {
       const sign = Math.sign(targetRad);
       return sign * (targetRad - gyroRad) <= leadRad ? null : sign * rateRadPerS;
     },
@@ -30,7 +37,13 @@ const WAYS: { [S in TurnSchool['school']]: TurnWay<Of<S>> } = {
       const slow = Math.min(slowFromRad, Math.abs(targetRad));
       return (Math.abs(targetRad) - slow) / rateRadPerS + slow / slowRateRadPerS;
     },
-    rate({ rateRadPerS, slowRateRadPerS, slowFromRad, leadRad }, targetRad, _kept, { gyroRad }) {
+    rate(
+      { rateRadPerS, slowRateRadPerS, slowFromRad, leadRad },
+      targetRad,
+      _kept,
+      _timeS,
+      gyroRad,
+    ) {
       const sign = Math.sign(targetRad);
       const left = sign * (targetRad - gyroRad);
       if (left <= leadRad) return null;

@@ -1,16 +1,13 @@
 import { z } from 'zod';
-import { controller, type Begun, type Law } from '../../control/controller';
+import { controller, type Begun, type Tick } from '../../control/controller';
 import { meantByPower } from '../../program/byPower';
 import { benchStepKind } from './kind';
 
-const LAW: Law<{ speedMPerS: number; durationS: number }, Begun> = {
-  begin: () => ({ startS: null }),
-  tick({ speedMPerS, durationS }, kept, now, wheels) {
-    kept.startS ??= now.timeS;
-    wheels.leftMPerS = speedMPerS;
-    wheels.rightMPerS = speedMPerS;
-    return now.timeS - kept.startS >= durationS ? 'done' : 'go on';
-  },
+const tick: Tick<Begun & { speedMPerS: number; durationS: number }> = (state, now, wheels) => {
+  state.startS ??= now.timeS;
+  wheels.leftMPerS = state.speedMPerS;
+  wheels.rightMPerS = state.speedMPerS;
+  return now.timeS - state.startS >= state.durationS ? 'done' : 'go on';
 };
 
 /** Both motors at a share of full power, for a time, and nothing held straight. */
@@ -21,8 +18,9 @@ export const power = benchStepKind({
     durationS: z.number().min(0.2).max(20),
   }),
   control: ({ share, durationS }, robot) =>
-    controller(LAW, {
+    controller(tick, {
       speedMPerS: meantByPower(robot, share) ?? share * robot.motors.maxSpeedMPerS,
       durationS,
+      startS: null,
     }),
 });

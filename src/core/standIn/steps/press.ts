@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import { controller, type Begun, type Law } from '../../control/controller';
+import { controller, type Begun, type Tick } from '../../control/controller';
 import { meantByPower } from '../../program/byPower';
 import { benchStepKind } from './kind';
 
 /** A robot of which nothing is known is straightened so fast, per metre that its wheels would have driven. */
 const USUAL_PER_M = 20;
 
-interface Told {
+interface State extends Begun {
   /** What is left of a heading error dies away so fast. */
   perS: number;
   beforeRad: number;
@@ -14,17 +14,15 @@ interface Told {
   trackM: number;
 }
 
-const LAW: Law<Told, Begun> = {
-  begin: () => ({ startS: null }),
-  tick({ perS, beforeRad, durationS, trackM }, kept, now, wheels) {
-    kept.startS ??= now.timeS;
-    const pressedS = now.timeS - kept.startS;
-    const rateRadPerS = -beforeRad * perS * Math.exp(-perS * pressedS);
-    const half = (rateRadPerS * trackM) / 2;
-    wheels.leftMPerS = -half;
-    wheels.rightMPerS = half;
-    return pressedS >= durationS ? 'done' : 'go on';
-  },
+const tick: Tick<State> = (state, now, wheels) => {
+  const { perS, beforeRad, durationS, trackM } = state;
+  state.startS ??= now.timeS;
+  const pressedS = now.timeS - state.startS;
+  const rateRadPerS = -beforeRad * perS * Math.exp(-perS * pressedS);
+  const half = (rateRadPerS * trackM) / 2;
+  wheels.leftMPerS = -half;
+  wheels.rightMPerS = half;
+  return pressedS >= durationS ? 'done' : 'go on';
 };
 
 /**
@@ -43,6 +41,6 @@ export const press = benchStepKind({
     const { trackM, measured, motors } = robot;
     const speedMPerS = meantByPower(robot, share) ?? share * motors.maxSpeedMPerS;
     const perS = (measured.squaring?.straightensPerM ?? USUAL_PER_M) * speedMPerS;
-    return controller(LAW, { perS, beforeRad, durationS, trackM });
+    return controller(tick, { perS, beforeRad, durationS, trackM, startS: null });
   },
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { controller, type Law } from '../../control/controller';
+import { controller, type Tick } from '../../control/controller';
 import { settled } from '../../control/rest';
 import type { Robot } from '../../robot/robot';
 import { FLOOR_MIDDLE } from '../../simulate/floor';
@@ -21,7 +21,7 @@ function experimentOf({ controller: id, gain }: z.output<typeof schema>, robot: 
 }
 
 /** The robot has nothing to follow by. */
-const LACKS: Law<object, object> = { begin: () => ({}), tick: () => 'no-sensor' };
+const lacks: Tick<object> = () => 'no-sensor';
 
 /** A controller at a gain, and the disturbance by which it is tuned: a wheel held, a wall or a line a little off. */
 export const push = benchStepKind({
@@ -29,7 +29,7 @@ export const push = benchStepKind({
   control(step, robot) {
     const experiment = experimentOf(step, robot);
     return experiment === null
-      ? controller(LACKS, {})
+      ? controller(lacks, {})
       : settled(heldBy(experiment.heldS, experiment.motion));
   },
   about(step, robot) {

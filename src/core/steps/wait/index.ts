@@ -1,6 +1,6 @@
-import { controller, type Law } from '../../control/controller';
+import { controller, type Tick } from '../../control/controller';
 import { hasEnded, type EndsWhen, type Passed } from '../../control/endsWhen';
-import { rest, standsOn, type Standing } from '../../control/rest';
+import { rest, stand, type Standing } from '../../control/rest';
 import type { PlanProblem } from '../problems';
 import type { Table } from '../../table/table';
 import type { Pose } from '../../geometry/pose';
@@ -28,13 +28,10 @@ function doubtful(step: WaitStep, at: Pose, robot: Robot, table: Table): PlanPro
   return isPast ? [] : ['waits-all-the-time'];
 }
 
-const LAW: Law<{ endsWhen: EndsWhen; timeS: number }, Standing & Passed> = {
-  begin: () => ({ untilS: null, passed: 0 }),
-  tick({ endsWhen, timeS }, kept, now, wheels) {
-    if (endsWhen.of === null) return 'no-sensor';
-    const said = standsOn(timeS, kept, now, wheels);
-    return hasEnded(endsWhen, kept, now) ? 'done' : said;
-  },
+const tick: Tick<Standing & Passed & { endsWhen: EndsWhen }> = (state, now, wheels) => {
+  if (state.endsWhen.of === null) return 'no-sensor';
+  const said = stand(state, now, wheels);
+  return hasEnded(state.endsWhen, state, now) ? 'done' : said;
 };
 
 export const wait: StepKind<WaitStep> = {
@@ -65,9 +62,9 @@ export const wait: StepKind<WaitStep> = {
     const wanted = readingOf(step.sensor);
     const unit = readBySteps(robot, wanted);
     const of = unit && { unitId: unit.id, channel: wanted.channel.name };
-    const { passes, timeS } = step;
+    const { passes } = step;
     const endsWhen: EndsWhen = { of, passes, value: valueOf(step), confirmations: 1 };
-    return controller(LAW, { endsWhen, timeS });
+    return controller(tick, { endsWhen, durationS: step.timeS, untilS: null, passed: 0 });
   },
   drives: false,
   inProgram: {},
