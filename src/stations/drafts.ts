@@ -1,3 +1,5 @@
+import { forget, keep, keptKeys, readKept, readKeptAs } from '../ui/browserStore';
+
 /** A change that is not saved yet, kept in the browser by the window that it was made in. */
 export interface Draft<T> {
   key: string;
@@ -11,27 +13,27 @@ export interface Draft<T> {
 const PREFIX = 'corvat-draft';
 const TAB = 'corvat-window';
 
-/** Each window has a name of its own, which lasts as long as it does. */
-function windowName(): string {
+/** The storage of this window alone; undefined where the browser has none. */
+function ofWindow(): Storage | undefined {
   try {
-    const known = sessionStorage.getItem(TAB);
-    if (known !== null) return known;
-    const made = Math.random().toString(36).slice(2, 10);
-    sessionStorage.setItem(TAB, made);
-    return made;
+    return sessionStorage;
   } catch {
-    return 'only';
+    return undefined;
   }
 }
 
-/** A window that was doubled has its twin's name: it takes another. */
-export function renameWindow(): void {
-  try {
-    sessionStorage.removeItem(TAB);
-  } catch {
-    // Without storage there are no names.
-  }
+/** Each window has a name of its own, which lasts as long as it does; without storage there is but one. */
+function windowName(): string {
+  const store = ofWindow();
+  if (store === undefined) return 'only';
+  const known = readKept(TAB, store);
+  if (known !== null) return known;
+  const made = Math.random().toString(36).slice(2, 10);
+  return keep(TAB, made, store) ? made : 'only';
 }
+
+/** A window that was doubled has its twin's name: it takes another. */
+export const renameWindow = (): void => ofWindow()?.removeItem(TAB);
 
 const prefixOf = (kind: string, id: string) => `${PREFIX}:${kind}:${id}:`;
 
@@ -43,42 +45,24 @@ export const ownKey = (kind: string, id: string): string => prefixOf(kind, id) +
  * @param parse makes a value of what was kept, or throws
  */
 export function keptDrafts<T>(kind: string, id: string, parse: (value: unknown) => T): Draft<T>[] {
-  const prefix = prefixOf(kind, id);
   const own = ownKey(kind, id);
-  try {
-    return Object.keys(localStorage)
-      .filter((key) => key.startsWith(prefix))
-      .flatMap((key): Draft<T>[] => {
-        try {
-          const { base, value, at } = JSON.parse(localStorage.getItem(key) ?? '') as Draft<unknown>;
-          if (typeof base !== 'string' || typeof at !== 'number') return [];
-          return [{ key, base, at, value: parse(value) }];
-        } catch {
-          return [];
-        }
-      })
-      .toSorted((a, b) => Number(b.key === own) - Number(a.key === own) || b.at - a.at);
-  } catch {
-    return [];
-  }
+  return keptKeys(prefixOf(kind, id))
+    .flatMap((key): Draft<T>[] => {
+      const draft = readKeptAs(key, (kept) => {
+        const { base, value, at } = kept as Draft<unknown>;
+        if (typeof base !== 'string' || typeof at !== 'number') throw new TypeError('no draft');
+        return { key, base, at, value: parse(value) };
+      });
+      return draft === null ? [] : [draft];
+    })
+    .toSorted((a, b) => Number(b.key === own) - Number(a.key === own) || b.at - a.at);
 }
 
-export function keepDraft(kind: string, id: string, base: string, value: unknown): void {
-  try {
-    const draft = { base, value, at: Date.now() };
-    localStorage.setItem(ownKey(kind, id), JSON.stringify(draft));
-  } catch {
-    // Without storage it lasts as long as the page.
-  }
-}
+/** Without storage it lasts as long as the page. */
+export const keepDraft = (kind: string, id: string, base: string, value: unknown): boolean =>
+  keep(ownKey(kind, id), JSON.stringify({ base, value, at: Date.now() }));
 
-export function dropDraft(key: string): void {
-  try {
-    localStorage.removeItem(key);
-  } catch {
-    // There is nothing to drop.
-  }
-}
+export const dropDraft = forget;
 
 /** Told when another window has changed a draft of this record. */
 export function watchDrafts(kind: string, id: string, onChange: () => void): () => void {

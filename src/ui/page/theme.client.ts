@@ -1,9 +1,10 @@
+import { keep, readKept } from '../browserStore';
+
 /** Light or dark: what was chosen here before, else what the system prefers. Set before the first paint. */
 const KEY = 'corvat-theme';
 
 const preferred = (): string =>
-  localStorage.getItem(KEY) ??
-  (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+  readKept(KEY) ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
 
 const apply = (theme: string) => {
   document.documentElement.dataset.theme = theme;
@@ -17,7 +18,7 @@ apply(preferred());
 for (const button of document.querySelectorAll('[data-theme-switch]')) {
   button.addEventListener('click', () => {
     const next = document.documentElement.dataset.theme === 'dark' ? 'light' : 'dark';
-    localStorage.setItem(KEY, next);
+    keep(KEY, next);
     apply(next);
   });
 }

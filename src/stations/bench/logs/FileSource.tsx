@@ -9,6 +9,7 @@ import {
 } from '../../../formats/csv/logCsv';
 import type { ReadLog } from '../../../workers/bench.worker';
 import { Button } from '../../../ui/Button';
+import { keep, readKeptAs } from '../../../ui/browserStore';
 import { FileField } from '../../../ui/fields/FileField';
 import { Notice } from '../../../ui/Notice';
 import { Progress } from '../../../ui/Progress';
@@ -40,15 +41,8 @@ const HEAD_BYTES = 65_536;
 const memoryKey = (header: readonly string[]) =>
   `corvat-log-columns:${header.join('|').slice(0, 200)}`;
 
-function rememberedColumns(header: readonly string[]): ColumnMap {
-  try {
-    const kept = localStorage.getItem(memoryKey(header));
-    if (kept !== null) return JSON.parse(kept) as ColumnMap;
-  } catch {
-    // What cannot be remembered is guessed.
-  }
-  return guessColumns(header);
-}
+const rememberedColumns = (header: readonly string[]): ColumnMap =>
+  readKeptAs(memoryKey(header), (kept) => kept as ColumnMap) ?? guessColumns(header);
 
 /** A log from a file: JSON Lines as they are, CSV by its columns, which are remembered. */
 export function FileSource({ label = 'Log file (JSON Lines or CSV)', raw, onLog }: Props) {
@@ -67,9 +61,7 @@ export function FileSource({ label = 'Log file (JSON Lines or CSV)', raw, onLog 
     job.current = readLogFile(chosen.file, columns, raw, setShare);
     try {
       const result = await job.current.result;
-      if (chosen.csv !== null) {
-        localStorage.setItem(memoryKey(chosen.csv.header), JSON.stringify(columns));
-      }
+      if (chosen.csv !== null) keep(memoryKey(chosen.csv.header), JSON.stringify(columns));
       setTaken(result);
       onLog(result, chosen.file.name, new Date(chosen.file.lastModified));
     } catch (error) {

@@ -1,32 +1,10 @@
 import { useSyncExternalStore } from 'react';
+import { rememberedWord } from '../../../ui/browserStore';
 import type { Source } from './SourceChoice';
 
-const KEY = 'corvat-bench-source';
 const SOURCES: readonly Source[] = ['stand-in', 'file', 'serial'];
-const watchers = new Set<() => void>();
-
-function remembered(): Source | null {
-  try {
-    const kept = localStorage.getItem(KEY);
-    return SOURCES.find((source) => source === kept) ?? null;
-  } catch {
-    return null;
-  }
-}
-
-function watch(watcher: () => void): () => void {
-  watchers.add(watcher);
-  return () => watchers.delete(watcher);
-}
-
-function choose(source: Source): void {
-  try {
-    localStorage.setItem(KEY, source);
-  } catch {
-    // What cannot be remembered is chosen again.
-  }
-  for (const watcher of watchers) watcher();
-}
+const kept = rememberedWord('corvat-bench-source');
+const remembered = () => SOURCES.find((source) => source === kept.read());
 
 /**
  * Where readings come from: chosen once for the whole Bench, and remembered.
@@ -35,9 +13,9 @@ function choose(source: Source): void {
  */
 export const useSource = (whenNone: Source): [Source, (source: Source) => void] => [
   useSyncExternalStore(
-    watch,
+    kept.watch,
     () => remembered() ?? whenNone,
     () => whenNone,
   ),
-  choose,
+  kept.set,
 ];

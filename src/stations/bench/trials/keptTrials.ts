@@ -24,7 +24,7 @@ function unsentOf<T extends BenchTrialsRecord>(value: unknown): Unsent<T> {
 }
 
 /** Write a list into this browser, before anything is sent. */
-export const keepUnsent = <T extends BenchTrialsRecord>(unsent: Unsent<T>): void =>
+export const keepUnsent = <T extends BenchTrialsRecord>(unsent: Unsent<T>): boolean =>
   keepDraft(KIND, ofList(unsent.mine), String(unsent.base.version), unsent);
 
 /** The server has it. */

@@ -1,27 +1,18 @@
+import { forget, keep, readKept, readKeptAs } from '../../../ui/browserStore';
 import type { Entry } from './entry';
 
 const keyOf = (seriesId: string) => `corvat-entry:${seriesId}`;
 
 /** A run that was being typed when the page was left; null where there is none, or it cannot be read. */
 export async function keptEntry(seriesId: string): Promise<Entry | null> {
-  try {
-    const text = localStorage.getItem(keyOf(seriesId));
-    if (text === null) return null;
-    const { entrySchema } = await import('./entrySchema');
-    const parsed = entrySchema.safeParse(JSON.parse(text));
-    return parsed.success ? parsed.data : null;
-  } catch {
-    return null;
-  }
+  const key = keyOf(seriesId);
+  if (readKept(key) === null) return null;
+  const { entrySchema } = await import('./entrySchema');
+  return readKeptAs(key, (value) => entrySchema.parse(value));
 }
 
-/** Keep a half-typed run in this browser, as far as it keeps anything. */
-export function keepEntry(seriesId: string, entry: Entry): void {
-  try {
-    localStorage.setItem(keyOf(seriesId), JSON.stringify(entry));
-  } catch {
-    // Without storage it lasts as long as the page.
-  }
-}
+/** Keep a half-typed run in this browser; where it keeps nothing, it lasts as long as the page. */
+export const keepEntry = (seriesId: string, entry: Entry): boolean =>
+  keep(keyOf(seriesId), JSON.stringify(entry));
 
-export const forgetEntry = (seriesId: string): void => localStorage.removeItem(keyOf(seriesId));
+export const forgetEntry = (seriesId: string): void => forget(keyOf(seriesId));
