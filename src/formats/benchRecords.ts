@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { channelOf } from '../core/channels/key';
-import { REZERO_SCHOOLS } from '../core/robot/rezeroSchools';
+import { REZERO_STRATEGIES } from '../core/robot/rezeroStrategies';
 import type { StillCheck } from '../core/gyro/still/stillCheck';
 import { TYPED } from '../core/gyro/still/description';
 import { stillSettingsSchema } from '../core/gyro/still/stillSettings';
@@ -118,7 +118,7 @@ export const stillCheckRecord = z.object({
     .nullable()
     .default(null)
     .describe('how long it had been on when the log began; null: not known'),
-  school: z.enum(REZERO_SCHOOLS).nullable().describe('what was done before it, if anything'),
+  school: z.enum(REZERO_STRATEGIES).nullable().describe('what was done before it, if anything'),
   beforeId: id.nullable().describe('the check before that'),
   runDurationS: valueSchema(runDurationS),
   toleranceRad: valueSchema(toleranceRad),

@@ -1,7 +1,7 @@
 import type { AnyValue } from '../core/description/description';
 import { SETTINGS } from '../core/gyro/still/description';
 import * as robot from '../core/robot/description';
-import { REZERO_SCHOOLS } from '../core/robot/rezeroSchools';
+import { REZERO_STRATEGIES } from '../core/robot/rezeroStrategies';
 import { BATTERY, END } from '../core/runs/description';
 import * as table from '../core/table/description';
 import { DAMPING_LOOK } from '../core/trials/gain';
@@ -27,7 +27,7 @@ const UNIT: Parts = {
 
 /** Each way of getting rid of drift by its name. */
 const CURES: Parts = Object.fromEntries(
-  REZERO_SCHOOLS.map((name) => [name, { takesS: robot.TAKES }]),
+  REZERO_STRATEGIES.map((name) => [name, { takesS: robot.TAKES }]),
 );
 
 const ROBOT: Parts = {

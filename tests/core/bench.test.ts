@@ -7,9 +7,9 @@ import { encoderHeading, headingLag, loopPeriod, divergences } from '../../src/c
 import {
   leftAfterEstimate,
   proveRezero,
-  recommendSchool,
+  recommendStrategy,
   notPossible,
-  schoolRecords,
+  strategyRecords,
   stillTimeNeeded,
 } from '../../src/core/gyro/rezero';
 import { studyRunLog } from '../../src/core/gyro/runLog';
@@ -118,7 +118,7 @@ describe('getting rid of drift', () => {
       school: 'restart' | 'reconnect',
       verdict: 'steady' | 're-zero' | 'measure-longer',
     ) => ({ school, verdict, driftRadPerS: deg(0.01) });
-    const records = schoolRecords(
+    const records = strategyRecords(
       [
         trial('restart', 'steady'),
         trial('restart', 'steady'),
@@ -142,7 +142,7 @@ describe('getting rid of drift', () => {
       healthyRadPerS: deg(0.1),
       timeS: 120,
     };
-    const worked = schoolRecords(
+    const worked = strategyRecords(
       Array.from({ length: 6 }, () => ({
         school: 'reconnect' as const,
         verdict: 'steady' as const,
@@ -150,7 +150,7 @@ describe('getting rid of drift', () => {
       })),
       pipit,
     );
-    expect(recommendSchool(situation, worked)?.school).toBe('reconnect');
+    expect(recommendStrategy(situation, worked)?.school).toBe('reconnect');
     // Where a restart takes minutes, and the cable cannot be pulled, two minutes do for the program's own way only.
     const build = {
       ...pipit.build,
@@ -159,29 +159,29 @@ describe('getting rid of drift', () => {
         reconnect: { isPossible: false, takesS: null },
       },
     };
-    const here = schoolRecords([], { ...pipit, build });
+    const here = strategyRecords([], { ...pipit, build });
     expect(here.find(({ facts }) => facts.school === 'restart')).toMatchObject({
       isOwnTime: true,
       facts: { takesS: 180 },
     });
     expect(notPossible({ build }).map(({ school }) => school)).toEqual(['reconnect']);
-    expect(recommendSchool(situation, here)).toMatchObject({ school: 're-initialise' });
-    expect(recommendSchool({ ...situation, timeS: 4 }, here)?.school).toBe('re-anchor');
-    expect(recommendSchool({ ...situation, timeS: 2 }, worked)?.school).toBe('re-anchor');
+    expect(recommendStrategy(situation, here)).toMatchObject({ school: 're-initialise' });
+    expect(recommendStrategy({ ...situation, timeS: 4 }, here)?.school).toBe('re-anchor');
+    expect(recommendStrategy({ ...situation, timeS: 2 }, worked)?.school).toBe('re-anchor');
     expect(
-      recommendSchool({ ...situation, verdict: 'correctable', driftRadPerS: deg(0.05) }, worked)
+      recommendStrategy({ ...situation, verdict: 'correctable', driftRadPerS: deg(0.05) }, worked)
         ?.school,
     ).toBe('estimate at start');
-    expect(recommendSchool({ ...situation, verdict: 'steady' }, worked)).toBeNull();
+    expect(recommendStrategy({ ...situation, verdict: 'steady' }, worked)).toBeNull();
     // What is not known yet is no reason to start anything anew.
-    expect(recommendSchool({ ...situation, verdict: 'measure-longer' }, worked)).toMatchObject({
+    expect(recommendStrategy({ ...situation, verdict: 'measure-longer' }, worked)).toMatchObject({
       school: null,
       reason: expect.stringContaining('could not tell: leave the sensor as it is') as string,
     });
     const wanders = { ...situation, driftRadPerS: deg(0.02), walkRadPerSqrtS: deg(0.1) };
-    expect(recommendSchool(wanders, worked)?.reason).toContain('wanders so much by itself');
+    expect(recommendStrategy(wanders, worked)?.reason).toContain('wanders so much by itself');
     const hurried = { ...situation, verdict: 'correctable' as const, driftRadPerS: deg(0.02) };
-    expect(recommendSchool({ ...hurried, timeS: 1 }, worked)).toMatchObject({
+    expect(recommendStrategy({ ...hurried, timeS: 1 }, worked)).toMatchObject({
       school: 're-anchor',
       reason: expect.stringContaining('longer than there is time for') as string,
     });

@@ -1,22 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import type { TurnSchool } from '../../src/core/control/turn/schema';
-import { adviceText, compareText } from '../../src/core/turns/schoolText';
-import { simulateSchool, suggestGain } from '../../src/core/turns/simulateSchool';
+import type { TurnStrategy } from '../../src/core/control/turn/schema';
+import { adviceText, compareText } from '../../src/core/turns/strategyText';
+import { simulateStrategy, suggestGain } from '../../src/core/turns/simulateStrategy';
 import { withHeading } from '../../src/core/units/ofRobot';
 import { deg, idealRobot } from './support';
 
 describe('ways to turn', () => {
   const robot = { ...idealRobot, motors: { ...idealRobot.motors, lagS: 0.05 } };
-  const stop = (leadRad: number): TurnSchool => ({
+  const stop = (leadRad: number): TurnStrategy => ({
     school: 'stop-early',
     rateRadPerS: 1.5,
     leadRad,
   });
 
   it('stop late by rate × lag, and right when they stop early by it', () => {
-    const late = simulateSchool(robot, stop(0), deg(90), 3, 1);
+    const late = simulateStrategy(robot, stop(0), deg(90), 3, 1);
     expect(late.meanErrorRad).toBeCloseTo(1.5 * 0.05, 2);
-    const early = simulateSchool(robot, stop(late.meanErrorRad), deg(90), 3, 1);
+    const early = simulateStrategy(robot, stop(late.meanErrorRad), deg(90), 3, 1);
     expect(Math.abs(early.meanErrorRad)).toBeLessThan(deg(0.3));
   });
 
@@ -35,7 +35,7 @@ describe('ways to turn', () => {
     } as const;
     const gain = suggestGain(robot, school, deg(90), deg(1)) ?? 0;
     expect(gain).toBeGreaterThan(1);
-    const at = (kpPerS: number) => simulateSchool(robot, { ...school, kpPerS }, deg(90), 2, 1);
+    const at = (kpPerS: number) => simulateStrategy(robot, { ...school, kpPerS }, deg(90), 2, 1);
     expect(at(gain).overshootRad).toBeLessThan(deg(1.05));
     expect(at(gain).unsettledShare).toBe(0);
     expect(at(gain * 1.3).overshootRad).toBeGreaterThan(deg(1));
@@ -43,7 +43,7 @@ describe('ways to turn', () => {
 
   it('never settle when the gain shakes the robot', () => {
     const slow = withHeading(robot, { latencyS: 0.1 });
-    const school: TurnSchool = {
+    const school: TurnStrategy = {
       school: 'proportional',
       rateRadPerS: 3,
       kpPerS: 40,
@@ -55,7 +55,7 @@ describe('ways to turn', () => {
       settledRateRadPerS: deg(5),
       settledS: 0.1,
     };
-    expect(simulateSchool(slow, school, deg(90), 2, 1).unsettledShare).toBe(1);
+    expect(simulateStrategy(slow, school, deg(90), 2, 1).unsettledShare).toBe(1);
   });
 });
 

@@ -6,7 +6,7 @@ import { describeCalibration } from '../../src/core/calibration/registry';
 import { calibrationFromTurns } from '../../src/core/calibration/kinds/turns/fromStudy';
 import { planText } from '../../src/core/calibration/planText';
 import { driftFromCheck } from '../../src/core/calibration/kinds/gyroDrift/fromStudy';
-import { proveRezero, recommendSchool, schoolRecords } from '../../src/core/gyro/rezero';
+import { proveRezero, recommendStrategy, strategyRecords } from '../../src/core/gyro/rezero';
 import { studyRunLog } from '../../src/core/gyro/runLog';
 import { stillCheck, type StillCheck } from '../../src/core/gyro/still/stillCheck';
 import { stillSentences, VERDICT_NAMES } from '../../src/core/gyro/still/stillSentence';
@@ -72,7 +72,7 @@ describe('what is said', () => {
         expectPlain(found, means, next);
         if (check.verdict !== 'not-still') expect(found).toMatch(/\d/);
         expect(describeCalibration(driftFromCheck(check))).toMatch(/^drift .*°\/s \(/);
-        const advice = recommendSchool(
+        const advice = recommendStrategy(
           {
             verdict: check.verdict,
             driftRadPerS: check.driftRadPerS,
@@ -82,7 +82,7 @@ describe('what is said', () => {
             healthyRadPerS: deg(0.1),
             timeS: 60,
           },
-          schoolRecords([], pipit),
+          strategyRecords([], pipit),
         );
         // Only a steady sensor leaves nothing to be done.
         expect(advice === null).toBe(check.verdict === 'steady');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { schoolRecords } from '../../src/core/gyro/rezero';
+import { strategyRecords } from '../../src/core/gyro/rezero';
 import { headingIsBuiltIn, headingOf } from '../../src/core/units/ofRobot';
 import { BUILT_IN } from '../../src/core/units/port';
 import { unitSchema } from '../../src/core/units/unit';
@@ -22,8 +22,10 @@ describe('units on a robot', () => {
     const used = (robot: typeof pipit) => Number(/^\d+/.exec(portSentence(robot))?.[0]);
     expect(used(builtIn)).toBe(used(pipit) - 1);
     // A sensor without a cable is not to be unplugged.
-    expect(schoolRecords([], builtIn).map(({ facts }) => facts.school)).not.toContain('reconnect');
-    expect(schoolRecords([], pipit)).toHaveLength(5);
+    expect(strategyRecords([], builtIn).map(({ facts }) => facts.school)).not.toContain(
+      'reconnect',
+    );
+    expect(strategyRecords([], pipit)).toHaveLength(5);
   });
 
   it('are said to have one name in programs where they do, and which way they look', () => {

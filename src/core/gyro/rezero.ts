@@ -4,19 +4,19 @@ import { headingIsBuiltIn } from '../units/ofRobot';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { clock, counted, degrees, percent } from '../text/quantities';
 import { driftText } from './driftText';
-import { REZERO_FACTS, type SchoolFacts } from './rezeroFacts';
-import type { RezeroSchool } from '../robot/rezeroSchools';
+import { REZERO_FACTS, type StrategyFacts } from './rezeroFacts';
+import type { RezeroStrategy } from '../robot/rezeroStrategies';
 import type { StillVerdict } from './still/stillVerdict';
 
-/** A check that followed one of the schools. */
-export interface SchoolTrial {
-  school: RezeroSchool;
+/** A check that followed one of the strategies. */
+export interface StrategyTrial {
+  school: RezeroStrategy;
   verdict: StillVerdict;
   driftRadPerS: number;
 }
 
-export interface SchoolRecord {
-  facts: SchoolFacts;
+export interface StrategyRecord {
+  facts: StrategyFacts;
   /** It takes so long here, s, as somebody said; else as long as it usually does. */
   isOwnTime: boolean;
   /** Null: never tried and checked. */
@@ -34,19 +34,19 @@ const isOpen = (verdict: StillVerdict): boolean =>
   verdict === 'not-enough-still-time' ||
   verdict === 'not-still';
 
-/** A check that proves a run drivable: what a school is for. */
+/** A check that proves a run drivable: what a strategy is for. */
 export const didWork = (verdict: StillVerdict): boolean =>
   verdict === 'steady' || verdict === 'correctable';
 
 /**
- * What each school that this robot can do has come to in this team's hands. Checks that could not tell are not counted.
+ * What each strategy that this robot can do has come to in this team's hands. Checks that could not tell are not counted.
  *
  * @param robot says what its kit can do, how long it takes, and whether its sensor has a cable to unplug
  */
-export function schoolRecords(
-  trials: readonly SchoolTrial[],
+export function strategyRecords(
+  trials: readonly StrategyTrial[],
   robot: Pick<Robot, 'units' | 'build'>,
-): SchoolRecord[] {
+): StrategyRecord[] {
   return REZERO_FACTS.filter((facts) => canDo(facts, robot)).map((usual) => {
     const ownS = robot.build.driftCures[usual.school]?.takesS ?? null;
     const own = trials.filter(({ school, verdict }) => school === usual.school && !isOpen(verdict));
@@ -63,11 +63,11 @@ export function schoolRecords(
   });
 }
 
-/** The schools that somebody has said this kit cannot do. */
-export const notPossible = ({ build }: Pick<Robot, 'build'>): readonly SchoolFacts[] =>
+/** The strategies that somebody has said this kit cannot do. */
+export const notPossible = ({ build }: Pick<Robot, 'build'>): readonly StrategyFacts[] =>
   REZERO_FACTS.filter(({ school }) => build.driftCures[school]?.isPossible === false);
 
-const canDo = ({ school, needsCable }: SchoolFacts, robot: Pick<Robot, 'units' | 'build'>) =>
+const canDo = ({ school, needsCable }: StrategyFacts, robot: Pick<Robot, 'units' | 'build'>) =>
   robot.build.driftCures[school]?.isPossible !== false &&
   !(needsCable === true && headingIsBuiltIn(robot));
 
@@ -101,7 +101,7 @@ export function stillTimeNeeded(
 
 export interface Recommendation {
   /** Null: first something has to be found out. */
-  school: RezeroSchool | null;
+  school: RezeroStrategy | null;
   reason: string;
 }
 
@@ -118,8 +118,8 @@ interface Situation {
   timeS: number;
 }
 
-/** A school is trusted less the less it was tried: its chance by Laplace's rule. */
-const chanceOf = ({ worked, tried }: SchoolRecord): number => (worked + 1) / (tried + 2);
+/** A strategy is trusted less the less it was tried: its chance by Laplace's rule. */
+const chanceOf = ({ worked, tried }: StrategyRecord): number => (worked + 1) / (tried + 2);
 
 /** Why the sensor has to be started anew rather than its drift subtracted. */
 function whyAnew({ driftRadPerS, healthyRadPerS }: Situation, stillS: number | null): string {
@@ -132,15 +132,15 @@ function whyAnew({ driftRadPerS, healthyRadPerS }: Situation, stillS: number | n
 }
 
 /**
- * Which school to try now: a correctable drift is subtracted; a large one needs the sensor started
+ * Which strategy to try now: a correctable drift is subtracted; a large one needs the sensor started
  * anew, by what has worked best here among what the time allows; one that wanders, or without time,
  * is re-anchored on the way.
  *
  * @returns null when there is nothing to get rid of
  */
-export function recommendSchool(
+export function recommendStrategy(
   situation: Situation,
-  records: readonly SchoolRecord[],
+  records: readonly StrategyRecord[],
 ): Recommendation | null {
   const { verdict, driftRadPerS, walkRadPerSqrtS, runDurationS, allowedRad, timeS } = situation;
   if (verdict === 'steady') return null;
@@ -193,7 +193,7 @@ interface CheckedDrift {
   high95: number;
 }
 
-/** Whether a school helped: the drift before and after, each with its interval. */
+/** Whether a strategy helped: the drift before and after, each with its interval. */
 export function proveRezero(before: CheckedDrift, after: CheckedDrift): string {
   const change = `Before: ${driftText(before.driftRadPerS)}. After: ${driftText(after.driftRadPerS)}.`;
   const apart = before.low95 > after.high95 || before.high95 < after.low95;

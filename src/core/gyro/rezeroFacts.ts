@@ -1,7 +1,7 @@
-import type { RezeroSchool } from '../robot/rezeroSchools';
+import type { RezeroStrategy } from '../robot/rezeroStrategies';
 
-export interface SchoolFacts {
-  school: RezeroSchool;
+export interface StrategyFacts {
+  school: RezeroStrategy;
   title: string;
   /** What it takes at the table, s, where nobody has said; null: as long as this sensor has to stand still. */
   takesS: number | null;
@@ -14,8 +14,8 @@ export interface SchoolFacts {
   needsCable?: true;
 }
 
-/** The five schools, in the order in which they are usually tried. */
-export const REZERO_FACTS: readonly SchoolFacts[] = [
+/** The five strategies, in the order in which they are usually tried. */
+export const REZERO_FACTS: readonly StrategyFacts[] = [
   {
     school: 'restart',
     title: 'Restart the controller, lying still',

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { REZERO_SCHOOLS } from './rezeroSchools';
+import { REZERO_STRATEGIES } from './rezeroStrategies';
 import type { Values } from '../description/description';
 import { partSchema, shapeOf, valueSchema } from '../description/schema';
 import { BODY, BUILD, ERRORS, LOOP, MOTORS, SIGNS, SIZES, TAKES } from './description';
@@ -19,7 +19,7 @@ const buildSchema = z.strictObject({
     .default(['A', 'B', 'C', 'D', 'E', 'F'].map((name) => ({ name, takes: [] }))),
   driftCures: z
     .partialRecord(
-      z.enum(REZERO_SCHOOLS),
+      z.enum(REZERO_STRATEGIES),
       z.strictObject({ isPossible: z.boolean().default(true), takesS: valueSchema(TAKES) }),
     )
     .default({})

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { mean, sampleSd } from '../stats/moments';
-import { turnOnce } from './simulateSchool';
+import { turnOnce } from './simulateStrategy';
 
 /** So many turns tell what a simulated robot does by itself. */
 const ENOUGH_TURNS = 48;

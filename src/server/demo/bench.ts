@@ -6,7 +6,7 @@ import { simulateStillHeading } from '../../core/simulate/stillLog';
 import { runBenchProgram } from '../../core/standIn/program';
 import type { BenchStep } from '../../core/standIn/steps/benchStep';
 import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
-import type { RezeroSchool } from '../../core/robot/rezeroSchools';
+import type { RezeroStrategy } from '../../core/robot/rezeroStrategies';
 import type { LapRecord, StillCheckRecord, TurnTrialRecord } from '../../formats/benchRecords';
 import type { TeamDatabase } from '../database';
 import { saveLog, saveLogPiece } from '../stores/benchLogs';
@@ -24,7 +24,7 @@ interface DemoCheck {
   at: string;
   driftDeg: number;
   powerUp: StillCheckRecord['powerUp'];
-  school?: RezeroSchool;
+  school?: RezeroStrategy;
   after?: number;
 }
 

@@ -8,7 +8,7 @@ import { CREEP_M_PER_S, SETTLE_S, timeoutS } from '../../../src/core/control/set
 import { expectedStraightS, straight } from '../../../src/core/control/straight';
 import type { StraightStrategy } from '../../../src/core/control/straight/steering';
 import { expectedTurnS, turn, turnTimeoutS } from '../../../src/core/control/turn';
-import { turnSchoolSchema, type TurnSchool } from '../../../src/core/control/turn/schema';
+import { turnStrategySchema, type TurnStrategy } from '../../../src/core/control/turn/schema';
 import { robotSchema } from '../../../src/core/robot/robot';
 import { deg, withoutUnits } from '../support';
 import { perfectMachine } from './perfectMachine';
@@ -94,7 +94,7 @@ describe('a straight', () => {
   });
 });
 
-const school = (one: object): TurnSchool => turnSchoolSchema.parse(one);
+const school = (one: object): TurnStrategy => turnStrategySchema.parse(one);
 
 const SCHOOLS = [
   school({ school: 'encoder', rateRadPerS: 1.5 }),
@@ -119,7 +119,7 @@ const SCHOOLS = [
 ];
 
 describe('a turn', () => {
-  const turnBy = (angleRad: number, how: TurnSchool, fromReadingRad: number | null = null) =>
+  const turnBy = (angleRad: number, how: TurnStrategy, fromReadingRad: number | null = null) =>
     turn({ angleRad, how, fromReadingRad, timeoutS: turnTimeoutS(how, angleRad) }, TRACK);
 
   it.each(SCHOOLS)('ends at the plan, left and right ($school)', (how) => {

@@ -1,14 +1,14 @@
 import { wrap } from '../../geometry/angle';
 import { controller, type Controller, type Readings, type Tick } from '../controller';
 import { SETTLE_S, timeoutS as timeoutFor } from '../settings';
-import type { TurnSchool } from './schema';
+import type { TurnStrategy } from './schema';
 import type { KeptInTurn } from './way';
 import { wayOf } from './ways';
 
 export interface Turn {
   /** Signed, left positive. */
   angleRad: number;
-  how: TurnSchool;
+  how: TurnStrategy;
   /**
    * The heading reading at which the turn was planned to begin: what earlier turns left over is taken out
    * with this one. Null: it turns by the angle from wherever it stands.
@@ -23,11 +23,11 @@ export interface Turn {
 const SPEEDING_UP_S = 0.1;
 
 /** How long a turn should take, its rest included. */
-export const expectedTurnS = (how: TurnSchool, angleRad: number): number =>
+export const expectedTurnS = (how: TurnStrategy, angleRad: number): number =>
   wayOf(how).expectedS(how, angleRad) + SPEEDING_UP_S + SETTLE_S;
 
 /** The time-out of a turn for which none is set. */
-export const turnTimeoutS = (how: TurnSchool, angleRad: number): number =>
+export const turnTimeoutS = (how: TurnStrategy, angleRad: number): number =>
   timeoutFor(expectedTurnS(how, angleRad));
 
 interface State extends Turn, KeptInTurn {

@@ -1,4 +1,4 @@
-import type { TurnSchool } from './schema';
+import type { TurnStrategy } from './schema';
 import type { TurnWay } from './way';
 
 /** A proportional turn is given so many of its time constants to come near. */
@@ -12,7 +12,7 @@ const LONGEST_APPROACH_S = 10;
  *
  * Source: Åström and Murray, Feedback Systems, 2nd ed., 2021, chapter 11 (with conditional integration).
  */
-export const proportional: TurnWay<Extract<TurnSchool, { school: 'proportional' }>> = {
+export const proportional: TurnWay<Extract<TurnStrategy, { school: 'proportional' }>> = {
   expectedS: ({ rateRadPerS, kpPerS, settledS }, targetRad) =>
     Math.abs(targetRad) / rateRadPerS +
     Math.min(LONGEST_APPROACH_S, TIME_CONSTANTS / kpPerS) +

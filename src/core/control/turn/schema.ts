@@ -4,7 +4,7 @@ const rate = z.number().min(0.05).max(20);
 const lead = z.number().min(0).max(1.5);
 
 /** Ways to program a turn; angles in radians, rates of the robot's turning in rad/s. */
-export const turnSchoolSchema = z.discriminatedUnion('school', [
+export const turnStrategySchema = z.discriminatedUnion('school', [
   z.object({
     school: z.literal('encoder'),
     rateRadPerS: rate,
@@ -37,4 +37,4 @@ export const turnSchoolSchema = z.discriminatedUnion('school', [
   }),
 ]);
 
-export type TurnSchool = z.output<typeof turnSchoolSchema>;
+export type TurnStrategy = z.output<typeof turnStrategySchema>;

@@ -1,13 +1,13 @@
 import { proportional } from './proportional';
-import type { TurnSchool } from './schema';
+import type { TurnStrategy } from './schema';
 import type { TurnWay } from './way';
 
-type Of<S extends TurnSchool['school']> = Extract<TurnSchool, { school: S }>;
+type Of<S extends TurnStrategy['school']> = Extract<TurnStrategy, { school: S }>;
 
 /** A turn that slows down goes at this share of the angle left a second. */
 const SLOWING_PER_S = 2;
 
-const WAYS: { [S in TurnSchool['school']]: TurnWay<Of<S>> } = {
+const WAYS: { [S in TurnStrategy['school']]: TurnWay<Of<S>> } = {
   encoder: {
     expectedS: ({ rateRadPerS, endRateRadPerS = rateRadPerS }, targetRad) =>
       Math.abs(targetRad) / rateRadPerS + Math.log(rateRadPerS / endRateRadPerS) / SLOWING_PER_S,
@@ -53,6 +53,6 @@ const WAYS: { [S in TurnSchool['school']]: TurnWay<Of<S>> } = {
   proportional,
 };
 
-/** How a school turns. */
-export const wayOf = ({ school }: TurnSchool): TurnWay<TurnSchool> =>
-  WAYS[school] as TurnWay<TurnSchool>;
+/** How a strategy turns. */
+export const wayOf = ({ school }: TurnStrategy): TurnWay<TurnStrategy> =>
+  WAYS[school] as TurnWay<TurnStrategy>;

@@ -1,5 +1,5 @@
 import { turn as turnMotion } from '../../control/turn';
-import { turnSchoolSchema } from '../../control/turn/schema';
+import { turnStrategySchema } from '../../control/turn/schema';
 import { radiansFromDegrees } from '../../geometry/angle';
 import { gainTrace } from '../gainTrace';
 import { WATCHED_S } from '../simulatedTrace';
@@ -14,7 +14,7 @@ export const turn: TunedController = {
   id: 'turn',
   lack: lacksNothing,
   experiment({ trackM }, gain, rateRadPerS = TURNING.usual) {
-    const how = { ...turnSchoolSchema.parse(SCHOOL), kpPerS: gain, rateRadPerS } as const;
+    const how = { ...turnStrategySchema.parse(STRATEGY), kpPerS: gain, rateRadPerS } as const;
     const motion = turnMotion(
       { angleRad: ANGLE_RAD, how, fromReadingRad: null, timeoutS: WATCHED_S },
       trackM,
@@ -28,4 +28,4 @@ export const turn: TunedController = {
   judge: (_robot, trace) => gainTrace(trace, SHOWN.turn.bandRad),
 };
 
-const SCHOOL = { school: 'proportional', rateRadPerS: TURNING.usual, kpPerS: 0 } as const;
+const STRATEGY = { school: 'proportional', rateRadPerS: TURNING.usual, kpPerS: 0 } as const;

@@ -1,7 +1,7 @@
 import { TAKES } from '../../../core/robot/description';
 import { useState } from 'react';
-import type { SchoolRecord } from '../../../core/gyro/rezero';
-import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
+import type { StrategyRecord } from '../../../core/gyro/rezero';
+import type { RezeroStrategy } from '../../../core/robot/rezeroStrategies';
 import type { StandInAction } from '../../../core/standIn/act';
 import { clock } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
@@ -10,7 +10,7 @@ import styles from '../Bench.module.css';
 import { doWithStandIn } from '../standIn/standInStore';
 import { GateLine } from './GateLine';
 
-const ON_STAND_IN: Partial<Record<RezeroSchool, { label: string; actions: StandInAction[] }>> = {
+const ON_STAND_IN: Partial<Record<RezeroStrategy, { label: string; actions: StandInAction[] }>> = {
   restart: {
     label: 'Restart the stand-in, lying still',
     actions: [{ do: 'power-off' }, { do: 'power-on', inHand: false }],
@@ -29,7 +29,7 @@ const ON_STAND_IN: Partial<Record<RezeroSchool, { label: string; actions: StandI
 const PATIENCE = 2;
 
 interface RecipeProps {
-  record: SchoolRecord;
+  record: StrategyRecord;
   /** What it takes, s; null: as long as this sensor has to stand still. */
   takesS: number | null;
   onTakes(takesS: number): void;

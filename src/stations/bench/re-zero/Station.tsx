@@ -4,11 +4,11 @@ import { measuredDrift } from '../../../core/gyro/driftText';
 import {
   notPossible,
   proveRezero,
-  recommendSchool,
-  schoolRecords,
+  recommendStrategy,
+  strategyRecords,
   stillTimeNeeded,
 } from '../../../core/gyro/rezero';
-import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
+import type { RezeroStrategy } from '../../../core/robot/rezeroStrategies';
 import type { SavedStillCheck } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
@@ -21,8 +21,8 @@ import type { BenchProps } from '../procedure';
 import { RecordTakeOver } from '../RecordTakeOver';
 import { StillProcedure } from '../still/StillProcedure';
 import { Recipe } from './Recipe';
-import { SchoolTable } from './SchoolTable';
-import { schoolTrials } from './trials';
+import { StrategyTable } from './StrategyTable';
+import { strategyTrials } from './trials';
 
 interface Props extends BenchProps {
   checks: SavedStillCheck[];
@@ -31,14 +31,14 @@ interface Props extends BenchProps {
 /** Getting rid of drift: five ways, one recommended, and a check that proves that it helped. */
 export default function Station({ robot, checks: loaded }: Props) {
   const [checks, setChecks] = useState(loaded);
-  const [chosen, setChosen] = useState<RezeroSchool | null>(null);
+  const [chosen, setChosen] = useState<RezeroStrategy | null>(null);
   const [timeS, setTime] = useState(120);
   const [proof, setProof] = useState<string | null>(null);
   const [toast, tell] = useToast();
   const used = checks.filter(({ setAsideReason }) => setAsideReason === null);
   const saved = useSaved<RobotRecord>('robots', robot, () => tell('Kept in the robot’s record.'));
   const recorded = saved.saved.robot;
-  const records = schoolRecords(schoolTrials(checks), recorded);
+  const records = strategyRecords(strategyTrials(checks), recorded);
   const before = used[0];
   if (before === undefined) {
     return (
@@ -55,7 +55,7 @@ export default function Station({ robot, checks: loaded }: Props) {
   }
   const { result, runDurationS, toleranceRad, settings } = before;
   const allowedRad = settings.driftShare * toleranceRad;
-  const recommendation = recommendSchool(
+  const recommendation = recommendStrategy(
     {
       verdict: result.verdict,
       driftRadPerS: result.driftRadPerS,
@@ -69,7 +69,7 @@ export default function Station({ robot, checks: loaded }: Props) {
   );
   const stillS = stillTimeNeeded(result.randomWalkRadPerSqrtS, runDurationS, allowedRad);
   const cannot = notPossible(recorded);
-  const change = (school: RezeroSchool, part: { isPossible?: boolean; takesS?: number }) => {
+  const change = (school: RezeroStrategy, part: { isPossible?: boolean; takesS?: number }) => {
     const { driftCures } = recorded.build;
     const cure = { isPossible: true, takesS: null, ...driftCures[school], ...part };
     const build = { ...recorded.build, driftCures: { ...driftCures, [school]: cure } };
@@ -109,7 +109,7 @@ export default function Station({ robot, checks: loaded }: Props) {
       <div className={styles.fields}>
         <ValueField field={TIME_LEFT} value={timeS} onChange={setTime} />
       </div>
-      <SchoolTable
+      <StrategyTable
         records={records}
         stillS={stillS}
         recommended={recommendation?.school ?? null}

@@ -1,6 +1,6 @@
-import { schoolRecords } from '../../../core/gyro/rezero';
+import { strategyRecords } from '../../../core/gyro/rezero';
 import { counted } from '../../../core/text/quantities';
-import { schoolTrials } from './trials';
+import { strategyTrials } from './trials';
 import type { Procedure } from '../procedure';
 
 export const reZero: Procedure = {
@@ -11,7 +11,7 @@ export const reZero: Procedure = {
   minutes: 5,
   gives: [],
   known: async (facts) => {
-    const records = schoolRecords(schoolTrials(await facts.stillChecks()), facts.robot.robot);
+    const records = strategyRecords(strategyTrials(await facts.stillChecks()), facts.robot.robot);
     const [best] = records
       .filter(({ tried }) => tried > 0)
       .toSorted((a, b) => (b.success?.rate ?? 0) - (a.success?.rate ?? 0));

@@ -3,9 +3,9 @@ import { useEffect, useRef, useState } from 'react';
 import type { Robot } from '../../../core/robot/robot';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { number } from '../../../core/text/quantities';
-import type { TurnSchool } from '../../../core/control/turn/schema';
-import { adviceText, compareText } from '../../../core/turns/schoolText';
-import type { SchoolsReply } from '../../../workers/turnSchools.worker';
+import type { TurnStrategy } from '../../../core/control/turn/schema';
+import { adviceText, compareText } from '../../../core/turns/strategyText';
+import type { StrategiesReply } from '../../../workers/turnStrategies.worker';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
 import { ValueField } from '../../../ui/fields/ValueField';
@@ -15,8 +15,8 @@ import type { WorkerJob } from '../../inWorker';
 import type { BenchProps } from '../procedure';
 import { classes } from '../../../ui/classes';
 import styles from '../Bench.module.css';
-import { compareSchools } from './compareSchools';
-import { SchoolResults } from './SchoolResults';
+import { compareStrategies } from './compareStrategies';
+import { StrategyResults } from './StrategyResults';
 
 interface Props extends BenchProps {
   /** The robot as it was measured. */
@@ -48,7 +48,7 @@ const FIRST: Knobs = {
   overshootRad: radiansFromDegrees(1),
 };
 
-function waysOf(knobs: Knobs): TurnSchool[] {
+function waysOf(knobs: Knobs): TurnStrategy[] {
   const { rateRadPerS, leadRad, slowRateRadPerS, slowFromRad, kpPerS, kd, kiPerS2 } = knobs;
   const proportional = {
     school: 'proportional' as const,
@@ -78,14 +78,14 @@ function waysOf(knobs: Knobs): TurnSchool[] {
 
 /** The comparison for the knobs as they stand, computed anew a moment after each change. */
 function useComparison(props: Pick<Props, 'fitted'>, knobs: Knobs) {
-  const [compared, setCompared] = useState<SchoolsReply | null>(null);
+  const [compared, setCompared] = useState<StrategiesReply | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const job = useRef<WorkerJob<SchoolsReply> | null>(null);
+  const job = useRef<WorkerJob<StrategiesReply> | null>(null);
   const { fitted } = props;
   useEffect(() => {
     const timer = setTimeout(() => {
       job.current?.cancel();
-      const started = compareSchools({
+      const started = compareStrategies({
         robot: fitted,
         schools: waysOf(knobs),
         targetRad: knobs.targetRad,
@@ -202,7 +202,7 @@ export default function Station({ fitted, turnsNote }: Props) {
         </div>
       </section>
       {compared !== null && (
-        <SchoolResults outcomes={compared.outcomes} targetRad={knobs.targetRad} />
+        <StrategyResults outcomes={compared.outcomes} targetRad={knobs.targetRad} />
       )}
     </>
   );

@@ -10,7 +10,7 @@ import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/still/sti
 import { rawConvention } from '../../../core/channels/rawConvention';
 import { headingUnitOf } from '../../../core/units/ofRobot';
 import { number } from '../../../core/text/quantities';
-import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
+import type { RezeroStrategy } from '../../../core/robot/rezeroStrategies';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
 import type { Reading } from '../../../formats/readings';
 import type { Log } from '../../../formats/toLog';
@@ -44,7 +44,7 @@ import { useCapture } from './useCapture';
 interface Props {
   robot: RobotRecord;
   /** What was done before this check, and the check before that. */
-  school?: RezeroSchool;
+  school?: RezeroStrategy;
   beforeId?: string;
   /** What drift was allowed to use up last time. */
   lastSettings?: StillSettings | undefined;

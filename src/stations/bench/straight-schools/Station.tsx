@@ -1,12 +1,12 @@
 import { GAINS_ASKED, WAYS_ASKED } from '../../../core/drive/waysAsked';
 import { useEffect, useState } from 'react';
-import { straightSchoolSentences } from '../../../core/drive/straightSchoolText';
+import { straightStrategySentences } from '../../../core/drive/straightStrategyText';
 import {
   MISHAPS,
   STRAIGHT_WAYS,
   type Mishap,
   type StraightOutcome,
-} from '../../../core/drive/straightSchools';
+} from '../../../core/drive/straightStrategies';
 import type { Robot } from '../../../core/robot/robot';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { errorLength, headingText, number } from '../../../core/text/quantities';
@@ -143,7 +143,7 @@ export default function Station({ fitted }: Props) {
   const [wanted, setWanted] = useState(() => firstFor(fitted));
   const [mishap, setMishap] = useState<Mishap['id']>('turned-off');
   const { outcomes, problem } = useOutcomes(fitted, wanted);
-  const says = outcomes && straightSchoolSentences(outcomes, wanted.distanceM);
+  const says = outcomes && straightStrategySentences(outcomes, wanted.distanceM);
   const set = (part: Partial<Wanted>) => setWanted((old) => ({ ...old, ...part }));
   const setGains = (part: Partial<Wanted['gains']>) =>
     setWanted((old) => ({ ...old, gains: { ...old.gains, ...part } }));

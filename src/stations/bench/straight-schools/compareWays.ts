@@ -1,15 +1,17 @@
-import type { StraightOutcome } from '../../../core/drive/straightSchools';
+import type { StraightOutcome } from '../../../core/drive/straightStrategies';
 import type {
-  StraightSchoolsRequest,
-  StraightSchoolsWorker,
-} from '../../../workers/straightSchools.worker';
+  StraightStrategiesRequest,
+  StraightStrategiesWorker,
+} from '../../../workers/straightStrategies.worker';
 import { inWorker, type WorkerJob } from '../../inWorker';
 
 const newWorker = () =>
-  new Worker(new URL('../../../workers/straightSchools.worker.ts', import.meta.url), {
+  new Worker(new URL('../../../workers/straightStrategies.worker.ts', import.meta.url), {
     type: 'module',
   });
 
 /** Ways of driving straight side by side, in a worker. */
-export const compareWays = (request: StraightSchoolsRequest): WorkerJob<StraightOutcome[]> =>
-  inWorker<StraightSchoolsWorker, StraightOutcome[]>(newWorker, ({ compare }) => compare(request));
+export const compareWays = (request: StraightStrategiesRequest): WorkerJob<StraightOutcome[]> =>
+  inWorker<StraightStrategiesWorker, StraightOutcome[]>(newWorker, ({ compare }) =>
+    compare(request),
+  );

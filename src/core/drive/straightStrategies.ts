@@ -160,7 +160,7 @@ function driveOnce(
  * The ways of driving straight side by side on a robot, each under each mishap: where it ends beside the plan, how
  * far apart its ends lie, which way it faces, and how long it takes.
  */
-export function straightSchools(
+export function straightStrategies(
   robot: Robot,
   wanted: Drive,
   runs: number,

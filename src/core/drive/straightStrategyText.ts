@@ -1,6 +1,6 @@
 import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { benchLength, errorLength } from '../text/quantities';
-import { STRAIGHT_WAYS, type StraightOutcome, type StraightWay } from './straightSchools';
+import { STRAIGHT_WAYS, type StraightOutcome, type StraightWay } from './straightStrategies';
 
 /** How far off a drive ends: where it ends on the mean, and twice how far apart its ends lie. */
 const offM = ({ sidewaysM, sidewaysSdM }: StraightOutcome): number =>
@@ -9,7 +9,7 @@ const offM = ({ sidewaysM, sidewaysSdM }: StraightOutcome): number =>
 const side = (metres: number): string => (metres > 0 ? 'left' : 'right');
 
 /** Which way of driving straight suits a robot, in three sentences. */
-export function straightSchoolSentences(
+export function straightStrategySentences(
   outcomes: readonly StraightOutcome[],
   distanceM: number,
 ): ThreeSentences {

@@ -1,13 +1,13 @@
 import { expose } from 'comlink';
 import {
-  straightSchools,
+  straightStrategies,
   type StraightGains,
   type StraightOutcome,
-} from '../core/drive/straightSchools';
+} from '../core/drive/straightStrategies';
 import type { Robot } from '../core/robot/robot';
 import { setDisplaySettings } from '../core/text/displaySettings';
 
-export interface StraightSchoolsRequest {
+export interface StraightStrategiesRequest {
   robot: Robot;
   distanceM: number;
   speedMPerS: number;
@@ -21,10 +21,10 @@ const ways = {
   speakAs: setDisplaySettings,
 
   /** The ways of driving straight side by side. */
-  compare: ({ robot, ...wanted }: StraightSchoolsRequest): StraightOutcome[] =>
-    straightSchools(robot, wanted, RUNS, SEED),
+  compare: ({ robot, ...wanted }: StraightStrategiesRequest): StraightOutcome[] =>
+    straightStrategies(robot, wanted, RUNS, SEED),
 };
 
-export type StraightSchoolsWorker = typeof ways;
+export type StraightStrategiesWorker = typeof ways;
 
 expose(ways);

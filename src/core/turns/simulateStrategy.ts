@@ -6,11 +6,11 @@ import { mean, sampleSd } from '../stats/moments';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { turn, turnTimeoutS } from '../control/turn';
-import type { TurnSchool } from '../control/turn/schema';
+import type { TurnStrategy } from '../control/turn/schema';
 
 /** What a way of turning comes to on a robot. */
-export interface SchoolOutcome {
-  school: TurnSchool;
+export interface StrategyOutcome {
+  school: TurnStrategy;
   meanDurationS: number;
   meanErrorRad: number;
   sdErrorRad: number;
@@ -39,7 +39,7 @@ const exact = (robot: Robot): Robot => ({
 /** One simulated turn: how long it took, how far off it ended, and how it went. */
 export function turnOnce(
   robot: Robot,
-  school: TurnSchool,
+  school: TurnStrategy,
   targetRad: number,
   seed: number,
   run: number,
@@ -77,13 +77,13 @@ export function turnOnce(
  *
  * @param runs at least two
  */
-export function simulateSchool(
+export function simulateStrategy(
   robot: Robot,
-  school: TurnSchool,
+  school: TurnStrategy,
   targetRad: number,
   runs: number,
   seed: number,
-): SchoolOutcome {
+): StrategyOutcome {
   const outcomes = Array.from({ length: runs }, (_, run) =>
     turnOnce(robot, school, targetRad, seed, run),
   );
@@ -99,7 +99,7 @@ export function simulateSchool(
   };
 }
 
-type Proportional = Extract<TurnSchool, { school: 'proportional' }>;
+type Proportional = Extract<TurnStrategy, { school: 'proportional' }>;
 
 const HIGHEST_GAIN = 30;
 

@@ -1,26 +1,26 @@
 import { driftText } from '../../../core/gyro/driftText';
-import type { SchoolRecord } from '../../../core/gyro/rezero';
-import type { RezeroSchool } from '../../../core/robot/rezeroSchools';
+import type { StrategyRecord } from '../../../core/gyro/rezero';
+import type { RezeroStrategy } from '../../../core/robot/rezeroStrategies';
 import { clock, percent } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
 
-function soFar({ success, worked, tried }: SchoolRecord): string {
+function soFar({ success, worked, tried }: StrategyRecord): string {
   if (success === null) return 'never tried here';
   return `${worked} of ${tried} (${percent(success.low95)} to ${percent(success.high95)})`;
 }
 
 interface TableProps {
-  records: SchoolRecord[];
+  records: StrategyRecord[];
   /** How long this robot has to stand still before a run; null: no time is enough. */
   stillS: number | null;
-  recommended: RezeroSchool | null;
-  chosen: RezeroSchool | null;
-  onChoose(school: RezeroSchool): void;
+  recommended: RezeroStrategy | null;
+  chosen: RezeroStrategy | null;
+  onChoose(school: RezeroStrategy): void;
 }
 
 /** The ways that this kit can do, with what each takes and has come to. */
-export function SchoolTable({ records, stillS, recommended, chosen, onChoose }: TableProps) {
+export function StrategyTable({ records, stillS, recommended, chosen, onChoose }: TableProps) {
   return (
     <div className={styles.scroll}>
       <table className={styles.table} aria-label="Ways to get rid of drift">

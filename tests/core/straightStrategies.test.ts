@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import {
-  straightSchools,
+  straightStrategies,
   TURNED_OFF_RAD,
   type StraightOutcome,
-} from '../../src/core/drive/straightSchools';
-import { straightSchoolSentences } from '../../src/core/drive/straightSchoolText';
+} from '../../src/core/drive/straightStrategies';
+import { straightStrategySentences } from '../../src/core/drive/straightStrategyText';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg, idealRobot } from './support';
 
@@ -24,7 +24,7 @@ const of = (
 };
 
 describe('ways of driving straight on a robot without errors', () => {
-  const ideal = straightSchools(idealRobot, WANTED, 3, 1);
+  const ideal = straightStrategies(idealRobot, WANTED, 3, 1);
 
   it('all drive straight where nothing happens, in the same time', () => {
     for (const way of ['absolute', 'leg-start', 'balance', 'open-loop'] as const) {
@@ -68,9 +68,9 @@ describe('ways of driving straight on a robot without errors', () => {
 });
 
 it('on a team’s robot the sentences say what the figures say', () => {
-  const outcomes = straightSchools(pipit, WANTED, 12, 1);
-  expect(straightSchools(pipit, WANTED, 12, 1)).toEqual(outcomes);
-  const { found, means, next } = straightSchoolSentences(outcomes, WANTED.distanceM);
+  const outcomes = straightStrategies(pipit, WANTED, 12, 1);
+  expect(straightStrategies(pipit, WANTED, 12, 1)).toEqual(outcomes);
+  const { found, means, next } = straightStrategySentences(outcomes, WANTED.distanceM);
   const [, best] =
     /^A robot that (.+) ends nearest to the plan, .* 100 cm: within \d+ mm\.$/.exec(found) ?? [];
   expect(best).toBe('holds the plan’s heading');

@@ -1,38 +1,42 @@
 import { expose } from 'comlink';
 import type { Robot } from '../core/robot/robot';
-import type { TurnSchool } from '../core/control/turn/schema';
+import type { TurnStrategy } from '../core/control/turn/schema';
 import { setDisplaySettings } from '../core/text/displaySettings';
-import { simulateSchool, suggestGain, type SchoolOutcome } from '../core/turns/simulateSchool';
+import {
+  simulateStrategy,
+  suggestGain,
+  type StrategyOutcome,
+} from '../core/turns/simulateStrategy';
 
-export interface SchoolsRequest {
+export interface StrategiesRequest {
   robot: Robot;
-  schools: TurnSchool[];
+  schools: TurnStrategy[];
   targetRad: number;
   /** Beyond the target by so much at most, for the suggested gain. */
   overshootRad: number;
 }
 
-export interface SchoolsReply {
-  outcomes: SchoolOutcome[];
+export interface StrategiesReply {
+  outcomes: StrategyOutcome[];
   suggestedKpPerS: number | null;
 }
 
 const RUNS = 60;
 const SEED = 11;
 
-const turnSchools = {
+const turnStrategies = {
   speakAs: setDisplaySettings,
 
   /** Ways of turning side by side, and the gain that stays within an overshoot. */
-  compare({ robot, schools, targetRad, overshootRad }: SchoolsRequest): SchoolsReply {
+  compare({ robot, schools, targetRad, overshootRad }: StrategiesRequest): StrategiesReply {
     const own = schools.find((school) => school.school === 'proportional');
     return {
-      outcomes: schools.map((school) => simulateSchool(robot, school, targetRad, RUNS, SEED)),
+      outcomes: schools.map((school) => simulateStrategy(robot, school, targetRad, RUNS, SEED)),
       suggestedKpPerS: own === undefined ? null : suggestGain(robot, own, targetRad, overshootRad),
     };
   },
 };
 
-export type TurnSchoolsWorker = typeof turnSchools;
+export type TurnStrategiesWorker = typeof turnStrategies;
 
-expose(turnSchools);
+expose(turnStrategies);

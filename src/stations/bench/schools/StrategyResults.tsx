@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { degreesFromRadians } from '../../../core/geometry/angle';
 import { number, percent, headingFigure, headingText } from '../../../core/text/quantities';
-import { SCHOOL_NAMES, wayToShow } from '../../../core/turns/schoolText';
-import type { SchoolOutcome } from '../../../core/turns/simulateSchool';
+import { STRATEGY_NAMES, wayToShow } from '../../../core/turns/strategyText';
+import type { StrategyOutcome } from '../../../core/turns/simulateStrategy';
 import { Button } from '../../../ui/Button';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
@@ -15,12 +15,12 @@ function TimeChart({
   targetRad,
   shown,
 }: {
-  outcomes: SchoolOutcome[];
+  outcomes: StrategyOutcome[];
   targetRad: number;
   shown: number;
 }) {
   const curves = outcomes.map((outcome, i): Curve => ({
-    label: SCHOOL_NAMES[i] ?? '',
+    label: STRATEGY_NAMES[i] ?? '',
     points: outcome.trace.map(({ tS, headingRad }) => ({
       x: tS,
       y: headingFigure(headingRad),
@@ -30,7 +30,7 @@ function TimeChart({
     dashed: i !== shown,
   }));
   const longest = Math.max(...outcomes.map(({ trace }) => trace.at(-1)?.tS ?? 0));
-  const name = SCHOOL_NAMES[shown] ?? '';
+  const name = STRATEGY_NAMES[shown] ?? '';
   const sentence = `A simulated turn of ${headingText(targetRad, 0)}: “${name}” beside the other ways.`;
   return (
     <Frame
@@ -62,7 +62,7 @@ function OutcomeTable({
   shown,
   onShow,
 }: {
-  outcomes: SchoolOutcome[];
+  outcomes: StrategyOutcome[];
   shown: number;
   onShow(place: number): void;
 }) {
@@ -82,10 +82,10 @@ function OutcomeTable({
         </thead>
         <tbody>
           {outcomes.map((outcome, i) => (
-            <tr key={SCHOOL_NAMES[i]}>
+            <tr key={STRATEGY_NAMES[i]}>
               <td>
                 <Button look="bare" aria-pressed={i === shown} onClick={() => onShow(i)}>
-                  {SCHOOL_NAMES[i]}
+                  {STRATEGY_NAMES[i]}
                 </Button>
               </td>
               <td className={styles.number}>{number(outcome.meanDurationS, 2)} s</td>
@@ -102,11 +102,11 @@ function OutcomeTable({
 }
 
 /** The ways side by side: a table, and the heading of each against time. */
-export function SchoolResults({
+export function StrategyResults({
   outcomes,
   targetRad,
 }: {
-  outcomes: SchoolOutcome[];
+  outcomes: StrategyOutcome[];
   targetRad: number;
 }) {
   const [chosen, setChosen] = useState<number | null>(null);

@@ -1,5 +1,5 @@
 /** Five ways of getting rid of drift, in the order in which they are usually tried. */
-export const REZERO_SCHOOLS = [
+export const REZERO_STRATEGIES = [
   'restart',
   'reconnect',
   're-initialise',
@@ -7,4 +7,4 @@ export const REZERO_SCHOOLS = [
   're-anchor',
 ] as const;
 
-export type RezeroSchool = (typeof REZERO_SCHOOLS)[number];
+export type RezeroStrategy = (typeof REZERO_STRATEGIES)[number];
