@@ -121,7 +121,9 @@ describe.each(CALIBRATION_KINDS.map((one) => [one.name, one] as const))('%s', (_
   const value = SOME[kind.kind];
 
   it('is said in a line with its figures, and read back as it was kept', () => {
-    expect(calibrationValueSchema.parse(JSON.parse(JSON.stringify(value)))).toEqual(value);
+    const today = calibrationValueSchema.parse(JSON.parse(JSON.stringify(value)));
+    expect(today).toMatchObject({ ...value, format: 'method named' });
+    expect(calibrationValueSchema.parse(today)).toEqual(today);
     expect(() => calibrationValueSchema.parse({ ...value, wings: 2 })).toThrow('wings');
     expect(describeCalibration(value)).toMatch(/\d/);
     expect(describeCalibration(value)).not.toMatch(/NaN|undefined/);
@@ -143,18 +145,21 @@ describe.each(CALIBRATION_KINDS.map((one) => [one.name, one] as const))('%s', (_
 });
 
 describe('calibrations by an earlier method', () => {
-  it('are those that leave out what the method of today says', () => {
-    const straight = { ...SOME.straight, atMid: { distanceM: 0.8, seM: 0.001 } };
-    expect(isByEarlierMethod(SOME.straight)).toBe(true);
-    expect(isByEarlierMethod(calibrationValueSchema.parse(straight))).toBe(false);
+  it('say so from then on; until then they show by what they leave out', () => {
+    const isEarlier = (value: unknown) => isByEarlierMethod(calibrationValueSchema.parse(value));
+    expect(isEarlier(SOME.straight)).toBe(true);
+    expect(isEarlier({ ...SOME.straight, atMid: { distanceM: 0.8, seM: 0.001 } })).toBe(false);
+    expect(isEarlier(SOME.range)).toBe(true);
+    expect(isEarlier({ ...SOME.range, volts: { atZeroV: 0, perMV: 1 } })).toBe(false);
     // A gain was never told by another method.
-    expect(isByEarlierMethod(SOME['heading-hold'])).toBe(false);
-    expect(isByEarlierMethod(SOME.speed)).toBe(false);
-    const volts = { ...SOME.range, volts: { atZeroV: 0, perMV: 1 } };
-    expect(isByEarlierMethod(SOME.range)).toBe(true);
-    expect(isByEarlierMethod(calibrationValueSchema.parse(volts))).toBe(false);
+    expect(isEarlier(SOME['heading-hold'])).toBe(false);
+    expect(isEarlier(SOME.speed)).toBe(false);
+    // What names its form is as it says.
+    expect(isEarlier({ ...SOME.straight, format: 'method named' })).toBe(false);
+    const later = calibrationValueSchema.safeParse({ ...SOME.speed, format: 'not yet made' });
+    expect(later.error?.issues[0]?.message).toMatch(/kept by a later Corvat/);
     // A series that began with them says so.
-    expect(earlierMethodText([SOME.straight, SOME.speed])).toContain(
+    expect(earlierMethodText([calibrationValueSchema.parse(SOME.straight), SOME.speed])).toContain(
       'rests on straight drives by an earlier method',
     );
     expect(earlierMethodText([SOME.speed])).toBeNull();

@@ -13,32 +13,43 @@ import { straightValue } from '../calibrationValues/straight';
 import { turnGainValue } from '../calibrationValues/turnGain';
 import { turnsValue } from '../calibrationValues/turns';
 import { wallGainValue } from '../calibrationValues/wallGain';
+import { CALIBRATION_WAYS } from '../versions/ofCalibrations';
+import { broughtToday, formatSchema } from '../versions/schema';
+
+/** What every kind says besides. */
+const KEPT = {
+  format: formatSchema(CALIBRATION_WAYS),
+  method: z
+    .literal('earlier')
+    .optional()
+    .describe('by a method that claimed to know more than its trials had told'),
+};
+
+const anyKind = z.discriminatedUnion('kind', [
+  gyroDriftValue.safeExtend(KEPT),
+  turnsValue.safeExtend(KEPT),
+  straightValue.safeExtend(KEPT),
+  driveValue.safeExtend(KEPT),
+  rangeValue.safeExtend(KEPT),
+  speedValue.safeExtend(KEPT),
+  stopValue.safeExtend(KEPT),
+  squaringValue.safeExtend(KEPT),
+  headingHoldValue.safeExtend(KEPT),
+  balanceGainValue.safeExtend(KEPT),
+  turnGainValue.safeExtend(KEPT),
+  wallGainValue.safeExtend(KEPT),
+  lineGainValue.safeExtend(KEPT),
+  placingValue.safeExtend(KEPT),
+]);
 
 /**
  * What a procedure found about a robot and may be computed with from then on. What is known of each kind
  * stands in its own folder; `registry.ts` lists them.
  */
-export const calibrationValueSchema = z.discriminatedUnion('kind', [
-  gyroDriftValue,
-  turnsValue,
-  straightValue,
-  driveValue,
-  rangeValue,
-  speedValue,
-  stopValue,
-  squaringValue,
-  headingHoldValue,
-  balanceGainValue,
-  turnGainValue,
-  wallGainValue,
-  lineGainValue,
-  placingValue,
-]);
+export const calibrationValueSchema = broughtToday('calibration', CALIBRATION_WAYS, anyKind);
 
 export type CalibrationValue = z.output<typeof calibrationValueSchema>;
 export type CalibrationKind = CalibrationValue['kind'];
 export type CalibrationOf<K extends CalibrationKind> = Extract<CalibrationValue, { kind: K }>;
 
-export const CALIBRATION_KIND_NAMES = calibrationValueSchema.options.map(
-  ({ shape }) => shape.kind.value,
-);
+export const CALIBRATION_KIND_NAMES = anyKind.options.map(({ shape }) => shape.kind.value);

@@ -13,8 +13,6 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   measuredBy: { procedure: string; words: string };
   /** What was changed since, it no longer holds. A swapped port changes nothing. */
   restsOn: readonly RobotPart[];
-  /** Whether an earlier Corvat made it, by a method that claimed to know more than its trials told; left out: never. */
-  isByEarlierMethod?(value: V): boolean;
   /** No plan computes with it: it is typed into programs, and the Bench begins with it. */
   isOnlyTyped?: true;
   /** A route is planned with it, step by step; every other changes the robot that is computed with. */

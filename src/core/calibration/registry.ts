@@ -44,8 +44,7 @@ export const describeCalibration = (value: CalibrationValue): string =>
   KINDS[value.kind].describe(value);
 
 /** Whether an earlier Corvat made it, by a method that is not trusted any more. */
-export const isByEarlierMethod = (value: CalibrationValue): boolean =>
-  KINDS[value.kind].isByEarlierMethod?.(value) ?? false;
+export const isByEarlierMethod = ({ method }: CalibrationValue): boolean => method === 'earlier';
 
 /** Something of every kind. */
 export const ofEveryKind = <T>(of: (kind: CalibrationKind) => T): Record<CalibrationKind, T> =>

@@ -9,7 +9,6 @@ export const drive: CalibrationKindOf<DriveCalibration> = {
   unit: null,
   measuredBy: { procedure: 'square', words: 'Drive a square' },
   restsOn: ['wheels and track'],
-  isByEarlierMethod: ({ trackRatioSe }) => trackRatioSe === undefined,
   describe: ({ trackRatio, leftWheelFactor, rightWheelFactor }) =>
     `track × ${number(trackRatio, 4)}, left wheel × ${number(leftWheelFactor, 4)}, right wheel × ${number(rightWheelFactor, 4)}`,
   // A square sees the track against the wheels of the record: where those are known better, it is as much larger.

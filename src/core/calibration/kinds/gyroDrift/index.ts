@@ -10,7 +10,6 @@ export const gyroDrift: CalibrationKindOf<GyroDriftCalibration> = {
   unit: 'heading sensor',
   measuredBy: { procedure: 'still', words: 'Measure the drift' },
   restsOn: ['heading sensor', 'heading sensor in use'],
-  isByEarlierMethod: ({ nextRunLow95 }) => nextRunLow95 === undefined,
   describe: ({ driftRadPerS, low95, high95 }) =>
     `drift ${driftText(driftRadPerS)} (${between(low95, high95).map(driftText).join(' to ')})`,
   fit: (robot, { driftRadPerS, walkRadPerSqrtS, wanderRadPerS }) =>

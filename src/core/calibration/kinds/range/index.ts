@@ -10,7 +10,6 @@ export const range: CalibrationKindOf<RangeCalibration> = {
   unit: 'distance sensor',
   measuredBy: { procedure: 'range', words: 'Measure against a tape' },
   restsOn: ['distance sensor'],
-  isByEarlierMethod: ({ atMid, volts }) => atMid === undefined && volts === undefined,
   describe: ({ offsetM, scaleFactor, noiseM, volts, validFromM, validToM }) =>
     volts !== undefined
       ? `in volts, ${voltsOrNearer(volts, validFromM)} at ${benchLength(validFromM)} and ${voltsOrNearer(volts, validToM)} at ${benchLength(validToM)}`

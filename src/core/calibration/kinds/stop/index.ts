@@ -9,7 +9,6 @@ export const stop: CalibrationKindOf<StopCalibration> = {
   unit: null,
   measuredBy: { procedure: 'stop', words: 'Measure stops before a wall' },
   restsOn: ['distance sensor', 'motors', 'wheels and track'],
-  isByEarlierMethod: ({ lateSeS }) => lateSeS === undefined,
   describe: (value) =>
     `drives on by ${errorLength(overrunM(value, value.fastestMPerS))} at ${benchSpeed(value.fastestMPerS)}, single stops ± ${errorLength(value.residualSdM, 1)}`,
   fit: (robot, { lagS, brakingMPerS2, residualSdM }) => ({

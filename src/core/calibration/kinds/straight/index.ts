@@ -15,7 +15,6 @@ export const straight: CalibrationKindOf<StraightCalibration> = {
   unit: null,
   measuredBy: { procedure: 'straight', words: 'Measure straight drives' },
   restsOn: ['wheels and track'],
-  isByEarlierMethod: ({ atMid }) => atMid === undefined,
   describe: ({ scaleFactor, coastM, play }) =>
     `wheels × ${number(scaleFactor, 4)}${coastM === 0 ? '' : `, ${errorLength(Math.abs(coastM))} ${coastM > 0 ? 'more' : 'less'} at the end of a drive`}${play === undefined ? '' : `, ${errorLength(play.meanM, 1)} less after a drive the other way`}`,
   // Programs compute with the wheel as it truly rolls, and are told less by what it rolls on: then it drives what is wanted.

@@ -13,7 +13,6 @@ export const turns: CalibrationKindOf<TurnsCalibration> = {
   restsOn: ['wheels and track', 'motors', 'heading sensor', 'heading sensor in use'],
   isInRoutes: true,
   headingScale: headingScaleOf,
-  isByEarlierMethod: ({ gyroScale }) => gyroScale === undefined,
   describe: (value) =>
     [
       ...value.groups.map(({ direction, rates, constantRad, scaleError }) => {
