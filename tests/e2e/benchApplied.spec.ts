@@ -113,6 +113,40 @@ test('the stand-in drives by power, and how it takes power is found', async ({ c
   );
 });
 
+test('an answer from before a program began is not taken for what it did', async ({
+  corvat: page,
+}) => {
+  await act(page, { do: 'power-on', inHand: false }, { do: 'set-clock', rate: 10 });
+  await open(page, '/bench/speed?new');
+  let before = '';
+  let late = 0;
+  await page.route(/api\/stand-in\?since=/, async (route) => {
+    const answer = await route.fetch();
+    const body = await answer.text();
+    if (late === 0) before = body;
+    else late -= 1;
+    // As a server tells that has not yet heard of the program, with a clock that goes on.
+    const report = JSON.parse(late > 0 ? before : body) as { view: { nowS: number } };
+    if (late > 0) report.view.nowS += 1000;
+    await route.fulfill({ response: answer, json: report });
+  });
+  const drive = async (share: string) => {
+    await page.getByLabel('Told').fill(share);
+    await page.getByRole('button', { name: 'Let the stand-in drive' }).click();
+  };
+  await drive('30');
+  await expect(page.getByText(/^1 drive, the newest first/)).toBeVisible();
+  late = 4;
+  await drive('60');
+  await expect(page.getByText(/^2 drives, the newest first/)).toBeVisible();
+  const speeds = await page
+    .getByRole('table', { name: 'Timed drives' })
+    .getByRole('cell', { name: /cm\/s$/ })
+    .allTextContents();
+  const [fast = 0, slow = 0] = speeds.map(Number.parseFloat);
+  expect(fast).toBeGreaterThan(1.5 * slow);
+});
+
 test('whether to zero before each turn is tried on a route of the robot', async ({
   corvat: page,
 }) => {

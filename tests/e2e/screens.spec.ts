@@ -193,6 +193,26 @@ test('the words of the trade stand behind a “?” or a fold, plain ones before
   await expect(page.locator('main')).toContainText('ISO 9283');
 });
 
+test('a browser that keeps nothing shows its pages, and switches the theme while they stand', async ({
+  corvat: page,
+}) => {
+  const refuse = () => {
+    const denied = () => {
+      throw new DOMException('denied', 'SecurityError');
+    };
+    for (const name of ['localStorage', 'sessionStorage']) {
+      Object.defineProperty(window, name, { get: denied });
+    }
+  };
+  // Before anything of the page runs, but after what the tests themselves put there.
+  await page.addInitScript(refuse);
+  await open(page, '/course');
+  await page.getByRole('button', { name: 'Dark theme' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
+  await page.getByLabel('Start x').fill('21');
+  await expect(page.getByRole('button', { name: 'Save version…' })).toBeEnabled();
+});
+
 test('the theme is switched by hand and remembered', async ({ corvat: page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'Dark theme' }).click();

@@ -33,6 +33,7 @@ export function measureLastProgram(truth: StandInTruth, state: StandIn, nowS: nu
 export function standInView(truth: StandInTruth, state: StandIn, nowMs: number) {
   const nowS = standInTime(state, nowMs);
   const epoch = epochAt(state, nowS);
+  const last = state.motions.at(-1);
   return {
     nowS,
     on: epoch.on,
@@ -42,6 +43,8 @@ export function standInView(truth: StandInTruth, state: StandIn, nowMs: number) 
     targetM: state.target?.distanceM ?? null,
     card: state.card,
     buttonDown: state.buttonDown,
+    /** When its last program began: by this one is told from the one before; null where hands moved it last. */
+    programFromS: last?.what.by === 'program' ? last.fromS : null,
     measured: measureLastProgram(truth, state, nowS),
     place: nowS < busyUntilS(state) ? null : lastPlace(state).pose,
   };

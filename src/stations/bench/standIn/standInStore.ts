@@ -112,17 +112,21 @@ export async function standInNowS(): Promise<number> {
   return report.view.nowS;
 }
 
-/** Do something with it; a sentence when it cannot be done. */
-export async function doWithStandIn(action: StandInAction): Promise<string | null> {
+/** Do something with it: how it is then; a sentence when it cannot be done. */
+export async function askStandIn(action: StandInAction): Promise<StandInView | string> {
   asked += 1;
   const question = asked;
   try {
-    accept(question, {
-      ...(await post<Report>('/api/stand-in', { id: ulid(), action, robotId })),
-      readings: [],
-    });
-    return null;
+    const report = await post<Report>('/api/stand-in', { id: ulid(), action, robotId });
+    accept(question, { ...report, readings: [] });
+    return report.view;
   } catch (error) {
     return sentenceOf(error);
   }
+}
+
+/** The same where only what is wrong matters. */
+export async function doWithStandIn(action: StandInAction): Promise<string | null> {
+  const answer = await askStandIn(action);
+  return typeof answer === 'string' ? answer : null;
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { StandInView } from '../../../core/standIn/view';
 import type { BenchStep } from '../../../core/standIn/steps/benchStep';
-import { doWithStandIn, standInSeen, watchStandIn } from './standInStore';
+import { askStandIn, standInSeen, watchStandIn } from './standInStore';
 import { useStandInFact, useStandInIsOn } from './useStandIn';
 
 export type Measured = NonNullable<StandInView['measured']>;
@@ -10,8 +10,7 @@ export type Measured = NonNullable<StandInView['measured']>;
 export function useProgram() {
   const isOn = useStandInIsOn() === true;
   const moving = useStandInFact(({ view }) => view?.moving === true);
-  const waiting = useRef<((measured: Measured) => void) | null>(null);
-  const begunS = useRef(0);
+  const waiting = useRef<{ fromS: number | null; done(measured: Measured): void } | null>(null);
   const [running, setRunning] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   useEffect(
@@ -19,9 +18,9 @@ export function useProgram() {
       watchStandIn(() => {
         const { view } = standInSeen();
         if (waiting.current === null || view === null || view.moving) return;
-        // An answer that was under way before the program began tells of the one before.
-        if (view.measured === null || view.nowS <= begunS.current) return;
-        const done = waiting.current;
+        const { fromS, done } = waiting.current;
+        // An answer that was under way when the program began tells of the one before, however late its clock is.
+        if (view.measured === null || view.programFromS !== fromS) return;
         waiting.current = null;
         setRunning(false);
         done(view.measured);
@@ -31,14 +30,13 @@ export function useProgram() {
   const run = async (steps: BenchStep[], onMeasured: (measured: Measured) => void) => {
     setProblem(null);
     setRunning(true);
-    const refused = await doWithStandIn({ do: 'run', steps });
-    if (refused !== null) {
-      setProblem(refused);
+    const begun = await askStandIn({ do: 'run', steps });
+    if (typeof begun === 'string') {
+      setProblem(begun);
       setRunning(false);
       return;
     }
-    begunS.current = standInSeen().view?.nowS ?? 0;
-    waiting.current = onMeasured;
+    waiting.current = { fromS: begun.programFromS, done: onMeasured };
   };
   return { run, running, problem, isOn, moving };
 }
