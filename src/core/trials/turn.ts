@@ -28,6 +28,7 @@ const facedRad = orNothing(
   }),
 );
 
+const { open: _open, ...rate } = turningRateRadPerS;
 const WHEELS = { spin: 'both, in place', pivot: 'one stands' } as const;
 
 /** A turn: told, and how far it truly went. Left positive. */
@@ -62,7 +63,8 @@ export const TURN_TRIAL = trialKind({
       whole: true,
       default: 1,
     }),
-    rateRadPerS: { ...turningRateRadPerS, label: 'At' },
+    // A robot that turns slower than this does not turn.
+    rateRadPerS: { ...rate, label: 'At', min: 0.05 },
     kind: choice({ label: 'Wheels', title: 'kind', options: WHEELS, default: 'spin' }),
     durationS: orNothing(
       number({

@@ -1,20 +1,26 @@
 import { number } from '../description/description';
-import { turningRateRadPerS } from '../description/values';
+import { radiansFromDegrees } from '../geometry/angle';
+import type { QuantityName } from '../quantities/quantities';
 
-const angle = (label: string, min: number, max: number) =>
-  number({ label, quantity: 'angle', min, max });
+const inDegrees = (label: string, quantity: QuantityName, least: number, most: number) =>
+  number({
+    label,
+    quantity,
+    min: radiansFromDegrees(least),
+    max: radiansFromDegrees(most),
+  });
 
-/** What is asked of ways to turn that are compared, each value described once. */
+/** What is asked of ways to turn that are compared, each value described once: what simulates in a moment. */
 export const WAYS_ASKED = {
-  targetRad: number({ label: 'Turn by', quantity: 'heading', min: 0.17, max: 6.3 }),
-  rateRadPerS: { ...turningRateRadPerS, label: 'Highest rate' },
-  leadRad: angle('Stop early by', 0, 1.05),
-  slowRateRadPerS: { ...turningRateRadPerS, label: 'Slow rate' },
-  slowFromRad: angle('Slow for the last', 0.017, 3),
+  targetRad: inDegrees('Turn by', 'heading', 10, 360),
+  rateRadPerS: inDegrees('Highest rate', 'turning rate', 20, 600),
+  leadRad: inDegrees('Stop early by', 'angle', 0, 60),
+  slowRateRadPerS: inDegrees('Slow rate', 'turning rate', 5, 300),
+  slowFromRad: inDegrees('Slow for the last', 'angle', 1, 170),
 };
 
 /** How far a turn may go beyond before it counts as swinging. */
-export const OVERSHOOT = angle('May go beyond by', 0.0017, 0.35);
+export const OVERSHOOT = inDegrees('May go beyond by', 'angle', 0.1, 20);
 
 const gain = (label: string, min: number, max: number) =>
   number({ label, quantity: 'gain', min, max });
