@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { calibrationValueSchema } from '../../src/core/calibration/calibration';
 import type { CalibrationValue } from '../../src/core/calibration/calibration';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { creepFirst } from '../../src/core/gyro/creepFirst';
@@ -57,7 +58,8 @@ describe('what a figure rests on', () => {
 
   it('says of an earlier method that it is one', () => {
     const { atMid: _, ...earlier } = straight;
-    expect(rowOf([earlier], 'wheel size')?.by).toContain('by an earlier method, 2026-11-12');
+    const kept = calibrationValueSchema.parse(earlier);
+    expect(rowOf([kept], 'wheel size')?.by).toContain('by an earlier method, 2026-11-12');
   });
 
   it('is never said to be measured by what does not tell it', () => {

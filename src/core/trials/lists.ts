@@ -75,6 +75,12 @@ export const RANGE_LIST = {
 
 export const STOP_LIST = {
   ...WANTED,
+  samplePeriodS: number({
+    label: WANTED.samplePeriodS.label,
+    quantity: 'short time',
+    min: 0.001,
+    max: 1,
+  }),
   timeAtHandS: number({
     label: 'Time at hand',
     quantity: 'time',
