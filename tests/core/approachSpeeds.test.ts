@@ -30,6 +30,14 @@ describe('an approach at one speed or at two', () => {
     );
   });
 
+  it('leaves a crawl out that would be read more often than is computed, and says so', () => {
+    expect(approachWays(plan, 1e-9)).toEqual([]);
+    expect(waysSentence([], 3)).not.toMatch(/NaN|undefined/);
+    expect(approachPlan({ ...plan, speedMPerS: 1e-9 })).toBeNull();
+    // The slowest shares alone are left out where the others can be told.
+    expect(approachWays(plan, 0.5).length).toBeGreaterThan(approachWays(plan, 1e-4).length);
+  });
+
   it('takes the time that driving it piece by piece takes, and slows down before it has to stop', () => {
     const ways = approachWays(plan, 0.5);
     for (const { speedMPerS, fastMPerS, slowFromM, timeS } of ways) {

@@ -127,13 +127,14 @@ export function approachSpread(plan: ApproachPlan): number {
  *
  * Source: first passage of a Markov chain of readings in a row (Feller, An Introduction to Probability Theory I,
  * 3rd ed., 1968, section XIII.7); uniform braking after a dead time.
- * @returns null where the robot cannot stop in time: the wanted gap and its way to stop are longer than the start gap
+ * @returns null where the robot cannot stop in time (the wanted gap and its way to stop are longer than the start
+ *   gap), or would read so often that it is not computed (`tooClose`)
  */
 export function approachPlan(plan: ApproachPlan): ApproachAnswer | null {
   const { wantedM, speedMPerS, samplePeriodS, confirmations, startGapM } = plan;
   const step = speedMPerS * samplePeriodS;
   const overrun = overrunOf(plan);
-  if (wantedM + overrun + confirmations * step >= startGapM) return null;
+  if (wantedM + overrun + confirmations * step >= startGapM || tooClose(plan) !== null) return null;
   const readingAt = (gapM: number) => plan.offsetM + plan.scaleFactor * gapM;
   let low = readingAt(wantedM - FAR_SDS * plan.noiseM) - plan.noiseM;
   let high = readingAt(wantedM + overrun + (confirmations + 1) * step) + FAR_SDS * plan.noiseM;

@@ -1,4 +1,4 @@
-import { approachSpread, type ApproachPlan } from './approach';
+import { approachSpread, tooClose, type ApproachPlan } from './approach';
 
 /** One way to drive up to a wall: at one speed, or fast first and slow for the last bit. */
 export interface ApproachWay {
@@ -31,14 +31,18 @@ const slowingM = (fast: number, slow: number, { latencyS, brakingMPerS2 }: Appro
  */
 export function approachWays(plan: ApproachPlan, fastestMPerS: number): ApproachWay[] {
   const wayM = plan.startGapM - plan.wantedM;
-  const speeds = SHARES.map((share) => share * fastestMPerS).map((speedMPerS) => {
-    const own = { ...plan, speedMPerS };
-    const decidesM =
-      speedMPerS * plan.latencyS +
-      speedMPerS ** 2 / (2 * plan.brakingMPerS2) +
-      (plan.confirmations + 1) * speedMPerS * plan.samplePeriodS;
-    return { speedMPerS, decidesM, gapSdM: approachSpread(own) };
-  });
+  const plans = SHARES.map((share) => ({ ...plan, speedMPerS: share * fastestMPerS }));
+  // A crawl that is read more often than can be computed is nobody's way to arrive.
+  const speeds = plans
+    .filter((own) => tooClose(own) === null)
+    .map((own) => {
+      const { speedMPerS } = own;
+      const decidesM =
+        speedMPerS * plan.latencyS +
+        speedMPerS ** 2 / (2 * plan.brakingMPerS2) +
+        (plan.confirmations + 1) * speedMPerS * plan.samplePeriodS;
+      return { speedMPerS, decidesM, gapSdM: approachSpread(own) };
+    });
   const one = speeds
     .filter(({ decidesM }) => decidesM < wayM)
     .map(({ speedMPerS, gapSdM }): ApproachWay => ({

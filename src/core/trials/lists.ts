@@ -75,6 +75,7 @@ export const RANGE_LIST = {
 
 export const STOP_LIST = {
   ...WANTED,
+  speedMPerS: number({ label: WANTED.speedMPerS.label, quantity: 'speed', min: 0.01, max: 5 }),
   samplePeriodS: number({
     label: WANTED.samplePeriodS.label,
     quantity: 'short time',
