@@ -12,7 +12,7 @@ export function useStandInWindow(raw: RawConvention): Log | null {
   const isOn = useStandInIsOn();
   useEffect(() => {
     if (isOn !== true) return undefined;
-    const deafen = listenToStandIn((readings) => take(readings.map(toReading)));
+    const deafen = listenToStandIn((readings) => take(readings.map(toReading)), true);
     return () => {
       deafen();
       clear();

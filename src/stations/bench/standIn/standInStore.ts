@@ -46,6 +46,9 @@ function publish(next: Partial<StandInSeen>): void {
   for (const watcher of watchers) watcher();
 }
 
+/** What the newest answer with readings brought. */
+let heard: readonly RawReading[] = [];
+
 /** Questions are numbered as they are asked. */
 let asked = 0;
 let newest = 0;
@@ -64,6 +67,7 @@ function accept(question: number, { view, readings, truth }: Report): void {
     problem: null,
   });
   if (readings.length === 0) return;
+  heard = readings;
   sinceS = readings.at(-1)?.tS ?? sinceS;
   for (const listener of listeners) listener(readings);
 }
@@ -100,8 +104,16 @@ export const standInSeen = (): StandInSeen => seen;
 const NOT_YET: StandInSeen = seen;
 export const standInUnseen = (): StandInSeen => NOT_YET;
 
-/** Every reading from now on, in order, until the returned function is called. */
-export function listenToStandIn(listener: (readings: RawReading[]) => void): () => void {
+/**
+ * Every reading from now on, in order, until the returned function is called.
+ *
+ * @param alsoHeard those of the newest answer as well: they may have come a moment before anybody listened
+ */
+export function listenToStandIn(
+  listener: (readings: RawReading[]) => void,
+  alsoHeard = false,
+): () => void {
+  if (alsoHeard && seen.view?.on === true && heard.length > 0) listener([...heard]);
   listeners.add(listener);
   return () => listeners.delete(listener);
 }
