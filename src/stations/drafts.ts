@@ -1,4 +1,4 @@
-import { forget, keep, keptKeys, readKept, readKeptAs } from '../ui/browserStore';
+import { forget, keep, keptKeys, readKept, readKeptAs } from '../ui/browser/browserStore';
 
 /** A change that is not saved yet, kept in the browser by the window that it was made in. */
 export interface Draft<T> {

@@ -6,7 +6,7 @@ import {
   readKept,
   readKeptAs,
   rememberedWord,
-} from '../../src/ui/browserStore';
+} from '../../src/ui/browser/browserStore';
 
 afterEach(() => vi.unstubAllGlobals());
 

@@ -1,8 +1,7 @@
 import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { robotSchema, type RawSigns, type Robot } from '../robot/robot';
-import { randomStream, type RandomStream } from '../stats/random';
-import { drawsOf } from '../stats/draws';
+import { drawsOf, randomStream, type RandomStream } from '../stats/random';
 import { kindOf } from '../units/registry';
 import type { Unit } from '../units/unit';
 

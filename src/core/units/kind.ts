@@ -1,5 +1,5 @@
 import type { Fields, NumberValue, Values } from '../description/description';
-import type { Draws } from '../stats/draws';
+import type { Draws } from '../stats/random';
 import type { UnitChannel } from './channel';
 import type { PortClass } from './portClasses';
 

@@ -5,7 +5,7 @@ import { Toast } from '../../ui/Notice';
 import { Choice } from '../../ui/fields/Choice';
 import { Select } from '../../ui/fields/Select';
 import { TextField } from '../../ui/fields/TextField';
-import { useInBrowser } from '../../ui/useInBrowser';
+import { useInBrowser } from '../../ui/browser/useInBrowser';
 import { useToast } from '../../ui/useToast';
 import { ChangedElsewhere, SaveButtons } from '../Saving';
 import { useSaved } from '../useSaved';

@@ -1,4 +1,4 @@
-import { keep, readKept } from '../browserStore';
+import { keep, readKept } from '../browser/browserStore';
 
 /** Light or dark: what was chosen here before, else what the system prefers. Set before the first paint. */
 const KEY = 'corvat-theme';

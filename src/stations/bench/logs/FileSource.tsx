@@ -9,7 +9,7 @@ import {
 } from '../../../formats/csv/logCsv';
 import type { ReadLog } from '../../../workers/bench.worker';
 import { Button } from '../../../ui/Button';
-import { keep, readKeptAs } from '../../../ui/browserStore';
+import { keep, readKeptAs } from '../../../ui/browser/browserStore';
 import { FileField } from '../../../ui/fields/FileField';
 import { Notice } from '../../../ui/Notice';
 import { Progress } from '../../../ui/Progress';

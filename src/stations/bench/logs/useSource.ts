@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { rememberedWord } from '../../../ui/browserStore';
+import { rememberedWord } from '../../../ui/browser/browserStore';
 import type { Source } from './SourceChoice';
 
 const SOURCES: readonly Source[] = ['stand-in', 'file', 'serial'];

@@ -1,4 +1,4 @@
-import { rememberedWord } from '../../../ui/browserStore';
+import { rememberedWord } from '../../../ui/browser/browserStore';
 
 const { watch, read, set } = rememberedWord('corvat-panel-folded');
 

@@ -4,7 +4,7 @@ import { USUAL_ANGLES_RAD } from '../../../core/turns/turnStudy';
 import { notAside } from '../trials/openedList';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
-import { useNarrow } from '../../../ui/useNarrow';
+import { useNarrow } from '../../../ui/browser/useNarrow';
 import styles from '../Bench.module.css';
 import type { TurnSetting } from './TurnEntry';
 

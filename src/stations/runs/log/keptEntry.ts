@@ -1,4 +1,4 @@
-import { forget, keep, readKept, readKeptAs } from '../../../ui/browserStore';
+import { forget, keep, readKept, readKeptAs } from '../../../ui/browser/browserStore';
 import type { Entry } from './entry';
 
 const keyOf = (seriesId: string) => `corvat-entry:${seriesId}`;

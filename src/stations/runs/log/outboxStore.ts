@@ -4,7 +4,7 @@ import {
   keep as keepText,
   keptKeys,
   readKeptAs,
-} from '../../../ui/browserStore';
+} from '../../../ui/browser/browserStore';
 
 const PREFIX = 'corvat-run:';
 
