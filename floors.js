@@ -5,7 +5,7 @@
 export const FLOORS = {
   'mathematics and statistics': ['geometry', 'stats', 'chart'],
   'words and quantities': ['text', 'quantities', 'description', 'procedure', 'versions', 'colour'],
-  'robot and table': ['units', 'robot', 'channels', 'table', 'sensing', 'program'],
+  'robot and table': ['devices', 'robot', 'channels', 'table', 'sensing', 'program'],
   motion: ['calibrationValues', 'control'],
   steps: ['steps', 'course'],
   simulation: ['simulate'],

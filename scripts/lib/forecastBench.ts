@@ -89,12 +89,12 @@ function straightBench(truth: Truth, random: () => number) {
 
 /** Turns to either side beside a protractor that is read to half a degree, with an error of its own. */
 function turnBench(truth: Truth, random: () => number, withReadings: boolean) {
-  const trials = [45, -45, 90, -90, 180, -180].flatMap((toldDeg) =>
+  const trials = [45, -45, 90, -90, 180, -180].flatMap((commandedDeg) =>
     [0, 1].map(() => {
       const robot = robotOf(truth, NOMINAL, random);
-      robot.turn(toldDeg * DEG, RATE, 0);
+      robot.turn(commandedDeg * DEG, RATE, 0);
       return {
-        targetRad: toldDeg * DEG,
+        targetRad: commandedDeg * DEG,
         actualRad: rounded(robot.heading + 0.3 * DEG * normal(random), 0.5 * DEG),
         rateRadPerS: RATE,
         ...(withReadings && { readingRad: robot.reading() }),

@@ -20,10 +20,10 @@ const meanOf = (n: number, one: () => number): number => {
 
 /** How far drives of two lengths truly go, as share and constant. */
 function trueDrives(truth: Truth, random: () => number) {
-  const mean = (toldM: number) =>
+  const mean = (commandedM: number) =>
     meanOf(MOTIONS, () => {
       const robot = robotOf(truth, NOMINAL, random);
-      robot.straight(toldM, 0.3, 1.2, 0);
+      robot.straight(commandedM, 0.3, 1.2, 0);
       return robot.x;
     });
   const [short, long] = [mean(0.3), mean(1.5)];

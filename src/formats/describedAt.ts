@@ -8,8 +8,8 @@ import { DAMPING_LOOK } from '../core/trials/gain';
 import { LISTS, MADE_UNDER } from '../core/trials/lists';
 import { TRIAL_KINDS } from '../core/trials/registry';
 import { AFTER_DRIVE } from '../core/trials/turn';
-import * as unit from '../core/units/description';
-import { kindOf, type UnitKindName } from '../core/units/registry';
+import * as unit from '../core/devices/description';
+import { kindOf, type DeviceKindName } from '../core/devices/registry';
 
 /** What is described of a record, part by part. */
 interface Parts {
@@ -52,7 +52,7 @@ const TABLE: Parts = {
 /** What a record's own words choose: which procedure's trials, which kind of unit. */
 interface Named {
   procedure?: string;
-  kind?: UnitKindName;
+  kind?: DeviceKindName;
 }
 
 /** All that is described below a record that says so much of itself. */

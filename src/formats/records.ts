@@ -4,7 +4,7 @@ import { shapeOf, valueSchema } from '../core/description/schema';
 import { BATTERY, END, PLANNED_RUNS } from '../core/runs/description';
 import { tableSchema } from '../core/table/table';
 import { robotSchema } from '../core/robot/robot';
-import { unitSchema } from '../core/units/unit';
+import { deviceSchema } from '../core/devices/device';
 import { id, name, note, shortText, time, version } from './fields';
 import { teamSettings } from './teamSettings';
 
@@ -29,11 +29,11 @@ export const robotRecord = z.object({
 });
 
 /** A unit of the team's stock: on a robot or not, what is known of it stays. */
-export const stockUnitRecord = z.object({
+export const stockDeviceRecord = z.object({
   id,
   version,
   teamId: id,
-  unit: unitSchema,
+  unit: deviceSchema,
   archivedAt,
 });
 
@@ -116,7 +116,7 @@ export const teamSetUp = z.object({
 
 export type TeamRecord = z.output<typeof teamRecord>;
 export type RobotRecord = z.output<typeof robotRecord>;
-export type StockUnitRecord = z.output<typeof stockUnitRecord>;
+export type StockDeviceRecord = z.output<typeof stockDeviceRecord>;
 export type CourseRecord = z.output<typeof courseRecord>;
 export type RouteRecord = z.output<typeof routeRecord>;
 export type RouteVersionRecord = z.output<typeof routeVersionRecord>;

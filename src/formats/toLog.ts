@@ -5,7 +5,7 @@ import { medianPeriod, type ChannelLog } from '../core/channels/log';
 import { unwrapHeadings } from '../core/channels/unwrap';
 import type { RawConvention } from '../core/channels/rawConvention';
 import { number } from '../core/text/quantities';
-import { unitSlip } from '../core/channels/unitSlip';
+import { deviceSlip } from '../core/channels/deviceSlip';
 import type { ReadingTable } from './readings';
 
 /** A log in Corvat's units and directions, in order of time; NaN where a channel has a gap. */
@@ -82,7 +82,7 @@ export function toLog(
   if (Object.keys(log.columns).length === 0) {
     throw new Error('It holds nothing but times: choose what its columns are.');
   }
-  const slip = unitSlip(log.tS, log.columns.headingRad);
+  const slip = deviceSlip(log.tS, log.columns.headingRad);
   if (slip !== null) throw new Error(`${slip} Choose the unit beside its column.`);
   return log;
 }

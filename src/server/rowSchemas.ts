@@ -23,7 +23,7 @@ import {
   routeVersionRecord,
   runRecord,
   seriesRecord,
-  stockUnitRecord,
+  stockDeviceRecord,
   teamRecord,
 } from '../formats/records';
 import { LOG_PIECE_SAMPLES } from '../formats/benchConstants';
@@ -73,7 +73,7 @@ const still = z.object({
 export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
   team: teamRecord,
   robot: robotRecord,
-  stockUnit: stockUnitRecord,
+  stockUnit: stockDeviceRecord,
   course: z.object({
     id,
     version,

@@ -5,7 +5,7 @@ import { afterAll, beforeAll, describe, expect, inject, it, vi } from 'vitest';
 import { ulid } from 'ulid';
 import { QueryTypes } from 'sequelize';
 import { SequelizeStorage } from 'umzug';
-import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
+import { headingOf, lookingAhead } from '../../src/core/devices/ofRobot';
 import { pipit } from '../../src/server/demo/scenario';
 import { findRobot } from '../../src/server/stores/robots';
 import { listStillChecks } from '../../src/server/stores/stillChecks';

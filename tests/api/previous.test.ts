@@ -7,7 +7,7 @@ import { migrate, MIGRATIONS } from '../../src/server/migrate';
 import { columnName } from '../../src/server/models';
 import { unpackColumn } from '../../src/server/packedColumn';
 import { robotSchema } from '../../src/core/robot/robot';
-import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
+import { headingOf, lookingAhead } from '../../src/core/devices/ofRobot';
 import { recordedText } from '../support/recorded';
 import { wipe } from '../support/wipe';
 

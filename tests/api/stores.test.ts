@@ -2,7 +2,7 @@ import { ulid } from 'ulid';
 import { describe, expect, inject, it } from 'vitest';
 import type { CourseRecord, RobotRecord, SavedRun } from '../../src/formats/records';
 import { missionSchema } from '../../src/core/table/table';
-import { withHeading } from '../../src/core/units/ofRobot';
+import { withHeading } from '../../src/core/devices/ofRobot';
 import { databasePid, untilAnswers } from '../support/corvat';
 import { ask, newSeries, put, putTeam, runIn, runsOf, send, setUp } from './records';
 

@@ -15,8 +15,8 @@ function turnsAfterDrives(turnsTo: boolean, n: number) {
     const targetRad = deg(i % 2 === 0 ? 90 : 45);
     const facedRad = deg(1.5) * normal(random);
     const readingRad = SCALE * facedRad;
-    const toldRad = turnsTo ? targetRad - readingRad : targetRad;
-    const turnedRad = toldRad / SCALE + COAST + deg(0.2) * normal(random);
+    const commandedRad = turnsTo ? targetRad - readingRad : targetRad;
+    const turnedRad = commandedRad / SCALE + COAST + deg(0.2) * normal(random);
     return { targetRad, facedRad, readingRad, endedRad: facedRad + turnedRad };
   });
 }

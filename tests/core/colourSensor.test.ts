@@ -9,11 +9,11 @@ import { act } from '../../src/core/standIn/act';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
-import { columnsOf } from '../../src/core/units/columns';
+import { columnsOf } from '../../src/core/devices/columns';
 import { parseJsonLines } from '../../src/formats/jsonLines';
 import { toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
-import { idealRobot, routeOf, withUnit } from './support';
+import { idealRobot, routeOf, withDevice } from './support';
 
 const unit = (more: object = {}, id = 'c1') => ({
   kind: 'colour sensor',
@@ -22,7 +22,7 @@ const unit = (more: object = {}, id = 'c1') => ({
   place: { aheadM: 0.05 },
   behaviour: { noiseShare: 0, whiteShare: 0.9, blackShare: 0.1, ...more },
 });
-const robot = withUnit(idealRobot, unit());
+const robot = withDevice(idealRobot, unit());
 const table = tableSchema.parse({
   widthM: 3,
   heightM: 2,
@@ -40,7 +40,7 @@ describe('a colour sensor', () => {
     // Half of its spot over the edge: halfway between white and red, in green.
     expect(reads(robot, 0.95, 'green')).toBeCloseTo(0.5, 1);
     expect(reads(robot, 1.5, 'clear')).toBeNull();
-    expect(reads(withUnit(idealRobot, unit({ hasClear: true })), 1.5, 'clear')).toBeCloseTo(
+    expect(reads(withDevice(idealRobot, unit({ hasClear: true })), 1.5, 'clear')).toBeCloseTo(
       0.1 + 0.8 / 3,
       9,
     );
@@ -74,12 +74,12 @@ describe('a colour sensor', () => {
   });
 
   it('is read live over a card, and from the file that this makes, each channel by its name', () => {
-    const two = withUnit(withUnit(robot, unit({}, 'c2')), unit({ hasClear: true }, 'c3'));
+    const two = withDevice(withDevice(robot, unit({}, 'c2')), unit({ hasClear: true }, 'c3'));
     expect(columnsOf(robot).map(({ title }) => title)).toEqual(
       ['red', 'green', 'blue'].map((band) => `colour_${band}_share`),
     );
     expect(columnsOf(two).map(({ title }) => title)).toContain('c3_clear_share');
-    const seeing = withUnit(robot, { kind: 'light sensor' });
+    const seeing = withDevice(robot, { kind: 'light sensor' });
     const truth = standInTruth(seeing, 7);
     const actions = [
       { do: 'set-clock', rate: 0 },

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { directionsTold } from '../../src/core/directions/directionsTold';
 import { recordErrors } from '../../src/core/directions/directionCheck';
-import { switchErrors, withSwitches } from '../../src/core/units/switches';
-import { unitSchema } from '../../src/core/units/unit';
+import { switchErrors, withSwitches } from '../../src/core/devices/switches';
+import { deviceSchema } from '../../src/core/devices/device';
 
 describe('directions without a log', () => {
   it('are told by what each number did', () => {
@@ -36,7 +36,7 @@ describe('directions without a log', () => {
 });
 
 describe('switches', () => {
-  const bumper = unitSchema.parse({ kind: 'touch sensor', id: 't1', label: 'front bumper' });
+  const bumper = deviceSchema.parse({ kind: 'touch sensor', id: 't1', label: 'front bumper' });
   const robot = { units: [bumper] };
 
   it('that read false while pressed are found, and put right in the record', () => {

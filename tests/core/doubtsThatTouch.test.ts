@@ -4,7 +4,7 @@ import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import type { Robot } from '../../src/core/robot/robot';
 import { doubtsOf, doubtsThatTouch, SOURCES } from '../../src/core/sources/sources';
 import { simulateAll } from '../../src/core/forecast/simulateAll';
-import { bareTable, idealRobot, routeOf, withUnit } from './support';
+import { bareTable, idealRobot, routeOf, withDevice } from './support';
 
 const drive = { kind: 'straight', distanceM: 0.4 };
 const approach = { kind: 'approach', thresholdM: 0.2 };
@@ -57,7 +57,7 @@ it('the battery matters to a robot that is driven by power, and was timed', () =
 });
 
 const START = { xM: 1, yM: 1, headingRad: 0 };
-const withLight = withUnit(idealRobot, {
+const withLight = withDevice(idealRobot, {
   kind: 'light sensor',
   place: { aheadM: 0.05 },
   behaviour: { noiseShare: 0 },

@@ -5,10 +5,10 @@ import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { expectedReading } from '../../src/core/sensing/expected';
 import { doubtsOf, ERRORS, type ErrorTimes } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';
-import { READ_BY_STEPS } from '../../src/core/units/channels';
-import { kindOf } from '../../src/core/units/registry';
+import { READ_BY_STEPS } from '../../src/core/devices/channels';
+import { kindOf } from '../../src/core/devices/registry';
 import { pipit, winterGarden } from '../../src/server/demo/scenario';
-import { deg, routeOf, withUnit } from './support';
+import { deg, routeOf, withDevice } from './support';
 
 const RUNS = 24;
 const turn = (degrees: number) => ({ kind: 'turn', mode: 'by', angleRad: deg(degrees) });
@@ -42,7 +42,7 @@ const turns: TurnsCalibration = {
 /** What scatters under a robot and can be waited for: a step that waits until its noise lifts it over what it reads. */
 const START = { xM: 0.4, yM: 0.4, headingRad: 0 };
 const onFloor = READ_BY_STEPS.filter(({ kind }) => !kindOf(kind).faces && kindOf(kind).noise);
-const seeing = onFloor.reduce((robot, { kind }) => withUnit(robot, { kind }), pipit);
+const seeing = onFloor.reduce((robot, { kind }) => withDevice(robot, { kind }), pipit);
 const waits = onFloor.flatMap(({ name, kind, channel }) =>
   seeing.units
     .filter((unit) => unit.kind === kind)

@@ -12,7 +12,7 @@ import { runBenchProgram } from '../../src/core/standIn/program';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { ownStop } from '../../src/core/turns/ownStop';
 import { turnModel } from '../../src/core/turns/turnModel';
-import { withHeading } from '../../src/core/units/ofRobot';
+import { withHeading } from '../../src/core/devices/ofRobot';
 import { deg, routeOf } from './support';
 
 const record = robotSchema.parse({ wheelDiameterM: 0.056, trackM: 0.13 });

@@ -6,7 +6,7 @@ import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
 import { planText, turnsStandText } from '../../src/core/calibration/planText';
 import type { Table } from '../../src/core/table/table';
 import { doubtsOf } from '../../src/core/sources/sources';
-import { headingOf } from '../../src/core/units/ofRobot';
+import { headingOf } from '../../src/core/devices/ofRobot';
 import { turnModel } from '../../src/core/turns/turnModel';
 import { studyTurns } from '../../src/core/turns/turnStudy';
 import type { TurnTrial } from '../../src/core/turns/trial';

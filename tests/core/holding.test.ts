@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { belongsTo, unitFor } from '../../src/core/calibration/holding';
+import { belongsTo, deviceFor } from '../../src/core/calibration/holding';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
 import type { Robot } from '../../src/core/robot/robot';
-import { unitSchema } from '../../src/core/units/unit';
+import { deviceSchema } from '../../src/core/devices/device';
 import { pipit } from '../../src/server/demo/scenario';
-import { withoutUnits } from './support';
+import { withoutDevices } from './support';
 
 const OLD = '01K0000000000000000000000A';
 const SPARE = '01K0000000000000000000000B';
 
 /** The robot with such a heading sensor in place of its own. */
 const sensing = (id: string): Robot => {
-  const bare = withoutUnits(pipit, 'heading sensor');
-  const unit = unitSchema.parse({ id, kind: 'heading sensor', label: 'H1' });
+  const bare = withoutDevices(pipit, 'heading sensor');
+  const unit = deviceSchema.parse({ id, kind: 'heading sensor', label: 'H1' });
   return { ...bare, units: [...bare.units, unit] };
 };
 const on = (id: string, robot: Robot) => ({ id, robot });
@@ -28,7 +28,7 @@ describe('what was measured of a unit', () => {
 
   it('does not hold for the sensor that is in its place, nor without any', () => {
     expect(belongsTo(drift, 'gyro-drift', on('first', sensing(SPARE)))).toBe(false);
-    const bare = withoutUnits(pipit, 'heading sensor');
+    const bare = withoutDevices(pipit, 'heading sensor');
     expect(belongsTo(drift, 'gyro-drift', on('first', bare))).toBe(false);
   });
 
@@ -40,8 +40,8 @@ describe('what was measured of a unit', () => {
 
   it('of a distance sensor does not hold for the one that was swapped in', () => {
     const ranging = (id: string): Robot => {
-      const bare = withoutUnits(pipit, 'distance sensor');
-      const unit = unitSchema.parse({ id, kind: 'distance sensor', label: 'D1' });
+      const bare = withoutDevices(pipit, 'distance sensor');
+      const unit = deviceSchema.parse({ id, kind: 'distance sensor', label: 'D1' });
       return { ...bare, units: [...bare.units, unit] };
     };
     const range = { robotId: 'first', unitId: OLD };
@@ -65,7 +65,7 @@ describe('what was measured of a unit', () => {
 });
 
 it('turns, track and wheels are the whole robot’s, whatever sensor it has', () => {
-  expect(unitFor(pipit, 'turns')).toBeNull();
+  expect(deviceFor(pipit, 'turns')).toBeNull();
   const turns = { robotId: 'first', unitId: null };
   expect(belongsTo(turns, 'turns', on('first', sensing(SPARE)))).toBe(true);
   expect(belongsTo(turns, 'drive', on('second', sensing(SPARE)))).toBe(false);

@@ -5,7 +5,7 @@ import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../src/core/simulate/floor';
 import { FloorPose } from '../../src/core/simulate/floorPose';
 import { createMachine } from '../../src/core/simulate/machine';
 import { Wheel } from '../../src/core/simulate/wheel';
-import { withHeading } from '../../src/core/units/ofRobot';
+import { withHeading } from '../../src/core/devices/ofRobot';
 import { bareTable, deg } from './support';
 
 /** Nothing but motors, wheels and body: no slip, no noise. */

@@ -12,11 +12,11 @@ import { mean, sampleSd } from '../../src/core/stats/moments';
 import { pipit } from '../../src/server/demo/scenario';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
 import type { Robot } from '../../src/core/robot/robot';
-import { bareTable, idealRobot, routeOf, withoutUnits, withUnit } from './support';
+import { bareTable, idealRobot, routeOf, withoutDevices, withDevice } from './support';
 
 const sensor = { kind: 'distance sensor', place: { aheadM: 0.11, leftM: 0 } };
 const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, periodS: 0.02, beamHalfAngleRad: 0 };
-const robot = withUnit(idealRobot, { ...sensor, behaviour: exact });
+const robot = withDevice(idealRobot, { ...sensor, behaviour: exact });
 const approach = (speedMPerS: number) => ({ kind: 'approach', thresholdM: 0.2, speedMPerS });
 const stop = {
   kind: 'stop' as const,
@@ -80,7 +80,7 @@ describe('stops by distance that were measured', () => {
         made,
         changedParts(robot, after).map((part) => ({ part, changedAt: new Date('2026-11-21') })),
       );
-    const swapped = withUnit(withoutUnits(robot, 'distance sensor'), sensor);
+    const swapped = withDevice(withoutDevices(robot, 'distance sensor'), sensor);
     expect(since(swapped)).toEqual(['distance sensor']);
     expect(since({ ...robot, wheelDiameterM: 0.062 })).toEqual(['wheels and track']);
     expect(since({ ...robot, loopPeriodS: 0.02 })).toEqual([]);

@@ -11,14 +11,14 @@ import { routeSchema, type Route } from '../../src/core/course/route';
 import { missionSchema, tableSchema } from '../../src/core/table/table';
 import type { Robot } from '../../src/core/robot/robot';
 import { ROUTE_VERSIONS, pipit, winterGarden } from '../../src/server/demo/scenario';
-import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
+import { bareTable, deg, idealRobot, routeOf, withDevice } from './support';
 
 const planOf = (steps: unknown[], robot: Robot = idealRobot, table = bareTable) =>
   planRoute(routeOf(steps), robot, table);
 const problemsOf = (steps: unknown[], robot?: Robot, table = bareTable) =>
   planOf(steps, robot, table).map(({ problems }) => problems);
 
-const seeing: Robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+const seeing: Robot = withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
 
 describe('the plan of a route', () => {
   it('follows the steps: drive, turn, drive back', () => {
@@ -41,7 +41,7 @@ describe('the plan of a route', () => {
   });
 
   it('stops an approach where the recorded sensor would read the threshold', () => {
-    const robot = withUnit(idealRobot, {
+    const robot = withDevice(idealRobot, {
       kind: 'distance sensor',
       place: { aheadM: 0.1 },
       behaviour: { offsetM: 0.01, scale: 1.02 },

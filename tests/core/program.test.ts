@@ -14,7 +14,7 @@ import {
 } from '../../src/core/course/programSentence';
 import { percentForSpeed, speedAtPercent } from '../../src/core/program/speedTable';
 import { pivotSteering, steeredWheels } from '../../src/core/program/steering';
-import { toldTravel, travelledFor } from '../../src/core/program/toldTravel';
+import { commandedTravel, travelledFor } from '../../src/core/program/commandedTravel';
 import { TRAVEL_WAYS } from '../../src/core/program/travels';
 import { commandFromRate, rateFromCommand } from '../../src/core/program/turnRate';
 import { tunedInProgram } from '../../src/core/tuning/tunedInProgram';
@@ -62,13 +62,13 @@ describe('how programs count', () => {
     const value = { ...measured, scaleFactor: 0.98, coastM: 0.006 };
     const { robot: fitted } = fittedRobot(robot, [value]);
     // As the procedure itself says it, of the recorded wheel.
-    expect(toldTravel(fitted, 'rotations', 0.5)).toBeCloseTo(
+    expect(commandedTravel(fitted, 'rotations', 0.5)).toBeCloseTo(
       TRAVEL_WAYS.rotations.travel(robot, commandFor(0.5, value)),
       9,
     );
-    expect(travelledFor(fitted, 'rotations', toldTravel(fitted, 'rotations', 0.5))).toBeCloseTo(
-      0.5,
-    );
+    expect(
+      travelledFor(fitted, 'rotations', commandedTravel(fitted, 'rotations', 0.5)),
+    ).toBeCloseTo(0.5);
     const step = motionSchema.parse({ id: 's', kind: 'straight', distanceM: 0.5 });
     expect(stepInProgram(fitted, step)).toMatch(/^2\.87 rotations \(it rolls on by 6 mm\)/);
     expect(stepInProgram(robot, step)).toMatch(/^2\.84 rotations at/);
@@ -88,7 +88,7 @@ describe('how programs count', () => {
 
   it('turning: the rate of a spin is twice that of a pivot at the same command, and inverts', () => {
     for (const way of COMMANDS.filter((one) => COMMAND_WAYS[one].turnUnit === undefined)) {
-      const command = COMMAND_WAYS[way].told(robot, 0.2) ?? Number.NaN;
+      const command = COMMAND_WAYS[way].commanded(robot, 0.2) ?? Number.NaN;
       const spin = rateFromCommand(robot, 'spin', way, command) ?? 0;
       expect(spin).toBeCloseTo(0.2 / 0.065, 6);
       expect(rateFromCommand(robot, 'pivot', way, command)).toBeCloseTo(spin / 2, 6);

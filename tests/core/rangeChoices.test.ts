@@ -6,7 +6,7 @@ import { rangeCalibration, type RangeReading } from '../../src/core/ranging/rang
 import { readingStepM } from '../../src/core/ranging/readingStep';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { readsOf } from '../../src/core/ranging/stopStudy';
-import { unitsOf } from '../../src/core/units/ofRobot';
+import { devicesOf } from '../../src/core/devices/ofRobot';
 import { pipit } from '../../src/server/demo/scenario';
 import { missionTolerance } from '../../src/core/ranging/missionTolerance';
 import { rangeStudy, swapOf } from '../../src/core/ranging/rangeStudy';
@@ -163,7 +163,7 @@ describe('a sensor that reads in steps', () => {
     const fine = rangeStudy(bench(0.001, 0.004, 0, 1, 1), 'D1', 0.02);
     expect(fine?.sentences?.found).toMatch(/single readings scatter by [34]\.\d mm/);
     if (!study?.value) throw new Error('no value');
-    const [unit] = unitsOf(fittedRobot(pipit, [study.value]).robot, 'distance sensor');
+    const [unit] = devicesOf(fittedRobot(pipit, [study.value]).robot, 'distance sensor');
     expect(unit?.behaviour).toMatchObject({ quantumM: 0.01 });
     expect(readsOf(pipit, study.value).noiseM).toBeCloseTo(0.01 / Math.sqrt(12), 9);
   });

@@ -9,7 +9,7 @@ import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { doubtsOf, doubtsThatTouch } from '../../src/core/sources/sources';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { generator, normal } from '../support/eulerRobot';
-import { bareTable, deg, idealRobot, routeOf, withoutUnits } from './support';
+import { bareTable, deg, idealRobot, routeOf, withoutDevices } from './support';
 
 const PLAY_M = 0.003;
 const KICK_RAD = deg(1.5);
@@ -124,7 +124,7 @@ describe('a simulated robot that drives back', () => {
 
   it('with a caster faces another way by chance; a heading sensor takes it out, and it ends beside its line', () => {
     const build = { ...idealRobot.build, trailingCaster: true };
-    const blind = { ...withoutUnits(idealRobot, 'heading sensor'), build };
+    const blind = { ...withoutDevices(idealRobot, 'heading sensor'), build };
     const spread = (robot: typeof idealRobot, of: 'yM' | 'headingRad') =>
       sampleSd(ends(robot).map((end) => end[of]));
     expect(spread(idealRobot, 'headingRad')).toBeLessThan(deg(0.1));

@@ -7,7 +7,7 @@ import { rolledOver, unwrapEncoder } from '../../src/core/channels/unwrapEncoder
 import { rawConvention } from '../../src/core/channels/rawConvention';
 import { portSentence, routeNeeds } from '../../src/core/course/wiring';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
-import { deg, withoutUnits } from './support';
+import { deg, withoutDevices } from './support';
 
 describe('the robot’s record', () => {
   const log = (heading: number[], left: number[], right: number[]) => ({
@@ -83,7 +83,7 @@ describe('the robot’s record', () => {
     expect(portSentence(clash)).toMatch(/Port A is used twice \(M-left, M-right\)/);
     const routes = ROUTE_VERSIONS.map(({ route }) => route);
     expect(routeNeeds(routes, pipit).every(({ plugged }) => plugged)).toBe(true);
-    const without = withoutUnits(pipit, 'distance sensor');
+    const without = withoutDevices(pipit, 'distance sensor');
     expect(routeNeeds(routes, without).find(({ plugged }) => !plugged)?.sentence).toMatch(
       /approaches fail/,
     );

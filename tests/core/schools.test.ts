@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { TurnStrategy } from '../../src/core/control/turn/schema';
 import { adviceText, compareText } from '../../src/core/turns/strategyText';
 import { simulateStrategy, suggestGain } from '../../src/core/turns/simulateStrategy';
-import { withHeading } from '../../src/core/units/ofRobot';
+import { withHeading } from '../../src/core/devices/ofRobot';
 import { deg, idealRobot } from './support';
 
 describe('ways to turn', () => {

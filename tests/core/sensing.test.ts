@@ -6,7 +6,7 @@ import { Gyro } from '../../src/core/simulate/gyro';
 import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/table/ray';
 import { randomStream } from '../../src/core/stats/random';
 import { sampleSd } from '../../src/core/stats/moments';
-import { headingOf } from '../../src/core/units/ofRobot';
+import { headingOf } from '../../src/core/devices/ofRobot';
 import { bareTable, deg, idealRobot } from './support';
 
 const wall = { x1M: 2, y1M: -1, x2M: 2, y2M: 1 };

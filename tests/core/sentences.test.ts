@@ -149,7 +149,7 @@ describe('what is said', () => {
     const seen = fc.constantFrom('under' as const, 'right' as const, 'over' as const);
     fc.assert(
       fc.property(fc.array(seen, { maxLength: 12 }), (list) => {
-        const looks = list.map((one) => ({ seen: one, toldRad: deg(85), wantedRad: deg(90) }));
+        const looks = list.map((one) => ({ seen: one, commandedRad: deg(85), wantedRad: deg(90) }));
         const estimate = adviceByEye(looks);
         if (list.length === 0) expect(estimate).toBeNull();
         else expectPlain(estimate?.sentence ?? '');

@@ -13,8 +13,8 @@ import {
   simulateRun,
   type SimulatedRun,
 } from '../../src/core/forecast/run';
-import { withHeading } from '../../src/core/units/ofRobot';
-import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
+import { withHeading } from '../../src/core/devices/ofRobot';
+import { bareTable, deg, idealRobot, routeOf, withDevice } from './support';
 
 const once = (robot: Robot, route: Route, table = bareTable, runIndex = 0): SimulatedRun =>
   simulateRun(
@@ -96,7 +96,7 @@ describe('the simulated robot', () => {
 
   it('approaches until the reading is at the threshold, and fails without a sensor', () => {
     const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, beamHalfAngleRad: 0, periodS: 0.01 };
-    const seeing = withUnit(idealRobot, {
+    const seeing = withDevice(idealRobot, {
       kind: 'distance sensor',
       place: { aheadM: 0.1 },
       behaviour: { ...exact, maxM: 4, offsetM: 0.01 },

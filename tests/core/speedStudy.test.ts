@@ -57,9 +57,9 @@ describe('what timed drives say', () => {
     if (value === undefined) throw new Error('nothing found');
     const { robot } = fittedRobot(pipit, [value]);
     expect(robot.motors.maxSpeedMPerS).toBe(maxSpeedMPerS);
-    const told = COMMAND_WAYS.percent.told(robot, speedOf(value, 0.5, value.batteryV));
+    const told = COMMAND_WAYS.percent.commanded(robot, speedOf(value, 0.5, value.batteryV));
     expect(told).toBeCloseTo(50, 6);
-    expect(COMMAND_WAYS.percent.told(robot, speedOf(value, 0.95, value.batteryV))).toBeNull();
+    expect(COMMAND_WAYS.percent.commanded(robot, speedOf(value, 0.95, value.batteryV))).toBeNull();
     const full = speedStudy([exact(0.2), exact(0.5), exact(1)])?.value;
     if (full === undefined) throw new Error('nothing found');
     expect(fittedRobot(pipit, [full]).robot.motors.maxSpeedMPerS).toBeCloseTo(0.72, 6);

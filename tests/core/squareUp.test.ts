@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
-import { headingOf, withHeading } from '../../src/core/units/ofRobot';
+import { headingOf, withHeading } from '../../src/core/devices/ofRobot';
 import { prepare, simulateRun, type Simulation } from '../../src/core/forecast/run';
 import { sampleSd } from '../../src/core/stats/moments';
 import { bareTable, deg, idealRobot, routeOf } from './support';

@@ -8,7 +8,7 @@ import { standInTruth } from '../../src/core/standIn/truth';
 import { walkAt } from '../../src/core/standIn/walk';
 import { stillCheck } from '../../src/core/gyro/still/stillCheck';
 import { pipit } from '../../src/server/demo/scenario';
-import { lookingAhead } from '../../src/core/units/ofRobot';
+import { lookingAhead } from '../../src/core/devices/ofRobot';
 import { deg } from './support';
 
 const truth = standInTruth(pipit, 42);

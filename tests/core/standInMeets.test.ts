@@ -14,7 +14,7 @@ import { firstGain } from '../../src/core/tuning/firstGain';
 import { mountsOf } from '../../src/core/tuning/mounting';
 import { tunedInProgram } from '../../src/core/tuning/tunedInProgram';
 import type { WallSide } from '../../src/core/tuning/wallTrace';
-import { unitsOf } from '../../src/core/units/ofRobot';
+import { devicesOf } from '../../src/core/devices/ofRobot';
 import { TableBuilder, toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
 import { deg } from './support';
@@ -72,7 +72,7 @@ function verdictOf(id: TunedId, gain: number, seed: number) {
   const unit = SHOWN[id].sensor?.(record) ?? null;
   const log = pushed(id, gain, seed);
   const channels = Object.keys(log.columns);
-  const light = unitsOf(standInTruth(record, seed).robot, 'light sensor')[0]?.behaviour;
+  const light = devicesOf(standInTruth(record, seed).robot, 'light sensor')[0]?.behaviour;
   const kept: Partial<Record<TunedId, { channel: RegExp; target: number; side: WallSide }>> = {
     wall: { channel: /^distanceM:.*side/, target: 0.12, side: 'left' },
     line: {

@@ -11,7 +11,7 @@ import { offerOf } from '../../src/core/steps/registry';
 import { stepSchema, type Step } from '../../src/core/steps/step';
 import { describeIssue } from '../../src/formats/issues';
 import { holdsItsLimits } from '../support/describedValues';
-import { bareTable, deg, idealRobot, routeOf, withUnit } from './support';
+import { bareTable, deg, idealRobot, routeOf, withDevice } from './support';
 
 const beam = missionSchema.parse({
   id: 'beam',
@@ -21,7 +21,7 @@ const beam = missionSchema.parse({
   window: {},
 });
 const table = { ...bareTable, missions: [beam] };
-const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+const robot = withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
 const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
   newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null, robot }),
 );

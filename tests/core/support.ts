@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { unitSchema, type Unit } from '../../src/core/units/unit';
+import { deviceSchema, type Device } from '../../src/core/devices/device';
 import { recordedText } from '../support/recorded';
 import type { MeasuredRun } from '../../src/core/runs/consistency';
 import { routeSchema, type Route } from '../../src/core/course/route';
@@ -44,13 +44,16 @@ export const routeOf = (steps: unknown[], start = { xM: 1, yM: 1, headingRad: 0 
   routeSchema.parse({ start, placement: { alongSdM: 0, acrossSdM: 0, headingSdRad: 0 }, steps });
 
 /** The same robot with one more unit on it. */
-export const withUnit = (robot: Robot, unit: Record<string, unknown>): Robot => ({
+export const withDevice = (robot: Robot, unit: Record<string, unknown>): Robot => ({
   ...robot,
-  units: [...robot.units, unitSchema.parse({ id: `X${robot.units.length}`, label: 'X', ...unit })],
+  units: [
+    ...robot.units,
+    deviceSchema.parse({ id: `X${robot.units.length}`, label: 'X', ...unit }),
+  ],
 });
 
 /** The same robot without its units of a kind. */
-export const withoutUnits = (robot: Robot, kind: Unit['kind']): Robot => ({
+export const withoutDevices = (robot: Robot, kind: Device['kind']): Robot => ({
   ...robot,
   units: robot.units.filter((unit) => unit.kind !== kind),
 });

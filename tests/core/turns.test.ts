@@ -226,7 +226,7 @@ describe('measuring a turn', () => {
   });
 
   it('by eye proves little, and says so', () => {
-    const at90 = (seen: Seen) => ({ seen, toldRad: deg(90), wantedRad: deg(90) });
+    const at90 = (seen: Seen) => ({ seen, commandedRad: deg(90), wantedRad: deg(90) });
     const none = adviceByEye([at90('over'), at90('under'), at90('right')]);
     expect(none?.sentence).toContain('not proved');
     const over = adviceByEye(Array.from({ length: 6 }, () => at90('over')));
@@ -239,14 +239,14 @@ describe('measuring a turn', () => {
     const random = randomStream(3, 0, 'looks');
     for (const beyondDeg of [-12, -5, 0, 8, 15]) {
       const looks: EyeLook[] = [];
-      let toldDeg = 90;
+      let commandedDeg = 90;
       for (let look = 0; look < 8; look += 1) {
-        const offDeg = toldDeg + beyondDeg + 1 * random.normal() - 90;
+        const offDeg = commandedDeg + beyondDeg + 1 * random.normal() - 90;
         const seen = offDeg < -3 ? 'under' : offDeg > 3 ? 'over' : 'right';
-        looks.push({ seen, toldRad: deg(toldDeg), wantedRad: deg(90) });
+        looks.push({ seen, commandedRad: deg(commandedDeg), wantedRad: deg(90) });
         const advice = adviceByEye(looks);
         if (advice === null || advice.isFound) break;
-        toldDeg = (advice.tellRad * 180) / Math.PI;
+        commandedDeg = (advice.tellRad * 180) / Math.PI;
       }
       const found = adviceByEye(looks);
       expect(found?.isFound, `${beyondDeg}°`).toBe(true);

@@ -8,7 +8,7 @@ import { standInTruth } from '../../src/core/standIn/truth';
 import { trialsFromLog } from '../../src/core/turns/trialsFromLog';
 import { turnsInLog, type TurnLog } from '../../src/core/turns/turnsInLog';
 import { pipit } from '../../src/server/demo/scenario';
-import { headingOf } from '../../src/core/units/ofRobot';
+import { headingOf } from '../../src/core/devices/ofRobot';
 import { deg } from './support';
 
 const truth = standInTruth(pipit, 7);

@@ -7,16 +7,16 @@ import { darknessUnder } from '../../src/core/sensing/light';
 import { simulateRange } from '../../src/core/forecast/run';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { act } from '../../src/core/standIn/act';
-import { unitsNow } from '../../src/core/standIn/unitsNow';
+import { devicesNow } from '../../src/core/standIn/devicesNow';
 import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
-import { columnsOf } from '../../src/core/units/columns';
-import { asKind, newUnit } from '../../src/core/units/newUnit';
-import { headingOf, lookingAhead, unitsOf } from '../../src/core/units/ofRobot';
-import { KINDS } from '../../src/core/units/registry';
+import { columnsOf } from '../../src/core/devices/columns';
+import { asKind, newDevice } from '../../src/core/devices/newDevice';
+import { headingOf, lookingAhead, devicesOf } from '../../src/core/devices/ofRobot';
+import { KINDS } from '../../src/core/devices/registry';
 import { pipit, ROUTE_VERSIONS } from '../../src/server/demo/scenario';
 import { routeNeeds, wiringProblems } from '../../src/core/course/wiring';
-import { bareTable, deg, idealRobot, routeOf, withoutUnits, withUnit } from './support';
+import { bareTable, deg, idealRobot, routeOf, withoutDevices, withDevice } from './support';
 
 const exact = { noiseM: 0, quantumM: 0, lostEchoShare: 0, beamHalfAngleRad: 0 };
 const start = { xM: 1, yM: 1, headingRad: 0 };
@@ -64,7 +64,7 @@ describe('a record of an earlier Corvat', () => {
       'right motor',
     ]);
     // Noted to be in no port, while others were: it is not plugged in.
-    expect(unitsOf(robot, 'light sensor')).toEqual([]);
+    expect(devicesOf(robot, 'light sensor')).toEqual([]);
     expect(robot.build).toMatchObject({
       battery: 'B7',
       ports: [{ name: 'A' }, { name: 'B' }, { name: 'S1' }],
@@ -88,9 +88,9 @@ describe('a record of an earlier Corvat', () => {
 describe('the units of a robot', () => {
   it('are of every kind, labelled by the next free number, and can become another kind', () => {
     for (const { kind } of KINDS) {
-      const unit = newUnit('x', kind, []);
+      const unit = newDevice('x', kind, []);
       expect(unit.kind).toBe(kind);
-      const next = newUnit('y', kind, [unit]);
+      const next = newDevice('y', kind, [unit]);
       expect(next.label).not.toBe(unit.label);
       expect(asKind({ ...unit, port: 'B' }, 'touch sensor')).toMatchObject({
         kind: 'touch sensor',
@@ -116,7 +116,7 @@ describe('the units of a robot', () => {
   });
 
   it('stand in a log under a name of their own, however they are labelled', () => {
-    const two = withUnit(pipit, { kind: 'distance sensor', label: 'D3' });
+    const two = withDevice(pipit, { kind: 'distance sensor', label: 'D3' });
     expect(columnsOf(pipit).map(({ title }) => title)).toEqual(['distance_cm', 'light_percent']);
     expect(columnsOf(two).map(({ title }) => title)).toEqual(['D3_cm', 'D3_2_cm', 'light_percent']);
   });
@@ -128,18 +128,23 @@ describe('the units of a robot', () => {
       lines: [{ x1M: 1, y1M: 0.5, x2M: 1, y2M: 2.5, widthM: 0.04 }],
     });
     const behaviour = { noiseShare: 0 };
-    let robot = withUnit(idealRobot, {
+    let robot = withDevice(idealRobot, {
       kind: 'distance sensor',
       id: 'left',
       place: { leftM: 0.05 },
       facingRad: deg(90),
       behaviour: exact,
     });
-    robot = withUnit(robot, { kind: 'light sensor', id: 'on', behaviour });
-    robot = withUnit(robot, { kind: 'light sensor', id: 'off', place: { aheadM: 0.1 }, behaviour });
-    robot = withUnit(robot, { kind: 'touch sensor', id: 'bumper', place: { aheadM: 0.11 } });
-    robot = withUnit(robot, { kind: 'attachment motor', id: 'arm' });
-    robot = withUnit(robot, { kind: 'touch sensor', id: 'loose', port: null });
+    robot = withDevice(robot, { kind: 'light sensor', id: 'on', behaviour });
+    robot = withDevice(robot, {
+      kind: 'light sensor',
+      id: 'off',
+      place: { aheadM: 0.1 },
+      behaviour,
+    });
+    robot = withDevice(robot, { kind: 'touch sensor', id: 'bumper', place: { aheadM: 0.11 } });
+    robot = withDevice(robot, { kind: 'attachment motor', id: 'arm' });
+    robot = withDevice(robot, { kind: 'touch sensor', id: 'loose', port: null });
     const there = createMachine(robot, table, start, 1, 0);
     // The wall on the left is at 3 m.
     expect(there.read({ unitId: 'left', channel: 'distance' })).toBeCloseTo(3 - 1 - 0.05, 9);
@@ -170,15 +175,15 @@ describe('the units of a robot', () => {
   });
 
   it('of a stand-in are all in its readings, each off by its own hidden amount', () => {
-    let record = withUnit(pipit, {
+    let record = withDevice(pipit, {
       kind: 'distance sensor',
       id: 'd4',
       label: 'D4',
       place: { aheadM: 0.06 },
     });
-    record = withUnit(record, { kind: 'attachment motor', id: 'arm', label: 'arm' });
+    record = withDevice(record, { kind: 'attachment motor', id: 'arm', label: 'arm' });
     const truth = standInTruth(record, 5);
-    const [first, second] = unitsOf(truth.robot, 'distance sensor');
+    const [first, second] = devicesOf(truth.robot, 'distance sensor');
     expect(second?.behaviour.offsetM).not.toBe(first?.behaviour.offsetM);
     const actions = [
       { do: 'set-clock', rate: 0 },
@@ -209,7 +214,7 @@ describe('the units of a robot', () => {
 });
 
 describe('a robot without a heading sensor', () => {
-  const blind = withoutUnits(idealRobot, 'heading sensor');
+  const blind = withoutDevices(idealRobot, 'heading sensor');
 
   it('drives and turns by its encoders: without errors it ends at the plan', () => {
     const route = routeOf([
@@ -241,7 +246,7 @@ describe('a robot without a heading sensor', () => {
   });
 
   it('reads no heading on the bench, and all the rest', () => {
-    const record = withoutUnits(pipit, 'heading sensor');
+    const record = withoutDevices(pipit, 'heading sensor');
     const truth = standInTruth(record, 3);
     const on = act(newStandIn('R', record, 3, 0), truth, { do: 'power-on', inHand: false }, 0);
     const [reading] = readingsBetween(truth, on, 0, 1);
@@ -260,8 +265,8 @@ describe('the units of a stand-in that was unpacked before', () => {
       label: 'D9',
       place: { ...distance.place, aheadM: 0.3 },
     };
-    const added = newUnit('new', 'touch sensor', []);
-    const now = unitsNow(pipit.units, [left, right, moved, added, asKind(light, 'other')]);
+    const added = newDevice('new', 'touch sensor', []);
+    const now = devicesNow(pipit.units, [left, right, moved, added, asKind(light, 'other')]);
     expect(now.map(({ id, kind }) => `${id} ${kind}`)).toEqual([
       'u1 left motor',
       'u2 right motor',

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { routeSchema } from '../../src/core/course/route';
 import { robotSchema } from '../../src/core/robot/robot';
 import { numbered } from '../../src/core/steps/tree';
-import { headingOf, lookingAhead } from '../../src/core/units/ofRobot';
+import { headingOf, lookingAhead } from '../../src/core/devices/ofRobot';
 
 const SIZES = { wheelDiameterM: 0.056, trackM: 0.11 };
 const START = { xM: 0.2, yM: 0.2, headingRad: 0 };

@@ -14,7 +14,7 @@ import {
 import { voltStudy } from '../../src/core/ranging/voltStudy';
 import { randomStream } from '../../src/core/stats/random';
 import { gapAhead } from '../../src/core/table/ray';
-import { deg, idealRobot, routeOf, withUnit } from './support';
+import { deg, idealRobot, routeOf, withDevice } from './support';
 import { draws, least } from '../support/draws';
 
 /** A triangulating sensor: 2.4 V at 10 cm, 0.4 V at 80 cm. */
@@ -118,7 +118,7 @@ describe('a sensor that shows volts', () => {
     if (found === null) throw new Error('no curve');
     expect(voltsThere(found, 0.05).isGuess).toBe(true);
     expect(voltsThere(found, 0.8).isGuess).toBe(false);
-    const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+    const robot = withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
     const value = voltStudy(bench(5), 'D1')?.value;
     const [step] = motionsOf(routeOf([{ kind: 'approach', thresholdM: 0.06 }]).steps);
     if (value === undefined || step === undefined) throw new Error('nothing to tell');
@@ -133,7 +133,7 @@ describe('a sensor that shows volts', () => {
   });
 
   it('is told on the step card in volts, with the inequality turned round', () => {
-    const robot = withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+    const robot = withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
     const value = voltStudy(bench(4), 'D1')?.value;
     if (value === undefined) throw new Error('no value');
     const [step] = motionsOf(routeOf([{ kind: 'approach', thresholdM: 0.15 }]).steps);

@@ -3,11 +3,11 @@ import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
 import { traceRun } from '../../src/core/forecast/run';
 import { routeNeeds } from '../../src/core/course/wiring';
-import { bareTable, idealRobot, routeOf, withUnit } from './support';
+import { bareTable, idealRobot, routeOf, withDevice } from './support';
 
 const START = { xM: 1, yM: 1, headingRad: 0 };
-const robot = withUnit(
-  withUnit(withUnit(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } }), {
+const robot = withDevice(
+  withDevice(withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } }), {
     kind: 'light sensor',
     place: { aheadM: 0.05 },
   }),

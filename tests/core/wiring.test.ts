@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { strategyRecords } from '../../src/core/gyro/rezero';
-import { headingIsBuiltIn, headingOf } from '../../src/core/units/ofRobot';
-import { BUILT_IN } from '../../src/core/units/port';
-import { unitSchema } from '../../src/core/units/unit';
+import { headingIsBuiltIn, headingOf } from '../../src/core/devices/ofRobot';
+import { BUILT_IN } from '../../src/core/devices/port';
+import { deviceSchema } from '../../src/core/devices/device';
 import { looksText, portSentence, wiringProblems } from '../../src/core/course/wiring';
 import { pipit } from '../../src/server/demo/scenario';
 import { deg } from './support';
@@ -35,12 +35,12 @@ describe('units on a robot', () => {
     };
     expect(wiringProblems(named)[0]).toMatch(/^Programs call .* by the same name, “eye”/);
     const [ahead, left] = [0, Math.PI / 2].map((facingRad) =>
-      looksText(unitSchema.parse({ kind: 'distance sensor', id: 'd', label: 'D', facingRad })),
+      looksText(deviceSchema.parse({ kind: 'distance sensor', id: 'd', label: 'D', facingRad })),
     );
     expect([ahead, left]).toEqual(['ahead', 'left']);
     const askew = { kind: 'distance sensor', id: 'd', label: 'D', facingRad: deg(-30) };
-    expect(looksText(unitSchema.parse(askew))).toBe('30° to the right');
-    expect(looksText(unitSchema.parse({ kind: 'heading sensor', id: 'h', label: 'H' }))).toBe('');
+    expect(looksText(deviceSchema.parse(askew))).toBe('30° to the right');
+    expect(looksText(deviceSchema.parse({ kind: 'heading sensor', id: 'h', label: 'H' }))).toBe('');
   });
 });
 
@@ -54,7 +54,7 @@ describe('devices on a bus', () => {
     units: [
       ...pipit.units,
       ...addresses.map((address, i) =>
-        unitSchema.parse({
+        deviceSchema.parse({
           kind: 'distance sensor',
           id: `bus-${i}`,
           label: `D${i + 7}`,

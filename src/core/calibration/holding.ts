@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import { unitsOf } from '../units/ofRobot';
+import { devicesOf } from '../devices/ofRobot';
 import type { CalibrationKind } from './calibration';
 import { kindOfCalibration } from './registry';
 
@@ -11,16 +11,16 @@ export interface Belonging {
 }
 
 /** The unit of a robot to which a kind of calibration belongs: the one in use; null for the whole robot's. */
-export function unitFor(robot: Pick<Robot, 'units'>, kind: CalibrationKind): string | null {
+export function deviceFor(robot: Pick<Robot, 'units'>, kind: CalibrationKind): string | null {
   const { unit } = kindOfCalibration(kind);
-  return unit === null ? null : (unitsOf(robot, unit)[0]?.id ?? null);
+  return unit === null ? null : (devicesOf(robot, unit)[0]?.id ?? null);
 }
 
 /** Ids that were made for one unit alone; those of earlier records only tell the units of one robot apart. */
 const ONE_OF_ITS_KIND = /^[0-9A-HJKMNP-TV-Z]{26}$/;
 
 /** The units of a robot that may have been measured on another. */
-export const movableUnits = ({ units }: Pick<Robot, 'units'>): string[] =>
+export const movableDevices = ({ units }: Pick<Robot, 'units'>): string[] =>
   units.map(({ id }) => id).filter((id) => ONE_OF_ITS_KIND.test(id));
 
 /**
@@ -34,8 +34,8 @@ export function belongsTo(
 ): boolean {
   const { unit } = kindOfCalibration(kind);
   if (unit === null) return robotId === robot.id;
-  const inUse = unitFor(robot.robot, kind);
+  const inUse = deviceFor(robot.robot, kind);
   if (inUse === null) return false;
   if (unitId === null) return robotId === robot.id;
-  return unitId === inUse && (robotId === robot.id || movableUnits(robot.robot).includes(unitId));
+  return unitId === inUse && (robotId === robot.id || movableDevices(robot.robot).includes(unitId));
 }

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import type { CalibrationValue } from './calibration';
-import type { UnitKindName } from '../units/registry';
+import type { DeviceKindName } from '../devices/registry';
 import type { RobotPart } from './parts';
 
 /** All that is known of a kind of calibration, but for its schema, which stands beside it. */
@@ -8,7 +8,7 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   kind: V['kind'];
   name: string;
   /** The kind of unit to which it belongs and with which it goes; null: it is the whole robot's. */
-  unit: UnitKindName | null;
+  unit: DeviceKindName | null;
   /** The procedure of the Bench that gives it. */
   measuredBy: { procedure: string; words: string };
   /** What was changed since, it no longer holds. A swapped port changes nothing. */

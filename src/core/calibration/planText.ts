@@ -15,7 +15,7 @@ export interface DatedCalibration {
 }
 
 /** By what every heading is told, where the heading sensor does not read right; empty where it does. */
-export function headingsTold(value: CalibrationValue): string {
+export function headingsCommanded(value: CalibrationValue): string {
   const scale = kindOfCalibration(value.kind).headingScale?.(value) ?? 1;
   return scale === 1
     ? ''
@@ -61,7 +61,7 @@ export function planText(
   const ofTurns =
     turns === null || measured === null || !knowsSpins(measured)
       ? 'Turns stop as early as typed: no measured turns stand behind them.'
-      : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}). ${headingsTold(turns.value)}`.trim();
+      : `Turns as measured on ${turns.day} (${describeCalibration(turns.value)}). ${headingsCommanded(turns.value)}`.trim();
   return [
     ...(hasTurns ? [ofTurns] : []),
     ...(others.length > 0 ? [`Computed with ${others.join('; ')}.`] : []),

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
-import { unitsOf } from '../units/ofRobot';
-import type { Unit } from '../units/unit';
+import { devicesOf } from '../devices/ofRobot';
+import type { Device } from '../devices/device';
 import type { CalibrationKind } from './calibration';
 import { PARTS_IN_USE, type RobotPart } from './parts';
 import { kindOfCalibration } from './registry';
@@ -12,7 +12,7 @@ export interface RobotChange {
 }
 
 /** What makes a unit another one for what was measured with it: not its port. */
-const itself = ({ id, label, place, facingRad, behaviour, raw }: Unit) => ({
+const itself = ({ id, label, place, facingRad, behaviour, raw }: Device) => ({
   id,
   label,
   place,
@@ -22,8 +22,8 @@ const itself = ({ id, label, place, facingRad, behaviour, raw }: Unit) => ({
 });
 
 /** The units of a kind that another record has as well, as far as a calibration depends on them. */
-const keptUnits = (robot: Robot, other: Robot, kind: Unit['kind']) =>
-  unitsOf(robot, kind)
+const keptDevices = (robot: Robot, other: Robot, kind: Device['kind']) =>
+  devicesOf(robot, kind)
     .filter(({ id }) => other.units.some((unit) => unit.id === id))
     .map(itself);
 
@@ -45,11 +45,11 @@ const READ: Record<Exclude<RobotPart, 'other'>, (robot: Robot, other: Robot) => 
   }),
   'heading sensor': (robot, other) => ({
     sign: robot.signs.heading,
-    units: keptUnits(robot, other, 'heading sensor'),
+    units: keptDevices(robot, other, 'heading sensor'),
   }),
-  'heading sensor in use': (robot) => unitsOf(robot, 'heading sensor')[0]?.id,
-  'distance sensor': (robot) => ({ units: unitsOf(robot, 'distance sensor').map(itself) }),
-  'light sensor': (robot) => ({ units: unitsOf(robot, 'light sensor').map(itself) }),
+  'heading sensor in use': (robot) => devicesOf(robot, 'heading sensor')[0]?.id,
+  'distance sensor': (robot) => ({ units: devicesOf(robot, 'distance sensor').map(itself) }),
+  'light sensor': (robot) => ({ units: devicesOf(robot, 'light sensor').map(itself) }),
   battery: ({ build }) => build.battery,
   wiring: ({ build, units }) => ({
     ports: build.ports,

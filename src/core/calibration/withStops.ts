@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { mean } from '../stats/moments';
-import { headingOf, withHeading } from '../units/ofRobot';
+import { headingOf, withHeading } from '../devices/ofRobot';
 import { ownStop } from '../turns/ownStop';
 import type { TurnsCalibration } from '../calibrationValues/turns';
 

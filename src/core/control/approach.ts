@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import { lookingAhead } from '../units/ofRobot';
+import { lookingAhead } from '../devices/ofRobot';
 import { controller, type Begun, type Controller, type Tick } from './controller';
 import { hasEnded, type EndsWhen, type Passed } from './endsWhen';
 import { PROFILE_SHARE } from './settings';
@@ -17,7 +17,7 @@ interface State extends Omit<Approach, 'thresholdM'>, Begun, Passed, Steered {
   endsWhen: EndsWhen;
   /** So much faster from one tick to the next. */
   rampMPerS: number;
-  toldMPerS: number;
+  commandedMPerS: number;
 }
 
 const tick: Tick<State> = (state, now, wheels) => {
@@ -25,8 +25,8 @@ const tick: Tick<State> = (state, now, wheels) => {
   state.startS ??= now.timeS;
   if (hasEnded(state.endsWhen, state, now)) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
-  const speed = Math.min(state.speedMPerS, state.toldMPerS + state.rampMPerS);
-  state.toldMPerS = speed;
+  const speed = Math.min(state.speedMPerS, state.commandedMPerS + state.rampMPerS);
+  state.commandedMPerS = speed;
   const half = steer(state.keep, state, now) / 2;
   wheels.leftMPerS = speed - half;
   wheels.rightMPerS = speed + half;
@@ -49,6 +49,6 @@ export function approach(
     startS: null,
     passed: 0,
     target: null,
-    toldMPerS: 0,
+    commandedMPerS: 0,
   });
 }

@@ -1,4 +1,4 @@
-import type { ReadingOf } from '../units/channel';
+import type { ReadingOf } from '../devices/channel';
 
 /** What a program reads in one tick: sensors and encoders, in Corvat's units and directions. */
 export interface Readings {

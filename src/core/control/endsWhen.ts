@@ -1,4 +1,4 @@
-import type { ReadingOf } from '../units/channel';
+import type { ReadingOf } from '../devices/channel';
 import type { Readings } from './controller';
 
 /** What ends a motion: a reading passes a value. */

@@ -1,4 +1,4 @@
-import type { ReadingOf } from '../units/channel';
+import type { ReadingOf } from '../devices/channel';
 import { controller, type Begun, type Controller, type Tick } from './controller';
 
 export interface Follow {

@@ -12,14 +12,14 @@ export interface Press {
 interface State extends Press, Begun {
   /** So much faster from one tick to the next. */
   rampMPerS: number;
-  toldMPerS: number;
+  commandedMPerS: number;
 }
 
 const tick: Tick<State> = (state, now, wheels) => {
   state.startS ??= now.timeS;
   if (now.timeS - state.startS >= state.durationS) return 'done';
-  const speed = Math.min(Math.abs(state.speedMPerS), state.toldMPerS + state.rampMPerS);
-  state.toldMPerS = speed;
+  const speed = Math.min(Math.abs(state.speedMPerS), state.commandedMPerS + state.rampMPerS);
+  state.commandedMPerS = speed;
   const way = Math.sign(state.speedMPerS);
   wheels.leftMPerS = way * speed;
   wheels.rightMPerS = way * speed;
@@ -36,5 +36,5 @@ export const press = ({ speedMPerS, durationS }: Press, robot: Robot): Controlle
     durationS,
     rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
     startS: null,
-    toldMPerS: 0,
+    commandedMPerS: 0,
   });

@@ -3,8 +3,8 @@ import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import type { Robot } from '../robot/robot';
 import { benchScale, errorScale, roundLength } from '../text/lengths';
 import { benchLength, benchSpeed, degrees, shortNumber } from '../text/quantities';
-import { headingOf, lookingSideways, unitsOf } from '../units/ofRobot';
-import type { Unit } from '../units/unit';
+import { headingOf, lookingSideways, devicesOf } from '../devices/ofRobot';
+import type { Device } from '../devices/device';
 import { DRIVING, FOLLOWING, TURNING } from './tunedDrives';
 import type { TunedId } from '../robot/tunedIds';
 
@@ -25,7 +25,7 @@ export interface ShownGain {
   column: { name: string; toSi: number; keepsReading: boolean };
   inProgram: InProgram;
   /** The sensor by which it follows something, whose place on the robot matters; null where none is plugged in. */
-  sensor?(robot: Robot): Unit | null;
+  sensor?(robot: Robot): Device | null;
   /** Whether the drives of a route are held with it. */
   holdsRoutes?: true;
   /** How late the reading comes by which it corrects, at worst, s. */
@@ -156,8 +156,8 @@ export const SHOWN: Record<TunedId, ShownGain> = {
     push: 'Let it follow the left edge of a line, begun a little beside it.',
     column: { name: 'reading_percent', toSi: 0.01, keepsReading: true },
     inProgram: turningBy('%', 0.01),
-    sensor: (robot) => unitsOf(robot, 'light sensor')[0] ?? null,
-    readsLateS: (robot) => unitsOf(robot, 'light sensor')[0]?.behaviour.periodS ?? 0,
+    sensor: (robot) => devicesOf(robot, 'light sensor')[0] ?? null,
+    readsLateS: (robot) => devicesOf(robot, 'light sensor')[0]?.behaviour.periodS ?? 0,
     speeds: FOLLOWING,
     speedText: benchSpeed,
   },

@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import { unitsOf } from '../units/ofRobot';
+import { devicesOf } from '../devices/ofRobot';
 
 /** What is to be minded before a robot drives at the Bench. */
 export const CARE_AT_THE_BENCH =
@@ -11,7 +11,7 @@ export const CARE_AT_THE_BENCH =
  * @param isNew nobody has run it yet
  */
 export function careOfRoute(robot: Pick<Robot, 'units'>, isNew: boolean): string {
-  const arms = unitsOf(robot, 'attachment motor').length > 0;
+  const arms = devicesOf(robot, 'attachment motor').length > 0;
   return [
     ...(isNew
       ? ['Nobody has run this yet: drive it on the floor first, or behind a raised edge.']

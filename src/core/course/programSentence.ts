@@ -7,7 +7,7 @@ import type { ProgramProfile, Travel } from '../robot/profile';
 import type { Motion } from '../steps/kind';
 import { gainInProgram } from '../program/gain';
 import { pivotSteering, spinSteering } from '../program/steering';
-import { toldTravel } from '../program/toldTravel';
+import { commandedTravel } from '../program/commandedTravel';
 import { TRAVEL_WAYS } from '../program/travels';
 
 /** How programs count, in a sentence. */
@@ -60,7 +60,7 @@ function commandText(robot: Robot, step: MotionStep, { distanceM, angleRad }: Si
   const { speed } = kindOfStep(step).inProgram;
   if (command === null || speed === undefined) return [];
   const way = COMMAND_WAYS[command];
-  const value = speed.told(step, robot, command);
+  const value = speed.commanded(step, robot, command);
   if (value === null) return [way.lacks];
   if (speed.isTurn === true) {
     const sign = way.turnUnit === undefined || angleRad === 0 ? 1 : -turnSign * Math.sign(angleRad);
@@ -84,7 +84,7 @@ function farText(robot: Robot, way: Travel, distanceM: number): string {
   const { decimals, unit } = TRAVEL_WAYS[way];
   const { coastM } = robot.program;
   const rollsOn = coastM === 0 ? '' : ` (it rolls on by ${errorLength(coastM)})`;
-  return `${number(toldTravel(robot, way, distanceM), decimals)} ${unit}${rollsOn}`;
+  return `${number(commandedTravel(robot, way, distanceM), decimals)} ${unit}${rollsOn}`;
 }
 
 /** What else whoever types a step should know, in sentences, as it was measured. */

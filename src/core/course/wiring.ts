@@ -3,15 +3,15 @@ import { motionsOf } from '../steps/tree';
 import { kindOfStep } from '../steps/registry';
 import type { Robot } from '../robot/robot';
 import { counted, degrees } from '../text/quantities';
-import { unitsOf } from '../units/ofRobot';
-import { BUILT_IN } from '../units/port';
-import { kindOf, type UnitKindName } from '../units/registry';
-import type { Unit } from '../units/unit';
+import { devicesOf } from '../devices/ofRobot';
+import { BUILT_IN } from '../devices/port';
+import { kindOf, type DeviceKindName } from '../devices/registry';
+import type { Device } from '../devices/device';
 
 type Wired = Pick<Robot, 'units' | 'build'>;
 
 /** Whether it is noted in which port a unit sits. */
-const hasPort = ({ port }: Unit): boolean => port !== null && port !== '' && port !== BUILT_IN;
+const hasPort = ({ port }: Device): boolean => port !== null && port !== '' && port !== BUILT_IN;
 
 /** Ports to which more than one unit is said to be plugged. */
 export function portsUsedTwice({ units }: Wired): { port: string; labels: string[] }[] {
@@ -25,11 +25,11 @@ export function portsUsedTwice({ units }: Wired): { port: string; labels: string
     .map(([port, labels]) => ({ port, labels }));
 }
 
-const sameBus = (units: readonly Unit[], port: string): Unit[] =>
+const sameBus = (units: readonly Device[], port: string): Device[] =>
   units.filter((unit) => unit.port === port && unit.connection === 'bus');
 
 /** Whether all that sits on a port shares it as a bus, each under an address of its own. */
-function isSharedBus(units: readonly Unit[], port: string): boolean {
+function isSharedBus(units: readonly Device[], port: string): boolean {
   const own = sameBus(units, port);
   const addresses = new Set(own.map(({ address }) => asAddress(address)));
   return (
@@ -90,7 +90,7 @@ export const wiringProblems = (robot: Wired): string[] => [
 ];
 
 /** Which way a unit looks, in words; empty where it matters not. */
-export function looksText({ kind, facingRad }: Unit): string {
+export function looksText({ kind, facingRad }: Device): string {
   if (!kindOf(kind).faces) return '';
   const size = Math.abs(facingRad);
   if (size < AHEAD_RAD) return 'ahead';
@@ -117,7 +117,7 @@ function misplugged({ units, build }: Wired): string[] {
 }
 
 export interface Need {
-  kind: UnitKindName;
+  kind: DeviceKindName;
   steps: number;
   plugged: boolean;
   sentence: string;
@@ -125,7 +125,7 @@ export interface Need {
 
 /** What the saved routes need, against what is plugged in; and what a missing unit costs. */
 export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
-  const counts = new Map<UnitKindName, number>();
+  const counts = new Map<DeviceKindName, number>();
   for (const route of routes) {
     for (const step of motionsOf(route.steps)) {
       for (const kind of kindOfStep(step).needs(step))
@@ -133,7 +133,7 @@ export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
     }
   }
   return [...counts].map(([kind, steps]) => {
-    const plugged = unitsOf(robot, kind).length > 0;
+    const plugged = devicesOf(robot, kind).length > 0;
     const lack = kindOf(kind).lack ?? 'they cannot be done';
     return {
       kind,

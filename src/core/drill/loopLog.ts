@@ -21,7 +21,7 @@ export function readInLoop(
 }
 
 /** A line of what was told, from the first to the last moment. */
-export const toldLine = (label: string, value: number) => ({
+export const commandedLine = (label: string, value: number) => ({
   label,
   x: [0, LOG_S],
   y: [value, value],

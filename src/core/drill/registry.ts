@@ -1,6 +1,6 @@
 import { randomStream } from '../stats/random';
 import type { DrillCase, DrillCause } from './cause';
-import { asTold } from './causes/asTold';
+import { asCommanded } from './causes/asCommanded';
 import { good } from './causes/good';
 import { lateSensor } from './causes/lateSensor';
 import { longWay } from './causes/longWay';
@@ -21,7 +21,7 @@ export const DRILL_CAUSES: readonly DrillCause[] = [
   wrongSign,
   lateSensor,
   saturated,
-  asTold,
+  asCommanded,
   missedEquality,
   rolledOver,
   motorAngle,

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { median } from '../stats/median';
-import { headingIsBuiltIn } from '../units/ofRobot';
+import { headingIsBuiltIn } from '../devices/ofRobot';
 import { wilson, type SuccessRate } from '../stats/wilson';
 import { clock, counted, degrees, percent } from '../text/quantities';
 import { driftText } from './driftText';

@@ -6,7 +6,7 @@ import { judgeLog } from '../gyro/judgeLog';
 import { stillSettingsSchema } from '../gyro/still/stillSettings';
 import { STILL_SETTINGS } from '../gyro/still/stillDefaults';
 import { limits } from '../procedure/limits';
-import { unitSlip } from '../channels/unitSlip';
+import { deviceSlip } from '../channels/deviceSlip';
 import { procedure, type Procedure } from '../procedure/procedure';
 import { oneWaySentences, oneWaySquare } from '../square/oneWay';
 import { encoderSquare, gyroSquare } from '../square/squareFit';
@@ -83,7 +83,7 @@ export const stillInput = z
   .superRefine(({ samples }, context) => {
     const log = stillLog(samples);
     const heading = log.kind === 'heading' ? log.headingRad : undefined;
-    const slip = unitSlip(log.tS, heading, heading === undefined ? 0 : quantumOf(heading));
+    const slip = deviceSlip(log.tS, heading, heading === undefined ? 0 : quantumOf(heading));
     if (slip !== null) context.addIssue({ code: 'custom', path: ['samples'], message: slip });
   });
 
@@ -214,7 +214,7 @@ const anchorsInput = z
     const column = (of: (sample: (typeof sorted)[number]) => number) =>
       Float64Array.from(sorted, of);
     const headingRad = column((sample) => sample.headingRad);
-    const slip = unitSlip(
+    const slip = deviceSlip(
       column(({ tS }) => tS),
       headingRad,
     );

@@ -13,7 +13,7 @@ export interface CommandWay {
   /** Wheel speed in m/s for a number of it; null where it was not measured. */
   speed(robot: Robot, command: number): number | null;
   /** The number for a wheel speed; null where it was not measured. */
-  told(robot: Robot, mPerS: number): number | null;
+  commanded(robot: Robot, mPerS: number): number | null;
   /** What has to be done where it was not measured. */
   lacks: string;
   /** Whether it is a share of power: how fast that drives follows load and battery, and is timed. */
@@ -34,7 +34,7 @@ const byMotor = (
   decimals,
   most: 1e6,
   speed: (robot, command) => distanceFromMotorDegrees(robot, command * degreesPerUnit),
-  told: (robot, mPerS) => motorDegreesFromDistance(robot, mPerS) / degreesPerUnit,
+  commanded: (robot, mPerS) => motorDegreesFromDistance(robot, mPerS) / degreesPerUnit,
   lacks: '',
   isPower: false,
   words,
@@ -48,7 +48,7 @@ const byPower = (unit: string, decimals: number, full: number, words: string): C
   decimals,
   most: full,
   speed: ({ program }, command) => speedAtPercent(program.speeds, (100 * command) / full),
-  told: ({ program }, mPerS) => {
+  commanded: ({ program }, mPerS) => {
     const percent = percentForSpeed(program.speeds, mPerS);
     return percent === null ? null : (percent * full) / 100;
   },
@@ -70,7 +70,7 @@ export const COMMAND_WAYS: Record<Command, CommandWay> = {
     decimals: 0,
     most: 5 * MM_PER_M,
     speed: (_robot, command) => command / MM_PER_M,
-    told: (_robot, mPerS) => mPerS * MM_PER_M,
+    commanded: (_robot, mPerS) => mPerS * MM_PER_M,
     lacks: '',
     isPower: false,
     turnUnit: '°/s',

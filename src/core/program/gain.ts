@@ -22,8 +22,11 @@ export interface Correction {
 
 /** How much of a command one metre a second is worth about a speed: by power it is worth another speed there than elsewhere. */
 function commandPerMPerS(robot: Robot, way: Command, mPerS: number): number | null {
-  const { told } = COMMAND_WAYS[way];
-  const [slower, faster] = [told(robot, mPerS * (1 - NEAR)), told(robot, mPerS * (1 + NEAR))];
+  const { commanded } = COMMAND_WAYS[way];
+  const [slower, faster] = [
+    commanded(robot, mPerS * (1 - NEAR)),
+    commanded(robot, mPerS * (1 + NEAR)),
+  ];
   return slower === null || faster === null ? null : (faster - slower) / (2 * NEAR * mPerS);
 }
 

@@ -46,5 +46,5 @@ export const commandFromRate = (
   rateRadPerS: number,
 ): number | null =>
   COMMAND_WAYS[way].turnUnit === undefined
-    ? COMMAND_WAYS[way].told(robot, rateRadPerS * leverM(robot, kind))
+    ? COMMAND_WAYS[way].commanded(robot, rateRadPerS * leverM(robot, kind))
     : degreesFromRadians(rateRadPerS);

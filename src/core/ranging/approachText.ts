@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { benchLength, benchSpeed, degrees, errorLength, number } from '../text/quantities';
-import { lookingAhead } from '../units/ofRobot';
+import { lookingAhead } from '../devices/ofRobot';
 import { askewNearerM, bestWithin, type ApproachWay } from './approachSpeeds';
 
 /** A heading error that is not rare after two turns. */

@@ -2,7 +2,7 @@ import type { Route } from '../course/route';
 import { inOrder } from '../steps/inOrder';
 import { kindOfStep } from '../steps/registry';
 import { benchLength, errorLength } from '../text/quantities';
-import type { UnitRange } from './rangeCalibration';
+import type { DeviceRange } from './rangeCalibration';
 
 /** Somewhere on a route a distance sensor has to be right: at this distance. */
 export interface RangePlace {
@@ -13,7 +13,7 @@ export interface RangePlace {
 }
 
 /** How a unit would read there: its error as measured, and one reading's scatter. */
-export interface UnitAtPlace {
+export interface DeviceAtPlace {
   unit: string;
   errorM: number;
   noiseM: number;
@@ -24,7 +24,7 @@ export interface UnitAtPlace {
 export interface BestForPlace {
   place: RangePlace;
   /** The best first. */
-  units: UnitAtPlace[];
+  units: DeviceAtPlace[];
 }
 
 /** The places of routes at which a distance reading ends a step; of several at one distance the first. */
@@ -43,9 +43,9 @@ export function rangePlaces(routes: readonly { name: string; route: Route }[]): 
 }
 
 /** A single reading is off by so much, as a rule: the error of the unit and its scatter together. */
-const offBy = ({ errorM, noiseM }: UnitAtPlace): number => Math.hypot(errorM, noiseM);
+const offBy = ({ errorM, noiseM }: DeviceAtPlace): number => Math.hypot(errorM, noiseM);
 
-function atPlace(one: UnitRange, distanceM: number): UnitAtPlace[] {
+function atPlace(one: DeviceRange, distanceM: number): DeviceAtPlace[] {
   const { unit, offsetM, scaleFactor, noiseM, noisePerM, validFromM, validToM } = one;
   if (scaleFactor === null) return [];
   const middleM = (validFromM + validToM) / 2;
@@ -64,7 +64,7 @@ function atPlace(one: UnitRange, distanceM: number): UnitAtPlace[] {
  * that were measured at such distances.
  */
 export const bestForPlaces = (
-  units: readonly UnitRange[],
+  units: readonly DeviceRange[],
   places: readonly RangePlace[],
 ): BestForPlace[] =>
   places.map((place) => ({
@@ -78,7 +78,7 @@ export const bestForPlaces = (
 export function placeSentence({ place, units }: BestForPlace): string | null {
   const [best, next] = units;
   if (best === undefined || next === undefined) return null;
-  const off = ({ errorM }: UnitAtPlace) => errorLength(Math.abs(errorM), 1);
+  const off = ({ errorM }: DeviceAtPlace) => errorLength(Math.abs(errorM), 1);
   const told = best.isMeasured ? '' : ', farther than it was measured';
   return `${best.unit} for step ${place.step} of “${place.route}”, at ${benchLength(place.distanceM)}${told}: off by ${off(best)} there ± ${errorLength(best.noiseM, 1)}, ${next.unit} by ${off(next)}.`;
 }

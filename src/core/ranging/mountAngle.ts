@@ -3,7 +3,7 @@ import type { Robot } from '../robot/robot';
 import { linearFit } from '../stats/linearFit';
 import { student975 } from '../stats/student';
 import { degrees, number } from '../text/quantities';
-import { unitsOf } from '../units/ofRobot';
+import { devicesOf } from '../devices/ofRobot';
 import { aicc } from '../stats/aicc';
 
 /** A reading of a flat wall while the robot stands turned by an angle; null: the echo was lost. */
@@ -26,7 +26,7 @@ export function mountedSensor(
   label: string,
   measured: Pick<RangeCalibration, 'offsetM' | 'scaleFactor'> | null,
 ): MountedSensor {
-  const units = unitsOf(robot, 'distance sensor');
+  const units = devicesOf(robot, 'distance sensor');
   const unit = units.find((one) => one.label === label) ?? units[0];
   return {
     aheadM: unit?.place.aheadM ?? robot.body.frontM,

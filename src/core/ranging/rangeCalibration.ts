@@ -26,7 +26,7 @@ export interface AtDistance {
   isOnLine: boolean;
 }
 
-export interface UnitRange {
+export interface DeviceRange {
   unit: string;
   readings: number;
   /** reading = offset + scale · true. */
@@ -62,7 +62,7 @@ export type Against = 'tape' | 'other units';
 
 export interface RangeCalibration {
   against: Against;
-  units: UnitRange[];
+  units: DeviceRange[];
 }
 
 const LEAST_READINGS = 2;
@@ -123,7 +123,7 @@ function byLine(
   { unit, readings, used, valid }: OnLine,
   noise: ReturnType<typeof noiseOf>,
   toleranceM: number,
-): UnitRange | null {
+): DeviceRange | null {
   const line = lineOf(used, noise.at);
   if (line === null) return null;
   const shared = common(unit, readings, valid);
@@ -167,7 +167,7 @@ function againstOthers(
   units: readonly string[],
   readings: readonly RangeReading[],
   toleranceM: number,
-): UnitRange[] {
+): DeviceRange[] {
   const of = (unit: string) => readings.filter((one) => one.unit === unit);
   const means = units.map((unit) => mean(heardOf(of(unit)).map(({ readingM }) => readingM)));
   return units.flatMap((unit, i) => {

@@ -13,7 +13,7 @@ import {
   rangeCalibration,
   type RangeCalibration,
   type RangeReading,
-  type UnitRange,
+  type DeviceRange,
 } from './rangeCalibration';
 import { restsOnSteps } from './readingStep';
 
@@ -28,14 +28,14 @@ const longOrShort = (errorM: number): string =>
   `${errorLength(Math.abs(errorM), 1)} too ${errorM < 0 ? 'short' : 'long'}`;
 
 /** "D3 reads 16.5 mm too long at 5 cm and 13 mm too long at 160 cm." */
-function unitSentence({ unit, offsetM, scaleFactor, validFromM, validToM }: UnitRange): string {
+function unitSentence({ unit, offsetM, scaleFactor, validFromM, validToM }: DeviceRange): string {
   if (scaleFactor === null) return `${unit} reads ${longOrShort(offsetM)}`;
   const errorAt = (trueM: number) => offsetM + (scaleFactor - 1) * trueM;
   return `${unit} reads ${longOrShort(errorAt(validFromM))} at ${benchLength(validFromM)} and ${longOrShort(errorAt(validToM))} at ${benchLength(validToM)}`;
 }
 
 /** How single readings scatter; of a sensor that rests on its steps, what they are. */
-function scatterSentence({ noiseM, noisePerM, quantumM }: UnitRange): string {
+function scatterSentence({ noiseM, noisePerM, quantumM }: DeviceRange): string {
   if (restsOnSteps(noiseM, quantumM)) {
     return `it reads in steps of ${stepText(quantumM)}, and tells nothing finer`;
   }
@@ -46,7 +46,7 @@ function scatterSentence({ noiseM, noisePerM, quantumM }: UnitRange): string {
   return `single readings scatter by ${errorLength(noiseM, 1)}${grows}`;
 }
 
-function lostSentence({ readings, lostRate, lostHigh95 }: UnitRange): string {
+function lostSentence({ readings, lostRate, lostHigh95 }: DeviceRange): string {
   const lost = Math.round(lostRate * readings);
   return lost === 0
     ? `No echo of ${readings} was lost (at most ${percent(lostHigh95)}).`
@@ -61,14 +61,14 @@ const MOST_STRETCH = 0.1;
  * What a scale over 1 may come of: turned or tilted on its mount by an angle, a narrow beam reads 1/cos of it too far
  * at every distance. The tape alone cannot tell it from a scale of the sensor's own.
  */
-function askewSentence({ unit, scaleFactor, scaleLow95 }: UnitRange): string {
+function askewSentence({ unit, scaleFactor, scaleLow95 }: DeviceRange): string {
   if (scaleFactor === null || scaleLow95 === null) return '';
   if (scaleLow95 < 1 + LEAST_STRETCH || scaleFactor > 1 + MOST_STRETCH) return '';
   const askewRad = Math.acos(1 / scaleFactor);
   return ` ${unit} reads in proportion too far, as a narrow beam does that looks ${degrees(askewRad, 0)} aside, up or down: look how it sits on its mount.`;
 }
 
-function meansSentence(units: readonly UnitRange[], toleranceM: number): string {
+function meansSentence(units: readonly DeviceRange[], toleranceM: number): string {
   const out = units.filter(({ withinTolerance }) => !withinTolerance);
   const best = units.toSorted((a, b) => a.worstErrorM - b.worstErrorM)[0];
   const within = `within ${errorLength(toleranceM)}`;
@@ -90,10 +90,10 @@ const MOST_SCALE = 1.33;
 /** A bend of less is borne, whatever else is asked of it. */
 const SMALL_BEND_M = 0.01;
 
-const bendsTooFar = ({ bendM }: UnitRange, toleranceM: number): boolean =>
+const bendsTooFar = ({ bendM }: DeviceRange, toleranceM: number): boolean =>
   bendM !== null && bendM > Math.max(toleranceM, SMALL_BEND_M);
 
-function nextSentence({ against }: RangeCalibration, own: UnitRange, toleranceM: number): string {
+function nextSentence({ against }: RangeCalibration, own: DeviceRange, toleranceM: number): string {
   if (against === 'other units') {
     return 'One distance tells how they differ, not which is right: measure two more against the tape.';
   }
@@ -112,8 +112,8 @@ function nextSentence({ against }: RangeCalibration, own: UnitRange, toleranceM:
 
 /** Units that are to change places: one that is plugged in and reads too far off, one that is not and reads better. */
 export interface Swap {
-  out: UnitRange;
-  in: UnitRange;
+  out: DeviceRange;
+  in: DeviceRange;
 }
 
 /**
@@ -122,9 +122,9 @@ export interface Swap {
  *
  * @param pluggedIn labels of the units that the robot drives with
  */
-export function swapOf(units: readonly UnitRange[], pluggedIn: readonly string[]): Swap | null {
+export function swapOf(units: readonly DeviceRange[], pluggedIn: readonly string[]): Swap | null {
   const byError = units.toSorted((a, b) => a.worstErrorM - b.worstErrorM);
-  const isIn = ({ unit }: UnitRange) => pluggedIn.includes(unit);
+  const isIn = ({ unit }: DeviceRange) => pluggedIn.includes(unit);
   const worst = byError.findLast((unit) => isIn(unit) && !unit.withinTolerance);
   const spare = byError.find((unit) => !isIn(unit) && unit.withinTolerance);
   return worst === undefined || spare === undefined ? null : { out: worst, in: spare };
@@ -157,7 +157,7 @@ export function rangeSentences(
 }
 
 /** What a unit leaves to be computed with; null where its line is not known, or is none that a sensor has. */
-export function rangeValueOf(unit: UnitRange | undefined, toleranceM: number): RangeValue | null {
+export function rangeValueOf(unit: DeviceRange | undefined, toleranceM: number): RangeValue | null {
   if (unit === undefined || unit.scaleFactor === null) return null;
   const { scaleLow95, scaleHigh95, distances } = unit;
   const onLine = distances.filter(({ isOnLine }) => isOnLine);

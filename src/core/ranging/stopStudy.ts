@@ -2,7 +2,7 @@ import type { RangeCalibration } from '../calibrationValues/range';
 import type { ThreeSentences } from '../gyro/still/stillSentence';
 import type { Robot } from '../robot/robot';
 import { benchLength, benchSpeed, errorLength, number } from '../text/quantities';
-import { lookingAhead, unitsOf } from '../units/ofRobot';
+import { lookingAhead, devicesOf } from '../devices/ofRobot';
 import { approachPlan, type ApproachAnswer, type ApproachPlan } from './approach';
 import type { StopKind } from './stopsBy';
 import { roundingSdM } from './readingStep';
@@ -29,7 +29,7 @@ export function readsOf(robot: Robot, measured: RangeCalibration | null): Reads 
     const { noiseM, quantumM = 0 } = measured;
     return { ...measured, noiseM: Math.max(noiseM, roundingSdM(quantumM)) };
   }
-  const behaviour = unitsOf(robot, 'distance sensor')[0]?.behaviour;
+  const behaviour = devicesOf(robot, 'distance sensor')[0]?.behaviour;
   return {
     offsetM: behaviour?.offsetM ?? 0,
     scaleFactor: behaviour?.scale ?? 1,

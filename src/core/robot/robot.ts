@@ -5,8 +5,8 @@ import { partSchema, shapeOf, valueSchema } from '../description/schema';
 import { BODY, BUILD, ERRORS, LOOP, MOTORS, SIGNS, SIZES, TAKES } from './description';
 import { measuredSchema } from './measured';
 import { programSchema } from './profile';
-import { portSchema } from '../units/port';
-import { unitSchema } from '../units/unit';
+import { portSchema } from '../devices/port';
+import { deviceSchema } from '../devices/device';
 import { ROBOT_WAYS } from '../versions/ofRobots';
 import { keptSchema } from '../versions/schema';
 
@@ -35,7 +35,7 @@ export const robotSchema = keptSchema('robot', ROBOT_WAYS, {
   ...shapeOf(LOOP),
   body: partSchema(BODY),
   motors: partSchema(MOTORS),
-  units: z.array(unitSchema).max(40).describe('its motors and sensors'),
+  units: z.array(deviceSchema).max(40).describe('its motors and sensors'),
   errors: partSchema(ERRORS),
   signs: partSchema(SIGNS),
   build: buildSchema.prefault({}),

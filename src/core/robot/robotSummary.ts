@@ -1,8 +1,8 @@
 import type { Robot } from './robot';
 import { counted, errorLength, number, percent, shortNumber, benchSpeed } from '../text/quantities';
-import type { UnitKind } from '../units/kind';
-import { KINDS, type UnitKindName } from '../units/registry';
-import { unitsOf } from '../units/ofRobot';
+import type { DeviceKind } from '../devices/kind';
+import { KINDS, type DeviceKindName } from '../devices/registry';
+import { devicesOf } from '../devices/ofRobot';
 
 const grows = (sign: 1 | -1): string => (sign > 0 ? 'grows' : 'shrinks');
 
@@ -26,8 +26,8 @@ export const SUMMARIES = {
 
 /** "2 distance sensors, 1 light sensor": what is plugged in besides the driven wheels. */
 export function sensorSentence(robot: Robot): string {
-  const said = KINDS.flatMap((one: UnitKind<UnitKindName>) => {
-    const count = one.isDriven === true ? 0 : unitsOf(robot, one.kind).length;
+  const said = KINDS.flatMap((one: DeviceKind<DeviceKindName>) => {
+    const count = one.isDriven === true ? 0 : devicesOf(robot, one.kind).length;
     return count === 0 ? [] : [counted(count, one.called ?? one.kind)];
   });
   return said.length === 0 ? 'No sensor yet.' : `${said.join(', ')}.`;

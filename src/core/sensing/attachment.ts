@@ -1,11 +1,11 @@
-import type { UnitOf } from '../units/unit';
-import type { UnitReader, UnitWorld } from './reader';
+import type { DeviceOf } from '../devices/device';
+import type { DeviceReader, SensedWorld } from './reader';
 
 /** The motor of an attachment: its angle in whole counts, degrees. */
 export function attachmentReader(
-  { behaviour }: UnitOf<'attachment motor'>,
-  { attachmentDegrees }: UnitWorld,
-): UnitReader {
+  { behaviour }: DeviceOf<'attachment motor'>,
+  { attachmentDegrees }: SensedWorld,
+): DeviceReader {
   const { countsPerMotorDegree } = behaviour;
   const angle = Math.floor(attachmentDegrees * countsPerMotorDegree + 1e-9) / countsPerMotorDegree;
   return () => ({ angle });

@@ -1,14 +1,14 @@
 import { reflectedBy } from '../colour/reflected';
 import { toTable } from '../geometry/pose';
-import type { UnitOf } from '../units/unit';
-import { oncePerPeriod, type UnitReader, type UnitWorld } from './reader';
+import type { DeviceOf } from '../devices/device';
+import { oncePerPeriod, type DeviceReader, type SensedWorld } from './reader';
 import { underSpot } from './underSpot';
 
 /** A colour sensor: in each band the mean of what is in its spot, between what it reads over black and over white. */
 export function colourReader(
-  { place, behaviour }: UnitOf<'colour sensor'>,
-  { floor, random }: UnitWorld,
-): UnitReader {
+  { place, behaviour }: DeviceOf<'colour sensor'>,
+  { floor, random }: SensedWorld,
+): DeviceReader {
   const { spotDiameterM, whiteShare, blackShare, noiseShare, hasClear, periodS } = behaviour;
   const read = (reflected: number): number => {
     const value = blackShare + (whiteShare - blackShare) * reflected + noiseShare * random.normal();

@@ -1,12 +1,12 @@
-import type { UnitOf } from '../units/unit';
+import type { DeviceOf } from '../devices/device';
 import { gapAhead } from '../table/ray';
-import { oncePerPeriod, type UnitReader, type UnitWorld } from './reader';
+import { oncePerPeriod, type DeviceReader, type SensedWorld } from './reader';
 
 /** A distance sensor: a reading a period, with its noise, quantum and lost echoes. */
 export function distanceReader(
-  unit: UnitOf<'distance sensor'>,
-  { surfaces, random }: UnitWorld,
-): UnitReader {
+  unit: DeviceOf<'distance sensor'>,
+  { surfaces, random }: SensedWorld,
+): DeviceReader {
   const { offsetM, scale, noiseM, quantumM, lostEchoShare, minM, maxM, periodS, beamHalfAngleRad } =
     unit.behaviour;
   return oncePerPeriod(periodS, (pose) => {

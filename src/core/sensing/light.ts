@@ -1,7 +1,7 @@
 import { luminance, reflectedBy } from '../colour/reflected';
 import { toTable } from '../geometry/pose';
-import type { UnitOf } from '../units/unit';
-import { oncePerPeriod, type UnitReader, type UnitWorld } from './reader';
+import type { DeviceOf } from '../devices/device';
+import { oncePerPeriod, type DeviceReader, type SensedWorld } from './reader';
 import { underSpot, type Floor } from './underSpot';
 
 /** No floor is darker than this: also black paper gives so much back. */
@@ -25,9 +25,9 @@ export function darknessUnder(
 
 /** A light sensor: the mean of floor, fields and lines over its spot, with its noise; of 1. */
 export function lightReader(
-  { place, behaviour }: UnitOf<'light sensor'>,
-  { floor, random }: UnitWorld,
-): UnitReader {
+  { place, behaviour }: DeviceOf<'light sensor'>,
+  { floor, random }: SensedWorld,
+): DeviceReader {
   const { spotDiameterM, floorShare, lineShare, noiseShare, periodS } = behaviour;
   return oncePerPeriod(periodS, (pose) => {
     const at = toTable(pose, { xM: place.aheadM, yM: place.leftM });

@@ -4,7 +4,7 @@ import type { RandomStream } from '../stats/random';
 import type { Floor } from './underSpot';
 
 /** What there is to be read around a robot. */
-export interface UnitWorld {
+export interface SensedWorld {
   /** All that a beam or a bumper can meet. */
   surfaces: readonly Segment[];
   floor: Floor;
@@ -18,15 +18,15 @@ export interface UnitWorld {
  * What a unit reads at a moment, by the names of its channels, in the core's unit (metres, share of full scale,
  * 1 for pressed, motor degrees); null for nothing (a lost echo).
  */
-export type UnitReadings = Readonly<Record<string, number | null>>;
+export type DeviceReadings = Readonly<Record<string, number | null>>;
 
 /** Reads a unit that sits on a robot at a true pose. */
-export type UnitReader = (pose: Pose, timeS: number) => UnitReadings;
+export type DeviceReader = (pose: Pose, timeS: number) => DeviceReadings;
 
-const NOTHING: UnitReadings = {};
+const NOTHING: DeviceReadings = {};
 
 /** The same reading for as long as the sensor's own period lasts. */
-export function oncePerPeriod(periodS: number, read: (pose: Pose) => UnitReadings): UnitReader {
+export function oncePerPeriod(periodS: number, read: (pose: Pose) => DeviceReadings): DeviceReader {
   let lastSlot = -1;
   let last = NOTHING;
   return (pose, timeS) => {

@@ -1,4 +1,4 @@
-import type { UnitOf } from '../units/unit';
+import type { DeviceOf } from '../devices/device';
 import type { RandomStream } from '../stats/random';
 
 /** A clock that is kept in sums of decimal fractions is off by less than this, in periods. */
@@ -30,7 +30,7 @@ export class Gyro {
 
   /** @param loopPeriodS so long apart it is read, and all samples until then are kept */
   constructor(
-    spec: UnitOf<'heading sensor'>['behaviour'],
+    spec: DeviceOf<'heading sensor'>['behaviour'],
     loopPeriodS: number,
     startHeadingRad: number,
     random: RandomStream,

@@ -8,7 +8,7 @@ import { overrunM } from '../control/overrun';
 import type { Robot } from '../robot/robot';
 import { mean, sampleSd } from '../stats/moments';
 import { kindOfStep } from '../steps/registry';
-import { lookingAhead } from '../units/ofRobot';
+import { lookingAhead } from '../devices/ofRobot';
 import { OPEN_FLOOR } from './floor';
 import { createMachine } from './machine';
 

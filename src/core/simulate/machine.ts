@@ -6,15 +6,15 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
-import type { ReadingOf } from '../units/channel';
-import { headingOf } from '../units/ofRobot';
+import type { ReadingOf } from '../devices/channel';
+import { headingOf } from '../devices/ofRobot';
 import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
 import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
 import { randomStream } from '../stats/random';
 import { Slip } from './slip';
-import type { UnitReader } from '../sensing/reader';
-import { unitReader } from '../sensing/readers';
+import type { DeviceReader } from '../sensing/reader';
+import { deviceReader } from '../sensing/readers';
 import { Wheel } from './wheel';
 
 /** A simulated robot on its table. The program sees only the readings; the pose is the truth. */
@@ -51,7 +51,7 @@ class SimulatedMachine implements Machine {
   private readonly left: Wheel;
   private readonly right: Wheel;
   private readonly gyro: Gyro | null;
-  private readonly unitReaders = new Map<string, UnitReader | null>();
+  private readonly unitReaders = new Map<string, DeviceReader | null>();
   private readonly slip: Slip;
   private readonly periodS: number;
   /** How much faster the wheels go than the program means, on this battery. */
@@ -141,10 +141,10 @@ class SimulatedMachine implements Machine {
     this.pose.face();
   }
 
-  private newReader(id: string): UnitReader | null {
+  private newReader(id: string): DeviceReader | null {
     const unit = this.robot.units.find((one) => one.id === id && one.port !== null);
     if (unit === undefined) return null;
-    return unitReader(unit, {
+    return deviceReader(unit, {
       surfaces: obstacles(this.table),
       floor: this.table,
       random: randomStream(this.seed, this.runIndex, `unit: ${id}`),

@@ -2,7 +2,7 @@ import { calibrationOf } from '../calibration/find';
 import type { Route } from '../course/route';
 import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
-import { lookingAhead, withDistance } from '../units/ofRobot';
+import { lookingAhead, withDistance } from '../devices/ofRobot';
 import { errorLength, number } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
 import { stopSpeedMPerS } from './uses';

@@ -5,7 +5,7 @@ import { degrees, number } from '../text/quantities';
 import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
 import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
-import { headingOf, withHeading } from '../units/ofRobot';
+import { headingOf, withHeading } from '../devices/ofRobot';
 import { guess, offBy, onRobot, type Source } from './source';
 import { turningRateRadPerS } from './uses';
 

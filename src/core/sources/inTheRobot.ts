@@ -1,18 +1,22 @@
 import type { NumberValue } from '../description/description';
 import type { Robot } from '../robot/robot';
-import { headingOf, isA, withHeading } from '../units/ofRobot';
-import { KINDS } from '../units/registry';
-import type { Unit } from '../units/unit';
+import { headingOf, isA, withHeading } from '../devices/ofRobot';
+import { KINDS } from '../devices/registry';
+import type { Device } from '../devices/device';
 import type { NamedError } from './source';
 
 /** What its kind calls noise, so many times as much, but no more than may stand there. */
-function noisier(unit: Unit, noise: Readonly<Record<string, NumberValue>>, times: number): Unit {
+function noisier(
+  unit: Device,
+  noise: Readonly<Record<string, NumberValue>>,
+  times: number,
+): Device {
   const behaviour = unit.behaviour as Readonly<Record<string, number>>;
   const more = Object.entries(noise).map(([name, { max }]) => [
     name,
     Math.min(max, times * (behaviour[name] ?? 0)),
   ]);
-  return { ...unit, behaviour: { ...behaviour, ...Object.fromEntries(more) } } as Unit;
+  return { ...unit, behaviour: { ...behaviour, ...Object.fromEntries(more) } } as Device;
 }
 
 /** The noise of each kind of sensor. */

@@ -1,7 +1,7 @@
 import type { Route } from '../course/route';
 import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
-import { unitsOf, withFirst } from '../units/ofRobot';
+import { devicesOf, withFirst } from '../devices/ofRobot';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
 
 /** Lamps, windows and shadows of another room change what a floor sends back by about so much. */
@@ -24,7 +24,7 @@ export const LIGHT: readonly Source[] = [
     within: plusMinusShare,
     sample: (one, share) =>
       onRobot(one, (robot) => {
-        const [sensor] = unitsOf(robot, 'light sensor');
+        const [sensor] = devicesOf(robot, 'light sensor');
         if (sensor === undefined) return robot;
         const { floorShare, lineShare } = sensor.behaviour;
         return withFirst(robot, 'light sensor', {

@@ -1,7 +1,7 @@
 import type { Segment } from '../table/table';
 import { rayToSegment } from '../table/ray';
 import { toTable, type Pose } from '../geometry/pose';
-import { lookingAhead } from '../units/ofRobot';
+import { lookingAhead } from '../devices/ofRobot';
 import { motionAt, type StandIn } from './state';
 import { aboutStep, type BenchStep } from './steps/benchStep';
 import { onFloor, seenFrom, type Surroundings } from './surroundings';

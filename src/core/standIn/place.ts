@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { onBattery } from '../program/byPower';
-import { withHeading } from '../units/ofRobot';
+import { withHeading } from '../devices/ofRobot';
 import { runBenchProgram, type DriveSample } from './program';
 import { lastPlace, motionAt, type Motion, type StandIn } from './state';
 

@@ -3,11 +3,11 @@ import { randomStream } from '../stats/random';
 import { aboutAt } from './about';
 import { motorDegreesFromDistance } from '../robot/conversions';
 import { rolledOver } from '../channels/unwrapEncoder';
-import { unitReader } from '../sensing/readers';
+import { deviceReader } from '../sensing/readers';
 import type { Floor } from '../sensing/underSpot';
-import { columnsOf } from '../units/columns';
-import { kindOf } from '../units/registry';
-import { headingOf } from '../units/ofRobot';
+import { columnsOf } from '../devices/columns';
+import { kindOf } from '../devices/registry';
+import { headingOf } from '../devices/ofRobot';
 import { placeAt } from './place';
 import { busyUntilS, epochAt, motionAt, type StandIn } from './state';
 import type { StandInTruth } from './truth';
@@ -86,7 +86,7 @@ const under = (card: StandIn['card'], lines: Floor['lines']): Floor =>
     : { lines: [], fields: [{ ...CARD, colour: card }], floorColour: WHITE };
 
 /** What the units read that are neither heading sensor nor driven wheel. */
-function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
+function deviceReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
   const { pose } = placeAt(truth.robot, state, tS);
   const { walls: surfaces, lines } = aboutAt(truth, state, tS);
   const floor = under(state.card, lines);
@@ -95,7 +95,7 @@ function unitReadings(truth: StandInTruth, state: StandIn, tS: number, index: nu
     truth.robot.units.map((unit) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
       const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
-      const read = unitReader(unit, { surfaces, floor, random, attachmentDegrees })?.(pose, tS);
+      const read = deviceReader(unit, { surfaces, floor, random, attachmentDegrees })?.(pose, tS);
       const { lostWhenWeak = 0 } = kindOf(unit.kind);
       const isLost = weak && lostWhenWeak > 0 && random.uniform() < lostWhenWeak;
       return [unit.id, isLost ? {} : (read ?? {})] as const;
@@ -136,7 +136,7 @@ export function readingAt(truth: StandInTruth, state: StandIn, index: number): R
     rightMotorDegrees: motor(place.rightM, signs.rightMotor),
     touch: state.buttonDown,
     volts: rounded(voltsAt(truth, state, tS) + 0.004 * random.normal(), 0.01),
-    units: unitReadings(truth, state, tS, index),
+    units: deviceReadings(truth, state, tS, index),
   };
 }
 

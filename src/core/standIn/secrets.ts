@@ -3,7 +3,7 @@ import type { Robot } from '../robot/robot';
 import { benchSpeed, degrees, errorLength, headingText, number, percent } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { runBenchProgram } from './program';
-import { headingOf, unitsOf, withHeading } from '../units/ofRobot';
+import { headingOf, devicesOf, withHeading } from '../devices/ofRobot';
 import { stopPhysics } from '../turns/stopPhysics';
 import { turnPoint } from '../turns/trial';
 import type { StandInTruth } from './truth';
@@ -82,7 +82,7 @@ export function secretsOf(truth: StandInTruth): { name: string; value: string }[
     { name: 'Track wider than recorded by', value: percentOf(robot.errors.trackScaleError) },
     { name: 'Right wheel larger by', value: percentOf(robot.errors.wheelDifference) },
     { name: 'Wheels larger than recorded by', value: percentOf(robot.errors.wheelScaleError) },
-    ...unitsOf(robot, 'distance sensor').map(({ label, behaviour }) => ({
+    ...devicesOf(robot, 'distance sensor').map(({ label, behaviour }) => ({
       name: `Distance sensor ${label} reads long by`,
       value: errorLength(behaviour.offsetM),
     })),

@@ -2,8 +2,8 @@ import { radiansFromDegrees as deg } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { robotSchema, type RawSigns, type Robot } from '../robot/robot';
 import { drawsOf, randomStream, type RandomStream } from '../stats/random';
-import { kindOf } from '../units/registry';
-import type { Unit } from '../units/unit';
+import { kindOf } from '../devices/registry';
+import type { Device } from '../devices/device';
 
 /** What is true of a stand-in robot and hidden from the procedures. */
 export interface StandInTruth {
@@ -27,7 +27,7 @@ export interface StandInTruth {
 }
 
 /** The first heading and distance sensor draw from the robot's own chance, every other unit from its own. */
-function hiddenUnits(units: readonly Unit[], random: RandomStream, seed: number): unknown[] {
+function hiddenDevices(units: readonly Device[], random: RandomStream, seed: number): unknown[] {
   const first = ['heading sensor', 'distance sensor'].map((kind) =>
     units.find((unit) => unit.kind === kind),
   );
@@ -82,7 +82,7 @@ export function standInTruth(record: Robot, seed: number): StandInTruth {
     ...record,
     measured: hiddenMotors(record, randomStream(seed, 0, 'stand-in: power and walls')),
     motors: { ...record.motors, lagS: between(0.03, 0.06), maxAccelerationMPerS2: between(2.5, 4) },
-    units: hiddenUnits(record.units, random, seed),
+    units: hiddenDevices(record.units, random, seed),
     errors: {
       wheelScaleError: -between(0.004, 0.012),
       wheelDifference: either() * between(0.002, 0.007),

@@ -22,7 +22,7 @@ export const newGain = ({ robot: { measured } }: NewStepPlace): number =>
 /** How the speed of a step stands in programs. */
 export const atSpeed = <S extends { speedMPerS: number }>() =>
   ({
-    told: ({ speedMPerS }, robot, way) => COMMAND_WAYS[way].told(robot, speedMPerS),
+    commanded: ({ speedMPerS }, robot, way) => COMMAND_WAYS[way].commanded(robot, speedMPerS),
     withCommand(step, robot, way, command) {
       const speedMPerS = COMMAND_WAYS[way].speed(robot, command);
       return speedMPerS === null || speedMPerS <= 0 ? null : { ...step, speedMPerS };

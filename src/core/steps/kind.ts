@@ -6,7 +6,7 @@ import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../robot/profile';
 import type { Robot } from '../robot/robot';
-import type { UnitKindName } from '../units/registry';
+import type { DeviceKindName } from '../devices/registry';
 
 /** Where a step is added: the heading there, the mission that is meant, and what was measured of turns. */
 export interface NewStepPlace {
@@ -48,7 +48,7 @@ export interface InProgram<S> {
     /** It is a turning rate. */
     isTurn?: true;
     /** Null where the conversion was not measured. */
-    told(step: S, robot: Robot, way: Command): number | null;
+    commanded(step: S, robot: Robot, way: Command): number | null;
     /** The step at a command; null where the conversion was not measured. */
     withCommand(step: S, robot: Robot, way: Command, command: number): S | null;
   };
@@ -83,7 +83,7 @@ export interface OwnerKind<S extends { kind: string }> extends Offered<S> {
 /** What a kind of step does that is a motion; what it is told stands in its description, beside it. */
 export interface StepKind<S extends { kind: string }> extends Offered<S> {
   /** What it cannot do without. */
-  needs(step: S): readonly UnitKindName[];
+  needs(step: S): readonly DeviceKindName[];
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;

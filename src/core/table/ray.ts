@@ -1,7 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
 import type { Segment } from './table';
-import type { Unit } from '../units/unit';
+import type { Device } from '../devices/device';
 
 /** Distance from a point along a direction (of length one) to a segment, or Infinity when it is missed. */
 function alongRay(xM: number, yM: number, dx: number, dy: number, segment: Segment): number {
@@ -61,7 +61,7 @@ export function nearestInBeam(
 /** The true gap that a sensor sees from where it sits: the nearest surface in its beam, or Infinity. */
 export function gapAhead(
   pose: Pose,
-  { place, facingRad }: Pick<Unit, 'place' | 'facingRad'>,
+  { place, facingRad }: Pick<Device, 'place' | 'facingRad'>,
   beamHalfAngleRad: number,
   surfaces: readonly Segment[],
 ): number {

@@ -9,7 +9,7 @@ export type Seen = 'under' | 'right' | 'over';
 /** A turn that was only looked at: what the program was told, what it was to make, how that looked. Magnitudes. */
 export interface EyeLook {
   seen: Seen;
-  toldRad: number;
+  commandedRad: number;
   wantedRad: number;
   /** So many such turns were made before anybody looked, as in a square: what each is off by adds up. Left out: one. */
   times?: number;
@@ -34,7 +34,7 @@ export const EYE_STEP_RAD = radiansFromDegrees(3);
 const USUAL_RAD = radiansFromDegrees(9);
 /** Programs are told whole degrees when nobody measures; half degrees where several turns were looked at together. */
 const TOLD_STEP_RAD = radiansFromDegrees(1);
-const toldStepOf = (looks: readonly EyeLook[]): number =>
+const commandStepOf = (looks: readonly EyeLook[]): number =>
   looks.some(({ times = 1 }) => times > 1) ? TOLD_STEP_RAD / 2 : TOLD_STEP_RAD;
 /** So many looks that were right at one number end the search. */
 const LOOKS_THAT_END_IT = 2;
@@ -43,8 +43,8 @@ const BEYOND = Array.from({ length: 241 }, (_, i) => radiansFromDegrees((i - 120
 const SPREADS = Array.from({ length: 20 }, (_, i) => radiansFromDegrees(0.5 * (i + 1)));
 
 function likelihood(beyond: number, sd: number, looks: readonly EyeLook[]): number {
-  return looks.reduce((product, { seen, toldRad, wantedRad, times = 1 }) => {
-    const off = times * (toldRad + beyond - wantedRad);
+  return looks.reduce((product, { seen, commandedRad, wantedRad, times = 1 }) => {
+    const off = times * (commandedRad + beyond - wantedRad);
     const sdOfAll = Math.sqrt(times) * sd;
     const under = normalCdf(-EYE_STEP_RAD, off, sdOfAll);
     const over = 1 - normalCdf(EYE_STEP_RAD, off, sdOfAll);
@@ -83,18 +83,18 @@ export function adviceByEye(looks: readonly EyeLook[]): EyeAdvice | null {
   const beyondRad = BEYOND.reduce((sum, one, i) => sum + (one * (weights[i] ?? 0)) / total, 0);
   const right = looks.filter(({ seen }) => seen === 'right');
   const kept = right.find(
-    ({ toldRad }) =>
-      right.filter((one) => Math.abs(one.toldRad - toldRad) < toldStepOf(looks) / 2).length >=
-      LOOKS_THAT_END_IT,
+    ({ commandedRad }) =>
+      right.filter((one) => Math.abs(one.commandedRad - commandedRad) < commandStepOf(looks) / 2)
+        .length >= LOOKS_THAT_END_IT,
   );
-  const stepRad = toldStepOf(looks);
+  const stepRad = commandStepOf(looks);
   const told = stepRad * Math.round((wantedRad - beyondRad) / stepRad);
   const found = {
     wantedRad,
     beyondRad,
     low95Rad: quantile(0.025),
     high95Rad: quantile(0.975),
-    tellRad: kept?.toldRad ?? Math.max(stepRad, told),
+    tellRad: kept?.commandedRad ?? Math.max(stepRad, told),
     isFound: kept !== undefined,
   };
   return { ...found, sentence: sentenceOf(found, looks) };
@@ -108,7 +108,8 @@ function sentenceOf(
   const decimals = isSquare ? 1 : 0;
   const told = `somewhere from ${degrees(wantedRad - high95Rad, decimals)} to ${degrees(wantedRad - low95Rad, decimals)}`;
   const last = looks.at(-1);
-  const again = last?.seen === 'right' && Math.abs(last.toldRad - tellRad) < toldStepOf(looks) / 2;
+  const again =
+    last?.seen === 'right' && Math.abs(last.commandedRad - tellRad) < commandStepOf(looks) / 2;
   const proved =
     low95Rad > 0
       ? 'they go too far'
@@ -138,8 +139,8 @@ export function eyeAdvices(
   const groups = new Map<string, { direction: 'left' | 'right'; looks: EyeLook[] }>();
   for (const { targetRad, wantedRad, seen, times = 1 } of trials) {
     if (seen === null) continue;
-    const toldRad = Math.abs(targetRad);
-    const look = { seen, toldRad, wantedRad: Math.abs(wantedRad ?? targetRad), times };
+    const commandedRad = Math.abs(targetRad);
+    const look = { seen, commandedRad, wantedRad: Math.abs(wantedRad ?? targetRad), times };
     const direction = sideOf(targetRad);
     const key = `${direction} ${look.wantedRad.toFixed(4)}`;
     const group = groups.get(key) ?? { direction, looks: [] };

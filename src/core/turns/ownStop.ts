@@ -7,14 +7,14 @@ const ENOUGH_TURNS = 48;
 const SEED = 5;
 
 /** How much further than told one simulated turn goes, stopped late by an angle. */
-export const beyondTold = (
+export const beyondCommanded = (
   robot: Robot,
-  toldRad: number,
+  commandedRad: number,
   rateRadPerS: number,
   lateRad: number,
   run: number,
 ): number =>
-  turnOnce(robot, { school: 'stop-early', rateRadPerS, leadRad: -lateRad }, toldRad, SEED, run)
+  turnOnce(robot, { school: 'stop-early', rateRadPerS, leadRad: -lateRad }, commandedRad, SEED, run)
     .errorRad;
 
 /**
@@ -25,14 +25,14 @@ export const beyondTold = (
  */
 export function ownStop(
   robot: Robot,
-  toldRad: number,
+  commandedRad: number,
   rateRadPerS: number,
   turns = ENOUGH_TURNS,
 ): { meanRad: number; sdRad: number } {
   const stepRad = rateRadPerS * robot.loopPeriodS;
   const beyond = Array.from({ length: turns }, (_, run) => {
     const lateRad = stepRad * ((run + 0.5) / turns - 0.5);
-    return beyondTold(robot, toldRad, rateRadPerS, lateRad, run) - lateRad;
+    return beyondCommanded(robot, commandedRad, rateRadPerS, lateRad, run) - lateRad;
   });
   return { meanRad: mean(beyond), sdRad: sampleSd(beyond) };
 }

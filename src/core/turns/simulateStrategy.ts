@@ -1,7 +1,7 @@
 import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
 import { createMachine } from '../simulate/machine';
-import { withHeading } from '../units/ofRobot';
+import { withHeading } from '../devices/ofRobot';
 import { mean, sampleSd } from '../stats/moments';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';

@@ -3,7 +3,7 @@ import type { FoundTurn } from './turnsInLog';
 import type { TurnTrial } from './trial';
 
 /** What is known besides the log: what the program was told. */
-export interface TurnsTold {
+export interface TurnsCommanded {
   /** Angles that the program may have been told, magnitudes. */
   targetsRad: readonly number[];
   /** Rates that it may have been told. */
@@ -29,7 +29,7 @@ const nearest = (values: readonly number[], wanted: number): number | undefined 
  */
 export function trialsFromLog(
   turns: readonly FoundTurn[],
-  { targetsRad, ratesRadPerS, kind, driftRadPerS }: TurnsTold,
+  { targetsRad, ratesRadPerS, kind, driftRadPerS }: TurnsCommanded,
 ): { trials: (TurnTrial & { durationS: number })[]; others: number } {
   const trials = turns.flatMap((turn) => {
     const size = Math.abs(turn.turnedRad);

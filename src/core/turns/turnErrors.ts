@@ -4,7 +4,7 @@ import type { PlannedStep } from '../course/plan';
 import type { Robot } from '../robot/robot';
 import { mean } from '../stats/moments';
 import { kindOfStep } from '../steps/registry';
-import { beyondTold, ownStop } from './ownStop';
+import { beyondCommanded, ownStop } from './ownStop';
 import { randomStream } from '../stats/random';
 
 /** How much further than the simulated robot's own stop a measured turn goes on: always, and by chance. */
@@ -20,9 +20,14 @@ const SEED = 5;
 const NUDGES = 2;
 
 /** The error with which turns of the simulated robot come out as the trials found: on average, and as far apart. */
-function errorOf(robot: Robot, stop: TurnStop, toldRad: number, rateRadPerS: number): TurnError {
-  const wanted = stop.constantRad + stop.scaleError * Math.abs(toldRad);
-  const own = ownStop(robot, toldRad, rateRadPerS);
+function errorOf(
+  robot: Robot,
+  stop: TurnStop,
+  commandedRad: number,
+  rateRadPerS: number,
+): TurnError {
+  const wanted = stop.constantRad + stop.scaleError * Math.abs(commandedRad);
+  const own = ownStop(robot, commandedRad, rateRadPerS);
   const sdRad = Math.sqrt(Math.max(0, (stop.sdRad ?? 0) ** 2 - own.sdRad ** 2));
   const random = randomStream(SEED, 0, 'stop of a turn');
   const normals = Array.from({ length: TURNS / 2 }, () => random.normal()).flatMap((one) => [
@@ -32,7 +37,7 @@ function errorOf(robot: Robot, stop: TurnStop, toldRad: number, rateRadPerS: num
   let meanRad = wanted - own.meanRad;
   for (let i = 0; i < NUDGES; i += 1) {
     const errors = normals.map((normal, run) =>
-      beyondTold(robot, toldRad, rateRadPerS, meanRad + sdRad * normal, run),
+      beyondCommanded(robot, commandedRad, rateRadPerS, meanRad + sdRad * normal, run),
     );
     meanRad += wanted - mean(errors);
   }
@@ -58,9 +63,9 @@ export function turnErrors(
     const stop = stopOf(turns, angleRad, rateRadPerS);
     if (stop === null) return null;
     const wholeRad = robot.program.headingScale * Math.abs(angleRad);
-    const toldRad = Math.sign(angleRad) * Math.max(0.01, wholeRad - leadRad);
-    const key = `${toldRad} ${rateRadPerS}`;
-    const error = known.get(key) ?? errorOf(robot, stop, toldRad, rateRadPerS);
+    const commandedRad = Math.sign(angleRad) * Math.max(0.01, wholeRad - leadRad);
+    const key = `${commandedRad} ${rateRadPerS}`;
+    const error = known.get(key) ?? errorOf(robot, stop, commandedRad, rateRadPerS);
     known.set(key, error);
     return error;
   });

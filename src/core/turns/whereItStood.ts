@@ -25,7 +25,7 @@ const SPARE = 2;
 const SURE = 0.95;
 
 /** Turns that were told the same: whatever these go too far is no matter of where the robot stood. */
-const toldOf = ({ targetRad, rateRadPerS, kind }: TurnTrial): string =>
+const commandOf = ({ targetRad, rateRadPerS, kind }: TurnTrial): string =>
   `${targetRad} ${rateRadPerS} ${kind}`;
 
 const indicators = (values: readonly string[], kinds: readonly string[]) =>
@@ -38,19 +38,19 @@ const distinct = (values: readonly string[]): string[] => [...new Set(values)];
  *
  * @param besides further columns that are taken out first, where the turns can tell them apart
  */
-function beyondTold(
+function beyondCommanded(
   trials: readonly PlacedTurn[],
   besides: readonly number[][],
   more: readonly number[][],
   error: readonly number[],
 ): { coefficients: number[]; isShown: boolean } | null {
-  const told = trials.map(toldOf);
+  const told = trials.map(commandOf);
   const base = indicators(told, distinct(told)).map((row, i) => [...row, ...(besides[i] ?? [])]);
   const full = base.map((row, i) => [...row, ...(more[i] ?? [])]);
   const [less, all] = [linearFit(base, error), linearFit(full, error)];
   const columns = more[0]?.length ?? 0;
   if (less === null || all === null || all.degreesOfFreedom < SPARE) {
-    return besides.length === 0 ? null : beyondTold(trials, [], more, error);
+    return besides.length === 0 ? null : beyondCommanded(trials, [], more, error);
   }
   const extra = (less.residualSumOfSquares - all.residualSumOfSquares) / columns;
   const noise = all.residualSumOfSquares / all.degreesOfFreedom;
@@ -90,7 +90,7 @@ const atPlaces = (trials: readonly PlacedTurn[]): number[][] =>
 
 function byDirection(trials: readonly PlacedTurn[], driftRadPerS: number) {
   const noted = trials.filter(({ facedRad }) => facedRad !== null);
-  const found = beyondTold(
+  const found = beyondCommanded(
     noted,
     atPlaces(noted),
     aroundOf(noted),
@@ -103,7 +103,7 @@ function placeSentence(trials: readonly PlacedTurn[], driftRadPerS: number): str
   const noted = trials.filter(({ place }) => place !== '');
   const [first, ...others] = placesOf(noted);
   if (first === undefined || others.length === 0) return [];
-  const found = beyondTold(
+  const found = beyondCommanded(
     noted,
     aroundOf(noted),
     atPlaces(noted),

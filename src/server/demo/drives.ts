@@ -6,7 +6,7 @@ import { onBattery } from '../../core/program/byPower';
 import type { Robot } from '../../core/robot/robot';
 import { randomStream } from '../../core/stats/random';
 import { runBenchProgram } from '../../core/standIn/program';
-import { lookingAhead } from '../../core/units/ofRobot';
+import { lookingAhead } from '../../core/devices/ofRobot';
 import { standInTruth } from '../../core/standIn/truth';
 import type {
   SpeedTrialRecord,

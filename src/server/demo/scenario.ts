@@ -2,7 +2,7 @@ import { radiansFromDegrees as deg } from '../../core/geometry/angle';
 import { routeSchema, type Route } from '../../core/course/route';
 import { tableSchema, type Table } from '../../core/table/table';
 import { robotSchema, type Robot } from '../../core/robot/robot';
-import { withDistance, withHeading } from '../../core/units/ofRobot';
+import { withDistance, withHeading } from '../../core/devices/ofRobot';
 
 const mission = (
   id: string,

@@ -3,7 +3,7 @@ import { rangeStudy } from '../../core/ranging/rangeStudy';
 import { randomStream } from '../../core/stats/random';
 import { runBenchProgram } from '../../core/standIn/program';
 import { drillTask } from '../../core/drill/registry';
-import { lookingAhead } from '../../core/units/ofRobot';
+import { lookingAhead } from '../../core/devices/ofRobot';
 import type {
   DrillTrialRecord,
   GainTrialRecord,

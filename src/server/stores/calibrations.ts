@@ -2,7 +2,7 @@ import type { HoldingCalibrations } from '../../formats/holding';
 import { Op, type Order, type Transaction } from 'sequelize';
 import type { z } from 'zod';
 import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
-import { belongsTo, movableUnits } from '../../core/calibration/holding';
+import { belongsTo, movableDevices } from '../../core/calibration/holding';
 import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import {
   calibrationChangeRecord,
@@ -106,8 +106,8 @@ export const changeCalibration = (
 const order: Order = [['entry', 'DESC']];
 
 /** What was measured of a robot, or of the units on it wherever that was. */
-function ofRobotAndUnits(record: RobotRecord) {
-  const units = movableUnits(record.robot);
+function ofRobotAndDevices(record: RobotRecord) {
+  const units = movableDevices(record.robot);
   return units.length === 0
     ? { robotId: record.id }
     : { [Op.or]: [{ robotId: record.id }, { unitId: units }] };
@@ -118,7 +118,7 @@ function ofRobotAndUnits(record: RobotRecord) {
  * when, both the newest first.
  */
 export async function calibrationsOf(db: TeamDatabase, record: RobotRecord) {
-  const where = ofRobotAndUnits(record);
+  const where = ofRobotAndDevices(record);
   const [calibrations, journal] = await Promise.all([
     db.models.calibration.findAll({ where, order }),
     db.models.calibrationChange.findAll({ where, order }),
@@ -140,7 +140,7 @@ const line = savedCalibrationChange.pick({
 
 /** The same as `calibrationsOf`, but when each was made alone: every page says how fresh the Bench is. */
 export async function calibrationHeadsOf(db: TeamDatabase, record: RobotRecord) {
-  const where = ofRobotAndUnits(record);
+  const where = ofRobotAndDevices(record);
   const [calibrations, journal] = await Promise.all([
     db.models.calibration.findAll({ where, order, attributes: Object.keys(head.shape) }),
     db.models.calibrationChange.findAll({ where, order, attributes: Object.keys(line.shape) }),

@@ -10,7 +10,7 @@ import {
   type StandIn,
 } from '../../core/standIn/state';
 import { standInTruth, type StandInTruth } from '../../core/standIn/truth';
-import { unitsNow } from '../../core/standIn/unitsNow';
+import { devicesNow } from '../../core/standIn/devicesNow';
 import type { RobotRecord } from '../../formats/records';
 import type { StandInRequest } from '../../formats/benchRecords';
 import { type TeamDatabase, inTransaction } from '../database';
@@ -47,7 +47,7 @@ async function load(db: TeamDatabase, robotId: string | null, transaction?: Tran
   }
   const kept = standInSchema.parse(row.get('state'));
   const state = neverBack(kept, steadyNow());
-  const record = { ...state.record, units: unitsNow(state.record.units, robot.robot.units) };
+  const record = { ...state.record, units: devicesNow(state.record.units, robot.robot.units) };
   return { id: robot.id, row, state: { ...state, record }, isSetBack: state !== kept };
 }
 

@@ -5,7 +5,7 @@ import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
 import { isPlacedAsMeasured, withPlacing } from '../../core/calibration/applyPlacing';
 import { describeCalibration } from '../../core/calibration/registry';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
-import { headingsTold, turnsStandText } from '../../core/calibration/planText';
+import { headingsCommanded, turnsStandText } from '../../core/calibration/planText';
 import { knowsSpins } from '../../core/calibrationValues/turnStop';
 import { isMissionList } from '../../core/course/missionList';
 import type { Route } from '../../core/course/route';
@@ -104,7 +104,7 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
   return (
     <p>
       {turnsStandText(planned, `the calibration of ${day} (${validity.text})`, isCurrent)}{' '}
-      {headingsTold(turns.value)}{' '}
+      {headingsCommanded(turns.value)}{' '}
       {planned.known > 0 && (planned.changes.length > 0 || !isCurrent) && (
         <Button look="bare" onClick={() => onChange(planned.route)}>
           {planned.changes.length > 0 ? 'Use its commands' : 'Note it in the route'}

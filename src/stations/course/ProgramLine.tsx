@@ -1,5 +1,5 @@
 import { COMMAND_WAYS, turnUnit } from '../../core/program/commands';
-import { toldTravel, travelledFor } from '../../core/program/toldTravel';
+import { commandedTravel, travelledFor } from '../../core/program/commandedTravel';
 import { notesOnStep, stepGainInProgram } from '../../core/course/programSentence';
 import { TRAVEL_WAYS } from '../../core/program/travels';
 import type { Robot } from '../../core/robot/robot';
@@ -21,7 +21,7 @@ function CommandField({ step, robot, onChange }: Props) {
   const { speed } = kindOfStep(step).inProgram;
   if (command === null || speed === undefined) return null;
   const way = COMMAND_WAYS[command];
-  const value = speed.told(step, robot, command);
+  const value = speed.commanded(step, robot, command);
   return (
     <>
       {' '}
@@ -56,7 +56,7 @@ function TravelField({ step, robot, onChange }: Props) {
         inline
         label="Distance in the program"
         {...{ unit, decimals }}
-        value={toldTravel(robot, way, travel.distanceM(step))}
+        value={commandedTravel(robot, way, travel.distanceM(step))}
         onTake={(typed) => {
           onChange(travel.withDistance(step, travelledFor(robot, way, typed)));
           return true;

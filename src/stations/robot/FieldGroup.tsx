@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Robot } from '../../core/robot/robot';
-import type { Unit } from '../../core/units/unit';
+import type { Device } from '../../core/devices/device';
 import type { RobotRecord } from '../../formats/records';
 import { fieldsOf } from '../../ui/fields/recordForm';
 import { useUnfolded } from './useUnfolded';
@@ -17,7 +17,7 @@ export interface RobotProps {
 
 /** For taking a unit off into the team's stock; answers whether it is there. */
 export interface StockProps {
-  onStock(unit: Unit): Promise<boolean>;
+  onStock(unit: Device): Promise<boolean>;
 }
 
 interface Props {

@@ -9,7 +9,7 @@ import { TextField } from '../../ui/fields/TextField';
 import { putRecord, sentenceOf } from '../api';
 
 /** Its units are like those of the other robot, and not the same ones. */
-const withOwnUnits = (robot: Robot): Robot => ({
+const withOwnDevices = (robot: Robot): Robot => ({
   ...robot,
   units: robot.units.map((unit) => ({ ...unit, id: ulid() })),
 });
@@ -26,7 +26,7 @@ export function NewRobot({ like, onClose }: { like: RobotRecord; onClose(): void
         id,
         version: 0,
         name: name.trim(),
-        robot: withOwnUnits(like.robot),
+        robot: withOwnDevices(like.robot),
       };
       await putRecord<RobotRecord>('robots', record);
       location.assign(`/robot?robot=${id}`);

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import type { Port } from '../../core/units/port';
-import { PORT_CLASSES, type PortClass } from '../../core/units/portClasses';
+import type { Port } from '../../core/devices/port';
+import { PORT_CLASSES, type PortClass } from '../../core/devices/portClasses';
 import { Select } from '../../ui/fields/Select';
 import { TextField } from '../../ui/fields/TextField';
 import styles from './RobotStation.module.css';

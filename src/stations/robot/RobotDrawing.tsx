@@ -1,7 +1,7 @@
 import { degreesFromRadians } from '../../core/geometry/angle';
 import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
-import { markOf } from './units/registry';
+import { markOf } from './devices/registry';
 import styles from './RobotStation.module.css';
 
 /** The robot from above, to scale, its front upwards, with the sizes that matter. */

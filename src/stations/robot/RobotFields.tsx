@@ -5,7 +5,7 @@ import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';
 import { ProgramFields } from './ProgramFields';
-import { UnitList } from './UnitList';
+import { DeviceList } from './DeviceList';
 
 function ErrorFields({ robot }: { robot: Robot }) {
   return (
@@ -25,7 +25,7 @@ export function RobotFields({ onStock, ...props }: RobotProps & StockProps) {
   return (
     <>
       <F.Text name="name" label="Name" maxLength={80} />
-      <UnitList {...props} onStock={onStock} />
+      <DeviceList {...props} onStock={onStock} />
       <DriveFields robot={robot} />
       <BuildFacts robot={robot} />
       <ProgramFields {...props} />

@@ -3,7 +3,7 @@ import type { Route } from '../../core/course/route';
 import type { Robot } from '../../core/robot/robot';
 import { routeNeeds } from '../../core/course/wiring';
 import type { RobotChangeRecord } from '../../formats/benchRecords';
-import type { RobotRecord, StockUnitRecord } from '../../formats/records';
+import type { RobotRecord, StockDeviceRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import { FieldsInErrorProvider } from '../../ui/fields/fieldsInError';
 import { Notice, Toast } from '../../ui/Notice';
@@ -31,7 +31,7 @@ interface Props {
   /** Saved routes of this robot. */
   routes: Route[];
   /** The team's units that may be on no robot. */
-  stock: StockUnitRecord[];
+  stock: StockDeviceRecord[];
 }
 
 /** A robot's record: sizes, sensors and what is assumed to scatter; and what a motor angle means on it. */

@@ -1,19 +1,19 @@
-import { availableUnits } from '../../core/units/stock';
-import type { Unit } from '../../core/units/unit';
-import type { StockUnitRecord } from '../../formats/records';
+import { availableDevices } from '../../core/devices/stock';
+import type { Device } from '../../core/devices/device';
+import type { StockDeviceRecord } from '../../formats/records';
 import { Button } from '../../ui/Button';
 import styles from './RobotStation.module.css';
 
 interface Props {
-  stock: readonly StockUnitRecord[];
-  robots: readonly { units: readonly Unit[] }[];
-  onTake(unit: Unit): void;
-  onThrowAway(entry: StockUnitRecord): void;
+  stock: readonly StockDeviceRecord[];
+  robots: readonly { units: readonly Device[] }[];
+  onTake(unit: Device): void;
+  onThrowAway(entry: StockDeviceRecord): void;
 }
 
 /** What the team has besides: units that are on no robot, each with what is known of it. */
 export function StockList({ stock, robots, onTake, onThrowAway }: Props) {
-  const available = availableUnits(stock, robots);
+  const available = availableDevices(stock, robots);
   if (available.length === 0) return null;
   return (
     <section aria-label="Stock">

@@ -1,17 +1,17 @@
-import { kindOf } from '../../core/units/registry';
+import { kindOf } from '../../core/devices/registry';
 import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
-import type { Unit } from '../../core/units/unit';
-import { BUILT_IN } from '../../core/units/port';
+import type { Device } from '../../core/devices/device';
+import { BUILT_IN } from '../../core/devices/port';
 import { looksText, portsUsedTwice, wiringProblems } from '../../core/course/wiring';
 import styles from './WiringSheet.module.css';
 
-const named = ({ label, kind }: Unit) => `${label} (${kind})`;
+const named = ({ label, kind }: Device) => `${label} (${kind})`;
 
 const grows = (sign: 1 | -1) => (sign > 0 ? 'grows' : 'shrinks');
 
 /** Where it sits, how high, and which way it looks. */
-const mountedText = (unit: Unit): string => {
+const mountedText = (unit: Device): string => {
   const looks = looksText(unit);
   const { heightM } = unit.place;
   return [

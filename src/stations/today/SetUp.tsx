@@ -1,4 +1,4 @@
-import { ASKED_KINDS, firstUnits } from '../../core/units/firstUnits';
+import { ASKED_KINDS, firstDevices } from '../../core/devices/firstDevices';
 import { teamSettings } from '../../formats/teamSettings';
 import {
   setDisplaySettings,
@@ -86,7 +86,7 @@ function recordsOf(values: Values, ids: ReturnType<typeof newIds>): TeamSetUp {
       robot: robotSchema.parse({
         wheelDiameterM,
         trackM,
-        units: firstUnits(values.sensors, ulid),
+        units: firstDevices(values.sensors, ulid),
       }),
     },
     course: {
@@ -185,7 +185,7 @@ function SensorInputs({ control }: { control: Control<Values> }) {
 const browserSign = (): DecimalSign => ((1.5).toLocaleString().includes(',') ? ',' : '.');
 
 /** The unit in which the sizes are typed, from the first field on. */
-function UnitChoice({ onChange }: { onChange(): void }) {
+function ChoiceOfUnit({ onChange }: { onChange(): void }) {
   return (
     <Choice
       label="Lengths in"
@@ -246,7 +246,7 @@ function SetUpForm({ another }: Props) {
         <legend>Team and robot</legend>
         <NameInput {...{ control }} field="team" label="Team" />
         <NameInput {...{ control }} field="robot" label="Robot" />
-        <UnitChoice onChange={sayAnew} />
+        <ChoiceOfUnit onChange={sayAnew} />
         <SizeInput {...{ control }} of="wheelDiameterM" />
         <SizeInput {...{ control }} of="trackM" label="Track width (between the wheels)" />
         <SensorInputs control={control} />

@@ -10,7 +10,7 @@ import type { StraightStrategy } from '../../../src/core/control/straight/steeri
 import { expectedTurnS, turn, turnTimeoutS } from '../../../src/core/control/turn';
 import { turnStrategySchema, type TurnStrategy } from '../../../src/core/control/turn/schema';
 import { robotSchema } from '../../../src/core/robot/robot';
-import { deg, withoutUnits } from '../support';
+import { deg, withoutDevices } from '../support';
 import { perfectMachine } from './perfectMachine';
 
 const TRACK = 0.13;
@@ -221,7 +221,7 @@ describe('an approach', () => {
     });
     const blind = approach(
       { thresholdM: 0.2, speedMPerS: 0.3, keep: { strategy: 'open-loop' }, timeoutS: 8 },
-      withoutUnits(robot, 'distance sensor'),
+      withoutDevices(robot, 'distance sensor'),
     );
     expect(run(perfectMachine({ trackM: TRACK }), blind)).toEqual({ said: 'no-sensor', loops: 0 });
   });

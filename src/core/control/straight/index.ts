@@ -27,7 +27,7 @@ interface State extends Straight, Steered {
   hasBegun: boolean;
   startS: number;
   startM: number;
-  toldMPerS: number;
+  commandedMPerS: number;
 }
 
 const tick: Tick<State> = (state, now, wheels) => {
@@ -46,9 +46,9 @@ const tick: Tick<State> = (state, now, wheels) => {
     CREEP_M_PER_S,
     Math.sqrt(2 * state.accelMPerS2 * left) - state.rolledByLagMPerS,
   );
-  const faster = Math.max(CREEP_M_PER_S, state.toldMPerS + state.rampMPerS);
+  const faster = Math.max(CREEP_M_PER_S, state.commandedMPerS + state.rampMPerS);
   const speed = Math.min(state.speedMPerS, faster, braking);
-  state.toldMPerS = speed;
+  state.commandedMPerS = speed;
   const half = steer(state.keep, state, now) / 2;
   wheels.leftMPerS = sign * speed - half;
   wheels.rightMPerS = sign * speed + half;
@@ -80,6 +80,6 @@ export function straight(
     hasBegun: false,
     startS: 0,
     startM: 0,
-    toldMPerS: 0,
+    commandedMPerS: 0,
   });
 }

@@ -1,5 +1,5 @@
 import type { Robot } from '../../robot/robot';
-import { withHeading } from '../../units/ofRobot';
+import { withHeading } from '../../devices/ofRobot';
 import { anywhere, type DrillCause } from '../cause';
 import { caseOfTurn, DRILLED, goodForIt, turnJudged } from '../drilledTurn';
 

@@ -1,5 +1,5 @@
 import { anywhere, type DrillCause } from '../cause';
-import { movesBy, readInLoop, toldLine } from '../loopLog';
+import { movesBy, readInLoop, commandedLine } from '../loopLog';
 
 export const longWay: DrillCause = {
   id: 'long-way',
@@ -21,7 +21,7 @@ export const longWay: DrillCause = {
               ...readInLoop(random, (t) => from + turned(t)),
               is: 'read',
             },
-            toldLine('told', to),
+            commandedLine('told', to),
           ],
         },
       ],

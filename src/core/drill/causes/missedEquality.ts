@@ -1,7 +1,7 @@
 import { anywhere, type DrillCause } from '../cause';
-import { movesBy, readInLoop, toldLine } from '../loopLog';
+import { movesBy, readInLoop, commandedLine } from '../loopLog';
 
-const TOLD_DEG = 90;
+const COMMANDED_DEG = 90;
 
 export const missedEquality: DrillCause = {
   id: 'missed-equality',
@@ -13,7 +13,7 @@ export const missedEquality: DrillCause = {
     const rate = (3.5 / periodS) * anywhere(random, 0.95, 1.05);
     const startS = 0.3;
     let log = readInLoop(random, movesBy(startS, rate, 1e4), periodS);
-    for (let i = 1; log.y.includes(TOLD_DEG) && i < 20; i += 1) {
+    for (let i = 1; log.y.includes(COMMANDED_DEG) && i < 20; i += 1) {
       log = readInLoop(random, movesBy(startS + (i * periodS) / 20, rate, 1e4), periodS);
     }
     return {
@@ -24,7 +24,7 @@ export const missedEquality: DrillCause = {
           yTitle: 'heading, °',
           curves: [
             { label: 'by the heading sensor', ...log, is: 'read' },
-            toldLine('90°', TOLD_DEG),
+            commandedLine('90°', COMMANDED_DEG),
           ],
         },
       ],

@@ -1,5 +1,5 @@
 import { anywhere, type DrillCause } from '../cause';
-import { movesBy, readInLoop, toldLine } from '../loopLog';
+import { movesBy, readInLoop, commandedLine } from '../loopLog';
 
 export const motorAngle: DrillCause = {
   id: 'motor-angle',
@@ -27,7 +27,7 @@ export const motorAngle: DrillCause = {
               ...readInLoop(random, movesBy(0.3, rate, told), periodS),
               is: 'other',
             },
-            toldLine('told', told),
+            commandedLine('told', told),
           ],
         },
       ],

@@ -1,5 +1,5 @@
 import { anywhere, type DrillCause } from '../cause';
-import { readInLoop, toldLine } from '../loopLog';
+import { readInLoop, commandedLine } from '../loopLog';
 
 export const rolledOver: DrillCause = {
   id: 'rolled-over',
@@ -25,7 +25,7 @@ export const rolledOver: DrillCause = {
               }),
               is: 'read',
             },
-            toldLine('told', most + 300),
+            commandedLine('told', most + 300),
           ],
         },
       ],

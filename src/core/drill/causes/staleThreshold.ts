@@ -1,5 +1,5 @@
 import { anywhere, type DrillCause } from '../cause';
-import { readInLoop, toldLine } from '../loopLog';
+import { readInLoop, commandedLine } from '../loopLog';
 
 export const staleThreshold: DrillCause = {
   id: 'stale-threshold',
@@ -24,7 +24,7 @@ export const staleThreshold: DrillCause = {
               }),
               is: 'read',
             },
-            toldLine('threshold', threshold),
+            commandedLine('threshold', threshold),
           ],
         },
       ],

@@ -10,7 +10,7 @@ import { overrunM } from '../../control/overrun';
 import type { Robot } from '../../robot/robot';
 import { gapAhead } from '../../table/ray';
 import { errorLength } from '../../text/quantities';
-import { lookingAhead } from '../../units/ofRobot';
+import { lookingAhead } from '../../devices/ofRobot';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
 import type { ApproachStep } from './description';

@@ -59,7 +59,7 @@ export const turn: StepKind<TurnStep> = {
     // How fast its wheels go.
     speed: {
       isTurn: true,
-      told: ({ rateRadPerS }, robot, way) => commandFromRate(robot, 'spin', way, rateRadPerS),
+      commanded: ({ rateRadPerS }, robot, way) => commandFromRate(robot, 'spin', way, rateRadPerS),
       withCommand(step, robot, way, command) {
         const rateRadPerS = rateFromCommand(robot, 'spin', way, command);
         return rateRadPerS === null || rateRadPerS <= 0 ? null : { ...step, rateRadPerS };

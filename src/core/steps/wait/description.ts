@@ -1,6 +1,6 @@
 import { choice, description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { READ_BY_STEPS, type ReadByKind } from '../../units/channels';
+import { READ_BY_STEPS, type ReadByKind } from '../../devices/channels';
 
 /** The reading of a step that nobody has said it of. */
 const USUAL = READ_BY_STEPS[0] as ReadByKind;

@@ -6,7 +6,7 @@ import type { Table } from '../../table/table';
 import type { Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
 import { expectedReading } from '../../sensing/expected';
-import { readBySteps } from '../../units/ofRobot';
+import { readBySteps } from '../../devices/ofRobot';
 import type { StepKind } from '../kind';
 import { readingOf, USUAL_SENSOR, type WaitStep } from './description';
 

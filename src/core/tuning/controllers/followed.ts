@@ -1,7 +1,7 @@
 import { follow } from '../../control/follow';
 import type { Table } from '../../table/table';
 import type { Robot } from '../../robot/robot';
-import type { ReadingOf } from '../../units/channel';
+import type { ReadingOf } from '../../devices/channel';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../simulate/floor';
 import { WATCHED_S, type Experiment } from '../simulatedTrace';
 

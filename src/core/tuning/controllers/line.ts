@@ -1,5 +1,5 @@
 import type { Robot } from '../../robot/robot';
-import { unitsOf } from '../../units/ofRobot';
+import { devicesOf } from '../../devices/ofRobot';
 import { judgeFollowing } from '../following';
 import type { TunedController } from './controller';
 import { FOLLOWING } from '../../control/tunedDrives';
@@ -10,7 +10,7 @@ const LINE_M = 0.05;
 const BEGINS_OFF_M = 0.004;
 
 function lookingDown(robot: Robot) {
-  const [unit] = unitsOf(robot, 'light sensor');
+  const [unit] = devicesOf(robot, 'light sensor');
   if (unit === undefined) return null;
   const { floorShare, lineShare } = unit.behaviour;
   // Too much floor under it is too far left of the line: it turns right.

@@ -1,5 +1,5 @@
 import type { Robot } from '../../robot/robot';
-import { lookingSideways } from '../../units/ofRobot';
+import { lookingSideways } from '../../devices/ofRobot';
 import { ranIntoWall } from '../judge';
 import { wallTrace, type WallSide } from '../wallTrace';
 import type { TunedController } from './controller';

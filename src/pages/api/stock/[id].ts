@@ -1,5 +1,5 @@
-import { stockUnitRecord } from '../../../formats/records';
+import { stockDeviceRecord } from '../../../formats/records';
 import { putEndpoint } from '../../../server/endpoint';
-import { saveStockUnit } from '../../../server/stores/stock';
+import { saveStockDevice } from '../../../server/stores/stock';
 
-export const PUT = putEndpoint(stockUnitRecord, saveStockUnit);
+export const PUT = putEndpoint(stockDeviceRecord, saveStockDevice);

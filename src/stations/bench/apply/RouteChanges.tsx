@@ -1,5 +1,5 @@
 import { withTurnCalibration } from '../../../core/calibration/applyTurns';
-import { headingsTold } from '../../../core/calibration/planText';
+import { headingsCommanded } from '../../../core/calibration/planText';
 import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import { counted, degrees } from '../../../core/text/quantities';
 import type { RobotRecord } from '../../../formats/records';
@@ -14,7 +14,7 @@ interface Props {
 
 /** What a turn calibration changes in each saved route: old command → new command. */
 export function RouteChanges({ turns, robot, routes }: Props) {
-  const told = headingsTold(turns);
+  const told = headingsCommanded(turns);
   const inProgram = told === '' ? null : <p>{told}</p>;
   if (routes.length === 0) {
     return (

@@ -1,5 +1,5 @@
 import type { CalibrationValue } from '../../../core/calibration/calibration';
-import { unitFor } from '../../../core/calibration/holding';
+import { deviceFor } from '../../../core/calibration/holding';
 import type {
   CalibrationRecord,
   SavedCalibration,
@@ -29,7 +29,7 @@ export function letHold(
   ids: ApplyIds,
   { reason, who }: { reason: string; who: string },
 ): Promise<{ calibration: SavedCalibration; change: SavedCalibrationChange }> {
-  const whose = { robotId: robot.id, unitId: unitFor(robot.robot, value.kind) };
+  const whose = { robotId: robot.id, unitId: deviceFor(robot.robot, value.kind) };
   return post('/api/calibrations', {
     calibration: { id: ids.calibration, ...whose, value, evidence, surface, battery },
     change: {

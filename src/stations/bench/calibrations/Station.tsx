@@ -8,7 +8,7 @@ import {
   describeCalibration,
   kindOfCalibration,
 } from '../../../core/calibration/registry';
-import { belongsTo, unitFor } from '../../../core/calibration/holding';
+import { belongsTo, deviceFor } from '../../../core/calibration/holding';
 import type { Freshness } from '../../../core/text/freshness';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
@@ -73,7 +73,7 @@ export default function Station(props: Props) {
       const line = await putRecord<SavedCalibrationChange>('calibration-changes', {
         id: ulid(),
         robotId: robot.id,
-        unitId: previous === undefined ? unitFor(robot.robot, kind) : previous.unitId,
+        unitId: previous === undefined ? deviceFor(robot.robot, kind) : previous.unitId,
         kind,
         calibrationId,
         reason: calibrationId === null ? 'Taken back: none holds' : 'Gone back to the one before',

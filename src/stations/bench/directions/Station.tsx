@@ -12,7 +12,7 @@ import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { rawConvention, type RawConvention } from '../../../core/channels/rawConvention';
 import type { StandInAction } from '../../../core/standIn/act';
 import type { Reading } from '../../../formats/readings';
-import { switchErrors, withSwitches } from '../../../core/units/switches';
+import { switchErrors, withSwitches } from '../../../core/devices/switches';
 import { Choice } from '../../../ui/fields/Choice';
 import { Switches } from './Switches';
 import { ToldStep } from './ToldStep';

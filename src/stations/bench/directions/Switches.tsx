@@ -1,5 +1,5 @@
 import type { Robot } from '../../../core/robot/robot';
-import { unitsOf } from '../../../core/units/ofRobot';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { Choice } from '../../../ui/fields/Choice';
 import styles from '../Bench.module.css';
 
@@ -12,7 +12,7 @@ interface Props {
 
 /** Each switch pressed once: many read false while they are. */
 export function Switches({ robot, pressed, onPressed }: Props) {
-  const switches = unitsOf(robot, 'touch sensor');
+  const switches = devicesOf(robot, 'touch sensor');
   if (switches.length === 0) return null;
   return (
     <section aria-label="Press each switch" className={styles.tool}>

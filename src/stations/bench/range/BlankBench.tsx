@@ -2,7 +2,7 @@ import { benchDistancesM, READINGS_EACH } from '../../../core/ranging/benchPlan'
 import type { Robot } from '../../../core/robot/robot';
 import { benchScale } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
-import { unitsOf } from '../../../core/units/ofRobot';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import styles from './BlankBench.module.css';
 
 /** A distance sensor against a tape, to be filled by hand where there is no screen beside the robot. */
@@ -36,7 +36,7 @@ function BlankTable({ label }: { label: string }) {
 
 /** The bench table of a robot’s distance sensors on a sheet, with what has to be noted beside it. */
 export function BlankBench({ name, robot }: { name: string; robot: Robot }) {
-  const labels = unitsOf(robot, 'distance sensor').map(({ label }) => label);
+  const labels = devicesOf(robot, 'distance sensor').map(({ label }) => label);
   return (
     <article className={styles.sheet}>
       <h1>Distance sensors of {name} against a tape</h1>

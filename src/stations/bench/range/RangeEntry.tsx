@@ -4,7 +4,7 @@ import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/be
 import { benchScale, roundLength } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
 import { MOST_LETTERS } from '../../../core/description/description';
-import { unitsOf } from '../../../core/units/ofRobot';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { RANGE_TRIAL } from '../../../core/trials/range';
 import type { RangeTrialRecord, RangeTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
@@ -37,7 +37,7 @@ export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onRe
   const live = useLiveReading(robot.robot, unit);
   const input = useRef<HTMLInputElement>(null);
   const here = trials.filter((one) => one.unit === unit);
-  const labels = unitsOf(robot.robot, 'distance sensor').map(({ label }) => label);
+  const labels = devicesOf(robot.robot, 'distance sensor').map(({ label }) => label);
 
   const inVolts = shows === 'volts';
   const { label, perM } = benchScale();

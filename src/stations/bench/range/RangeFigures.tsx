@@ -1,5 +1,5 @@
 import { bestForPlaces, placeSentence, type RangePlace } from '../../../core/ranging/bestForPlaces';
-import type { RangeCalibration, UnitRange } from '../../../core/ranging/rangeCalibration';
+import type { RangeCalibration, DeviceRange } from '../../../core/ranging/rangeCalibration';
 import { factorText, stepText } from '../../../core/ranging/rangeStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { benchLength, errorLength } from '../../../core/text/quantities';
@@ -39,7 +39,7 @@ export const RangeChart = ({ found, sentence }: { found: RangeCalibration; sente
 );
 
 /** The units of the bench with their figures, and which are out of tolerance. */
-export const RangeUnits = ({ units }: { units: readonly UnitRange[] }) => (
+export const RangeDevices = ({ units }: { units: readonly DeviceRange[] }) => (
   <Table
     label="The units"
     rows={units}
@@ -88,11 +88,11 @@ export const RangeUnits = ({ units }: { units: readonly UnitRange[] }) => (
 );
 
 /** Which of several units is best where the routes stop by a distance. */
-export function BestUnits({
+export function BestDevices({
   units,
   places,
 }: {
-  units: readonly UnitRange[];
+  units: readonly DeviceRange[];
   places: readonly RangePlace[];
 }) {
   const sentences = bestForPlaces(units, places).flatMap((best) => placeSentence(best) ?? []);

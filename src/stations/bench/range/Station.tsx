@@ -8,7 +8,7 @@ import type { RangePlace } from '../../../core/ranging/bestForPlaces';
 import { rangeStudy } from '../../../core/ranging/rangeStudy';
 import { voltStudy } from '../../../core/ranging/voltStudy';
 import { counted, errorLength } from '../../../core/text/quantities';
-import { unitsOf } from '../../../core/units/ofRobot';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
@@ -22,7 +22,7 @@ import { useTrials } from '../trials/useTrials';
 import { LostByVolts } from './LostByVolts';
 import { MountCheck } from './MountCheck';
 import { RangeEntry } from './RangeEntry';
-import { BestUnits, RangeChart, RangeUnits } from './RangeFigures';
+import { BestDevices, RangeChart, RangeDevices } from './RangeFigures';
 import { VoltFigures } from './VoltFigures';
 import { RangeTable } from './RangeTable';
 
@@ -49,7 +49,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
   const pluggedIn = useMemo(
-    () => unitsOf(robot.robot, 'distance sensor').map(({ label }) => label),
+    () => devicesOf(robot.robot, 'distance sensor').map(({ label }) => label),
     [robot],
   );
   const inUse = pluggedIn[0] ?? '';
@@ -88,8 +88,8 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
           {study !== null && (
             <>
               <RangeChart found={study.found} sentence={study.sentences?.found ?? ''} />
-              <RangeUnits units={study.found.units} />
-              <BestUnits units={study.found.units} places={places} />
+              <RangeDevices units={study.found.units} />
+              <BestDevices units={study.found.units} places={places} />
             </>
           )}
           {inVolts !== null && <VoltFigures study={inVolts} readings={own} />}

@@ -1,6 +1,6 @@
 import { rangeStudy } from '../../../core/ranging/rangeStudy';
 import { voltStudy } from '../../../core/ranging/voltStudy';
-import { unitsOf } from '../../../core/units/ofRobot';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { foundInList } from '../waiting';
 import { rangePlaces } from '../../../core/ranging/bestForPlaces';
 import { missionTolerance } from '../../../core/ranging/missionTolerance';
@@ -20,7 +20,7 @@ export const range: Procedure = {
   found: (facts) =>
     foundInList(facts, 'range', ({ trials, conditions: { shows, toleranceM } }) => {
       const facing = notAside(trials).filter(({ turnedRad }) => turnedRad === 0);
-      const labels = unitsOf(facts.robot.robot, 'distance sensor').map(({ label }) => label);
+      const labels = devicesOf(facts.robot.robot, 'distance sensor').map(({ label }) => label);
       const [inUse = ''] = labels;
       const own = facing.filter(({ unit }) => unit === inUse);
       const value =

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { isA } from '../../../core/units/ofRobot';
-import { columnsOf } from '../../../core/units/columns';
+import { isA } from '../../../core/devices/ofRobot';
+import { columnsOf } from '../../../core/devices/columns';
 import { mean } from '../../../core/stats/moments';
 import type { Robot } from '../../../core/robot/robot';
 import { sentenceOf } from '../../api';

@@ -8,7 +8,7 @@ import { earlierOf } from '../../../core/gyro/still/earlierChecks';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { STILL_SETTINGS, type StillSettings } from '../../../core/gyro/still/stillDefaults';
 import { rawConvention } from '../../../core/channels/rawConvention';
-import { headingUnitOf } from '../../../core/units/ofRobot';
+import { headingSensorOf } from '../../../core/devices/ofRobot';
 import { number } from '../../../core/text/quantities';
 import type { RezeroStrategy } from '../../../core/robot/rezeroStrategies';
 import type { SavedStillCheck, StillCheckRecord } from '../../../formats/benchRecords';
@@ -96,7 +96,7 @@ export function StillProcedure({
   const [sent, setSent] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
 
-  const unitId = headingUnitOf(robot.robot);
+  const unitId = headingSensorOf(robot.robot);
   const earlierThan = (takenAt: string) => earlierOf(known, { id: '', unitId, takenAt });
 
   const keep = async (log: Log, from: KeptFrom, displayStepRad: number | null) => {

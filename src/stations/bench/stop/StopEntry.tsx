@@ -9,7 +9,7 @@ import { stopForm } from '../../parsers';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
-import { SpeedInProgram } from '../ToldInProgram';
+import { SpeedInProgram } from '../CommandedInProgram';
 import { TrialEntry } from '../trials/TrialEntry';
 
 const F = fieldsOf<StopEntryValues>();

@@ -7,7 +7,7 @@ import { DescribedEntry } from '../trials/DescribedEntry';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
-import { DistanceInProgram, SpeedInProgram } from '../ToldInProgram';
+import { DistanceInProgram, SpeedInProgram } from '../CommandedInProgram';
 
 interface Props {
   robot: Robot;

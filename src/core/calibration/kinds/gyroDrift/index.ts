@@ -1,6 +1,6 @@
 import { driftText } from '../../../gyro/driftText';
 import { between } from '../../../text/quantities';
-import { withHeading } from '../../../units/ofRobot';
+import { withHeading } from '../../../devices/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
 import type { GyroDriftCalibration } from '../../../calibrationValues/gyroDrift';
 

@@ -1,6 +1,6 @@
 import { voltsOrNearer } from '../../../sensing/voltLaw';
 import { benchLength, errorLength, number } from '../../../text/quantities';
-import { withFirst } from '../../../units/ofRobot';
+import { withFirst } from '../../../devices/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
 import type { RangeCalibration } from '../../../calibrationValues/range';
 

@@ -1,6 +1,6 @@
 import { degrees, number } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
-import { withHeading } from '../../../units/ofRobot';
+import { withHeading } from '../../../devices/ofRobot';
 import { headingScaleOf } from '../../../calibrationValues/turnStop';
 import { withStops } from '../../withStops';
 import type { TurnsCalibration } from '../../../calibrationValues/turns';
