@@ -5,7 +5,7 @@ export default defineConfig({
   outputDir: 'test-results',
   globalSetup: './tests/e2e/serveDemo.ts',
   fullyParallel: false,
-  workers: 2,
+  workers: 3,
   timeout: 180_000,
   // What fails once and then holds is told (scripts/test.ts), and fails nobody's work.
   retries: 1,

@@ -43,7 +43,7 @@ const vitest = (project: string): Check => ({
   counts: () => vitestCounts(`${results}/${project}.json`),
 });
 
-/** Browser tests: two at once, each with a served Corvat of its own. */
+/** Browser tests: three at once, each with a served Corvat of its own. */
 const browser: Check = {
   name: 'browser',
   command: ['playwright', 'test', `--output=${results}/browser`],
@@ -51,18 +51,21 @@ const browser: Check = {
   counts: () => playwrightCounts(`${results}/browser.json`),
 };
 
-/** Checks of one lane follow one another; the lanes of a stage run side by side. */
+/**
+ * Checks of one lane follow one another; the lanes of a stage run side by side, one more than there are cores: tests of
+ * the API wait for what they start and stop.
+ */
 const STAGES: Check[][][] = [
   [
     [
       vitest('core'),
-      { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
-    ],
-    [
-      vitest('api'),
-      { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
-      { name: 'circles of imports', command: ['oxlint'] },
       { name: 'formatting', command: ['prettier', '--check', '.', '--log-level', 'warn'] },
+    ],
+    [vitest('api')],
+    [
+      { name: 'lint', command: ['eslint', '.', '--max-warnings', '0'] },
+      { name: 'types', command: ['astro', 'check', '--minimumFailingSeverity', 'warning'] },
+      { name: 'circles of imports', command: ['oxlint'] },
       { name: 'unused code', command: ['knip'] },
     ],
   ],

@@ -1,4 +1,4 @@
-import type { Browser, Locator, Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
 import { errorsOf, expect, ready, test } from './corvat';
 import { saidInMetres } from './readWords';
@@ -56,8 +56,10 @@ async function countInInches(page: Page): Promise<void> {
   await expect(page.getByText('Saved. Pages say it so from now on.')).toBeVisible();
 }
 
-/** From the first start to findings; `inInches`: in everything but metres. */
-async function walk(browser: Browser, inInches: boolean): Promise<void> {
+test('an empty team that counts in inches comes from its first start to findings with one thumb', async ({
+  browser,
+}) => {
+  test.slow();
   const home = newHome();
   const served = await serve('start', home);
   const context = await browser.newContext({
@@ -70,7 +72,7 @@ async function walk(browser: Browser, inInches: boolean): Promise<void> {
   const errors = errorsOf(page);
   const looksRight = async () => {
     await fitsAPhone(page);
-    if (inInches && !page.url().endsWith('/')) expect(await saidInMetres(page)).toEqual([]);
+    if (!page.url().endsWith('/')) expect(await saidInMetres(page)).toEqual([]);
   };
   const go = async (path: string) => {
     await page.goto(path);
@@ -93,10 +95,8 @@ async function walk(browser: Browser, inInches: boolean): Promise<void> {
     await tap(/^Begin/);
     await page.waitForURL(/course\/table/);
     await ready(page);
-    if (inInches) {
-      await countInInches(page);
-      await go('/course/table');
-    }
+    await countInInches(page);
+    await go('/course/table');
     await tap('+ Mission');
     await page.getByLabel('Name', { exact: true }).last().fill('sundial');
     await tap('Save the table');
@@ -182,14 +182,4 @@ async function walk(browser: Browser, inInches: boolean): Promise<void> {
     await served.stop();
     removeHome(home);
   }
-}
-
-test('an empty team comes from its first start to findings with one thumb', async ({ browser }) => {
-  test.slow();
-  await walk(browser, false);
-});
-
-test('with one thumb in inches, right-positive, with a decimal comma', async ({ browser }) => {
-  test.slow();
-  await walk(browser, true);
 });
