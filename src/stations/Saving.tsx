@@ -1,7 +1,7 @@
 import { Button } from '../ui/Button';
 import { MendFirst, useFieldsInError } from '../ui/fields/fieldsInError';
 import { Notice } from '../ui/Notice';
-import { ConflictDialog } from './ConflictDialog';
+import { ConflictDialog } from './ConflictDialogLater';
 import { OtherDrafts } from './OtherDrafts';
 import styles from './Saving.module.css';
 import type { useSaved, Versioned } from './useSaved';

@@ -4,7 +4,7 @@ import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { commandFor } from '../../src/core/drive/straightStudy';
 import { COMMAND_WAYS } from '../../src/core/program/commands';
 import { gainInProgram } from '../../src/core/program/gain';
-import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/robot/profile';
+import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/robot/programWays';
 import type { Step } from '../../src/core/steps/step';
 import {
   numbersToType,

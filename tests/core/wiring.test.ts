@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { strategyRecords } from '../../src/core/gyro/rezero';
 import { headingIsBuiltIn, headingOf } from '../../src/core/devices/ofRobot';
-import { BUILT_IN } from '../../src/core/devices/port';
+import { BUILT_IN } from '../../src/core/devices/portClasses';
 import { deviceSchema } from '../../src/core/devices/device';
 import { looksText, portSentence, wiringProblems } from '../../src/core/course/wiring';
 import { pipit } from '../../src/server/demo/scenario';

@@ -1,3 +1,4 @@
+import { statSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
@@ -53,6 +54,11 @@ const ZOOMED = { width: 640, height: 400 };
 /** Pages of a table to print are as wide as paper. */
 const ON_PAPER = ['Log sheet', 'Step card', 'Wiring sheet', 'Bench table to print'];
 
+/** How much is sent for these scripts. */
+const kilobytes = (urls: string[]): number =>
+  urls.reduce((sum, url) => sum + statSync(`dist/client${new URL(url).pathname}.br`).size, 0) /
+  1000;
+
 /** By how much the page is wider than its window. */
 const tooWide = (page: Page): Promise<number> =>
   page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
@@ -94,7 +100,10 @@ test.describe('nothing serious is found by axe, light and dark, and nothing wide
       scripts.length = 0;
       await open(page, path);
       await expect(page.locator('h1')).toHaveCount(1);
-      expect(scripts.filter((url) => !url.includes('.worker')).length).toBeLessThanOrEqual(20);
+      const ofPage = scripts.filter((url) => !url.includes('.worker'));
+      expect(ofPage.length).toBeLessThanOrEqual(20);
+      // Charts are drawn once the page can be used.
+      expect(kilobytes(ofPage.filter((url) => !url.includes('PlotCanvas')))).toBeLessThan(165);
       expect(await serious(page)).toEqual([]);
       // In the dark theme only the colours differ.
       await page.evaluate(() => document.documentElement.setAttribute('data-theme', 'dark'));

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { channelsIn } from '../../src/core/channels/log';
-import { doubledKey, guessColumns, parseLogCsv, previewCsv } from '../../src/formats/csv/logCsv';
+import { parseLogCsv, previewCsv } from '../../src/formats/csv/logCsv';
+import { doubledKey, guessColumns } from '../../src/formats/csv/logColumns';
 import { logToCsv } from '../../src/formats/csv/logToCsv';
 import { parseJsonLines } from '../../src/formats/jsonLines';
 import { toReading } from '../../src/formats/readings';

@@ -4,8 +4,9 @@ import { SHOWN } from '../control/tuned';
 import { delayOf } from '../tuning/delay';
 import type { DampingStudy } from '../tuning/damping';
 import type { GainStudy, GainTrial } from '../tuning/gainStudy';
-import { calibrationValueSchema, type CalibrationValue } from './calibration';
+import type { CalibrationValue } from './calibration';
 import type { FoundUnder } from '../calibrationValues/foundUnder';
+import { MOST_GAIN } from '../calibrationValues/mostGain';
 
 /** What a good gain of each controller is kept as. */
 const KEPT: Record<TunedId, (gain: number, under: FoundUnder) => CalibrationValue> = {
@@ -34,8 +35,8 @@ export function calibrationFromGain(
   trials: readonly GainTrial[],
   { controller, robot, speed, holds = null, damping = null }: TriedWith,
 ): CalibrationValue | null {
-  if (!isFound || gain === 0) return null;
-  const value = KEPT[controller](gain, {
+  if (!isFound || gain === 0 || !(Math.abs(gain) <= MOST_GAIN[controller])) return null;
+  return KEPT[controller](gain, {
     looks: trials.length,
     speed,
     slowest: holds?.slowest ?? null,
@@ -45,6 +46,4 @@ export function calibrationFromGain(
     damping: damping?.isFound === true ? damping.damping : null,
     integral: damping?.isFound === true ? damping.integral : null,
   });
-  const read = calibrationValueSchema.safeParse(value);
-  return read.success ? read.data : null;
 }

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { foundUnder } from './foundUnder';
+import { MOST_GAIN } from './mostGain';
 
 /** The gain with which drives hold their heading, as it was tuned on the robot. */
 export const headingHoldValue = z.strictObject({
   kind: z.literal('heading-hold'),
-  gainMPerSPerRad: z.number().positive().max(20),
+  gainMPerSPerRad: z.number().positive().max(MOST_GAIN['heading-hold']),
   ...foundUnder,
 });
 

@@ -1,10 +1,11 @@
 import { z } from 'zod';
 import { foundUnder } from './foundUnder';
+import { MOST_GAIN } from './mostGain';
 
 /** The gain of following a wall: rad/s for each m off the distance to keep. */
 export const wallGainValue = z.strictObject({
   kind: z.literal('wall-gain'),
-  gainRadPerSPerM: z.number().min(-1e4).max(1e4),
+  gainRadPerSPerM: z.number().min(-MOST_GAIN.wall).max(MOST_GAIN.wall),
   ...foundUnder,
 });
 

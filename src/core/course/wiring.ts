@@ -4,7 +4,7 @@ import { kindOfStep } from '../steps/registry';
 import type { Robot } from '../robot/robot';
 import { counted, degrees } from '../text/quantities';
 import { devicesOf } from '../devices/ofRobot';
-import { BUILT_IN } from '../devices/port';
+import { BUILT_IN } from '../devices/portClasses';
 import { kindOf, type DeviceKindName } from '../devices/registry';
 import type { Device } from '../devices/device';
 

@@ -1,5 +1,5 @@
 import { channelsOf, type ReadByKind } from './channels';
-import { BUILT_IN } from './port';
+import { BUILT_IN } from './portClasses';
 import type { Device, DeviceOf } from './device';
 
 /** Whatever has a list of motors and sensors: a robot, before all. */

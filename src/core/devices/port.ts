@@ -2,9 +2,6 @@ import { z } from 'zod';
 import { label } from './label';
 import { PORT_CLASSES } from './portClasses';
 
-/** The port of a unit that is part of the controller itself: no cable, and no port that it would take from another. */
-export const BUILT_IN = 'built in';
-
 /** A port of the controller. */
 export const portSchema = z.strictObject({
   name: label.min(1, 'expected a name'),

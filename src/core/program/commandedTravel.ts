@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import type { Travel } from '../robot/profile';
+import type { Travel } from '../robot/programWays';
 import { TRAVEL_WAYS } from './travels';
 
 /**

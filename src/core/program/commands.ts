@@ -1,6 +1,6 @@
 import { distanceFromMotorDegrees, motorDegreesFromDistance } from '../robot/conversions';
 import type { Robot } from '../robot/robot';
-import type { Command } from '../robot/profile';
+import type { Command } from '../robot/programWays';
 import { percentForSpeed, speedAtPercent } from './speedTable';
 
 /** One way in which programs say how fast a wheel goes. */

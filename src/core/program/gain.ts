@@ -1,7 +1,7 @@
 import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import type { Robot } from '../robot/robot';
 import { COMMAND_WAYS, turnUnit } from './commands';
-import type { Command } from '../robot/profile';
+import type { Command } from '../robot/programWays';
 import { steeringPerMPerS } from './steering';
 
 /** So far about the speed the slope of a speed table is looked at. */

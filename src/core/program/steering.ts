@@ -1,4 +1,4 @@
-import type { Steering } from '../robot/profile';
+import type { Steering } from '../robot/programWays';
 
 export interface WheelShares {
   /** Of the speed that is told, −1 to 1. */

@@ -1,6 +1,6 @@
 import { distanceFromMotorDegrees, motorDegreesFromDistance } from '../robot/conversions';
 import type { Robot } from '../robot/robot';
-import type { Travel } from '../robot/profile';
+import type { Travel } from '../robot/programWays';
 
 /** One way in which programs say how far the robot drives. */
 export interface TravelWay {

@@ -1,7 +1,7 @@
 import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
 import type { Robot } from '../robot/robot';
 import { COMMAND_WAYS } from './commands';
-import type { Command } from '../robot/profile';
+import type { Command } from '../robot/programWays';
 
 /** Both wheels turn against each other, or one of them stands. */
 export type TurnKind = 'spin' | 'pivot';

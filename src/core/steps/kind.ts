@@ -4,7 +4,7 @@ import type { StraightStrategy } from '../control/straight/steering';
 import type { PlanProblem } from './problems';
 import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
-import type { Command } from '../robot/profile';
+import type { Command } from '../robot/programWays';
 import type { Robot } from '../robot/robot';
 import type { DeviceKindName } from '../devices/registry';
 

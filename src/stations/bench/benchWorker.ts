@@ -5,7 +5,7 @@ import type { KnownDrift, RunLogStudy } from '../../core/gyro/runLog';
 import type { StillSettings } from '../../core/gyro/still/stillDefaults';
 import type { RawConvention } from '../../core/channels/rawConvention';
 import type { Robot } from '../../core/robot/robot';
-import type { ColumnMap } from '../../formats/csv/logCsv';
+import type { ColumnMap } from '../../formats/csv/logColumns';
 import type { Log } from '../../formats/toLog';
 import type { BenchWorker, ReadLog, StillAnalysis } from '../../workers/bench.worker';
 import { inWorker, type WorkerJob } from '../inWorker';

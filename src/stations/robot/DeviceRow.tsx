@@ -16,7 +16,7 @@ import { Button } from '../../ui/Button';
 import { Select } from '../../ui/fields/Select';
 import { F } from './FieldGroup';
 import styles from './RobotStation.module.css';
-import { BUILT_IN } from '../../core/devices/port';
+import { BUILT_IN } from '../../core/devices/portClasses';
 import { useUnfolded } from './useUnfolded';
 
 const KIND_OPTIONS = KINDS.map(({ kind }) => ({ value: kind, label: kind }));

@@ -1,7 +1,8 @@
 import { commandsPower } from '../../core/program/commands';
 import { useState } from 'react';
 import { PROGRAM, TIMED_DRIVE } from '../../core/robot/description';
-import { COMMANDS, STEERINGS, TRAVELS, type TimedDrive } from '../../core/robot/profile';
+import { COMMANDS, STEERINGS, TRAVELS } from '../../core/robot/programWays';
+import type { TimedDrive } from '../../core/robot/profile';
 import { programSentence, programWants } from '../../core/course/programSentence';
 import { timedSpeed } from '../../core/program/speedTable';
 import { benchSpeed, number } from '../../core/text/quantities';

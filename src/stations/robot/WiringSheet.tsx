@@ -2,7 +2,7 @@ import { kindOf } from '../../core/devices/registry';
 import type { Robot } from '../../core/robot/robot';
 import { errorLength } from '../../core/text/quantities';
 import type { Device } from '../../core/devices/device';
-import { BUILT_IN } from '../../core/devices/port';
+import { BUILT_IN } from '../../core/devices/portClasses';
 import { looksText, portsUsedTwice, wiringProblems } from '../../core/course/wiring';
 import styles from './WiringSheet.module.css';
 

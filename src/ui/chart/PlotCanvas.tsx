@@ -77,7 +77,7 @@ const shading = (
 });
 
 /** The chart itself, with the library that draws it: fetched when there is something to draw. */
-export default function PlotCanvas(props: PlotProps) {
+export function PlotCanvas(props: PlotProps) {
   const { label, xTitle, yTitle, curves, bands = [], shades = [], xRange, yRange, onPick } = props;
   const { wholeX = false, yFromZero = false } = props;
   const colours = useColours();

@@ -2,14 +2,17 @@ import { useEffect, useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { answerOf } from '../../../core/drill/answers';
 import { drillStudy } from '../../../core/drill/drillStudy';
-import type { DrillTask } from '../../../core/drill/registry';
 import { percent } from '../../../core/text/quantities';
 import type { DrillTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
+import { Notice } from '../../../ui/Notice';
 import { Table } from '../../../ui/Table';
 import { TextField } from '../../../ui/fields/TextField';
 import { useKeys } from '../../../ui/page/useKeys';
 import styles from '../Bench.module.css';
+import type { DrawnTask, DrillWorker } from '../../../workers/drill.worker';
+import { sentenceOf } from '../../api';
+import { inWorker } from '../../inWorker';
 import { KeepingLine } from '../KeepingLine';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
@@ -24,24 +27,27 @@ interface Props extends BenchProps {
 
 const SEEDS = 4_294_967_296;
 
-/** The task under a number, drawn when it is asked for: the simulator is fetched for it. */
-function useTask(seed: number | null): DrillTask | null {
-  const [drawn, setDrawn] = useState<{ seed: number; task: DrillTask } | null>(null);
+const newWorker = () =>
+  new Worker(new URL('../../../workers/drill.worker.ts', import.meta.url), { type: 'module' });
+
+/** The task under a number, drawn when it is asked for. */
+function useTask(seed: number | null): { task: DrawnTask | null; problem: string | null } {
+  const [drawn, setDrawn] = useState<{ seed: number; task: DrawnTask } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
   useEffect(() => {
     if (seed === null) return;
-    let isWanted = true;
-    void import('../../../core/drill/registry').then(({ drillTask }) => {
-      if (isWanted) setDrawn({ seed, task: drillTask(seed) });
-    });
-    return () => {
-      isWanted = false;
-    };
+    const job = inWorker<DrillWorker, DrawnTask>(newWorker, ({ draw }) => draw(seed));
+    job.result.then(
+      (task) => setDrawn({ seed, task }),
+      (error: unknown) => setProblem(sentenceOf(error)),
+    );
+    return job.cancel;
   }, [seed]);
-  return drawn?.seed === seed ? drawn.task : null;
+  return { task: drawn?.seed === seed ? drawn.task : null, problem };
 }
 
 /** What was said, and by what it is seen; then the next. */
-function Told({ task, answer, onNext }: { task: DrillTask; answer: string; onNext(): void }) {
+function Told({ task, answer, onNext }: { task: DrawnTask; answer: string; onNext(): void }) {
   const isRight = answer === task.cause.id;
   return (
     <div role="status" className={styles.verdict} data-testid="drill-told">
@@ -70,7 +76,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
     const first = setTimeout(() => setSeed(Math.floor(Math.random() * SEEDS)));
     return () => clearTimeout(first);
   }, []);
-  const task = useTask(seed);
+  const { task, problem } = useTask(seed);
   const study = useMemo(() => drillStudy(notAside(record.trials)), [record]);
   const say = (cause: string) => {
     if (seed === null || task === null || answer !== null) return;
@@ -95,7 +101,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
     }
     const chosen = task?.answers[Number(key) - 1];
     if (chosen === undefined || answer !== null) return false;
-    say(chosen.id);
+    say(chosen);
     return true;
   });
   const { name } = record.conditions;
@@ -123,9 +129,10 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         >
           {task === null ? 'Drawing a trace …' : `The robot was told: ${task.shown.told}`}
         </p>
+        {problem !== null && <Notice tone="fault">{problem}</Notice>}
         {task !== null && answer === null && (
           <div role="group" aria-label="What went wrong?" className={styles.actions}>
-            {task.answers.map(({ id }, i) => (
+            {task.answers.map((id, i) => (
               <Button key={id} onClick={() => say(id)}>
                 {answerOf(id)} <kbd>{i + 1}</kbd>
               </Button>

@@ -1,7 +1,7 @@
 import { channelKey, channelLabel, channelOf } from '../../../core/channels/key';
 import { CHANNEL_KINDS } from '../../../core/channels/kinds';
 import { nameIn, type ColumnMeaning } from '../../../core/channels/title';
-import { doubledKey, TIME_UNITS, type ColumnMap } from '../../../formats/csv/logCsv';
+import { doubledKey, TIME_UNITS, type ColumnMap } from '../../../formats/csv/logColumns';
 import styles from '../Bench.module.css';
 import columns from './Columns.module.css';
 

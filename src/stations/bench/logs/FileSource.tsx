@@ -1,12 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { RawConvention } from '../../../core/channels/rawConvention';
 import { MAX_LOG_SAMPLES } from '../../../formats/benchConstants';
-import {
-  estimatedLines,
-  guessColumns,
-  previewCsv,
-  type ColumnMap,
-} from '../../../formats/csv/logCsv';
+import { estimatedLines, guessColumns, type ColumnMap } from '../../../formats/csv/logColumns';
 import type { ReadLog } from '../../../workers/bench.worker';
 import { Button } from '../../../ui/Button';
 import { keep, readKeptAs } from '../../../ui/browser/browserStore';
@@ -95,6 +90,7 @@ export function FileSource({ label = 'Log file (JSON Lines or CSV)', raw, onLog 
       return;
     }
     const isJson = text.trimStart().startsWith('{');
+    const { previewCsv } = await import('../../../formats/csv/logCsv');
     const next: Opened = { file, csv: isJson ? null : previewCsv(text) };
     setOpened(next);
     if (next.csv === null) await read(next, null);

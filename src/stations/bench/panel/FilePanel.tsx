@@ -8,7 +8,7 @@ import { PanelFrame } from './PanelFrame';
 import { usePlayedFile } from './usePlayedFile';
 
 /** A log from a file, played in the panel. */
-export default function FilePanel({ robot, raw }: { robot: RobotRecord; raw: RawConvention }) {
+export function FilePanel({ robot, raw }: { robot: RobotRecord; raw: RawConvention }) {
   const [name, setName] = useState<string | null>(null);
   const played = usePlayedFile();
   return (

@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import { rawConvention, type RawConvention } from '../../../core/channels/rawConvention';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
@@ -9,9 +8,10 @@ import { useSource } from '../logs/useSource';
 import { PanelFrame } from './PanelFrame';
 import { useSerialWindow } from './useSerialWindow';
 import { useStandInWindow } from './useStandInWindow';
+import { fetchedLater } from '../../../ui/fetchedLater';
 
 /** What reads files is fetched when somebody plays one. */
-const FilePanel = lazy(() => import('./FilePanel'));
+const FilePanel = fetchedLater(async () => (await import('./FilePanel')).FilePanel);
 
 function StandInPanel({ robot, raw }: { robot: RobotRecord; raw: RawConvention }) {
   const seen = useStandIn();
@@ -57,11 +57,7 @@ export function RobotPanel({ robot }: { robot: RobotRecord }) {
   const raw = rawConvention(robot.robot);
   if (source === 'serial') return <SerialPanel robot={robot} raw={raw} />;
   if (source === 'file') {
-    return (
-      <Suspense fallback={null}>
-        <FilePanel robot={robot} raw={raw} />
-      </Suspense>
-    );
+    return <FilePanel robot={robot} raw={raw} />;
   }
   return <StandInPanel robot={robot} raw={raw} />;
 }

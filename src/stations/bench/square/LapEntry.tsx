@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { ulid } from 'ulid';
 import { wrap } from '../../../core/geometry/angle';
 import { whereRead } from '../../../core/channels/log';
@@ -13,9 +13,10 @@ import { DescribedEntry } from '../trials/DescribedEntry';
 import { lapProgram } from '../standIn/lapProgram';
 import { ProgramProblem } from '../standIn/ProgramProblem';
 import { useProgram } from '../standIn/useProgram';
+import { fetchedLater } from '../../../ui/fetchedLater';
 
 /** What reads files is fetched when somebody opens it. */
-const LogSource = lazy(async () => ({ default: (await import('../logs/LogSource')).LogSource }));
+const LogSource = fetchedLater(async () => (await import('../logs/LogSource')).LogSource);
 
 /** Where encoders drive the lap, the gyro can say how far the robot has turned over. */
 function HeadingFromLog({
@@ -34,16 +35,14 @@ function HeadingFromLog({
           When encoders drive the lap, the gyro can say how far the robot has turned over.
         </small>
         {logWanted && (
-          <Suspense fallback={null}>
-            <LogSource
-              robot={robot}
-              meanwhile="Let it drive its lap, standing for a second before and after."
-              onLog={(log) => {
-                const { headingRad } = whereRead(log, ['headingRad']).columns;
-                if (headingRad !== undefined) onHeading(headingLeftOver(headingRad));
-              }}
-            />
-          </Suspense>
+          <LogSource
+            robot={robot}
+            meanwhile="Let it drive its lap, standing for a second before and after."
+            onLog={(log) => {
+              const { headingRad } = whereRead(log, ['headingRad']).columns;
+              if (headingRad !== undefined) onHeading(headingLeftOver(headingRad));
+            }}
+          />
         )}
       </div>
     </details>

@@ -5,7 +5,7 @@ import { degrees, errorLength } from '../../../core/text/quantities';
 import { Table } from '../../../ui/Table';
 
 /** Laps by the encoders beside laps by the gyro. */
-export default function SquareWays({ laps }: { laps: (LapReturn & { driven: DrivenBy })[] }) {
+export function SquareWays({ laps }: { laps: (LapReturn & { driven: DrivenBy })[] }) {
   const found = useMemo(() => squareWays(laps), [laps]);
   if (found === null) return null;
   const { ways, sentence } = found;

@@ -1,7 +1,7 @@
 import { LAP_LIST } from '../../../core/trials/lists';
 import { LAP_TRIAL } from '../../../core/trials/lap';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { GyroDriftCalibration } from '../../../core/calibrationValues/gyroDrift';
 import { driveFromSquare } from '../../../core/calibration/kinds/drive/fromStudy';
 import { encoderSquareSentences, gyroSquareSentences } from '../../../core/square/squareStudy';
@@ -20,9 +20,10 @@ import { LapTable } from './LapTable';
 import { SquareFigures } from './SquareFigures';
 import { SquarePlot } from './SquarePlot';
 import { studied } from './studied';
+import { fetchedLater } from '../../../ui/fetchedLater';
 
 /** Fetched when there are laps of both. */
-const SquareWays = lazy(() => import('./SquareWays'));
+const SquareWays = fetchedLater(async () => (await import('./SquareWays')).SquareWays);
 
 interface Props extends BenchProps {
   trials: SquareTrials;
@@ -122,13 +123,7 @@ export default function Station({ robot, trials: loaded, lists, drift }: Props) 
           <TrialsFile label="Laps (CSV)" kind={LAP_TRIAL} onTake={(laps) => add(...laps)} />
         </>
       }
-      know={
-        own.some(({ driven }) => driven !== conditions.driven) && (
-          <Suspense fallback={null}>
-            <SquareWays laps={own} />
-          </Suspense>
-        )
-      }
+      know={own.some(({ driven }) => driven !== conditions.driven) && <SquareWays laps={own} />}
       asks={['surface', 'battery', 'who']}
       table={(ask) => (
         <LapTable

@@ -1,5 +1,5 @@
 import { ROLLED_BY_HAND, TARGET, TURNED_BY_HAND } from '../../../core/standIn/byHand';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { StandInAction } from '../../../core/standIn/act';
 import type { StandInView } from '../../../core/standIn/view';
@@ -11,9 +11,10 @@ import { ValueField } from '../../../ui/fields/ValueField';
 import { doWithStandIn, standInFile } from './standInStore';
 import styles from './StandIn.module.css';
 import { useStandIn } from './useStandIn';
+import { fetchedLater } from '../../../ui/fetchedLater';
 
 /** Computed with the simulator: fetched only when somebody asks. */
-const TruthTable = lazy(() => import('./TruthTable'));
+const TruthTable = fetchedLater(async () => (await import('./TruthTable')).TruthTable);
 
 function Power({ view, act }: { view: StandInView; act(action: StandInAction): void }) {
   if (!view.on) {
@@ -124,11 +125,7 @@ export function StandInControls() {
           </div>
         </>
       )}
-      {truth !== null && (
-        <Suspense fallback={null}>
-          <TruthTable truth={truth} />
-        </Suspense>
-      )}
+      {truth !== null && <TruthTable truth={truth} />}
       {(refused ?? problem) !== null && (
         <p className={styles.problem} role="alert">
           {refused ?? problem}

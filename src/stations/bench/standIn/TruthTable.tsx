@@ -4,7 +4,7 @@ import type { StandInTruth } from '../../../core/standIn/truth';
 import styles from './StandIn.module.css';
 
 /** What the procedures had to find out: shown afterwards, to learn from. */
-export default function TruthTable({ truth }: { truth: StandInTruth }) {
+export function TruthTable({ truth }: { truth: StandInTruth }) {
   const secrets = useMemo(() => secretsOf(truth), [truth]);
   return (
     <details className={styles.hand}>

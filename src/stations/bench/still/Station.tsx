@@ -8,7 +8,7 @@ import { Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
 import { SetAsideDialog } from '../../SetAsideDialog';
-import { ApplyDialog } from '../apply/ApplyDialog';
+import { ApplyDialog } from '../apply/later';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { SeasonChart } from './SeasonChart';

@@ -13,7 +13,7 @@ import { Toast } from '../../../ui/Notice';
 import { useToast } from '../../../ui/useToast';
 import { ArchiveLine } from '../../ArchiveLine';
 import { SetAsideDialog } from '../../SetAsideDialog';
-import { ApplyDialog } from '../apply/ApplyDialog';
+import { ApplyDialog } from '../apply/later';
 import styles from '../Bench.module.css';
 import { ConditionsFold, type ConditionField } from './ConditionsFold';
 import { KeepingLine } from '../KeepingLine';

@@ -3,7 +3,6 @@ import type { BenchTrialsRecord } from '../../../formats/benchRecords';
 import { mergedTrials, type Clash } from '../../../formats/mergedTrials';
 import { ApiError, putRecord, sentenceOf } from '../../api';
 import { dropDraft } from '../../drafts';
-import { fieldName, fieldValue } from '../../../formats/fieldWords';
 import { dropUnsent, keepUnsent, keptUnsent } from './keptTrials';
 
 const RETRY_MS = 2000;
@@ -26,12 +25,17 @@ const changedElsewhere = <T extends BenchTrialsRecord>(error: unknown): T | null
 
 const isPassing = (error: unknown): boolean => error instanceof ApiError && error.isPassing;
 
-const clashSentence = (record: BenchTrialsRecord, clashes: readonly Clash[]): string => {
+async function clashSentence(
+  record: BenchTrialsRecord,
+  clashes: readonly Clash[],
+): Promise<string> {
+  // The words for every value there is: fetched when two have changed the same.
+  const { fieldName, fieldValue } = await import('../../../formats/fieldWords');
   const values = clashes.map(
     ({ path, theirs }) => `${fieldName(path, record)} (there: ${fieldValue(path, theirs, record)})`,
   );
   return `Another screen has changed, too: ${values.join('; ')}. Here stands yours: press “Keep it now” to keep it so, or change it first.`;
-};
+}
 
 /** Send a list that an earlier page left in this browser, with what was changed elsewhere since. */
 async function sendLeft<T extends BenchTrialsRecord>(base: T, mine: T): Promise<void> {
@@ -75,7 +79,9 @@ export function useKeptList<T extends BenchTrialsRecord>(loaded: T) {
       put(joined);
       keepUnsent({ base: theirs, mine: joined });
       if (clashes.length === 0) return true;
-      setProblem(clashSentence(joined, clashes));
+      void clashSentence(joined, clashes).then(setProblem, (error: unknown) =>
+        setProblem(sentenceOf(error)),
+      );
       setKeeping('not kept');
       return false;
     },

@@ -1,7 +1,7 @@
 import { calibrationOf } from '../../../core/calibration/find';
 import { TURN_ROW } from '../../../core/trials/turn';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
-import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import type { Robot } from '../../../core/robot/robot';
 import type { Doubt } from '../../../core/sources/source';
 import { eyeAdvices } from '../../../core/turns/byEye';
@@ -15,7 +15,8 @@ import type {
 } from '../../../formats/benchRecords';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
-import { RouteChanges } from '../apply/RouteChanges';
+import { fetchedLater } from '../../../ui/fetchedLater';
+import { RouteChanges } from '../apply/later';
 import type { BenchProps } from '../procedure';
 import styles from '../Bench.module.css';
 import { TrialsFile } from '../trials/TrialsFile';
@@ -33,14 +34,12 @@ import { measuredTurns, studied, turnsValue } from './studied';
 import { FIRST_SETTING, TurnEntry, type TurnSetting } from './TurnEntry';
 
 /** With the simulator's own figures: fetched when somebody opens it. */
-const HeadingsOnRoute = lazy(async () => ({
-  default: (await import('./HeadingsOnRoute')).HeadingsOnRoute,
-}));
+const HeadingsOnRoute = fetchedLater(
+  async () => (await import('./HeadingsOnRoute')).HeadingsOnRoute,
+);
 
 /** Fetched when somebody wants it. */
-const TurnsFromLog = lazy(async () => ({
-  default: (await import('./TurnsFromLog')).TurnsFromLog,
-}));
+const TurnsFromLog = fetchedLater(async () => (await import('./TurnsFromLog')).TurnsFromLog);
 
 interface Props extends BenchProps {
   /** The list that is worked on: the newest, or a new one that is kept with its first trial. */
@@ -193,9 +192,7 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
           <details onToggle={() => setLogWanted(true)}>
             <summary>From the robot’s own log</summary>
             {logWanted && (
-              <Suspense fallback={null}>
-                <TurnsFromLog robot={robot} setting={setting} record={record} onTake={add} />
-              </Suspense>
+              <TurnsFromLog robot={robot} setting={setting} record={record} onTake={add} />
             )}
           </details>
           <Conditions conditions={record.conditions} onChange={setConditions} />

@@ -1,17 +1,15 @@
-import { lazy, Suspense } from 'react';
 import type { Mission } from '../../../core/table/table';
 import { counted } from '../../../core/text/quantities';
 import type { SavedRun } from '../../../formats/records';
 import { KeyHelp } from '../../../ui/page/KeyHelp';
-import { ConflictDialog } from '../../ConflictDialog';
+import { ConflictDialog } from '../../ConflictDialogLater';
 import { logKeys } from './keys';
 import { SetAsideDialog } from '../../SetAsideDialog';
 import type { Logging } from './useLogging';
+import { fetchedLater } from '../../../ui/fetchedLater';
 
 /** Reading files is not needed for logging: it comes when it is asked for. */
-const ImportDialog = lazy(async () => ({
-  default: (await import('../ImportDialog')).ImportDialog,
-}));
+const ImportDialog = fetchedLater(async () => (await import('../ImportDialog')).ImportDialog);
 
 export type OpenDialog = 'import' | 'keys' | { setAside: SavedRun } | null;
 
@@ -50,18 +48,16 @@ export function LogDialogs({ open, logging, seriesId, missions, onClose, tell }:
   if (open === 'keys') return <KeyHelp keys={logKeys(missions.length)} onClose={onClose} />;
   if (open === 'import') {
     return (
-      <Suspense>
-        <ImportDialog
-          seriesId={seriesId}
-          missions={missions}
-          onClose={onClose}
-          onImported={(imported) => {
-            take(...imported);
-            onClose();
-            tell(`${counted(imported.length, 'run')} imported.`);
-          }}
-        />
-      </Suspense>
+      <ImportDialog
+        seriesId={seriesId}
+        missions={missions}
+        onClose={onClose}
+        onImported={(imported) => {
+          take(...imported);
+          onClose();
+          tell(`${counted(imported.length, 'run')} imported.`);
+        }}
+      />
     );
   }
   return (
