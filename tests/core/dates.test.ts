@@ -3,7 +3,8 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { knowledgeAge } from '../../src/core/text/freshness';
 import { clockIn, dayIn, daysBetween, instantIn, isZone } from '../../src/core/text/dates';
 import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
-import { guessColumns, readCsvTable, readRuns } from '../../src/formats/csv/runsCsv';
+import { readCsvTable } from '../../src/formats/csv/csvTable';
+import { guessColumns, readRuns } from '../../src/formats/csv/runsCsv';
 
 const ZONES = ['UTC', 'Europe/Berlin', 'America/St_Johns', 'Asia/Kathmandu', 'Pacific/Auckland'];
 afterEach(() => setDisplaySettings(PLAIN_DISPLAY));

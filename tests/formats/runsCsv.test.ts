@@ -3,13 +3,8 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { SavedRun } from '../../src/formats/records';
-import {
-  guessColumns,
-  readCsvTable,
-  readRuns,
-  UnreadableFile,
-  writeRunsCsv,
-} from '../../src/formats/csv/runsCsv';
+import { readCsvTable, UnreadableFile } from '../../src/formats/csv/csvTable';
+import { guessColumns, readRuns, writeRunsCsv } from '../../src/formats/csv/runsCsv';
 import { missionSchema } from '../../src/core/table/table';
 
 const bytes = (text: string) => new TextEncoder().encode(text);

@@ -58,7 +58,7 @@ describe('trials from a file', () => {
     ['a,b\n1,2\n', /There is no column target_deg in the heading line \(a, b\)/],
     ['target_deg,actual_deg,rate_deg_per_s\nx,1,2\n', /Line 2: target_deg: “x” is no number/],
     ['target_deg,actual_deg,rate_deg_per_s\n90,9000,90\n', /9000 is not between/],
-    ['\u0000\u0001', /no text/],
+    ['\u0000\u0001', /not a text file/],
   ])('that is none (%j) is refused with a sentence', async (text, sentence) => {
     await expect(readTurnTrials(file(text), newId, pipit)).rejects.toThrow(sentence);
   });

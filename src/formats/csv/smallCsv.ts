@@ -1,7 +1,6 @@
 import { parseDecimal } from '../../core/text/decimal';
 import { shortNumber } from '../../core/text/quantities';
-import Papa from 'papaparse';
-import { delimiterOf } from './delimiter';
+import { readCsvTable, UnreadableFile } from './csvTable';
 import type { BadLine } from '../readings';
 
 /** A column that a small table must or may have. */
@@ -22,8 +21,6 @@ export interface SmallTable {
   rows: { line: number; values: Record<string, number | string> }[];
   bad: BadLine[];
 }
-
-const MOST_BYTES = 2_000_000;
 
 function readRow(
   cells: readonly string[],
@@ -59,20 +56,13 @@ function readRow(
  * A small table from a CSV file with a heading line: its columns are known by their headings, its bad
  * rows are told with their line numbers and left out.
  *
- * @throws Error with a sentence when the file is no such table
+ * @throws UnreadableFile with a sentence when the file is no such table
  */
 export async function readSmallCsv(
   file: File,
   columns: readonly WantedColumn[],
 ): Promise<SmallTable> {
-  if (file.size > MOST_BYTES) throw new Error('This file is too large to be such a table.');
-  const text = await file.text();
-  if (text.trim() === '') throw new Error('The file is empty.');
-  if (text.includes('\u0000')) throw new Error('The file is no text: expected CSV.');
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, '').trimEnd(), {
-    delimiter: delimiterOf(text),
-  });
-  const header = (data[0] ?? []).map((title) => title.trim());
+  const { header, rows } = readCsvTable(new Uint8Array(await file.arrayBuffer()));
   const places = columns.flatMap((column) => {
     const at = header.findIndex((title) => column.heading.test(title));
     return at < 0 ? [] : [{ column, at }];
@@ -81,25 +71,19 @@ export async function readSmallCsv(
     (column) => column.optional !== true && !places.some((place) => place.column === column),
   );
   if (missing !== undefined) {
-    throw new Error(
+    throw new UnreadableFile(
       `There is no column ${missing.name} in the heading line (${header.join(', ').slice(0, 120)}).`,
     );
   }
   const table: SmallTable = { rows: [], bad: [] };
-  data.slice(1).forEach((cells, i) => {
-    const line = i + 2;
-    if (cells.length === 1 && cells[0]?.trim() === '') return;
+  for (const { line, cells } of rows) {
     const values = readRow(cells, places);
     if (typeof values === 'string') table.bad.push({ line, why: values });
     else table.rows.push({ line, values });
-  });
-  if (table.rows.length === 0) {
-    const [first] = table.bad;
-    throw new Error(
-      first === undefined
-        ? 'There are no rows under the heading line.'
-        : `No row could be read. Line ${first.line}: ${first.why}.`,
-    );
+  }
+  const [first] = table.bad;
+  if (table.rows.length === 0 && first !== undefined) {
+    throw new UnreadableFile(`No row could be read. Line ${first.line}: ${first.why}.`);
   }
   return table;
 }

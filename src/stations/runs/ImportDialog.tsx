@@ -4,15 +4,8 @@ import { ulid } from 'ulid';
 import type { Mission } from '../../core/table/table';
 import { counted } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
-import {
-  guessColumns,
-  readCsvTable,
-  readRuns,
-  UnreadableFile,
-  type ColumnMap,
-  type CsvRun,
-  type CsvTable,
-} from '../../formats/csv/runsCsv';
+import { readCsvTable, UnreadableFile, type CsvTable } from '../../formats/csv/csvTable';
+import { guessColumns, readRuns, type ColumnMap, type CsvRun } from '../../formats/csv/runsCsv';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { FileField } from '../../ui/fields/FileField';
