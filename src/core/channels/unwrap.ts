@@ -1,19 +1,24 @@
+/** More than this between two neighbours was a wrap: a robot turns less between readings. */
+const MOST_OF_A_TURN = 0.6;
+const TURN = 2 * Math.PI;
+
+/** Makes headings that are read one after the other continuous; NaN where nothing was read. */
+export function headingUnwrapper(): (headingRad: number) => number {
+  let added = 0;
+  let before = Number.NaN;
+  return (heading) => {
+    if (Number.isNaN(heading)) return heading;
+    const jump = heading - before;
+    if (Math.abs(jump) > MOST_OF_A_TURN * TURN) added -= TURN * Math.round(jump / TURN);
+    before = heading;
+    return heading + added;
+  };
+}
+
 /**
  * Headings that jump by a whole turn where a sensor wraps round, made continuous.
  *
- * A jump counts as wrapped when it is more than 0.6 of a turn between two neighbours: a robot turns
- * less than that between readings.
  * @param headingRad as read, NaN where nothing was; not changed
  */
-export function unwrapHeadings(headingRad: Float64Array): Float64Array {
-  const turn = 2 * Math.PI;
-  let added = 0;
-  let before = Number.NaN;
-  return headingRad.map((heading) => {
-    if (Number.isNaN(heading)) return heading;
-    const jump = heading - before;
-    if (Math.abs(jump) > 0.6 * turn) added -= turn * Math.round(jump / turn);
-    before = heading;
-    return heading + added;
-  });
-}
+export const unwrapHeadings = (headingRad: Float64Array): Float64Array =>
+  headingRad.map(headingUnwrapper());
