@@ -11,8 +11,8 @@ test('the season of the demo says what helped, what is another matter, and which
   await expect(verdict).toContainText(/^It helped: spread \d+ mm → \d+ mm \(× 0\.\d+ to 0\.\d+\)/);
   await expect(verdict).not.toContainText('Not a fair comparison');
   await page.getByText('The numbers behind it').click();
-  await expect(page.getByTestId('compare-spread')).toContainText(/× 0\.\d+ .*p .*helped/);
-  await expect(page.getByTestId('compare-bias')).toContainText('not shown');
+  await expect(page.getByRole('row', { name: /^Spread/ })).toContainText(/× 0\.\d+ .*p .*helped/);
+  await expect(page.getByRole('row', { name: /^Middle of the ends/ })).toContainText('not shown');
   await open(page, `/findings/compare?a.series=${S}2&b.series=${S}3`);
   await expect(verdict).toContainText(/^It hurt/);
   await expect(verdict).toContainText(

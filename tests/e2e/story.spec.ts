@@ -74,7 +74,7 @@ test('from a changed route to findings that agree with figures computed elsewher
   await expect(page.getByTestId('log-sentence')).toContainText('10 runs of 10 logged');
   await expect(page.getByTestId('saved-run').first()).toContainText('6 | 5 mm');
   await page.getByRole('link', { name: 'Findings' }).last().click();
-  await expect(page.getByTestId('success-vent crank')).toContainText('8 of 10');
+  await expect(page.getByRole('row', { name: 'vent crank' })).toContainText('8 of 10');
 
   // A recorded series by file.
   await startSeries(page, 'The recorded series', 30);
@@ -95,10 +95,10 @@ test('from a changed route to findings that agree with figures computed elsewher
   await expect(page.getByTestId('bias-across')).toContainText(`spread ${shown(own.sdY)} mm`);
   await expect(page.getByTestId('accuracy')).toContainText(`${shown(own.accuracy)} mm`);
   await expect(page.getByTestId('repeatability')).toContainText(`${shown(own.repeatability)} mm`);
-  await expect(page.getByTestId('success-the whole run')).toContainText(
+  await expect(page.getByRole('row', { name: 'the whole run' })).toContainText(
     `${own.worked} of ${own.runs}`,
   );
-  await expect(page.getByTestId('success-the whole run')).toContainText('36 % to 70 %');
+  await expect(page.getByRole('row', { name: 'the whole run' })).toContainText('36 % to 70 %');
   await expect(page.getByTestId('verdict')).toContainText(
     'On average the robot ends 4 mm short and 9 mm to the right',
   );

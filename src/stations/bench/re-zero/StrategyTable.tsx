@@ -3,7 +3,7 @@ import type { StrategyRecord } from '../../../core/gyro/rezero';
 import type { RezeroStrategy } from '../../../core/robot/rezeroStrategies';
 import { clock, percent } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
-import styles from '../Bench.module.css';
+import { Table } from '../../../ui/Table';
 
 function soFar({ success, worked, tried }: StrategyRecord): string {
   if (success === null) return 'never tried here';
@@ -22,58 +22,57 @@ interface TableProps {
 /** The ways that this kit can do, with what each takes and has come to. */
 export function StrategyTable({ records, stillS, recommended, chosen, onChoose }: TableProps) {
   return (
-    <div className={styles.scroll}>
-      <table className={styles.table} aria-label="Ways to get rid of drift">
-        <thead>
-          <tr>
-            <th>Way</th>
-            <th className={styles.number}>Takes</th>
-            <th>Needs</th>
-            <th>Worked here</th>
-            <th className={styles.number}>Drift left</th>
-            <th>
-              <span className="visually-hidden">Choose</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {records.map((record) => {
-            const { facts, isOwnTime, leftRadPerS } = record;
-            const isBest = facts.school === recommended;
-            return (
-              <tr key={facts.school}>
-                <td>
-                  {isBest ? <strong>{facts.title}</strong> : facts.title}
-                  {isBest && <small> (recommended)</small>}
-                </td>
-                <td className={styles.number}>
-                  {facts.takesS === null
-                    ? stillS === null
-                      ? 'no time is enough'
-                      : clock(stillS)
-                    : clock(facts.takesS)}
-                  {facts.takesS !== null && !isOwnTime && <small> as a rule</small>}
-                </td>
-                <td>{facts.needs}</td>
-                <td>{soFar(record)}</td>
-                <td className={styles.number}>
-                  {leftRadPerS === null ? '–' : driftText(leftRadPerS)}
-                </td>
-                <td>
-                  <Button
-                    look={isBest && chosen === null ? 'strong' : 'quiet'}
-                    aria-pressed={chosen === facts.school}
-                    aria-label={`Try: ${facts.title}`}
-                    onClick={() => onChoose(facts.school)}
-                  >
-                    Try it
-                  </Button>
-                </td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
-    </div>
+    <Table
+      label="Ways to get rid of drift"
+      rows={records}
+      keyOf={({ facts }) => facts.school}
+      columns={[
+        {
+          title: 'Way',
+          cell: ({ facts }) =>
+            facts.school === recommended ? (
+              <>
+                <strong>{facts.title}</strong>
+                <small> (recommended)</small>
+              </>
+            ) : (
+              facts.title
+            ),
+        },
+        {
+          title: 'Takes',
+          number: true,
+          cell: ({ facts: { takesS }, isOwnTime }) => (
+            <>
+              {takesS === null && stillS === null
+                ? 'no time is enough'
+                : clock(takesS ?? stillS ?? 0)}
+              {takesS !== null && !isOwnTime && <small> as a rule</small>}
+            </>
+          ),
+        },
+        { title: 'Needs', cell: ({ facts }) => facts.needs },
+        { title: 'Worked here', cell: soFar },
+        {
+          title: 'Drift left',
+          number: true,
+          cell: ({ leftRadPerS }) => (leftRadPerS === null ? '–' : driftText(leftRadPerS)),
+        },
+        {
+          title: 'Choose',
+          hidden: true,
+          cell: ({ facts: { school, title } }) => (
+            <Button
+              look={school === recommended && chosen === null ? 'strong' : 'quiet'}
+              aria-pressed={chosen === school}
+              aria-label={`Try: ${title}`}
+              onClick={() => onChoose(school)}
+            >
+              Try it
+            </Button>
+          ),
+        },
+      ]}
+    />
   );
 }

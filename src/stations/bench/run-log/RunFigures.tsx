@@ -2,6 +2,7 @@ import type { RunLogStudy } from '../../../core/gyro/runLog';
 import { driftText } from '../../../core/gyro/driftText';
 import { number, headingText } from '../../../core/text/quantities';
 import { Figure } from '../../../ui/Figure';
+import { Table } from '../../../ui/Table';
 import styles from '../Bench.module.css';
 
 /** What the log says besides: the program's loop, the gyro's lag, and where gyro and encoders part. */
@@ -47,25 +48,15 @@ export function RunFigures({ study, hasHeading }: { study: RunLogStudy; hasHeadi
 export function PieceTable({ study }: { study: RunLogStudy }) {
   if (study.correction === null) return null;
   return (
-    <table className={styles.table} aria-label="Drift between the anchors">
-      <thead>
-        <tr>
-          <th>From</th>
-          <th>To</th>
-          <th className={styles.number}>Drift</th>
-        </tr>
-      </thead>
-      <tbody>
-        {study.correction.pieces.map(({ fromS, toS, driftRadPerS }) => (
-          <tr key={fromS}>
-            <td>{number(fromS, 1)} s</td>
-            <td>{number(toS, 1)} s</td>
-            <td className={styles.number} data-testid="piece-drift">
-              {driftText(driftRadPerS)}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <Table
+      label="Drift between the anchors"
+      rows={study.correction.pieces}
+      keyOf={({ fromS }) => String(fromS)}
+      columns={[
+        { title: 'From', cell: ({ fromS }) => `${number(fromS, 1)} s` },
+        { title: 'To', cell: ({ toS }) => `${number(toS, 1)} s` },
+        { title: 'Drift', number: true, cell: ({ driftRadPerS }) => driftText(driftRadPerS) },
+      ]}
+    />
   );
 }

@@ -7,7 +7,7 @@ import { Button } from '../../../ui/Button';
 import { Plot } from '../../../ui/chart/Plot';
 import type { Curve } from '../../../ui/chart/plotProps';
 import { Frame } from '../../../ui/Frame';
-import styles from '../Bench.module.css';
+import { Table } from '../../../ui/Table';
 
 /** The first turn of each way, heading against time: one in the colour of what is foretold. */
 function TimeChart({
@@ -68,36 +68,26 @@ function OutcomeTable({
 }) {
   const deg = (angle: number, decimals = 1) => `${number(degreesFromRadians(angle), decimals)}°`;
   return (
-    <div className={styles.scroll}>
-      <table className={styles.table} aria-label="Ways to turn">
-        <thead>
-          <tr>
-            <th>Way</th>
-            <th className={styles.number}>Takes</th>
-            <th className={styles.number}>Ends too far by</th>
-            <th className={styles.number}>± from turn to turn</th>
-            <th className={styles.number}>Goes beyond by</th>
-            <th className={styles.number}>Never settles</th>
-          </tr>
-        </thead>
-        <tbody>
-          {outcomes.map((outcome, i) => (
-            <tr key={STRATEGY_NAMES[i]}>
-              <td>
-                <Button look="bare" aria-pressed={i === shown} onClick={() => onShow(i)}>
-                  {STRATEGY_NAMES[i]}
-                </Button>
-              </td>
-              <td className={styles.number}>{number(outcome.meanDurationS, 2)} s</td>
-              <td className={styles.number}>{deg(outcome.meanErrorRad)}</td>
-              <td className={styles.number}>{deg(outcome.sdErrorRad, 2)}</td>
-              <td className={styles.number}>{deg(outcome.overshootRad)}</td>
-              <td className={styles.number}>{percent(outcome.unsettledShare)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <Table
+      label="Ways to turn"
+      rows={outcomes}
+      keyOf={(_, i) => STRATEGY_NAMES[i] ?? ''}
+      columns={[
+        {
+          title: 'Way',
+          cell: (_, i) => (
+            <Button look="bare" aria-pressed={i === shown} onClick={() => onShow(i)}>
+              {STRATEGY_NAMES[i]}
+            </Button>
+          ),
+        },
+        { title: 'Takes', number: true, cell: (one) => `${number(one.meanDurationS, 2)} s` },
+        { title: 'Ends too far by', number: true, cell: (one) => deg(one.meanErrorRad) },
+        { title: '± from turn to turn', number: true, cell: (one) => deg(one.sdErrorRad, 2) },
+        { title: 'Goes beyond by', number: true, cell: (one) => deg(one.overshootRad) },
+        { title: 'Never settles', number: true, cell: (one) => percent(one.unsettledShare) },
+      ]}
+    />
   );
 }
 

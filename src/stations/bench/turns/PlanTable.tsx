@@ -5,8 +5,12 @@ import { notAside } from '../trials/openedList';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { useNarrow } from '../../../ui/browser/useNarrow';
+import { Table } from '../../../ui/Table';
 import styles from '../Bench.module.css';
 import type { TurnSetting } from './TurnEntry';
+
+const nameOf = ({ targetRad, direction }: PlannedTurn): string =>
+  `${degrees(targetRad, 0)} ${direction}`;
 
 /** The turns that are worth making, how many of each were made, and each set up by one press. */
 export function PlanTable({
@@ -37,46 +41,30 @@ export function PlanTable({
         {plan.isFirst ? 'To begin with' : 'Plan'}: {plan.done} of {plan.wanted} turns made,{' '}
         {plan.each} of each; begin each facing another way
       </summary>
-      <table className={styles.table} aria-label="Plan">
-        <thead>
-          <tr>
-            <th>Told</th>
-            {plan.rates.map((rate) => (
-              <th key={rate}>at {degrees(rate, 0)}/s</th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={`${row.direction}${row.targetRad}`}>
-              <td>
-                {degrees(row.targetRad, 0)} {row.direction}
-              </td>
-              {plan.rates.map((rate) => {
-                const done = at(row, rate)?.done ?? 0;
-                return (
-                  <td key={rate}>
-                    <Button
-                      look="bare"
-                      aria-label={`Set up ${degrees(row.targetRad, 0)} ${row.direction} at ${degrees(rate, 0)}/s, ${done} of ${plan.each} made`}
-                      onClick={() =>
-                        onSetting({
-                          ...setting,
-                          targetRad: row.targetRad,
-                          direction: row.direction,
-                          rateRadPerS: rate,
-                        })
-                      }
-                    >
-                      {done >= plan.each ? '✓' : '○'} {done} of {plan.each}
-                    </Button>
-                  </td>
-                );
-              })}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Table
+        label="Plan"
+        rows={rows}
+        keyOf={({ direction, targetRad }) => `${direction}${targetRad}`}
+        columns={[
+          { title: 'Told', cell: nameOf },
+          ...plan.rates.map((rate) => ({
+            title: `at ${degrees(rate, 0)}/s`,
+            cell: (row: PlannedTurn) => {
+              const done = at(row, rate)?.done ?? 0;
+              const { targetRad, direction } = row;
+              return (
+                <Button
+                  look="bare"
+                  aria-label={`Set up ${nameOf(row)} at ${degrees(rate, 0)}/s, ${done} of ${plan.each} made`}
+                  onClick={() => onSetting({ ...setting, targetRad, direction, rateRadPerS: rate })}
+                >
+                  {done >= plan.each ? '✓' : '○'} {done} of {plan.each}
+                </Button>
+              );
+            },
+          })),
+        ]}
+      />
     </details>
   );
 }

@@ -9,6 +9,7 @@ import type { RobotRecord } from '../../../formats/records';
 import type { Log } from '../../../formats/toLog';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
+import { Table } from '../../../ui/Table';
 import styles from '../Bench.module.css';
 import { LogSource } from '../logs/LogSource';
 import type { TurnSetting } from './TurnEntry';
@@ -80,29 +81,25 @@ export function TurnsFromLog({ robot, setting, record, onTake }: Props) {
       )}
       {turns !== null && turns.trials.length > 0 && (
         <>
-          <table className={styles.table} aria-label="Turns in the log">
-            <thead>
-              <tr>
-                <th>Told, most likely</th>
-                <th className={styles.number}>At</th>
-                <th className={styles.number}>By its own heading</th>
-                <th className={styles.number}>Took</th>
-              </tr>
-            </thead>
-            <tbody>
-              {turns.trials.map((trial, i) => (
-                <tr key={i}>
-                  <td>
-                    {degrees(Math.abs(trial.targetRad), 0)} {trial.targetRad < 0 ? 'right' : 'left'}
-                    {trial.kind === 'pivot' && ', one wheel'}
-                  </td>
-                  <td className={styles.number}>{degrees(trial.rateRadPerS, 0)}/s</td>
-                  <td className={styles.number}>{degrees(Math.abs(trial.actualRad))}</td>
-                  <td className={styles.number}>{number(trial.durationS, 2)} s</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <Table
+            label="Turns in the log"
+            rows={turns.trials}
+            keyOf={(_, i) => String(i)}
+            columns={[
+              {
+                title: 'Told, most likely',
+                cell: ({ targetRad, kind }) =>
+                  `${degrees(Math.abs(targetRad), 0)} ${targetRad < 0 ? 'right' : 'left'}${kind === 'pivot' ? ', one wheel' : ''}`,
+              },
+              { title: 'At', number: true, cell: (one) => `${degrees(one.rateRadPerS, 0)}/s` },
+              {
+                title: 'By its own heading',
+                number: true,
+                cell: (one) => degrees(Math.abs(one.actualRad)),
+              },
+              { title: 'Took', number: true, cell: (one) => `${number(one.durationS, 2)} s` },
+            ]}
+          />
           <div className={styles.actions}>
             <Button look="strong" onClick={take}>
               Take {counted(turns.trials.length, 'turn')}

@@ -1,6 +1,6 @@
 import type { Comparison, Question } from '../../../core/compare/compareSeries';
 import { errorLength, number, percent } from '../../../core/text/quantities';
-import styles from '../Findings.module.css';
+import { Table } from '../../../ui/Table';
 
 const pText = (p: number): string =>
   p < 0.001 ? `p < ${number(0.001, 3)}` : `p = ${number(p, 3)}`;
@@ -13,7 +13,12 @@ const SHOWN = { helped: 'helped', hurt: 'hurt', 'no-difference-shown': 'not show
 /** The numbers behind the sentence. */
 export function CompareFigures({ comparison }: { comparison: Comparison }) {
   const { a, b, bias, spread, success, answers } = comparison;
-  const rows: { question: Question; name: string; cells: string[] }[] = [
+  const rows: { question: Question | null; name: string; cells: string[] }[] = [
+    {
+      question: null,
+      name: 'Runs, measured ends',
+      cells: [`${a.n}, ${a.nPose}`, `${b.n}, ${b.nPose}`],
+    },
     {
       question: 'bias',
       name: 'Middle of the ends, from the target',
@@ -54,43 +59,21 @@ export function CompareFigures({ comparison }: { comparison: Comparison }) {
   return (
     <details data-testid="compare-figures">
       <summary>The numbers behind it</summary>
-      <table className={styles.table}>
-        <thead>
-          <tr>
-            <th scope="col">
-              <span className="visually-hidden">Question</span>
-            </th>
-            <th scope="col">Before</th>
-            <th scope="col">After</th>
-            <th scope="col">Difference (95 %)</th>
-            <th scope="col">By chance alone</th>
-            <th scope="col">All three judged</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr>
-            <th scope="row">Runs, measured ends</th>
-            <td>
-              {a.n}, {a.nPose}
-            </td>
-            <td>
-              {b.n}, {b.nPose}
-            </td>
-            <td />
-            <td />
-            <td />
-          </tr>
-          {rows.map(({ question, name, cells }) => (
-            <tr key={question} data-testid={`compare-${question}`}>
-              <th scope="row">{name}</th>
-              {cells.map((cell, i) => (
-                <td key={i}>{cell}</td>
-              ))}
-              <td>{SHOWN[answers[question]]}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Table
+        rows={rows}
+        keyOf={({ name }) => name}
+        columns={[
+          { title: 'Question', hidden: true, head: true, cell: ({ name }) => name },
+          { title: 'Before', number: true, cell: ({ cells }) => cells[0] },
+          { title: 'After', number: true, cell: ({ cells }) => cells[1] },
+          { title: 'Difference (95 %)', number: true, cell: ({ cells }) => cells[2] },
+          { title: 'By chance alone', number: true, cell: ({ cells }) => cells[3] },
+          {
+            title: 'All three judged',
+            cell: ({ question }) => question && SHOWN[answers[question]],
+          },
+        ]}
+      />
       <p className="faint">
         Aim: Hotelling’s two-sample test by permutation. Spread: Brown and Forsythe, interval by
         bootstrap. Success: Fisher’s exact test, interval after Newcombe. The three are judged
