@@ -1,6 +1,6 @@
 import { AccessDeniedError, ConnectionError } from 'sequelize';
 import type { Database } from '../../src/server/database';
-import { errorNumber, isDatabaseError } from '../../src/server/databaseError';
+import { databaseErrorNumber, isDatabaseError } from '../../src/server/databaseError';
 import { Sentence } from './sentence';
 
 /** The address of another server, where one is named. */
@@ -21,7 +21,7 @@ const NOT_ALLOWED = new Set([1044, 1142, 1143, 1227, 1290]);
 /** An error of the database at the start, in words that say how to mend it. */
 export function sentenceFor(error: unknown): unknown {
   if (!isDatabaseError(error)) return error;
-  if (NOT_ALLOWED.has(errorNumber(error) ?? 0)) {
+  if (NOT_ALLOWED.has(databaseErrorNumber(error) ?? 0)) {
     return new Sentence(
       `The user of this database may not make tables and write to them, which Corvat has to: give it all rights on its database. (${error.message})`,
     );

@@ -35,7 +35,7 @@ const ROBOT: Parts = {
   ...robot.LOOP,
   body: robot.BODY,
   motors: robot.MOTORS,
-  errors: robot.ERRORS,
+  errors: robot.ROBOT_ERRORS,
   signs: robot.SIGNS,
   build: { ...robot.BUILD, driftCures: CURES },
   program: { ...robot.PROGRAM, ...robot.TOLD, speeds: robot.TIMED_DRIVE },

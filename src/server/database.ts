@@ -1,5 +1,5 @@
 import { Sequelize, type Options, type Transaction } from 'sequelize';
-import { errorNumber, isWorthAnotherTry } from './databaseError';
+import { databaseErrorNumber, isWorthAnotherTry } from './databaseError';
 import { log } from './log';
 import { defineModels, type Models } from './models';
 
@@ -57,7 +57,7 @@ export async function inTransaction<T>(
       return await sequelize.transaction(work);
     } catch (error) {
       if (attempt === TRIES || !isWorthAnotherTry(error)) throw error;
-      log.info({ attempt, number: errorNumber(error) }, 'transaction tried again');
+      log.info({ attempt, number: databaseErrorNumber(error) }, 'transaction tried again');
       await new Promise((resolve) => setTimeout(resolve, attempt * 20 * Math.random() + 5));
     }
   }

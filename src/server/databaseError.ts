@@ -4,14 +4,15 @@ import { BaseError } from 'sequelize';
 export const isDatabaseError = (error: unknown): error is BaseError => error instanceof BaseError;
 
 /** The number that the database gives an error, where it gave one. */
-export const errorNumber = (error: unknown): number | undefined =>
+export const databaseErrorNumber = (error: unknown): number | undefined =>
   (error as { parent?: { errno?: number } }).parent?.errno;
 
 /** A lock not got, a deadlock, or a row that another request has just made. */
 const RETRIED = new Set([1205, 1213, 1020, 1062]);
 
 /** Whether the same may well go through at another try. */
-export const isWorthAnotherTry = (error: unknown): boolean => RETRIED.has(errorNumber(error) ?? 0);
+export const isWorthAnotherTry = (error: unknown): boolean =>
+  RETRIED.has(databaseErrorNumber(error) ?? 0);
 
 /** No room: the disk, a table, or a temporary file is full; or writing to a file failed. */
 const FULL = new Set([3, 20, 28, 1021, 1026, 1030, 1114]);
@@ -23,7 +24,7 @@ const NO_FIT = new Set([1048, 1264, 1265, 1292, 1364, 1366, 1406, 3819, 4025, 40
 export type Refusal = 'full' | 'no-fit' | 'taken' | 'points-nowhere' | 'away';
 
 export function refusalOf(error: BaseError): Refusal {
-  const number = errorNumber(error);
+  const number = databaseErrorNumber(error);
   if (number !== undefined && FULL.has(number)) return 'full';
   if (number !== undefined && NO_FIT.has(number)) return 'no-fit';
   if (error.name === 'SequelizeUniqueConstraintError') return 'taken';

@@ -5,7 +5,7 @@ const records = () => import('../formats/records');
 
 export const robotForm = async () => (await records()).robotRecord;
 export const courseForm = async () => (await records()).courseRecord;
-export const runForm = async () => (await import('./runs/log/entrySchema')).entrySchema;
+export const runForm = async () => (await import('./runs/log/entrySchema')).runEntrySchema;
 export const planForm = async () => (await import('../formats/runs/planEntry')).planEntry;
 export const turnForm = async () => (await import('./bench/trials/entrySchemas')).turnEntrySchema;
 export const stopForm = async () =>

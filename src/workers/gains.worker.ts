@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import type { Robot } from '../core/robot/robot';
 import { setDisplaySettings } from '../core/text/displaySettings';
-import { gainsAtSpeeds, type SpeedStudy } from '../core/tuning/atSpeeds';
+import { gainsAtSpeeds, type GainsAtSpeeds } from '../core/tuning/atSpeeds';
 import { tunedController } from '../core/tuning/controllers/registry';
 import type { TunedId } from '../core/robot/tunedIds';
 import { firstGain, type GoodGains } from '../core/tuning/firstGain';
@@ -40,7 +40,7 @@ const gains = {
     mountsOf(tunedController(controller), robot, speed),
 
   /** Which gains are good at slower and faster drives, of a robot that lacks nothing. */
-  speeds: ({ robot, controller }: GainRequest): SpeedStudy =>
+  speeds: ({ robot, controller }: GainRequest): GainsAtSpeeds =>
     gainsAtSpeeds(tunedController(controller), robot),
 
   /** One push at one gain, of a robot that lacks nothing. */

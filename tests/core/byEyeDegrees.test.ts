@@ -3,7 +3,7 @@ import { roughPercent, roughRate } from '../../src/core/program/turnRate';
 import { randomStream } from '../../src/core/stats/random';
 import { turnErrorModel } from '../../src/core/turns/errorModel';
 import { turnModel } from '../../src/core/turns/turnModel';
-import { weightsOf } from '../../src/core/turns/weights';
+import { weightsOfTurns } from '../../src/core/turns/weights';
 import { deg, idealRobot } from './support';
 
 /** Turns by 90° that go 6° too far: some read by a protractor, some guessed with a large error. */
@@ -22,8 +22,8 @@ function turns(seed: number, read: number, guessed: number) {
 
 describe('angles that were judged by eye, give or take some degrees', () => {
   it('weigh by their own variance beside that of an ordinary turn; all alike where none was', () => {
-    expect(weightsOf(turns(1, 6, 0))).toEqual([1, 1, 1, 1, 1, 1]);
-    const weights = weightsOf(turns(1, 30, 2));
+    expect(weightsOfTurns(turns(1, 6, 0))).toEqual([1, 1, 1, 1, 1, 1]);
+    const weights = weightsOfTurns(turns(1, 30, 2));
     expect(weights[0]).toBe(1);
     expect(weights.at(-1)).toBeGreaterThan(0.003);
     expect(weights.at(-1)).toBeLessThan(0.02);

@@ -9,7 +9,7 @@ import { act } from '../../src/core/standIn/act';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
-import { columnsOf } from '../../src/core/devices/columns';
+import { columnsOfDevices } from '../../src/core/devices/columns';
 import { parseJsonLines } from '../../src/formats/jsonLines';
 import { toReading } from '../../src/formats/readings';
 import { toLog } from '../../src/formats/toLog';
@@ -75,10 +75,10 @@ describe('a colour sensor', () => {
 
   it('is read live over a card, and from the file that this makes, each channel by its name', () => {
     const two = withDevice(withDevice(robot, unit({}, 'c2')), unit({ hasClear: true }, 'c3'));
-    expect(columnsOf(robot).map(({ title }) => title)).toEqual(
+    expect(columnsOfDevices(robot).map(({ title }) => title)).toEqual(
       ['red', 'green', 'blue'].map((band) => `colour_${band}_share`),
     );
-    expect(columnsOf(two).map(({ title }) => title)).toContain('c3_clear_share');
+    expect(columnsOfDevices(two).map(({ title }) => title)).toContain('c3_clear_share');
     const seeing = withDevice(robot, { kind: 'light sensor' });
     const truth = standInTruth(seeing, 7);
     const actions = [

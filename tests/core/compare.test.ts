@@ -6,7 +6,7 @@ import { fisherExact } from '../../src/core/compare/fisherExact';
 import { holm } from '../../src/core/compare/holm';
 import { meanShift } from '../../src/core/compare/meanShift';
 import { rateDifference } from '../../src/core/compare/newcombe';
-import { runsNeeded, type Difference } from '../../src/core/compare/runsNeeded';
+import { runsNeeded, type DifferenceSought } from '../../src/core/compare/runsNeeded';
 import { compareSentence } from '../../src/core/compare/sentence';
 import { distancesFromMedian, spreadRatio } from '../../src/core/compare/spreadRatio';
 import { randomStream, type RandomStream } from '../../src/core/stats/random';
@@ -137,7 +137,7 @@ describe('did it help?', () => {
     }
   });
 
-  it.each<[string, Difference, Kind, Kind]>([
+  it.each<[string, DifferenceSought, Kind, Kind]>([
     ['aim', { sdM: 0.01, differenceM: 0.012 }, { alongM: 0.012 }, {}],
     ['spread', { ratio: 0.5 }, { sdM: 0.02 }, {}],
     ['success', { rateA: 0.3, rateB: 0.9 }, { rate: 0.3 }, { rate: 0.9 }],

@@ -4,7 +4,7 @@ import { knowledgeAge } from '../../src/core/text/freshness';
 import { clockIn, dayIn, daysBetween, instantIn, isZone } from '../../src/core/text/dates';
 import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
 import { readCsvTable } from '../../src/formats/csv/csvTable';
-import { guessColumns, readRuns } from '../../src/formats/csv/runsCsv';
+import { guessRunColumns, readRuns } from '../../src/formats/csv/runsCsv';
 
 const ZONES = ['UTC', 'Europe/Berlin', 'America/St_Johns', 'Asia/Kathmandu', 'Pacific/Auckland'];
 afterEach(() => setDisplaySettings(PLAIN_DISPLAY));
@@ -70,7 +70,7 @@ describe('times in a file of runs', () => {
     setDisplaySettings({ ...PLAIN_DISPLAY, timeZone: 'Europe/Berlin' });
     const read = (when: string) => {
       const table = readCsvTable(new TextEncoder().encode(`happened_at,worked\n${when},1\n`));
-      return readRuns(table, guessColumns(table.header, []))[0]?.run?.happenedAt;
+      return readRuns(table, guessRunColumns(table.header, []))[0]?.run?.happenedAt;
     };
     expect(read('2026-11-14T14:10')).toBe('2026-11-14T13:10:00.000Z');
     expect(read('2026-11-14 14:10')).toBe('2026-11-14T13:10:00.000Z');

@@ -8,7 +8,7 @@ import { offsetInWords } from '../../src/core/runs/verdict';
 import { PLAIN_DISPLAY, setDisplaySettings } from '../../src/core/text/displaySettings';
 import { benchLength, benchSpeed, errorLength, headingText } from '../../src/core/text/quantities';
 import { fieldValue } from '../../src/formats/fieldWords';
-import { guessColumns, readRuns, writeRunsCsv } from '../../src/formats/csv/runsCsv';
+import { guessRunColumns, readRuns, writeRunsCsv } from '../../src/formats/csv/runsCsv';
 import { BENCH_LENGTH, DEG, DRIFT, HEADING, SMALL_LENGTH } from '../../src/ui/fields/units';
 import { deg, routeOf } from './support';
 
@@ -94,7 +94,7 @@ describe('how a team wants quantities to be said', () => {
         .split('\n')
         .map((line) => line.split(','));
       const table = { header, rows: rows.map((cells, i) => ({ line: i + 2, cells })) };
-      return readRuns(table, guessColumns(header, []))[0]?.run;
+      return readRuns(table, guessRunColumns(header, []))[0]?.run;
     };
     const plain = writeRunsCsv([run], []);
     expect(plain).toContain('end_x_mm,end_y_mm,end_heading_deg');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
-import { commandFor } from '../../src/core/drive/straightStudy';
+import { driveCommandFor } from '../../src/core/drive/straightStudy';
 import { COMMAND_WAYS } from '../../src/core/program/commands';
 import { gainInProgram } from '../../src/core/program/gain';
 import { COMMANDS, STEERINGS, TRAVELS } from '../../src/core/robot/programWays';
@@ -63,7 +63,7 @@ describe('how programs count', () => {
     const { robot: fitted } = fittedRobot(robot, [value]);
     // As the procedure itself says it, of the recorded wheel.
     expect(commandedTravel(fitted, 'rotations', 0.5)).toBeCloseTo(
-      TRAVEL_WAYS.rotations.travel(robot, commandFor(0.5, value)),
+      TRAVEL_WAYS.rotations.travel(robot, driveCommandFor(0.5, value)),
       9,
     );
     expect(

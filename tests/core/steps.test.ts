@@ -4,7 +4,7 @@ import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
 import { missionSchema } from '../../src/core/table/table';
 import { newStep } from '../../src/core/steps/newStep';
-import { fieldsOf, type AnyValue } from '../../src/core/description/description';
+import { describedFields, type AnyValue } from '../../src/core/description/description';
 import { slotsOf } from '../../src/core/description/phrase';
 import { descriptionOfStep, STEP_DESCRIPTIONS } from '../../src/core/steps/descriptions';
 import { offerOf } from '../../src/core/steps/registry';
@@ -37,7 +37,7 @@ function other(field: AnyValue, value: unknown): unknown {
 
 /** A step with another value of each field, one at a time. */
 const variantsOf = (step: Step): [string, Step][] =>
-  Object.entries(fieldsOf(descriptionOfStep(step))).flatMap(([name, field]) => {
+  Object.entries(describedFields(descriptionOfStep(step))).flatMap(([name, field]) => {
     const value: unknown = Reflect.get(step, name);
     return value === undefined ? [] : [[name, { ...step, [name]: other(field, value) } as Step]];
   });
@@ -62,14 +62,14 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
 
   it('has a slot for each of its values, and takes them up to their limits and no further', () => {
     const about = descriptionOfStep(step);
-    const names = Object.keys(fieldsOf(about));
+    const names = Object.keys(describedFields(about));
     // What is chosen decides what is said: of each variant its variants, too.
     const near = variantsOf(step).map(([, one]) => one);
     const variants = [...near, ...near.flatMap((one) => variantsOf(one).map(([, two]) => two))];
     const slots = [step, ...variants].flatMap((one) => slotsOf(about.phrase(one as never)));
     expect(new Set(slots.map(({ slot }) => slot))).toEqual(new Set(names));
     holdsItsLimits(
-      fieldsOf(about),
+      describedFields(about),
       (name, value) => stepSchema.safeParse({ ...step, [name]: value }).success,
     );
   });

@@ -6,7 +6,7 @@ import { judgeDrives } from '../../src/core/drive/confirmDrive';
 import { sidewaysModel } from '../../src/core/drive/sidewaysModel';
 import { straightGroups, type KeptBy } from '../../src/core/drive/straightGroups';
 import { straightModel } from '../../src/core/drive/straightModel';
-import { commandFor, straightStudy } from '../../src/core/drive/straightStudy';
+import { driveCommandFor, straightStudy } from '../../src/core/drive/straightStudy';
 import { pipit } from '../../src/server/demo/scenario';
 import { number, rowsOf, trueOf, within } from '../support/rows';
 
@@ -182,7 +182,7 @@ describe('what straight drives say', () => {
     expect(study?.sentences.means).toMatch(/sets off 1\.1° to the right/);
     if (study?.value == null) throw new Error('nothing to apply');
     for (const wantedM of [0.2, -0.4, 1]) {
-      const told = commandFor(wantedM, study.value);
+      const told = driveCommandFor(wantedM, study.value);
       const driven = study.value.scaleFactor * told + Math.sign(told) * study.value.coastM;
       expect(driven).toBeCloseTo(wantedM, 9);
     }

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { robotSchema, type Robot } from '../../src/core/robot/robot';
 import { randomStream } from '../../src/core/stats/random';
-import { adviceByEye, SEEN, type Look, type SeenGain } from '../../src/core/tuning/byEye';
+import { adviceByEye, SEEN, type GainLook, type SeenGain } from '../../src/core/tuning/byEye';
 import type { TunedController } from '../../src/core/tuning/controllers/controller';
 import { TUNED } from '../../src/core/tuning/controllers/registry';
 import { gainsAtSpeeds, speedSentence, verdictAt } from '../../src/core/tuning/atSpeeds';
@@ -73,7 +73,7 @@ const AS_SEEN: Record<GainVerdict, SeenGain> = {
 /** An eye that takes one look of ten for something else. */
 function lookedAt(controller: TunedController, robot: Robot, start: number, seed: number) {
   const eye = randomStream(seed, 1, 'eye');
-  const looks: Look[] = [];
+  const looks: GainLook[] = [];
   for (let gain = start; ;) {
     const truly =
       AS_SEEN[tried(controller, robot, gain, seed + looks.length)?.verdict ?? 'too-weak'];

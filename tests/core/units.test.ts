@@ -10,7 +10,7 @@ import { act } from '../../src/core/standIn/act';
 import { devicesNow } from '../../src/core/standIn/devicesNow';
 import { newStandIn } from '../../src/core/standIn/state';
 import { standInTruth } from '../../src/core/standIn/truth';
-import { columnsOf } from '../../src/core/devices/columns';
+import { columnsOfDevices } from '../../src/core/devices/columns';
 import { asKind, newDevice } from '../../src/core/devices/newDevice';
 import { headingOf, lookingAhead, devicesOf } from '../../src/core/devices/ofRobot';
 import { KINDS } from '../../src/core/devices/registry';
@@ -117,8 +117,15 @@ describe('the units of a robot', () => {
 
   it('stand in a log under a name of their own, however they are labelled', () => {
     const two = withDevice(pipit, { kind: 'distance sensor', label: 'D3' });
-    expect(columnsOf(pipit).map(({ title }) => title)).toEqual(['distance_cm', 'light_percent']);
-    expect(columnsOf(two).map(({ title }) => title)).toEqual(['D3_cm', 'D3_2_cm', 'light_percent']);
+    expect(columnsOfDevices(pipit).map(({ title }) => title)).toEqual([
+      'distance_cm',
+      'light_percent',
+    ]);
+    expect(columnsOfDevices(two).map(({ title }) => title)).toEqual([
+      'D3_cm',
+      'D3_2_cm',
+      'light_percent',
+    ]);
   });
 
   it('are all read by the simulated machine from where they sit', () => {

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { SavedRun } from '../../src/formats/records';
 import { readCsvTable, UnreadableFile } from '../../src/formats/csv/csvTable';
-import { guessColumns, readRuns, writeRunsCsv } from '../../src/formats/csv/runsCsv';
+import { guessRunColumns, readRuns, writeRunsCsv } from '../../src/formats/csv/runsCsv';
 import { missionSchema } from '../../src/core/table/table';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
@@ -15,7 +15,7 @@ const mission = missionSchema.parse({
 });
 const read = (text: string) => {
   const table = readCsvTable(bytes(text));
-  return readRuns(table, guessColumns(table.header, [mission]));
+  return readRuns(table, guessRunColumns(table.header, [mission]));
 };
 const problemOf = (text: string) => read(text).map(({ problem }) => problem);
 
@@ -23,7 +23,7 @@ describe('reading runs from a CSV file', () => {
   it('reads a recorded file by the names of its columns', () => {
     const file = readFileSync(join(import.meta.dirname, '../data/runs-before.csv'));
     const table = readCsvTable(file);
-    const rows = readRuns(table, guessColumns(table.header, []));
+    const rows = readRuns(table, guessRunColumns(table.header, []));
     expect(rows).toHaveLength(30);
     expect(rows[1]?.run).toMatchObject({
       placedBy: 'A',
@@ -78,7 +78,7 @@ describe('reading runs from a CSV file', () => {
       fc.property(fc.uint8Array({ maxLength: 300 }), (data) => {
         try {
           const table = readCsvTable(data);
-          readRuns(table, guessColumns(table.header, [mission]));
+          readRuns(table, guessRunColumns(table.header, [mission]));
         } catch (error) {
           expect(error).toBeInstanceOf(UnreadableFile);
         }

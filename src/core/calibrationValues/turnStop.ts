@@ -1,4 +1,4 @@
-import { commandFor, sideOf } from './turnCommand';
+import { turnCommandFor, sideOf } from './turnCommand';
 import { isSameRate } from './sameRate';
 import type { TurnsCalibration } from './turns';
 
@@ -72,7 +72,7 @@ export function leadFor(
   const size = Math.abs(angleRad);
   const stop = stopOf(turns, angleRad, rateRadPerS);
   if (stop === null) return null;
-  const command = commandFor(stop, size);
+  const command = turnCommandFor(stop, size);
   // A turn that goes on by more than is wanted has no command.
   return command > 0 ? headingScaleOf(turns) * size - command : null;
 }

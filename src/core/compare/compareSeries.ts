@@ -9,7 +9,7 @@ import { meanShift } from './meanShift';
 import { rateDifference } from './newcombe';
 import { isPlaced } from './placed';
 import { successReAimed } from './reAimed';
-import { MOST_PER_SERIES, runsNeeded, type Difference } from './runsNeeded';
+import { MOST_PER_SERIES, runsNeeded, type DifferenceSought } from './runsNeeded';
 import { distancesFromMedian, spreadRatio, type SpreadRatio } from './spreadRatio';
 
 /** The three questions of a comparison. */
@@ -125,8 +125,8 @@ function looks(
   a: readonly Point[],
   b: readonly Point[],
   { bias, spread, success, ...sides }: Pick<Comparison, 'a' | 'b' | 'bias' | 'spread' | 'success'>,
-): [Question, Difference][] {
-  const list: [Question, Difference][] = [];
+): [Question, DifferenceSought][] {
+  const list: [Question, DifferenceSought][] = [];
   if (bias !== null) {
     const variance = mean(
       [sampleCovariance(a), sampleCovariance(b)].map(({ xx, yy }) => (xx + yy) / 2),

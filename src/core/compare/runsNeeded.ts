@@ -1,14 +1,14 @@
 import { powerOfRates, powerOfRatio, powerOfShift } from './power';
 
 /** A difference that is worth having. */
-export type Difference =
+export type DifferenceSought =
   { sdM: number; differenceM: number } | { ratio: number } | { rateA: number; rateB: number };
 
 /** More than this nobody makes for one question. */
 export const MOST_PER_SERIES = 500;
 const LEAST_PER_SERIES = 3;
 
-function powerOf(difference: Difference, n: number, alpha: number): number {
+function powerOf(difference: DifferenceSought, n: number, alpha: number): number {
   if ('rateA' in difference) return powerOfRates(n, difference.rateA, difference.rateB, alpha);
   if ('ratio' in difference) return powerOfRatio(n, difference.ratio, alpha);
   return powerOfShift(n, difference.differenceM / difference.sdM, alpha);
@@ -22,7 +22,7 @@ function powerOf(difference: Difference, n: number, alpha: number): number {
  * @param alpha chance of showing one that is not, over all three questions
  * @returns null where more than 500 would be needed
  */
-export function runsNeeded(difference: Difference, power = 0.8, alpha = 0.05): number | null {
+export function runsNeeded(difference: DifferenceSought, power = 0.8, alpha = 0.05): number | null {
   let low = LEAST_PER_SERIES;
   let high = low;
   while (powerOf(difference, high, alpha) < power) {

@@ -4,7 +4,7 @@ import type { Route } from './route';
 import type { Mission } from '../table/table';
 
 /** One line of what differs between two versions of a route. */
-export interface Difference {
+export interface RouteDifference {
   kind: 'added' | 'removed' | 'changed' | 'moved';
   /** Step number in the version where the line stands ("4.2": the second within the fourth), or null for the start. */
   stepNumber: string | null;
@@ -71,8 +71,8 @@ export function compareRoutes(
   before: Route,
   after: Route,
   missions: readonly Mission[],
-): Difference[] {
-  const differences: Difference[] = [];
+): RouteDifference[] {
+  const differences: RouteDifference[] = [];
   const beginning = beginningChange(before, after);
   if (beginning !== null) differences.push({ kind: 'changed', stepNumber: null, ...beginning });
   const [old, now] = [stepsById(before), stepsById(after)];

@@ -1,4 +1,4 @@
-import { changeWords, sentenceOf, type Names } from '../description/words';
+import { changeWords, saidByPhrase, type Names } from '../description/words';
 import { descriptionOfStep, type Step } from '../steps/descriptions';
 import { benchLength, headingText } from '../text/quantities';
 import { missionName } from '../table/missionName';
@@ -12,7 +12,7 @@ const namesOn = (missions: readonly Mission[]): Names => ({
 
 /** A step as one plain sentence with its values, in the team's units. */
 export const describeStep = (step: Step, missions: readonly Mission[]): string =>
-  sentenceOf(descriptionOfStep(step), step, namesOn(missions));
+  saidByPhrase(descriptionOfStep(step), step, namesOn(missions));
 
 /** Two steps in words that tell them apart; null where nothing differs. */
 export const stepChange = (before: Step, after: Step, missions: readonly Mission[]) =>

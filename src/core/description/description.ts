@@ -144,7 +144,7 @@ export function description<
 }
 
 /** The fields of a kind by their names, also those that may be left out. */
-export const fieldsOf = ({
+export const describedFields = ({
   fields,
   optional,
 }: Pick<Description, 'fields' | 'optional'>): Fields => ({

@@ -1,5 +1,5 @@
 import { QUANTITIES } from '../quantities/quantities';
-import { fieldsOf, type AnyValue, type Description, type Referred } from './description';
+import { describedFields, type AnyValue, type Description, type Referred } from './description';
 import { slotsOf, type Phrase, type Slot } from './phrase';
 
 /** How things that stand elsewhere are called, by their id. */
@@ -27,9 +27,9 @@ export function slotWords(
 }
 
 /** A record as one plain sentence with its values, in the team's units. */
-export function sentenceOf({ phrase, ...of }: Description, values: object, names: Names): string {
+export function saidByPhrase({ phrase, ...of }: Description, values: object, names: Names): string {
   const record = values as Readonly<Record<string, unknown>>;
-  const fields = fieldsOf(of);
+  const fields = describedFields(of);
   const wordsOf = (parts: Phrase): string =>
     parts
       .map((part) => {
@@ -73,7 +73,7 @@ export function differingWords(
   names: Names,
 ): { before: string; after: string } {
   const [[, old], [of, now]] = [before, after];
-  const fields = Object.entries(fieldsOf(of)).filter(
+  const fields = Object.entries(describedFields(of)).filter(
     ([name]) => Reflect.get(old, name) !== Reflect.get(now, name),
   );
   const say = ([{ phrase }, record]: [Description, object]) => {
@@ -94,7 +94,7 @@ export function changeWords(
   names: Names,
 ): { before: string; after: string } | null {
   const values = differingWords(before, after, names);
-  const [old, now] = [sentenceOf(...before, names), sentenceOf(...after, names)];
+  const [old, now] = [saidByPhrase(...before, names), saidByPhrase(...after, names)];
   if (old !== now) return { before: old, after: now };
   if (values.before === values.after) return null;
   return { before: `${old}: ${values.before}`, after: `${now}: ${values.after}` };

@@ -16,7 +16,7 @@ const asName = (label: string): string =>
   label.replace(/[^\p{L}\p{N}]+/gu, '_').replace(/^_+|_+$/g, '') || 'unit';
 
 /** Under which titles the units of a robot stand in its logs: by their labels where there are several of a kind. */
-export function columnsOf(robot: WithDevices): ColumnOfDevice[] {
+export function columnsOfDevices(robot: WithDevices): ColumnOfDevice[] {
   const taken = new Set<string>();
   return KINDS.flatMap(({ kind }) => {
     const units: Device[] = devicesOf(robot, kind);

@@ -2,7 +2,7 @@ import type { SpeedCalibration } from '../calibrationValues/speed';
 import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { mean } from '../stats/moments';
 import { benchSpeed, counted, number, percent } from '../text/quantities';
-import { drivenMPerS, speedTable, type SpeedTable, type TimedDrive } from './speedTable';
+import { drivenMPerS, speedTable, type SpeedTable, type DriveAtPower } from './speedTable';
 
 /** Powers between which a table is hardly a guess. */
 const WIDE = 0.5;
@@ -25,7 +25,7 @@ export interface SpeedStudy {
 }
 
 /** Whether the strongest power falls short of the line through all others: the motors have reached their end. */
-function stopsFollowing(drives: readonly TimedDrive[]): StopsFollowing | null {
+function stopsFollowing(drives: readonly DriveAtPower[]): StopsFollowing | null {
   const command = Math.max(...drives.map((drive) => drive.command));
   const others = speedTable(drives.filter((drive) => drive.command < command));
   if (others === null) return null;
@@ -41,7 +41,7 @@ function stopsFollowing(drives: readonly TimedDrive[]): StopsFollowing | null {
     : null;
 }
 
-function nextSentence(drives: readonly TimedDrive[], table: SpeedTable): string {
+function nextSentence(drives: readonly DriveAtPower[], table: SpeedTable): string {
   const commands = drives.map(({ command }) => command);
   const [least, most] = [Math.min(...commands), Math.max(...commands)];
   if (most - least < WIDE) {
@@ -62,7 +62,7 @@ const byBattery = ({ voltsTried }: SpeedTable, batteryV: number): string =>
     : `Drives at ${number(batteryV, 1)} V say nothing of other batteries; if speed goes with the voltage, 1 V less drives ${percent(1 / batteryV)} slower.`;
 
 /** What timed drives say, in three sentences, and the calibration that they give. */
-export function speedStudy(drives: readonly TimedDrive[]): SpeedStudy | null {
+export function speedStudy(drives: readonly DriveAtPower[]): SpeedStudy | null {
   const bent = stopsFollowing(drives);
   const used = bent === null ? drives : drives.filter(({ command }) => command < bent.command);
   const table = speedTable(used);

@@ -3,7 +3,7 @@ import { leverage } from '../stats/linearFit';
 import { roundedFit, type RoundedFit } from '../stats/roundedFit';
 
 /** A timed drive: the command as a share of full power. */
-export interface TimedDrive {
+export interface DriveAtPower {
   command: number;
   batteryV: number;
   distanceM: number;
@@ -14,10 +14,10 @@ export interface TimedDrive {
 export const drivenMPerS = ({
   distanceM,
   timeS,
-}: Pick<TimedDrive, 'distanceM' | 'timeS'>): number => distanceM / timeS;
+}: Pick<DriveAtPower, 'distanceM' | 'timeS'>): number => distanceM / timeS;
 
 /** What a drive would have been at another voltage: speed goes with it. So drives of several batteries compare. */
-export const drivenAtVolts = (drive: TimedDrive, batteryV: number): number =>
+export const drivenAtVolts = (drive: DriveAtPower, batteryV: number): number =>
   (drivenMPerS(drive) * batteryV) / drive.batteryV;
 
 export interface SpeedAt {
@@ -61,7 +61,7 @@ const LEAST_APART = 0.05;
  * @param drives forward, at speeds that were reached (without the start)
  * @returns null with fewer than three that moved, or where their commands are all alike
  */
-export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
+export function speedTable(drives: readonly DriveAtPower[]): SpeedTable | null {
   const moved = drives.filter(({ distanceM }) => distanceM > 0);
   const commands = moved.map(({ command }) => command);
   if (moved.length < 3 || Math.max(...commands) - Math.min(...commands) < LEAST_APART) return null;
@@ -104,7 +104,7 @@ export function speedTable(drives: readonly TimedDrive[]): SpeedTable | null {
 }
 
 /** Speed per volt on the command; tape and watch were read in their steps. */
-function fitOf(moved: readonly TimedDrive[]): RoundedFit | null {
+function fitOf(moved: readonly DriveAtPower[]): RoundedFit | null {
   const stepM = lengthStepM(moved.map(({ distanceM }) => distanceM));
   const times = moved.map(({ timeS }) => timeS);
   // Drives that all took the same time were told it: nobody read a watch.
@@ -122,7 +122,7 @@ function fitOf(moved: readonly TimedDrive[]): RoundedFit | null {
 }
 
 /** The strongest power at which it stood, of those weaker than any that moved it; 0 for none. */
-const stoodAt = (drives: readonly TimedDrive[], weakestMoved: number): number =>
+const stoodAt = (drives: readonly DriveAtPower[], weakestMoved: number): number =>
   Math.max(
     0,
     ...drives

@@ -114,7 +114,7 @@ export function calibrationFromStraight(
 }
 
 /** What to tell so that a wanted distance is driven. */
-export const commandFor = (
+export const driveCommandFor = (
   wantedM: number,
   { scaleFactor, coastM }: Pick<StraightCalibration, 'scaleFactor' | 'coastM'>,
 ): number => (wantedM - Math.sign(wantedM) * coastM) / scaleFactor;

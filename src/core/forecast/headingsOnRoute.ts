@@ -11,14 +11,14 @@ export interface HeadingsWay {
   forecast: Forecast;
 }
 
-export const HEADINGS: readonly Headings[] = ['counted on', 'zeroed each time'];
+export const HEADING_WAYS: readonly Headings[] = ['counted on', 'zeroed each time'];
 
 /** So many runs a way show a difference of about 15 in 100; both ways are made with the same luck. */
 export const HEADING_RUNS = 160;
 
 /** Both ways on one route and one robot, with the same luck. */
 export const headingsOnRoute = (simulation: Omit<Simulation, 'headings'>): HeadingsWay[] =>
-  HEADINGS.map((headings) => {
+  HEADING_WAYS.map((headings) => {
     const way = { ...simulation, headings };
     const prepared = prepare(way);
     const runs = Array.from({ length: HEADING_RUNS }, (_, i) => simulateRun(way, prepared, i));

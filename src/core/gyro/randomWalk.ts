@@ -28,7 +28,7 @@ export function roundingExcess(mean: number, sd: number): number {
 }
 
 /** The standard deviation (in steps) of a change whose rounded square is on average `square`. */
-export function withoutRounding(square: number, meanChange: number): number {
+export function squareWithoutRounding(square: number, meanChange: number): number {
   const beyond = (sd: number) => sd * sd + roundingExcess(meanChange, sd) - square;
   if (Number.isNaN(square)) return Number.NaN;
   // Rounding alone may explain it all.
@@ -117,7 +117,7 @@ export function angleRandomWalk(
     const sd =
       quantumRad > 0
         ? quantumRad *
-          withoutRounding(found.square / quantumRad ** 2, (driftRadPerS * lagS) / quantumRad)
+          squareWithoutRounding(found.square / quantumRad ** 2, (driftRadPerS * lagS) / quantumRad)
         : Math.sqrt(found.square);
     // Overlapping pairs: about 1.5 independent squares per lag (Riley, NIST SP 1065, 2008, 5.4.1).
     const degreesOfFreedom = Math.max(1, (1.5 * found.stretchS) / lagS - 2);

@@ -1,6 +1,6 @@
 import { median } from '../stats/median';
 import { firstAtOrAfter, type HeadingLog, type Span } from '../channels/log';
-import { withoutRounding } from './randomWalk';
+import { squareWithoutRounding } from './randomWalk';
 
 /** How long a touch may take: changes are looked for over each of these times. */
 const LAGS_S = [0.25, 1, 4];
@@ -70,7 +70,7 @@ function spreadOf(beyond: Float64Array, meanChange: number, quantum: number): nu
   if (quantum === 0) return quartile / 1.1503;
   const usual = beyond.filter((size) => size <= MOST_QUARTILES * quartile + 1.5 * quantum);
   const square = usual.reduce((sum, size) => sum + size * size, 0) / Math.max(1, usual.length);
-  return quantum * withoutRounding(square / quantum ** 2, meanChange / quantum);
+  return quantum * squareWithoutRounding(square / quantum ** 2, meanChange / quantum);
 }
 
 /** Steps of the heading, and of the rate that it was integrated from; 0 for none. */

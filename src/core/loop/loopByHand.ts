@@ -124,7 +124,7 @@ export function windowOf(
 }
 
 /** What a program waits for while it passes. */
-export type Passed =
+export type PassedByHand =
   | { what: 'degree' }
   | { what: 'line'; widthM: number }
   | { what: 'arm'; wantedRad: number; ratePerS: number };
@@ -146,7 +146,7 @@ function nextAtArm(found: PeriodByHand, wantedRad: number, ratePerS: number): st
     : `Wait for ${degrees(fromRad)} to ${degrees(toRad)}: no round steps over that, and ≥ alone would hold at the wrong side of 0 as well.`;
 }
 
-function nextAfterPasses(found: PeriodByHand, missesAny: boolean, passed: Passed): string {
+function nextAfterPasses(found: PeriodByHand, missesAny: boolean, passed: PassedByHand): string {
   switch (passed.what) {
     case 'line':
       return nextAtLine(found, passed.widthM);
@@ -163,7 +163,7 @@ function nextAfterPasses(found: PeriodByHand, missesAny: boolean, passed: Passed
 export function passSentences(
   found: PeriodByHand,
   { passes, caught }: Pick<Passes, 'passes' | 'caught'>,
-  passed: Passed,
+  passed: PassedByHand,
 ): ThreeSentences {
   const range =
     caught === passes

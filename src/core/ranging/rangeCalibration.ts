@@ -60,7 +60,7 @@ export interface DeviceRange {
 /** What the offset is measured against. */
 export type Against = 'tape' | 'other units';
 
-export interface RangeCalibration {
+export interface RangeFit {
   against: Against;
   units: DeviceRange[];
 }
@@ -216,7 +216,7 @@ function againstOthers(
 export function rangeCalibration(
   readings: readonly RangeReading[],
   toleranceM: number,
-): RangeCalibration | null {
+): RangeFit | null {
   const units = [...new Set(readings.map(({ unit }) => unit))].filter(
     (unit) => heardOf(readings.filter((one) => one.unit === unit)).length >= LEAST_READINGS,
   );

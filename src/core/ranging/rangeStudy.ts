@@ -11,7 +11,7 @@ import {
 } from '../text/quantities';
 import {
   rangeCalibration,
-  type RangeCalibration,
+  type RangeFit,
   type RangeReading,
   type DeviceRange,
 } from './rangeCalibration';
@@ -93,7 +93,7 @@ const SMALL_BEND_M = 0.01;
 const bendsTooFar = ({ bendM }: DeviceRange, toleranceM: number): boolean =>
   bendM !== null && bendM > Math.max(toleranceM, SMALL_BEND_M);
 
-function nextSentence({ against }: RangeCalibration, own: DeviceRange, toleranceM: number): string {
+function nextSentence({ against }: RangeFit, own: DeviceRange, toleranceM: number): string {
   if (against === 'other units') {
     return 'One distance tells how they differ, not which is right: measure two more against the tape.';
   }
@@ -135,7 +135,7 @@ const swapSentence = ({ out, in: into }: Swap): string =>
 
 /** What a bench of distance sensors says, the unit that is asked about first. */
 export function rangeSentences(
-  found: RangeCalibration,
+  found: RangeFit,
   unit: string,
   toleranceM: number,
   pluggedIn: readonly string[] = [],
@@ -191,7 +191,7 @@ export const factorText = (scaleFactor: number | null): string =>
 export const stepText = (stepM: number): string => errorLength(stepM, stepM < 0.001 ? 1 : 0);
 
 export interface RangeStudy {
-  found: RangeCalibration;
+  found: RangeFit;
   sentences: ThreeSentences | null;
   /** Of the unit that is asked about. */
   value: RangeValue | null;

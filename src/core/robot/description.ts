@@ -94,7 +94,7 @@ const share = (label: string, about?: string) =>
   });
 
 /** What the record gets wrong about the robot, and how it scatters from run to run. */
-export const ERRORS = {
+export const ROBOT_ERRORS = {
   wheelScaleError: share('Wheels larger by', 'true over recorded wheel size, −1'),
   wheelDifference: share('Right wheel larger by', 'right over left wheel, −1'),
   trackScaleError: share('Track wider by'),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { REZERO_STRATEGIES } from './rezeroStrategies';
 import type { Values } from '../description/description';
 import { partSchema, shapeOf, valueSchema } from '../description/schema';
-import { BODY, BUILD, ERRORS, LOOP, MOTORS, SIGNS, SIZES, TAKES } from './description';
+import { BODY, BUILD, ROBOT_ERRORS, LOOP, MOTORS, SIGNS, SIZES, TAKES } from './description';
 import { measuredSchema } from './measured';
 import { programSchema } from './profile';
 import { portSchema } from '../devices/port';
@@ -36,7 +36,7 @@ export const robotSchema = keptSchema('robot', ROBOT_WAYS, {
   body: partSchema(BODY),
   motors: partSchema(MOTORS),
   units: z.array(deviceSchema).max(40).describe('its motors and sensors'),
-  errors: partSchema(ERRORS),
+  errors: partSchema(ROBOT_ERRORS),
   signs: partSchema(SIGNS),
   build: buildSchema.prefault({}),
   program: programSchema.prefault({}),

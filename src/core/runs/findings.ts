@@ -19,7 +19,7 @@ export interface LoggedRun extends MeasuredRun {
 }
 
 /** The runs that share one value of something, such as who placed the robot. */
-export interface Group {
+export interface RunGroup {
   name: string;
   n: number;
   nPose: number;
@@ -37,8 +37,8 @@ export interface SeriesFindings {
   allWorked: AllWorked | null;
   /** End errors (distance from the target, metres) in the order of the runs, with the run numbers. */
   errors: { numbers: number[]; valuesM: number[]; stretches: Stretch[]; sentence: string };
-  byPlacer: Group[];
-  byBattery: Group[];
+  byPlacer: RunGroup[];
+  byBattery: RunGroup[];
 }
 
 const isPlaced = (run: LoggedRun): run is LoggedRun & { xM: number; yM: number } =>
@@ -67,7 +67,7 @@ function groupBy(
   runs: readonly LoggedRun[],
   headingRad: number,
   nameOf: (run: LoggedRun) => string | null,
-): Group[] {
+): RunGroup[] {
   const groups = new Map<string, LoggedRun[]>();
   for (const run of runs) {
     const name = nameOf(run) ?? 'not noted';

@@ -7,7 +7,7 @@ import { motionsOf } from '../steps/tree';
 import { GUESSED_GYRO_SCALE } from '../turns/gyroScale';
 import { headingOf, withHeading } from '../devices/ofRobot';
 import { guess, offBy, onRobot, type Source } from './source';
-import { turningRateRadPerS } from './uses';
+import { turningRateOf } from './uses';
 
 /** Of too few turns to tell their scatter. */
 const TURNS_SCATTER = deg(1);
@@ -80,7 +80,7 @@ export const HEADINGS: readonly Source[] = [
     within: (half) => `± ${degrees(half * QUARTER_A_SECOND)} at 90°/s`,
     inRuns:
       ({ plan }) =>
-      (run) => ({ lateRad: (motion) => run.off * turningRateRadPerS(plan[motion]?.step) }),
+      (run) => ({ lateRad: (motion) => run.off * turningRateOf(plan[motion]?.step) }),
   },
   {
     name: 'heading after a wall',

@@ -9,7 +9,7 @@ import type { RandomStream } from '../stats/random';
 import { turnErrors } from '../turns/turnErrors';
 import type { OneRun } from './inRun';
 import { guess, offBy, timesText, type Doubt, type NamedError, type Source } from './source';
-import { drivesByEncoders, turningRateRadPerS } from './uses';
+import { drivesByEncoders, turningRateOf } from './uses';
 
 /** Of so few trials an earlier method told a scatter, as far as its calibration says. */
 const EARLIER_FREEDOM = 5;
@@ -105,7 +105,7 @@ export const SCATTERS: readonly Source[] = [
     name: 'scatter of turns',
     level: 'use',
     measuredBy: 'turns',
-    touches: ({ steps }) => motionsOf(steps).some((step) => turningRateRadPerS(step) > 0),
+    touches: ({ steps }) => motionsOf(steps).some((step) => turningRateOf(step) > 0),
     doubt: turns,
     figure: () => null,
     within: timesText,

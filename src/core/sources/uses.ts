@@ -10,5 +10,5 @@ export const stopSpeedMPerS = (step: MotionStep | undefined): number =>
   step === undefined ? 0 : (kindOfStep(step).stopsBy?.(step).speedMPerS ?? 0);
 
 /** How fast a motion turns; 0 for one that does not. */
-export const turningRateRadPerS = (step: MotionStep | undefined): number =>
+export const turningRateOf = (step: MotionStep | undefined): number =>
   step === undefined ? 0 : (kindOfStep(step).turning?.of(step).rateRadPerS ?? 0);

@@ -8,7 +8,7 @@ import { aboutProgram } from './about';
 import { ROLLED_BY_HAND, TARGET, TURNED_BY_HAND } from './byHand';
 import { benchStepSchema } from './steps/benchStep';
 import { motionFrom, placeAt } from './place';
-import { UNDER_LOAD_V, voltsAt } from './readings';
+import { UNDER_LOAD_V, batteryVoltsAt } from './readings';
 import {
   busyUntilS,
   epochAt,
@@ -247,7 +247,7 @@ export function act(
         steps: action.steps,
         seed: Math.floor(decide(state).uniform() * 4294967295),
         driftRadPerS: epochAt(state, nowS).driftRadPerS,
-        batteryV: voltsAt(truth, state, nowS) - UNDER_LOAD_V,
+        batteryV: batteryVoltsAt(truth, state, nowS) - UNDER_LOAD_V,
         about: aboutProgram(truth, state, action.steps, placeAt(truth.robot, state, nowS).pose),
       });
     case 'set-clock':

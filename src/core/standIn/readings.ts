@@ -5,7 +5,7 @@ import { motorDegreesFromDistance } from '../robot/conversions';
 import { rolledOver } from '../channels/unwrapEncoder';
 import { deviceReader } from '../sensing/readers';
 import type { Floor } from '../sensing/underSpot';
-import { columnsOf } from '../devices/columns';
+import { columnsOfDevices } from '../devices/columns';
 import { kindOf } from '../devices/registry';
 import { headingOf } from '../devices/ofRobot';
 import { placeAt } from './place';
@@ -68,7 +68,7 @@ function headingAt(truth: StandInTruth, state: StandIn, tS: number): number {
 export const UNDER_LOAD_V = 0.25;
 
 /** Volts of a battery that sags as it is used, and more while the motors turn. */
-export function voltsAt(truth: StandInTruth, state: StandIn, tS: number): number {
+export function batteryVoltsAt(truth: StandInTruth, state: StandIn, tS: number): number {
   const moving = tS < busyUntilS(state) && motionAt(state, tS)?.what.by === 'program';
   const hours = (state.usedS + Math.max(0, tS - epochAt(state, tS).poweredS)) / 3600;
   return (
@@ -90,7 +90,7 @@ function deviceReadings(truth: StandInTruth, state: StandIn, tS: number, index: 
   const { pose } = placeAt(truth.robot, state, tS);
   const { walls: surfaces, lines } = aboutAt(truth, state, tS);
   const floor = under(state.card, lines);
-  const weak = voltsAt(truth, state, tS) < truth.echoesFailBelowV;
+  const weak = batteryVoltsAt(truth, state, tS) < truth.echoesFailBelowV;
   const readings = new Map(
     truth.robot.units.map((unit) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
@@ -102,7 +102,7 @@ function deviceReadings(truth: StandInTruth, state: StandIn, tS: number, index: 
     }),
   );
   return Object.fromEntries(
-    columnsOf(truth.robot).map(({ unit, title, channel: { name, column } }) => {
+    columnsOfDevices(truth.robot).map(({ unit, title, channel: { name, column } }) => {
       const value = readings.get(unit.id)?.[name] ?? null;
       return [title, value === null ? null : roundedTo(value * column.factor, column.decimals)];
     }),
@@ -135,7 +135,7 @@ export function readingAt(truth: StandInTruth, state: StandIn, index: number): R
     leftMotorDegrees: motor(place.leftM, signs.leftMotor),
     rightMotorDegrees: motor(place.rightM, signs.rightMotor),
     touch: state.buttonDown,
-    volts: rounded(voltsAt(truth, state, tS) + 0.004 * random.normal(), 0.01),
+    volts: rounded(batteryVoltsAt(truth, state, tS) + 0.004 * random.normal(), 0.01),
     units: deviceReadings(truth, state, tS, index),
   };
 }

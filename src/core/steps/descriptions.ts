@@ -1,4 +1,4 @@
-import { fieldsOf, type Description, type RecordOf } from '../description/description';
+import { describedFields, type Description, type RecordOf } from '../description/description';
 import { APPROACH } from './approach/description';
 import { MARK } from './mark/description';
 import { PART } from './part/description';
@@ -48,7 +48,7 @@ export const descriptionOfStep = ({ kind }: Pick<Step, 'kind'>): Description =>
 /** In which field each kind names a mission. */
 const MISSION_FIELDS = new Map(
   Object.values(STEP_DESCRIPTIONS).flatMap((one: Description) =>
-    Object.entries(fieldsOf(one)).flatMap(([name, field]): [string, string][] =>
+    Object.entries(describedFields(one)).flatMap(([name, field]): [string, string][] =>
       field.is === 'reference' && field.to === 'mission' ? [[one.kind, name]] : [],
     ),
   ),

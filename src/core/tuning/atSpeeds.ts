@@ -11,7 +11,7 @@ export interface AtSpeed {
   good: GoodGains | null;
 }
 
-export interface SpeedStudy {
+export interface GainsAtSpeeds {
   speeds: AtSpeed[];
   /** What holds for all speeds, in a sentence or two. */
   sentence: string;
@@ -24,7 +24,7 @@ export interface SpeedStudy {
  *
  * Source: the gains of `firstGain`, speed by speed.
  */
-export function gainsAtSpeeds(controller: TunedController, robot: Robot): SpeedStudy {
+export function gainsAtSpeeds(controller: TunedController, robot: Robot): GainsAtSpeeds {
   const { speeds: tried, speedText } = SHOWN[controller.id];
   const speeds = tried.others.map((speed) => ({
     speed,

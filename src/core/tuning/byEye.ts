@@ -4,7 +4,7 @@ export const SEEN = ['too slow', 'good', 'too jerky', 'wrong way'] as const;
 export type SeenGain = (typeof SEEN)[number];
 
 /** A gain that was tried, and how it looked. */
-export interface Look {
+export interface GainLook {
   gain: number;
   seen: SeenGain;
 }
@@ -90,7 +90,7 @@ function likeliest(all: readonly Hypothesis[]): number {
  * Source: probabilistic bisection, Waeber, Frazier and Henderson, SIAM J. Control Optim. 51 (2013) 2261–2279.
  * @param looks in any order, at least one; gains other than 0
  */
-export function adviceByEye(looks: readonly Look[]): EyeAdvice {
+export function adviceByEye(looks: readonly GainLook[]): EyeAdvice {
   const [first] = looks;
   if (first === undefined) throw new RangeError('no gain was looked at');
   const all = beforehand(first.gain).map((one) => ({

@@ -2,11 +2,11 @@ import { degrees, number } from '../text/quantities';
 import { degreesFromRadians } from '../geometry/angle';
 import { uncertaintyAt, type TurnErrorModel } from './errorModel';
 import type { TurnGroup } from './grouping';
-import { sideOf, type TurnSide } from '../calibrationValues/turnCommand';
+import { sideOf, type TurnDirection } from '../calibrationValues/turnCommand';
 
 export interface NextTrial {
   targetRad: number;
-  direction: TurnSide;
+  direction: TurnDirection;
   rateRadPerS: number;
   kind: 'spin' | 'pivot';
   why: string;
@@ -112,7 +112,7 @@ export function adviseNextTrial(
           : `Enough: the robot’s own scatter of ± ${number(degreesFromRadians(sd), 1)}° is what is left, and more trials would not make it smaller.`,
     };
   }
-  const direction: TurnSide = group.direction === 'both' ? leastTried(group) : group.direction;
+  const direction: TurnDirection = group.direction === 'both' ? leastTried(group) : group.direction;
   const targetRad = (direction === 'right' ? -1 : 1) * (best?.target ?? Math.PI / 2);
   const rateRadPerS = group.rates[0] ?? 1.5;
   const why = few
@@ -125,7 +125,7 @@ export function adviseNextTrial(
 }
 
 /** Where both directions are one group, the side that was tried less. */
-function leastTried({ points }: TurnGroup): TurnSide {
+function leastTried({ points }: TurnGroup): TurnDirection {
   const left = points.filter(({ side }) => side === 'left').length;
   return left * 2 > points.length ? 'right' : 'left';
 }

@@ -1,4 +1,4 @@
-import { sideOf, type TurnSide } from '../calibrationValues/turnCommand';
+import { sideOf, type TurnDirection } from '../calibrationValues/turnCommand';
 import type { KnownScale } from './errorModel';
 import { angleStepRad } from '../stats/instrumentStep';
 
@@ -27,7 +27,7 @@ const BY_SENSOR = 'own heading';
 export interface TurnPoint {
   target: number;
   actual: number;
-  side: TurnSide;
+  side: TurnDirection;
   rate: number;
   kind: 'spin' | 'pivot';
   readingSdRad?: number | undefined;

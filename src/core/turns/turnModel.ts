@@ -1,5 +1,5 @@
 import { degrees } from '../text/quantities';
-import { commandFor, sideOf, type TurnSide } from '../calibrationValues/turnCommand';
+import { turnCommandFor, sideOf, type TurnDirection } from '../calibrationValues/turnCommand';
 import { hardlyTurns, predictionHalfWidth, turnedBy } from './errorModel';
 import { groupTurns, ratesTried, type TurnGroup } from './grouping';
 import { misfits, type Misfit } from './misfits';
@@ -10,7 +10,7 @@ import { turnPoints, type TurnPoint, type TurnTrial } from './trial';
 /** What to tell the program so that the robot turns by a wanted angle. */
 export interface TurnCommand {
   wantedRad: number;
-  direction: TurnSide;
+  direction: TurnDirection;
   rateRadPerS: number;
   kind: 'spin' | 'pivot';
   /** Signed like the wanted angle; null: there is no honest command, and `reason` says why. */
@@ -38,7 +38,7 @@ export interface TurnModel extends StopPhysics {
 function groupFor(
   groups: readonly TurnGroup[],
   kind: TurnGroup['kind'],
-  side: TurnSide,
+  side: TurnDirection,
   rate: number,
 ) {
   const fitting = groups.filter(
@@ -56,12 +56,12 @@ function whyNone({ model }: TurnGroup, wanted: number, rate: number): string | n
       ? 'The robot turned the other way than it was told: see to its directions first.'
       : 'The robot hardly turned when it was told to: see that both motors run.';
   }
-  const command = commandFor(model, wanted);
+  const command = turnCommandFor(model, wanted);
   if (command > 0) return null;
   return `At ${degrees(rate, 0)}/s it turns on by ${degrees(model.constantRad)} after the stop alone: ${degrees(wanted, 0)} cannot be made so. Turn more slowly.`;
 }
 
-const neverTried = (side: TurnSide, rate: number): string =>
+const neverTried = (side: TurnDirection, rate: number): string =>
   `Nobody has tried a turn to the ${side} at ${degrees(rate, 0)}/s: the two sides often differ.`;
 
 function commandOf(
@@ -78,7 +78,7 @@ function commandOf(
   const wanted = Math.abs(wantedRad);
   const { model } = group;
   const reason = tried ? whyNone(group, wanted, rate) : neverTried(side, rate);
-  const command = commandFor(model, wanted);
+  const command = turnCommandFor(model, wanted);
   const half = reason === null ? predictionHalfWidth(model, command) : Infinity;
   const known = Number.isFinite(half);
   return [

@@ -25,7 +25,7 @@ function usualSd(trials: readonly TargetAndActual[]): number {
  * How much each turn weighs: an angle that was judged by eye, give or take some degrees, counts by the variance of
  * an ordinary turn over its own, its reading included. All weigh 1 where none was judged so.
  */
-export function weightsOf(trials: readonly TargetAndActual[]): number[] {
+export function weightsOfTurns(trials: readonly TargetAndActual[]): number[] {
   if (trials.every(({ readingSdRad }) => !readingSdRad)) return trials.map(() => 1);
   const usual = usualSd(trials) ** 2;
   return trials.map(({ readingSdRad = 0 }) => usual / (usual + readingSdRad ** 2));
@@ -42,7 +42,7 @@ export function fitErrors<T extends TargetAndActual>(
   columns: (trial: T) => number[],
   knownScale = 0,
 ): RoundedFit | null {
-  const roots = weightsOf(trials).map(Math.sqrt);
+  const roots = weightsOfTurns(trials).map(Math.sqrt);
   return roundedFit(
     trials.map((trial, i) => columns(trial).map((value) => value * (roots[i] ?? 1))),
     trials.map(({ target, actual }, i) => (actual - (1 + knownScale) * target) * (roots[i] ?? 1)),

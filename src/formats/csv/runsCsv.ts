@@ -25,7 +25,7 @@ export const FIELDS = {
 export type Field = keyof typeof FIELDS | `mission:${string}`;
 
 /** Which column (by index) is read as what. Columns that are not named are left unread. */
-export type ColumnMap = Partial<Record<Field, number>>;
+export type RunColumns = Partial<Record<Field, number>>;
 
 const plain = (name: string) => name.toLowerCase().replace(/[^a-z0-9]+/g, '');
 
@@ -54,9 +54,12 @@ const GUESSES: Record<keyof typeof FIELDS, string[]> = {
 };
 
 /** The likely meaning of each column, from its heading. */
-export function guessColumns(header: readonly string[], missions: readonly Mission[]): ColumnMap {
+export function guessRunColumns(
+  header: readonly string[],
+  missions: readonly Mission[],
+): RunColumns {
   const names = header.map(plain);
-  const map: ColumnMap = {};
+  const map: RunColumns = {};
   for (const [field, guesses] of Object.entries(GUESSES)) {
     const column = names.findIndex((name) => guesses.includes(name));
     if (column >= 0) map[field as Field] = column;
@@ -106,7 +109,7 @@ function unitsPerMetreOf(column: string): number {
 /** Turned to the right counts as positive where the heading line says so. */
 const positiveOf = (column: string): 1 | -1 => (/right/i.test(column) ? -1 : 1);
 
-function readRow(cells: readonly string[], header: readonly string[], map: ColumnMap): CsvRun {
+function readRow(cells: readonly string[], header: readonly string[], map: RunColumns): CsvRun {
   const at = (field: Field): [string, string] => {
     const column = map[field];
     return column === undefined
@@ -155,7 +158,7 @@ function readRow(cells: readonly string[], header: readonly string[], map: Colum
 }
 
 /** Each row as a run, or with the reason why it cannot be one. */
-export function readRuns(table: CsvTable, map: ColumnMap): CsvRow[] {
+export function readRuns(table: CsvTable, map: RunColumns): CsvRow[] {
   return table.rows.map(({ line, cells }) => {
     try {
       if (cells.length > table.header.length) {

@@ -1,7 +1,7 @@
 import type { SavedRun } from '../records';
 
 /** What pictures and comparisons need of a run: long series are read without the rest. */
-export type RunEnd = Pick<
+export type LoggedEnd = Pick<
   SavedRun,
   | 'id'
   | 'seriesId'

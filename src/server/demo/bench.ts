@@ -9,7 +9,7 @@ import { studyTurns, USUAL_ANGLES_RAD } from '../../core/turns/turnStudy';
 import type { RezeroStrategy } from '../../core/robot/rezeroStrategies';
 import type { LapRecord, StillCheckRecord, TurnTrialRecord } from '../../formats/benchRecords';
 import type { TeamDatabase } from '../database';
-import { saveLog, saveLogPiece } from '../stores/benchLogs';
+import { storeLog, saveLogPiece } from '../stores/benchLogs';
 import { saveRobotChange } from '../stores/robotChanges';
 import { saveStillCheck } from '../stores/stillChecks';
 import { loadDrives } from './drives';
@@ -76,7 +76,7 @@ async function loadChecks(db: TeamDatabase, robotId: string): Promise<void> {
       randomStream(4200, i, 'demo-still'),
     );
     const logId = demoId('G', i + 1);
-    await saveLog(db, {
+    await storeLog(db, {
       id: logId,
       robotId,
       name: 'still check',

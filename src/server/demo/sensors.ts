@@ -11,7 +11,7 @@ import type {
   RangeTrialRecord,
 } from '../../formats/benchRecords';
 import type { TeamDatabase } from '../database';
-import { saveLog, saveLogPiece } from '../stores/benchLogs';
+import { storeLog, saveLogPiece } from '../stores/benchLogs';
 import { demoId } from './ids';
 import { CONDITIONS, loadApplied, loadList, NOT_ASIDE, toHalfDegree, toMillimetre } from './list';
 import { drifting, hiddenPipit } from './scenario';
@@ -120,7 +120,7 @@ async function loadRun(db: TeamDatabase, robotId: string): Promise<void> {
     ),
   };
   const tS = truth.map((sample) => Number(sample.tS.toFixed(3)));
-  await saveLog(db, {
+  await storeLog(db, {
     id: logId,
     robotId,
     name: 'warm-up run',

@@ -10,7 +10,7 @@ import { listRobots } from '../stores/robots';
 import { listStillChecks } from '../stores/stillChecks';
 import { routesOfRobot, trialLists } from './bench';
 import { knownBy } from './courseCalibrations';
-import { fittedRobot } from './fitted';
+import { keptFittedRobot } from './fitted';
 import { validityOf } from './validity';
 
 /** Something that is read once, when it is first asked for. */
@@ -34,7 +34,7 @@ export function benchFacts(
   const rests = async () => {
     const [held, driven] = await Promise.all([holding(), routes()]);
     const saved = allHeld(held);
-    const fitted = fittedRobot(
+    const fitted = keptFittedRobot(
       robot.robot,
       saved.map(({ value }) => value),
     );
@@ -65,7 +65,7 @@ export function benchFacts(
     holding,
     rests,
     validity: once(() => validityOf(db, robot)),
-    fitted: (values: Parameters<typeof fittedRobot>[1]) => fittedRobot(robot.robot, values),
+    fitted: (values: Parameters<typeof keptFittedRobot>[1]) => keptFittedRobot(robot.robot, values),
   };
 }
 

@@ -8,7 +8,7 @@ import type { SavedCalibration } from '../../formats/benchRecords';
 import type { RobotRecord } from '../../formats/records';
 import type { TeamDatabase } from '../database';
 import { calibrationsOf, holdingOf } from '../stores/calibrations';
-import { fittedRobot } from './fitted';
+import { keptFittedRobot } from './fitted';
 import { validityOf } from './validity';
 
 /** What a calibration is made from, for whoever asks what a figure rests on. */
@@ -48,7 +48,7 @@ export async function courseCalibrations(
     all: known.calibrations,
     robot: {
       ...record,
-      robot: fittedRobot(record.robot, values).robot,
+      robot: keptFittedRobot(record.robot, values).robot,
     },
     calibrations: {
       turns: current.turns ?? null,

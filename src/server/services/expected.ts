@@ -4,7 +4,7 @@ import { FORECAST_SEED, type Simulation } from '../../core/forecast/run';
 import { doubtsOf } from '../../core/sources/sources';
 import type { TeamDatabase } from '../database';
 import { calibrationsOf } from '../stores/calibrations';
-import { fittedRobot } from './fitted';
+import { keptFittedRobot } from './fitted';
 import type { SeriesContext } from './seriesContext';
 
 /** What was measured of its robot when a series began. */
@@ -21,7 +21,7 @@ export const expectedOf = (
   { robot, course, version }: SeriesContext,
   values: readonly CalibrationValue[],
 ): Simulation => ({
-  robot: fittedRobot(robot.robot, values).robot,
+  robot: keptFittedRobot(robot.robot, values).robot,
   turns: calibrationOf(values, 'turns'),
   table: course.table,
   route: version.route,

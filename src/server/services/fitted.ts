@@ -4,4 +4,4 @@ import { remembered } from './remembered';
 const fitted = remembered(([record, values]: Parameters<typeof fit>) => fit(record, values));
 
 /** The fitted robot of a record and the calibrations that hold; its turns are simulated for that. */
-export const fittedRobot = (...question: Parameters<typeof fit>) => fitted(question);
+export const keptFittedRobot = (...question: Parameters<typeof fit>) => fitted(question);

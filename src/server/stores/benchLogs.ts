@@ -22,7 +22,7 @@ const logKept = (db: TeamDatabase): KeptForGood<BenchLogRecord> => ({
 });
 
 /** Announce a log; its samples follow in pieces. */
-export const saveLog = (db: TeamDatabase, record: BenchLogRecord): Promise<BenchLogRecord> =>
+export const storeLog = (db: TeamDatabase, record: BenchLogRecord): Promise<BenchLogRecord> =>
   inTransaction(db, async (transaction) =>
     toRecord((await keepForGood(logKept(db), record, transaction)).row),
   );

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import { z } from 'zod';
 import { boundsOf, isSelected, type Selection } from '../../formats/runs/selection';
-import type { RunEnd } from '../../formats/runs/runEnd';
+import type { LoggedEnd } from '../../formats/runs/runEnd';
 import type { TeamDatabase } from '../database';
 import { notFound } from '../problem';
 import { frozenOf } from './frozen';
@@ -56,7 +56,7 @@ const CONDITION: Record<Selection['of'], string> = {
 };
 
 export interface SelectedRun {
-  run: RunEnd;
+  run: LoggedEnd;
   series: SelectedSeries;
   headingRad: number;
 }

@@ -1,10 +1,10 @@
-import type { Difference } from '../../core/course/compare';
+import type { RouteDifference } from '../../core/course/compare';
 import styles from './CourseStation.module.css';
 
 const WORD = { added: 'new', removed: 'gone', changed: 'changed', moved: 'moved' } as const;
 
 /** What differs between two versions, a line a change, before and after. */
-export function DifferenceList({ differences }: { differences: readonly Difference[] }) {
+export function DifferenceList({ differences }: { differences: readonly RouteDifference[] }) {
   if (differences.length === 0) return <p className="faint">Nothing differs.</p>;
   return (
     <ul className={styles.differences} aria-label="Differences">

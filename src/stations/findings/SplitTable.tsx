@@ -1,4 +1,4 @@
-import type { Group } from '../../core/runs/findings';
+import type { RunGroup } from '../../core/runs/findings';
 import { percent } from '../../core/text/quantities';
 import { Table } from '../../ui/Table';
 import { smallText, signedSmall, smallUnit } from './figures';
@@ -7,7 +7,7 @@ const spreadText = (biasM: number | null, sdM: number | null): string =>
   `${signedSmall(biasM) ?? ''} ± ${smallText(sdM) ?? '–'} ${smallUnit()}`;
 
 /** The same figures for the runs that share something: who placed the robot, or the battery. */
-export function SplitTable({ title, groups }: { title: string; groups: readonly Group[] }) {
+export function SplitTable({ title, groups }: { title: string; groups: readonly RunGroup[] }) {
   return (
     <section aria-label={title}>
       <h2>{title}</h2>

@@ -1,4 +1,4 @@
-import { ERRORS } from '../../core/robot/description';
+import { ROBOT_ERRORS } from '../../core/robot/description';
 import type { Robot } from '../../core/robot/robot';
 import { SUMMARIES } from '../../core/robot/robotSummary';
 import { BuildFacts } from './BuildFields';
@@ -14,7 +14,7 @@ function ErrorFields({ robot }: { robot: Robot }) {
       summary={SUMMARIES.errors(robot)}
       note="How far the real robot is from the figures above. Leave 0 where you do not know."
     >
-      <F.Values of="robot.errors" fields={ERRORS} />
+      <F.Values of="robot.errors" fields={ROBOT_ERRORS} />
     </FieldGroup>
   );
 }

@@ -1,13 +1,13 @@
 import type { Mission } from '../../core/table/table';
-import { FIELDS, type ColumnMap, type Field } from '../../formats/csv/runsCsv';
+import { FIELDS, type RunColumns, type Field } from '../../formats/csv/runsCsv';
 import { Select } from '../../ui/fields/Select';
 import styles from './Import.module.css';
 
 interface Props {
   header: readonly string[];
   missions: readonly Mission[];
-  map: ColumnMap;
-  onChange(map: ColumnMap): void;
+  map: RunColumns;
+  onChange(map: RunColumns): void;
 }
 
 const NOT_READ = 'none';
@@ -26,7 +26,7 @@ export function ColumnChoices({ header, missions, map, onChange }: Props) {
     const others = Object.entries(map).filter(
       ([field, index]) => field !== meaning && index !== column,
     );
-    const next: ColumnMap = Object.fromEntries(others);
+    const next: RunColumns = Object.fromEntries(others);
     if (meaning !== NOT_READ) next[meaning as Field] = column;
     onChange(next);
   };

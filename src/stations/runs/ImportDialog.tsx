@@ -5,7 +5,7 @@ import type { Mission } from '../../core/table/table';
 import { counted } from '../../core/text/quantities';
 import type { RunRecord, SavedRun } from '../../formats/records';
 import { readCsvTable, UnreadableFile, type CsvTable } from '../../formats/csv/csvTable';
-import { guessColumns, readRuns, type ColumnMap, type CsvRun } from '../../formats/csv/runsCsv';
+import { guessRunColumns, readRuns, type RunColumns, type CsvRun } from '../../formats/csv/runsCsv';
 import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { FileField } from '../../ui/fields/FileField';
@@ -42,7 +42,7 @@ const toRecord = (seriesId: string, opened: Opened, line: number, run: CsvRun): 
 /** Runs from a CSV file: map the columns, see what will be read, take it over all at once. */
 export function ImportDialog({ seriesId, missions, onImported, onClose }: Props) {
   const [opened, setOpened] = useState<Opened | null>(null);
-  const [map, setMap] = useState<ColumnMap>({});
+  const [map, setMap] = useState<RunColumns>({});
   const [withoutBad, setWithoutBad] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
@@ -57,7 +57,7 @@ export function ImportDialog({ seriesId, missions, onImported, onClose }: Props)
       const table = readCsvTable(new Uint8Array(await file.arrayBuffer()));
       const ids = new Map(table.rows.map(({ line }) => [line, ulid()]));
       setOpened({ name: file.name, table, ids, readAt: Date.now() });
-      setMap(guessColumns(table.header, missions));
+      setMap(guessRunColumns(table.header, missions));
     } catch (error) {
       if (!(error instanceof UnreadableFile)) throw error;
       setProblem(`${file.name}: ${error.message}`);

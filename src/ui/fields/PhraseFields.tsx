@@ -1,6 +1,6 @@
 import { Fragment, useId } from 'react';
 import {
-  fieldsOf,
+  describedFields,
   MOST_LETTERS,
   type AnyValue,
   type Description,
@@ -157,7 +157,7 @@ function SlotField(props: SlotProps) {
 /** A record as its sentence, the values edited in place. */
 export function PhraseFields(props: Props) {
   const { description, record, unset = {}, things = { mission: [] }, onChange } = props;
-  const fields = fieldsOf(description);
+  const fields = describedFields(description);
   const partsOf = (phrase: Phrase) =>
     phrase.map((part, i) => {
       if (typeof part === 'string') return part;

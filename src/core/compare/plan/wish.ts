@@ -4,7 +4,7 @@ import { alphaOfOne } from '../power';
 import { LEVEL_AT_END } from './lookOnce';
 import { orderOf } from './mixedOrder';
 import { wayCounts, type Way } from './ways';
-import { runsNeeded, type Difference } from '../runsNeeded';
+import { runsNeeded, type DifferenceSought } from '../runsNeeded';
 
 /** What a coach would like to see: so much nearer, so much less spread, so many more of ten. */
 export type Wish =
@@ -42,7 +42,7 @@ const LEAST_OF_FOUR = 3;
 /** Mean distance from the middle over the standard deviation of one coordinate, of a normal cloud (Rayleigh). */
 const DISTANCE_PER_SD = Math.sqrt(Math.PI / 2);
 
-function differenceOf(wish: Wish, { a }: Comparison): Difference | string {
+function differenceOf(wish: Wish, { a }: Comparison): DifferenceSought | string {
   const { meanDistanceM } = a;
   if (wish.about !== 'success' && meanDistanceM === null) {
     return 'Nobody measured where the runs before ended.';
@@ -80,7 +80,7 @@ export function wished(wish: Wish): string {
 const none = (sentence: string): RunPlan => ({ sentence, perSeries: null, order: [] });
 
 /** Of each way: of one change its question is asked alone; of two every run tells of both. */
-function runsOfEach(difference: Difference, changes: 1 | 2): number | null {
+function runsOfEach(difference: DifferenceSought, changes: 1 | 2): number | null {
   if (changes === 1) return runsNeeded(difference, POWER, alphaOfOne(LEVEL_AT_END));
   const ofOne = runsNeeded(difference, POWER);
   return ofOne === null ? null : Math.max(LEAST_OF_FOUR, Math.ceil(ofOne / 2));

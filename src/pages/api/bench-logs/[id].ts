@@ -1,9 +1,9 @@
 import { benchLogRecord } from '../../../formats/benchRecords';
 import { endpoint, json, putEndpoint } from '../../../server/endpoint';
 import { notFound } from '../../../server/problem';
-import { findLog, saveLog } from '../../../server/stores/benchLogs';
+import { findLog, storeLog } from '../../../server/stores/benchLogs';
 
-export const PUT = putEndpoint(benchLogRecord, saveLog);
+export const PUT = putEndpoint(benchLogRecord, storeLog);
 
 /** What a log is called, how long it is and in how many pieces it comes. */
 export const GET = endpoint(async (db, { params }) => {

@@ -1,5 +1,5 @@
 import type { MountStudy } from '../../../core/tuning/mounting';
-import type { SpeedStudy } from '../../../core/tuning/atSpeeds';
+import type { GainsAtSpeeds } from '../../../core/tuning/atSpeeds';
 import type { GainRequest, GainsWorker, GoodReply, PushReply } from '../../../workers/gains.worker';
 import { inWorker, type WorkerJob } from '../../inWorker';
 
@@ -19,5 +19,5 @@ export const mountsFor = (asked: GainRequest): WorkerJob<MountStudy | null> =>
   inWorker<GainsWorker, MountStudy | null>(gainsWorker, ({ mounts }) => mounts(asked));
 
 /** Which gains are good at slower and faster drives. */
-export const speedsFor = (asked: GainRequest): WorkerJob<SpeedStudy> =>
-  inWorker<GainsWorker, SpeedStudy>(gainsWorker, ({ speeds }) => speeds(asked));
+export const speedsFor = (asked: GainRequest): WorkerJob<GainsAtSpeeds> =>
+  inWorker<GainsWorker, GainsAtSpeeds>(gainsWorker, ({ speeds }) => speeds(asked));

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { SpeedStudy } from '../../../core/tuning/atSpeeds';
+import type { GainsAtSpeeds } from '../../../core/tuning/atSpeeds';
 import type { MountStudy } from '../../../core/tuning/mounting';
 import type { GainRequest, GoodReply, PushReply } from '../../../workers/gains.worker';
 import { sentenceOf } from '../../api';
@@ -51,4 +51,4 @@ export const useMounts = (asked: GainRequest, isAsked: boolean) =>
 
 /** Which gains are good at slower and faster drives; sought only when somebody asks. */
 export const useSpeeds = (asked: GainRequest, isAsked: boolean) =>
-  useAnswer<SpeedStudy>(isAsked ? asked.controller : null, () => speedsFor(asked));
+  useAnswer<GainsAtSpeeds>(isAsked ? asked.controller : null, () => speedsFor(asked));

@@ -1,5 +1,5 @@
 import { bestForPlaces, placeSentence, type RangePlace } from '../../../core/ranging/bestForPlaces';
-import type { RangeCalibration, DeviceRange } from '../../../core/ranging/rangeCalibration';
+import type { RangeFit, DeviceRange } from '../../../core/ranging/rangeCalibration';
 import { factorText, stepText } from '../../../core/ranging/rangeStudy';
 import { benchScale, errorFigure, errorScale } from '../../../core/text/lengths';
 import { benchLength, errorLength } from '../../../core/text/quantities';
@@ -12,7 +12,7 @@ const SHAPES = ['rectRot', 'triangle', 'circle', 'rect', 'crossRot'] as const;
 const SIGNS = ['◆', '▲', '●', '■', '✕'];
 
 /** Each unit's mean error against the distance. */
-export const RangeChart = ({ found, sentence }: { found: RangeCalibration; sentence: string }) => (
+export const RangeChart = ({ found, sentence }: { found: RangeFit; sentence: string }) => (
   <Frame
     title="Reads too far, against the distance"
     sentence="Each mark is the mean of a distance; on 0 it reads as the tape does."

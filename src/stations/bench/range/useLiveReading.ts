@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { isA } from '../../../core/devices/ofRobot';
-import { columnsOf } from '../../../core/devices/columns';
+import { columnsOfDevices } from '../../../core/devices/columns';
 import { mean } from '../../../core/stats/moments';
 import type { Robot } from '../../../core/robot/robot';
 import { sentenceOf } from '../../api';
@@ -19,7 +19,7 @@ export function useLiveReading(robot: Robot, label: string) {
   const [problem, setProblem] = useState<string | null>(null);
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);
-  const columns = columnsOf(robot).filter(({ unit }) => isA(unit, 'distance sensor'));
+  const columns = columnsOfDevices(robot).filter(({ unit }) => isA(unit, 'distance sensor'));
   const title = columns.find(({ unit }) => unit.label === label)?.title;
   const take = useCallback(
     async (source: LiveSource, onReading: (readingM: number | null) => void) => {

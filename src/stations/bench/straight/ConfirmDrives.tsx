@@ -1,7 +1,7 @@
 import { LENGTH_READ } from '../../../core/drive/lengthRead';
 import { roundLength } from '../../../core/text/lengths';
 import { judgeDrives, type ConfirmationDrive } from '../../../core/drive/confirmDrive';
-import { commandFor } from '../../../core/drive/straightStudy';
+import { driveCommandFor } from '../../../core/drive/straightStudy';
 import type { StraightCalibration } from '../../../core/calibrationValues/straight';
 import { benchLength, errorLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
@@ -34,7 +34,7 @@ export function ConfirmDrives({ calibration, straight, speedMPerS, onTold, onNot
       key={calibration.id}
       title="Two drives to confirm it"
       asked={wantedLengths().map((wantedM) => {
-        const distanceM = commandFor(wantedM, straight);
+        const distanceM = driveCommandFor(wantedM, straight);
         return {
           told: `${benchLength(wantedM)}: tell a program that knows only the record ${errorLength(distanceM, 1)}`,
           label: `Truly driven, ${benchLength(wantedM)}`,

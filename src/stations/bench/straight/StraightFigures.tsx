@@ -1,5 +1,5 @@
 import { roundLength } from '../../../core/text/lengths';
-import { commandFor } from '../../../core/drive/straightStudy';
+import { driveCommandFor } from '../../../core/drive/straightStudy';
 import type { Estimate } from '../../../core/drive/estimate';
 import type { StraightModel } from '../../../core/drive/straightModel';
 import { benchLength, degrees, errorLength, number, aMetre } from '../../../core/text/quantities';
@@ -51,7 +51,7 @@ export function StraightFigures({ model }: { model: StraightModel }) {
   ];
   const told = WANTED_M.map(roundLength).map((wantedM) => ({
     wantedM,
-    tellM: commandFor(wantedM, { scaleFactor: scaleFactor.value, coastM: coastM.value }),
+    tellM: driveCommandFor(wantedM, { scaleFactor: scaleFactor.value, coastM: coastM.value }),
   }));
   return (
     <div>

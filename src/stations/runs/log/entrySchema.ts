@@ -3,7 +3,7 @@ import { note, shortText } from '../../../formats/fields';
 import type { Entry } from './entry';
 
 /** A run while it is being entered: as it is kept in the browser, and as its form takes it. */
-export const entrySchema = z.object({
+export const runEntrySchema = z.object({
   id: z.string(),
   version: z.number().int().min(0),
   happenedAt: z.string().nullable(),

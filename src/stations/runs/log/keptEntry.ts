@@ -7,7 +7,7 @@ const keyOf = (seriesId: string) => `corvat-entry:${seriesId}`;
 export async function keptEntry(seriesId: string): Promise<Entry | null> {
   const key = keyOf(seriesId);
   if (readKept(key) === null) return null;
-  const { entrySchema } = await import('./entrySchema');
+  const { runEntrySchema: entrySchema } = await import('./entrySchema');
   return readKeptAs(key, (value) => entrySchema.parse(value));
 }
 
