@@ -3,7 +3,7 @@ import type { Draws } from '../stats/random';
 import type { DeviceChannel } from './channel';
 import type { PortClass } from './portClasses';
 
-/** All that is known of a kind of unit, but for how the simulator reads it (simulate/units). */
+/** All that is known of a kind of unit, but for how the simulator reads it (core/sensing). */
 export interface DeviceKind<Kind extends string = string, Behaviour extends Fields = Fields> {
   kind: Kind;
   /** How its units are labelled at first: a letter, and a number behind it. */
@@ -35,7 +35,11 @@ export interface DeviceKind<Kind extends string = string, Behaviour extends Fiel
   noise: Readonly<Record<string, NumberValue>> | null;
 }
 
-/** Keeps the types of what it is given. */
+/** What a usual kind is not. */
+const USUAL = { single: false, isBuiltInSomewhere: false, faces: false, lack: null };
+
+/** A kind by what is special about it; keeps the types of what it is given. */
 export const deviceKind = <const Kind extends string, Behaviour extends Fields>(
-  kind: DeviceKind<Kind, Behaviour>,
-): DeviceKind<Kind, Behaviour> => kind;
+  kind: Omit<DeviceKind<Kind, Behaviour>, keyof typeof USUAL> &
+    Partial<Pick<DeviceKind, keyof typeof USUAL>>,
+): DeviceKind<Kind, Behaviour> => ({ ...USUAL, ...kind });

@@ -18,10 +18,6 @@ export const attachment = deviceKind({
   letter: 'A',
   connection: 'motor',
   behaviour,
-  single: false,
-  isBuiltInSomewhere: false,
-  faces: false,
-  lack: null,
   channels: [
     {
       name: 'angle',

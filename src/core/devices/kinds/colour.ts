@@ -44,10 +44,6 @@ export const colour = deviceKind({
   letter: 'C',
   connection: 'sensor',
   behaviour,
-  single: false,
-  isBuiltInSomewhere: false,
-  faces: false,
-  lack: null,
   channels: [
     channel('red'),
     channel('green'),

@@ -71,8 +71,6 @@ export const distance = deviceKind({
   letter: 'D',
   connection: 'sensor',
   behaviour,
-  single: false,
-  isBuiltInSomewhere: false,
   faces: true,
   lack: 'approaches fail; drive a set distance instead, or against a wall',
   channels: [

@@ -63,7 +63,6 @@ export const heading = deviceKind({
   behaviour,
   single: true,
   isBuiltInSomewhere: true,
-  faces: false,
   lack: 'turns and straight drives go by the encoders alone, and slip is not seen',
   channels: [],
   hidden: ({ between, either }) => ({

@@ -36,10 +36,6 @@ export const light = deviceKind({
   letter: 'L',
   connection: 'sensor',
   behaviour,
-  single: false,
-  isBuiltInSomewhere: false,
-  faces: false,
-  lack: null,
   channels: [
     {
       name: 'light',

@@ -8,8 +8,6 @@ const motor = <Side extends 'left' | 'right'>(side: Side) =>
     behaviour: {},
     single: true,
     isDriven: true,
-    isBuiltInSomewhere: false,
-    faces: false,
     lack: 'it does not drive',
     channels: [],
     noise: null,

@@ -7,10 +7,6 @@ export const other = deviceKind({
   letter: 'X',
   connection: 'sensor',
   behaviour: {},
-  single: false,
-  isBuiltInSomewhere: false,
-  faces: false,
-  lack: null,
   channels: [],
   noise: null,
 });

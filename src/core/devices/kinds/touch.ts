@@ -27,10 +27,7 @@ export const touch = deviceKind({
   connection: 'sensor',
   behaviour,
   note: ({ readsWhilePressed }) => (readsWhilePressed ? '' : 'reads false while pressed'),
-  single: false,
-  isBuiltInSomewhere: false,
   faces: true,
-  lack: null,
   channels: [
     {
       name: 'touch',
