@@ -87,3 +87,13 @@ test('trials that are typed while the server is away outlast a reload, and are s
   await expect(rows(page, 'Trials')).toHaveCount(2);
   expect(page.url()).toContain('list=');
 });
+
+test('a part of a page that cannot be fetched says so, and the page around it stays', async ({
+  corvat: page,
+}) => {
+  await open(page, '/bench/turns');
+  await page.route(/TurnsFromLog/, (route) => route.abort());
+  await page.getByText('From the robot’s own log').click();
+  await expect(page.getByText('This part could not be fetched: is Corvat running?')).toBeVisible();
+  await expect(page.getByTestId('verdict')).toBeVisible();
+});

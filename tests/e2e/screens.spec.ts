@@ -1,7 +1,7 @@
-import { statSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
+import { kilobytes } from './kilobytes';
 import { errorsOf, expect, open, ready, test } from './corvat';
 
 const S = '01DEMS0000000000000000000';
@@ -53,11 +53,6 @@ const TABLET = { width: 768, height: 1024 };
 const ZOOMED = { width: 640, height: 400 };
 /** Pages of a table to print are as wide as paper. */
 const ON_PAPER = ['Log sheet', 'Step card', 'Wiring sheet', 'Bench table to print'];
-
-/** How much is sent for these scripts. */
-const kilobytes = (urls: string[]): number =>
-  urls.reduce((sum, url) => sum + statSync(`dist/client${new URL(url).pathname}.br`).size, 0) /
-  1000;
 
 /** By how much the page is wider than its window. */
 const tooWide = (page: Page): Promise<number> =>

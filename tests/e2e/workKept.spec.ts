@@ -292,13 +292,3 @@ test('a run that drives is no still check, and the same file counts once', async
   );
   await expect(page.getByText(/are its times milliseconds\?/)).toBeVisible();
 });
-
-test('a part of a page that cannot be fetched says so, and the page around it stays', async ({
-  corvat: page,
-}) => {
-  await open(page, '/bench/turns');
-  await page.route(/TurnsFromLog/, (route) => route.abort());
-  await page.getByText('From the robot’s own log').click();
-  await expect(page.getByText('This part could not be fetched: is Corvat running?')).toBeVisible();
-  await expect(page.getByTestId('verdict')).toBeVisible();
-});

@@ -10,6 +10,16 @@ const MILLISECONDS = 'are these milliseconds? seconds are expected';
 const DEGREES = 'are these degrees? radians are expected';
 const MILLIMETRES = 'are these millimetres? metres are expected';
 
+/** How finely an encoder counts what its motor turns. */
+export const countsPerMotorDegree = number({
+  label: 'Counts per motor degree',
+  quantity: 'ratio',
+  min: 0,
+  max: 10_000,
+  open: 'below',
+  default: 1,
+});
+
 /** Two full turns and some: no program is told more at once. */
 const MOST_TURN_RAD = 13;
 

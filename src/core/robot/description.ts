@@ -1,5 +1,5 @@
 import { choice, flag, number, numeral, orNothing, text } from '../description/description';
-import { trackM, wheelDiameterM } from '../description/values';
+import { countsPerMotorDegree, trackM, wheelDiameterM } from '../description/values';
 
 /* The values of a robot's record, part by part, each described once. */
 
@@ -15,14 +15,7 @@ export const SIZES = {
     open: 'below',
     default: 1,
   }),
-  encoderCountsPerMotorDegree: number({
-    label: 'Counts per motor degree',
-    quantity: 'ratio',
-    min: 0,
-    max: 10_000,
-    open: 'below',
-    default: 1,
-  }),
+  encoderCountsPerMotorDegree: countsPerMotorDegree,
 };
 
 const ofBody = (label: string, usual: number, about?: string) =>

@@ -1,17 +1,8 @@
-import { number } from '../../description/description';
+import { countsPerMotorDegree } from '../../description/values';
 import { deviceKind } from '../kind';
 
 /** How a motor that moves an attachment behaves. */
-const behaviour = {
-  countsPerMotorDegree: number({
-    label: 'Counts per motor degree',
-    quantity: 'ratio',
-    min: 0,
-    max: 10_000,
-    open: 'below',
-    default: 1,
-  }),
-};
+const behaviour = { countsPerMotorDegree };
 
 export const attachment = deviceKind({
   kind: 'attachment motor',
