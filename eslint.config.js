@@ -55,6 +55,10 @@ const ASKS_KIND = {
   selector: `BinaryExpression[operator=/^[!=]==$/] > Literal[value=/^(${KIND_NAMES})$/]`,
   message: 'Ask the registry of its kinds, not for one by its name.',
 };
+const RELOADS = {
+  selector: 'CallExpression[callee.property.name="reload"]',
+  message: 'What is pressed before a page listens is lost: reload(page) of ./corvat waits.',
+};
 const HOUSED = { selector: 'Program', message: 'Give this file a room of the core (floors.js).' };
 
 /** Files so deep in a room of the core import nothing of the rooms that stand behind it in floors.js. */
@@ -132,6 +136,7 @@ export default defineConfig(
     },
   },
   { files: ['src/core/*.ts'], rules: { 'no-restricted-syntax': ['error', HOUSED] } },
+  { files: ['tests/e2e/*.spec.ts'], rules: { 'no-restricted-syntax': ['error', RELOADS] } },
   {
     files: ['**/*.tsx'],
     ...a11y.flatConfigs.recommended,

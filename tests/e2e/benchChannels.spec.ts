@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test } from './corvat';
+import { expect, open, reload, test } from './corvat';
 import { act, data, pass, WREN } from './standIn';
 
 test.describe.configure({ mode: 'serial' });
@@ -110,7 +110,7 @@ test('what the stand-in reads besides its heading is kept with it', async ({ cor
   await pass(page, 1);
   await page.getByRole('button', { name: 'Done' }).click();
   await kept(page);
-  await page.reload();
+  await reload(page);
   const channel = page.getByLabel('Channel of the log');
   await channel.selectOption('Touch');
   await expect(page.getByRole('img', { name: /^Touch\. From free to pressed/ })).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test } from './corvat';
+import { expect, open, reload, test } from './corvat';
 import { WREN } from './standIn';
 
 const rows = (page: Page, table: string) =>
@@ -43,7 +43,7 @@ test('a known drift is taken out, the advice is followed, and another screen los
   await expect(rows(page, 'Trials')).toHaveCount(5);
   await add(page, '91.9');
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
-  await other.reload();
+  await reload(other);
   await expect(rows(other, 'Trials')).toHaveCount(6);
   await expect(other.getByText('bumped')).toBeVisible();
   // What both have changed is for people to decide.
@@ -55,7 +55,7 @@ test('a known drift is taken out, the advice is followed, and another screen los
   );
   await page.getByRole('button', { name: 'Keep it now' }).click();
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
-  await other.reload();
+  await reload(other);
   await expect(other.getByText('touched')).toBeVisible();
   await other.close();
 });
@@ -77,13 +77,13 @@ test('trials that are typed while the server is away outlast a reload, and are s
   await laptop.detach();
   await expect(rows(page, 'Trials').first()).toContainText('94.4°');
   await expect(page.getByRole('alert')).toContainText('Corvat does not answer just now');
-  await page.reload();
+  await reload(page);
   await expect(rows(page, 'Trials')).toHaveCount(2);
   await expect(page.getByRole('alert')).toContainText('Corvat does not answer just now');
   await page.unroute('**/api/bench-trials/**');
   // Nobody presses anything.
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
-  await page.reload();
+  await reload(page);
   await expect(rows(page, 'Trials')).toHaveCount(2);
   expect(page.url()).toContain('list=');
 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, open, ready, test } from './corvat';
+import { expect, open, ready, reload, test } from './corvat';
 import { act, pass, WREN } from './standIn';
 import { plugInRobot, said, say, withRobot } from './usbRobot';
 
@@ -80,7 +80,7 @@ test('a robot on USB that is not chosen, silent, started anew or pulled out is t
     'The heading drifted by 0.100 °/s.',
   );
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
-  await page.reload();
+  await reload(page);
   await ready(page);
   await page.getByRole('link', { name: 'robot on USB' }).first().click();
   await page.waitForURL(/list=/);

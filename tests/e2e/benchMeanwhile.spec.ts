@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, open, test } from './corvat';
+import { expect, open, reload, test } from './corvat';
 import { act, WREN } from './standIn';
 
 test.describe.configure({ mode: 'default' });
@@ -29,7 +29,7 @@ test('what is typed while the stand-in moves stands beside what it brings', asyn
   await expect(trials).toHaveCount(2);
   await expect(trials.filter({ hasText: '93.0°' })).toHaveCount(1);
   await expect(page.getByTestId('keeping')).toHaveText('Everything is kept.');
-  await page.reload();
+  await reload(page);
   await expect(trials).toHaveCount(2);
 
   await open(page, '/bench/square?new');

@@ -153,6 +153,12 @@ export async function open(page: Page, path: string): Promise<void> {
   await ready(page);
 }
 
+/** Load the page again; what is pressed before its islands listen would be lost. */
+export async function reload(page: Page): Promise<void> {
+  await page.reload();
+  await ready(page);
+}
+
 /** Unfold a part of a robot's record. */
 export const unfold = (page: Page, part: string): Promise<void> =>
   page.locator('summary').filter({ hasText: part }).click();

@@ -1,4 +1,4 @@
-import { expect, open, test, unfold } from './corvat';
+import { expect, open, reload, test, unfold } from './corvat';
 
 const sentences = (page: import('@playwright/test').Page) =>
   page.getByRole('list', { name: 'Steps of the route' }).getByRole('listitem');
@@ -25,7 +25,7 @@ test('a route is edited by keyboard: added, moved, doubled, removed, undone, red
   await page.keyboard.press('Control+y');
   await expect(sentences(page)).toHaveCount(4);
   // What is not saved is still there after a reload.
-  await page.reload();
+  await reload(page);
   await expect(sentences(page)).toHaveCount(4);
   await page.getByRole('button', { name: 'Undo' }).click();
 });
@@ -181,7 +181,7 @@ test('a mission is moved on the table and saved; a wrong value is said and not t
   await x.fill(String(before + 2));
   await page.getByRole('button', { name: 'Save the table' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(x).toHaveValue(String(before + 2));
 });
 
@@ -197,7 +197,7 @@ test('a coloured field is laid on the table, seen on its plan and kept', async (
   await expect(field).toBeVisible();
   await page.getByRole('button', { name: 'Save the table' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
-  await page.reload();
+  await reload(page);
   await expect(page.getByLabel('Field 1 colour')).toHaveValue('#1f8a3c');
   await expect(page.getByLabel('Field 1 from x')).toHaveValue('1500');
   await page.getByRole('button', { name: 'Take field 1 away' }).click();

@@ -1,5 +1,5 @@
 import { databasePid, untilAnswers, webPid } from '../support/corvat';
-import { expect, logWorked, open, ready, startSeries, test } from './corvat';
+import { expect, logWorked, open, ready, reload, startSeries, test } from './corvat';
 
 const rows = 'saved-run';
 
@@ -23,7 +23,7 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   await expect(page.getByText(/Say first whether it worked/)).toBeVisible();
   await expect(page.getByTestId(rows)).toHaveCount(0);
   // What was typed survives a reload.
-  await page.reload();
+  await reload(page);
   await ready(page);
   await expect(page.getByLabel('End x (to the right)')).toHaveValue('21');
   await page.keyboard.press('w');
@@ -57,7 +57,7 @@ test('a run is logged on the pad, corrected, undone, set aside and taken back', 
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await page.getByRole('button', { name: 'Take run 1 back in' }).click();
   await expect(page.getByTestId('log-sentence')).toContainText('1 run of 10 logged, 1 set aside');
-  await page.reload();
+  await reload(page);
   await expect(page.getByTestId(rows).last()).toContainText('21 | 7 mm');
 });
 
@@ -78,7 +78,7 @@ for (const what of ['web process', 'database'] as const) {
     await untilAnswers(served.url);
     await expect(page.getByTestId(rows)).toHaveCount(4, { timeout: 30_000 });
     await expect(page.getByTestId('waiting-run')).toHaveCount(0);
-    await page.reload();
+    await reload(page);
     await expect(page.getByTestId(rows)).toHaveCount(4);
   });
 }
@@ -114,7 +114,7 @@ test('an answer that was lost leaves one run, and a change made elsewhere is sho
   });
   await logWorked(page);
   await expect(page.getByTestId(rows)).toHaveCount(1);
-  await page.reload();
+  await reload(page);
   await expect(page.getByTestId(rows)).toHaveCount(1);
 
   const other = await context.newPage();

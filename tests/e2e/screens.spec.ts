@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
 import { kilobytes } from './kilobytes';
-import { errorsOf, expect, open, ready, test } from './corvat';
+import { errorsOf, expect, open, ready, reload, test } from './corvat';
 
 const S = '01DEMS0000000000000000000';
 const SCREENS = {
@@ -220,7 +220,7 @@ test('a browser that keeps nothing shows its pages, and switches the theme while
 test('the theme is switched by hand and remembered', async ({ corvat: page }) => {
   await open(page, '/');
   await page.getByRole('button', { name: 'Dark theme' }).click();
-  await page.reload();
+  await reload(page);
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark');
 });
 

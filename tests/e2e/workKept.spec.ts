@@ -1,4 +1,4 @@
-import { expect, open, ready, startSeries, test, unfold } from './corvat';
+import { expect, open, ready, reload, startSeries, test, unfold } from './corvat';
 import { WREN } from './standIn';
 
 /** In a second window, its own name in the browser's storage. */
@@ -15,7 +15,7 @@ test('two windows on one route: neither edit vanishes', async ({ corvat: page, c
   await expect(page.getByText(/changed in another window as well/)).toBeVisible();
   // Both are still there after both are closed and one is opened again.
   await other.close();
-  await page.reload();
+  await reload(page);
   await ready(page);
   await expect(page.getByTestId('step-1').getByLabel('Distance')).toHaveValue('41');
   await page.getByRole('button', { name: 'Take that one' }).click();
@@ -26,7 +26,7 @@ test('two windows on one route: neither edit vanishes', async ({ corvat: page, c
   await page.evaluate(() => {
     for (const key of Object.keys(localStorage)) localStorage.setItem(key, '{"base":1,"value":{}}');
   });
-  await page.reload();
+  await reload(page);
   await ready(page);
   await expect(page.getByTestId('saved-state')).toHaveText('version 1');
 });
@@ -59,7 +59,7 @@ test('what was changed of a robot and a table, and not saved, comes back with th
   const wide = await width.inputValue();
   await width.fill('1200');
   await expect(page.getByText(/outside the table as it is now: the .*wall 1/)).toBeVisible();
-  await page.reload();
+  await reload(page);
   await ready(page);
   await expect(width).toHaveValue('1200');
   await page.getByRole('button', { name: 'Back to what is saved' }).click();
@@ -134,7 +134,7 @@ test('a unit is added, placed, told how programs read it, made another kind, and
   await expect(page.getByText('1 distance sensor.', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Save the robot' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
-  await page.reload();
+  await reload(page);
   await ready(page);
   await unit.getByRole('button', { name: 'More of D1' }).click();
   await expect(unit.getByLabel('Ahead of the axle')).toHaveValue('85');
@@ -151,7 +151,7 @@ test('a unit is added, placed, told how programs read it, made another kind, and
   // Off the robot and into the stock, from there on again: with all that is known of it.
   await unit.getByRole('button', { name: 'Take it off, into the team’s stock' }).click();
   await expect(page.getByRole('region', { name: 'Stock' })).toContainText('D1, light sensor');
-  await page.reload();
+  await reload(page);
   await ready(page);
   await page.getByRole('button', { name: 'Put D1 on this robot' }).click();
   await expect(unit).toBeVisible();
