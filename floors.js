@@ -3,14 +3,26 @@
  * this list, and nothing that stands behind: so no room depends on itself round a circle.
  */
 export const FLOORS = {
-  'mathematics and statistics': ['geometry', 'stats', 'chart'],
+  'mathematics and statistics': ['geometry', 'stats', 'detection', 'chart'],
   'words and quantities': ['text', 'quantities', 'description', 'procedure', 'versions', 'colour'],
   'robot and table': ['devices', 'robot', 'channels', 'table', 'sensing', 'program'],
   motion: ['calibrationValues', 'control'],
   steps: ['steps', 'course'],
   simulation: ['simulate'],
   'bench and calibrations': [
-    ...['gyro', 'loop', 'placing', 'tuning', 'turns', 'square', 'walls', 'ranging'],
+    ...[
+      'gyro',
+      'loop',
+      'placing',
+      'tuning',
+      'turns',
+      'square',
+      'walls',
+      'ranging',
+      'light',
+      'colourClasses',
+      'presence',
+    ],
     ...['calibration', 'drive', 'directions'],
   ],
   'errors and forecasts': ['runs', 'sources', 'forecast', 'compare'],

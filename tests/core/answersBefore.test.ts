@@ -26,11 +26,13 @@ const withoutStepIds = (answer: unknown): object =>
   ) as object;
 
 describe('what a procedure has answered it answers still, key by key', () => {
-  it.each(catalog.map((procedure) => [procedure.name, procedure] as const))('%s', (name, one) => {
+  const names = [...new Set(answered.map(({ name }) => name))];
+  it.each(names)('%s', (name) => {
+    const one = catalog.find((procedure) => procedure.name === name);
     const own = answered.filter((each) => each.name === name);
     expect(own.length).toBeGreaterThan(2);
     for (const { input, answer } of own) {
-      expect(withoutStepIds(kept(one.run(input)))).toMatchObject(withoutStepIds(answer));
+      expect(withoutStepIds(kept(one?.run(input)))).toMatchObject(withoutStepIds(answer));
     }
   });
 });

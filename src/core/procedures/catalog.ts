@@ -14,6 +14,7 @@ import { procedure, type Procedure } from '../procedure/procedure';
 import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from '../robot/robot';
 import { consistency } from '../runs/consistency';
+import { lightProcedures } from './lightProcedures';
 import { sensorProcedures } from './sensorProcedures';
 import { traceRun } from '../forecast/run';
 import { simulateAll } from '../forecast/simulateAll';
@@ -87,4 +88,5 @@ export const catalog: readonly Procedure[] = [
   ...rangingProcedures,
   placingProcedure,
   ...sensorProcedures,
+  ...lightProcedures,
 ];
