@@ -23,6 +23,9 @@ import {
   DRILL_LIST,
   GAIN_LIST,
   LAP_LIST,
+  LIGHT_LIST,
+  COLOUR_LIST,
+  PRESENCE_LIST,
   MADE_UNDER,
   PLACING_LIST,
   RANGE_LIST,
@@ -39,6 +42,9 @@ import {
   drillTrialRecord,
   gainTrialRecord,
   gaugeTrialRecord,
+  lightTrialRecord,
+  colourTrialRecord,
+  presenceTrialRecord,
   lapRecord,
   placingTrialRecord,
   rangeTrialRecord,
@@ -172,6 +178,9 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
       .describe('where they would stand if it were placed as planned; null: nobody said'),
   }),
   listOf('gauge', gaugeTrialRecord, {}),
+  listOf('light', lightTrialRecord, shapeOf(LIGHT_LIST)),
+  listOf('colours', colourTrialRecord, shapeOf(COLOUR_LIST)),
+  listOf('presence', presenceTrialRecord, shapeOf(PRESENCE_LIST)),
   listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
   listOf('gains', gainTrialRecord, {
     ...shapeOf(GAIN_LIST),
@@ -272,6 +281,12 @@ export type PlacingTrials = Extract<BenchTrialsRecord, { procedure: 'placing' }>
 export type { PlacingTrialRecord } from '../core/trials/placing';
 export type GaugeTrials = Extract<BenchTrialsRecord, { procedure: 'gauge' }>;
 export type { GaugeTrialRecord } from '../core/trials/gauge';
+export type LightTrials = Extract<BenchTrialsRecord, { procedure: 'light' }>;
+export type { LightTrialRecord } from '../core/trials/light';
+export type ColourTrials = Extract<BenchTrialsRecord, { procedure: 'colours' }>;
+export type { ColourTrialRecord } from '../core/trials/colour';
+export type PresenceTrials = Extract<BenchTrialsRecord, { procedure: 'presence' }>;
+export type { PresenceTrialRecord } from '../core/trials/presence';
 export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;
 export type DrillTrialRecord = z.output<typeof drillTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;

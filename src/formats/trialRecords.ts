@@ -2,9 +2,12 @@ import { z } from 'zod';
 import { shapeOf, valuesSchema } from '../core/description/schema';
 import { ANCHOR } from '../core/trials/anchor';
 import { DAMPING_LOOK, GAIN_TRIAL } from '../core/trials/gain';
+import { COLOUR_TRIAL } from '../core/trials/colour';
 import { GAUGE_TRIAL } from '../core/trials/gauge';
 import { LAP_TRIAL } from '../core/trials/lap';
+import { LIGHT_TRIAL } from '../core/trials/light';
 import { PLACING_TRIAL } from '../core/trials/placing';
+import { PRESENCE_TRIAL } from '../core/trials/presence';
 import { RANGE_TRIAL } from '../core/trials/range';
 import { SPEED_TRIAL } from '../core/trials/speed';
 import { SQUARING_TRIAL } from '../core/trials/squaring';
@@ -31,6 +34,9 @@ export const speedTrialRecord = trialSchema(SPEED_TRIAL);
 export const squaringTrialRecord = trialSchema(SQUARING_TRIAL);
 export const placingTrialRecord = trialSchema(PLACING_TRIAL);
 export const gaugeTrialRecord = trialSchema(GAUGE_TRIAL);
+export const lightTrialRecord = trialSchema(LIGHT_TRIAL);
+export const colourTrialRecord = trialSchema(COLOUR_TRIAL);
+export const presenceTrialRecord = trialSchema(PRESENCE_TRIAL);
 
 const cause = z.string().min(1).max(40);
 

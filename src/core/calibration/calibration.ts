@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import { balanceGainValue } from '../calibrationValues/balanceGain';
+import { colourClassesValue } from '../calibrationValues/colourClasses';
 import { driveValue } from '../calibrationValues/drive';
 import { gyroDriftValue } from '../calibrationValues/gyroDrift';
 import { headingHoldValue } from '../calibrationValues/headingHold';
+import { lightThresholdValue } from '../calibrationValues/lightThreshold';
 import { lineGainValue } from '../calibrationValues/lineGain';
 import { placingValue } from '../calibrationValues/placing';
+import { presenceValue } from '../calibrationValues/presence';
 import { rangeValue } from '../calibrationValues/range';
 import { speedValue } from '../calibrationValues/speed';
 import { squaringValue } from '../calibrationValues/squaring';
@@ -40,6 +43,9 @@ const anyKind = z.discriminatedUnion('kind', [
   wallGainValue.safeExtend(KEPT),
   lineGainValue.safeExtend(KEPT),
   placingValue.safeExtend(KEPT),
+  lightThresholdValue.safeExtend(KEPT),
+  colourClassesValue.safeExtend(KEPT),
+  presenceValue.safeExtend(KEPT),
 ]);
 
 /**

@@ -1,11 +1,14 @@
 import type { CalibrationKind, CalibrationValue } from './calibration';
 import type { CalibrationKindOf } from './kind';
 import { balanceGain } from './kinds/balanceGain';
+import { colourClasses } from './kinds/colourClasses';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
 import { headingHold } from './kinds/headingHold';
+import { lightThreshold } from './kinds/lightThreshold';
 import { lineGain } from './kinds/lineGain';
 import { placing } from './kinds/placing';
+import { presence } from './kinds/presence';
 import { range } from './kinds/range';
 import { speed } from './kinds/speed';
 import { squaring } from './kinds/squaring';
@@ -30,6 +33,9 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'wall-gain': wallGain,
   'line-gain': lineGain,
   placing,
+  'light-threshold': lightThreshold,
+  'colour-classes': colourClasses,
+  presence,
 };
 
 /** Every kind, in working order: each is fitted on what those before it found. */

@@ -12,6 +12,8 @@ interface Value {
   heading?: string;
   /** Its title in files; the ending says its unit there. */
   title?: string;
+  /** How it may be titled besides, in the same unit. */
+  alsoTitled?: readonly string[];
   /** What is expected, where its limits alone do not say it. */
   wanted?: string;
   /** It may be missing, and is null then. */

@@ -1,7 +1,9 @@
+import { calibrationOf } from '../calibration/find';
 import type { Route } from '../course/route';
 import { kindOfStep } from '../steps/registry';
 import { motionsOf } from '../steps/tree';
 import { devicesOf, withFirst } from '../devices/ofRobot';
+import { percent } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
 
 /** Lamps, windows and shadows of another room change what a floor sends back by about so much. */
@@ -17,10 +19,20 @@ export const LIGHT: readonly Source[] = [
   {
     name: 'light of the room',
     level: 'robot',
-    measuredBy: null,
+    measuredBy: 'light',
     touches: goesByLight,
-    doubt: () => guess(ANOTHER_ROOM),
-    figure: () => null,
+    doubt: (values) => {
+      const held = calibrationOf(values, 'light-threshold');
+      // Counts that nobody knows the largest of tell the robot that is computed with nothing.
+      if (held === null || held.full === null || held.floorReads === 0) return guess(ANOTHER_ROOM);
+      return { sdRobot: held.floorSd / Math.abs(held.floorReads), measured: true };
+    },
+    figure: (robot) => {
+      const [sensor] = devicesOf(robot, 'light sensor');
+      if (sensor === undefined) return null;
+      const { lineShare, floorShare } = sensor.behaviour;
+      return `line ${percent(lineShare)}, floor ${percent(floorShare)}`;
+    },
     within: plusMinusShare,
     sample: (one, share) =>
       onRobot(one, (robot) => {

@@ -53,6 +53,7 @@ export interface Source extends NamedError {
     | 'stop'
     | 'squaring'
     | 'placing'
+    | 'light'
     | null;
   /** Whether it changes anything about such a route on such a robot; always where it is left out. */
   touches?(route: Route, robot: Robot): boolean;

@@ -118,6 +118,73 @@ export const TRIED_AT = number({
   open: 'below',
 });
 
+/** What a program may read light in: the largest reading of each, where there is one. */
+export const LIGHT_LIST = {
+  scale: choice({
+    label: 'The sensor shows',
+    options: {
+      percent: 'percent',
+      share: '0 to 1',
+      byte: '0 to 255',
+      counts: 'counts',
+    },
+    default: 'percent',
+  }),
+  full: orNothing(
+    number({
+      label: 'Largest count, if known',
+      about: 'of counts; null: not known',
+      quantity: 'ratio',
+      min: 0,
+      max: 1e9,
+      open: 'below',
+    }),
+  ),
+  venue: text({ label: 'Where', about: 'the venue: “home table”', default: '' }),
+  lighting: text({ label: 'Light there', about: 'lamps, daylight, dark', default: '' }),
+  programs: orNothing(
+    number({
+      label: 'Your program compares with',
+      about: 'the threshold in use; null: not told',
+      quantity: 'gain',
+      min: -1e6,
+      max: 1e6,
+    }),
+  ),
+};
+
+const largest = (label: string, about: string) =>
+  orNothing(number({ label, about, quantity: 'gain', min: 0, max: 1e6, open: 'below' }));
+
+/** In which form a colour sensor shows what it sees. */
+export const COLOUR_LIST = {
+  shows: choice({
+    label: 'The sensor shows',
+    options: {
+      rgb: 'red, green, blue',
+      hsv: 'hue, saturation, value',
+      hue: 'hue alone',
+      class: 'a colour’s name',
+    },
+    default: 'rgb',
+  }),
+  full: largest('Largest count, if known', 'of red, green, blue; null: as the readings show'),
+  fullHue: largest('A whole turn of hue is', 'null: 360'),
+  fullShare: largest('Largest saturation and value', 'null: as the readings show'),
+};
+
+/** How something in the way is noticed; passes are counted where nothing is logged. */
+const passes = (label: string, about: string) =>
+  orNothing(number({ label, about, quantity: 'gain', min: 0, max: 100_000, whole: true }));
+export const PRESENCE_LIST = {
+  by: text({ label: 'By which sensor', about: 'its label', default: '' }),
+  target: text({ label: 'What is there', about: 'its colour and material', default: '' }),
+  passes: passes('Passes with something there', 'null: none was counted'),
+  caught: passes('Noticed', 'of those passes'),
+  absentPasses: passes('Passes with nothing there', 'null: none was counted'),
+  falseAlarms: passes('Noticed all the same', 'of those passes'),
+};
+
 export const DRILL_LIST = {
   name: text({ label: 'Who judges (nickname)', about: 'of whoever judges' }),
 };
@@ -131,5 +198,8 @@ export const LISTS: Readonly<Record<string, Fields>> = {
   stop: STOP_LIST,
   placing: PLACING_LIST,
   gains: GAIN_LIST,
+  light: LIGHT_LIST,
+  colours: COLOUR_LIST,
+  presence: PRESENCE_LIST,
   drill: DRILL_LIST,
 };

@@ -1,11 +1,14 @@
 import { ANCHOR } from './anchor';
+import { COLOUR_TRIAL } from './colour';
 import { GAIN_TRIAL } from './gain';
 import { LAP_TRIAL } from './lap';
+import { LIGHT_TRIAL } from './light';
 import { RANGE_TRIAL } from './range';
 import { TURN_ROW, TURN_TRIAL } from './turn';
 import { GAUGE_TRIAL } from './gauge';
 import type { TrialKind } from './kind';
 import { PLACING_TRIAL } from './placing';
+import { PRESENCE_TRIAL } from './presence';
 import { SPEED_TRIAL } from './speed';
 import { SQUARING_TRIAL } from './squaring';
 import { STOP_TRIAL } from './stop';
@@ -24,6 +27,9 @@ export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
   squaring: SQUARING_TRIAL,
   placing: PLACING_TRIAL,
   gauge: GAUGE_TRIAL,
+  light: LIGHT_TRIAL,
+  colours: COLOUR_TRIAL,
+  presence: PRESENCE_TRIAL,
 };
 
 /** What the files of trials hold, by what they are called. */
@@ -36,6 +42,9 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   squaring: SQUARING_TRIAL,
   placings: PLACING_TRIAL,
   'who measures': GAUGE_TRIAL,
+  'reflected light': LIGHT_TRIAL,
+  colours: COLOUR_TRIAL,
+  'something there': PRESENCE_TRIAL,
   'square laps': LAP_TRIAL,
   anchors: ANCHOR,
 };

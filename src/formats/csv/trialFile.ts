@@ -24,7 +24,7 @@ function columnOf([name, field]: [string, AnyValue]): WantedColumn {
   const words = wordsOf(field);
   return {
     key: name,
-    heading: new RegExp(`^${title}$`, 'i'),
+    heading: new RegExp(`^(${[title, ...(field.alsoTitled ?? [])].join('|')})$`, 'i'),
     name: title,
     optional: mayLack(field),
     ...(field.is === 'number' && {

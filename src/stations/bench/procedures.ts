@@ -1,9 +1,13 @@
 import { directions } from './directions';
+import { colours } from './colours';
 import { drill } from './drill';
 import { gauge } from './gauge';
 import { gains } from './gains';
+import { light } from './light';
+import { lineSpeed } from './line-speed';
 import { loop } from './loop';
 import { reZero } from './re-zero';
+import { presence } from './presence';
 import { placing } from './placing';
 import { range } from './range';
 import { runLog } from './run-log';
@@ -35,7 +39,11 @@ export const PROCEDURES: readonly Procedure[] = [
   square,
   range,
   stop,
+  presence,
   squaring,
+  light,
+  lineSpeed,
+  colours,
   straightWays,
   gains,
   loop,

@@ -1,3 +1,4 @@
+import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import { errorScale } from '../../core/text/lengths';
 import type { Forecast } from '../../core/forecast/summary';
 import { clock, number, errorNumber } from '../../core/text/quantities';
@@ -5,18 +6,6 @@ import { SOURCES } from '../../core/sources/sources';
 import type { WaitingFor } from '../bench/waiting';
 import { Figure } from '../../ui/Figure';
 import styles from './ForecastPanel.module.css';
-
-const MEASURED_AT = {
-  square: { href: '/bench/square', label: 'Drive a square path' },
-  turns: { href: '/bench/turns', label: 'Measure turns' },
-  still: { href: '/bench/still', label: 'Make a still check' },
-  range: { href: '/bench/range', label: 'Measure the distance sensor against a tape' },
-  straight: { href: '/bench/straight', label: 'Measure straight drives' },
-  stop: { href: '/bench/stop', label: 'Measure stops before a wall' },
-  placing: { href: '/bench/placing', label: 'Place it ten times' },
-  squaring: { href: '/bench/squaring', label: 'Press against a wall' },
-  speed: { href: '/bench/speed', label: 'Time drives at two powers' },
-};
 
 const share = (value: number) => number(value * 100);
 
@@ -31,6 +20,9 @@ interface Props {
 export function ForecastPanel({ forecast, robotId, waiting }: Props) {
   const { end } = forecast;
   const first = SOURCES.find(({ name }) => name === forecast.measureFirst);
+  const measured = CALIBRATION_KINDS.find(
+    ({ measuredBy }) => measuredBy.procedure === first?.measuredBy,
+  )?.measuredBy;
   return (
     <section aria-label="Forecast" className={styles.forecast}>
       <table className={styles.chances}>
@@ -84,10 +76,8 @@ export function ForecastPanel({ forecast, robotId, waiting }: Props) {
           {waiting.some(({ procedure }) => procedure === first.measuredBy) ? (
             <a href={`/bench/calibrations?robot=${robotId}`}>It was measured: apply it</a>
           ) : (
-            first.measuredBy !== null && (
-              <a href={`${MEASURED_AT[first.measuredBy].href}?robot=${robotId}`}>
-                {MEASURED_AT[first.measuredBy].label}
-              </a>
+            measured !== undefined && (
+              <a href={`/bench/${measured.procedure}?robot=${robotId}`}>{measured.words}</a>
             )
           )}
         </p>

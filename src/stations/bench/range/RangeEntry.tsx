@@ -1,5 +1,6 @@
 import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { ulid } from 'ulid';
+import { meanHeardM, READING_S } from '../../../core/ranging/meanHeard';
 import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/benchPlan';
 import { benchScale, roundLength } from '../../../core/text/lengths';
 import { benchLength } from '../../../core/text/quantities';
@@ -13,9 +14,9 @@ import { ValueField } from '../../../ui/fields/ValueField';
 import { TextField } from '../../../ui/fields/TextField';
 import fields from '../../../ui/fields/TextField.module.css';
 import styles from '../Bench.module.css';
+import { useLiveReadings } from '../logs/useLiveReadings';
 import { useSource } from '../logs/useSource';
-import { typedReadings } from './typedReadings';
-import { useLiveReading } from './useLiveReading';
+import { typedReadings } from '../logs/typedReadings';
 
 interface Props {
   robot: RobotRecord;
@@ -34,7 +35,7 @@ export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onRe
   const [text, setText] = useState('');
   const [bad, setBad] = useState<string | null>(null);
   const [source] = useSource('stand-in');
-  const live = useLiveReading(robot.robot, unit);
+  const live = useLiveReadings(robot.robot, 'distance sensor', unit);
   const input = useRef<HTMLInputElement>(null);
   const here = trials.filter((one) => one.unit === unit);
   const labels = devicesOf(robot.robot, 'distance sensor').map(({ label }) => label);
@@ -66,7 +67,9 @@ export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onRe
     else setBad(odd);
   };
   const takeLive = () =>
-    void live.take(source === 'serial' ? 'serial' : 'stand-in', (readingM) => take([readingM]));
+    void live.take(source === 'serial' ? 'serial' : 'stand-in', READING_S, (looks) =>
+      take([meanHeardM(looks.map(([heardCm = null]) => heardCm))]),
+    );
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'ArrowDown') setTrueM(neighbour(trueM, 1));
     else if (event.key === 'ArrowUp') setTrueM(neighbour(trueM, -1));

@@ -1,37 +1,33 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { isA } from '../../../core/devices/ofRobot';
 import { columnsOfDevices } from '../../../core/devices/columns';
-import { mean } from '../../../core/stats/moments';
+import { isA } from '../../../core/devices/ofRobot';
+import type { DeviceKindName } from '../../../core/devices/registry';
 import type { Robot } from '../../../core/robot/robot';
 import { sentenceOf } from '../../api';
-import { listenTo, type LiveSource } from '../logs/sources';
+import { listenTo, type LiveSource } from './sources';
 
-/** A reading is the mean of so long, s. */
-const LENGTH_S = 1;
-const CM = 100;
+/** One look of a sensor: what each of its channels read, in their order; null where nothing came back. */
+export type Look = readonly (number | null)[];
 
-/**
- * Take what a distance sensor reads now: the mean of a second of what its source tells; null where it heard no
- * echo in most of it.
- */
-export function useLiveReading(robot: Robot, label: string) {
+/** What a sensor of a robot reads for a while, as its source tells it. */
+export function useLiveReadings(robot: Robot, kind: DeviceKindName, label: string) {
   const [isTaking, setTaking] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const stop = useRef<(() => void) | null>(null);
   useEffect(() => () => stop.current?.(), []);
-  const columns = columnsOfDevices(robot).filter(({ unit }) => isA(unit, 'distance sensor'));
-  const title = columns.find(({ unit }) => unit.label === label)?.title;
+  const columns = columnsOfDevices(robot).filter(({ unit }) => isA(unit, kind));
+  const titles = columns.filter(({ unit }) => unit.label === label).map(({ title }) => title);
+  const asked = titles.join();
   const take = useCallback(
-    async (source: LiveSource, onReading: (readingM: number | null) => void) => {
-      if (title === undefined) {
+    async (source: LiveSource, lengthS: number, onLooks: (looks: Look[]) => void) => {
+      if (asked === '') {
         setProblem(`“${label}” is not plugged in on this robot: type what it reads.`);
         return;
       }
       setProblem(null);
       setTaking(true);
       let fromS: number | null = null;
-      const heard: number[] = [];
-      let all = 0;
+      const heard: Look[] = [];
       const end = () => {
         stop.current?.();
         stop.current = null;
@@ -43,15 +39,14 @@ export function useLiveReading(robot: Robot, label: string) {
           (readings) => {
             for (const reading of readings) {
               fromS ??= reading.t_s;
-              if (reading.t_s > fromS + LENGTH_S) {
+              if (reading.t_s > fromS + lengthS) {
                 end();
-                onReading(2 * heard.length >= all && all > 0 ? mean(heard) / CM : null);
+                onLooks(heard);
                 return;
               }
-              if (!(title in reading)) continue;
-              all += 1;
-              const value = reading[title];
-              if (typeof value === 'number') heard.push(value);
+              const values = asked.split(',').map((title) => reading[title]);
+              if (values.every((value) => value === undefined)) continue;
+              heard.push(values.map((value) => (typeof value === 'number' ? value : null)));
             }
           },
           (sentence) => {
@@ -64,7 +59,7 @@ export function useLiveReading(robot: Robot, label: string) {
         setProblem(sentenceOf(error));
       }
     },
-    [label, title],
+    [label, asked],
   );
   return { take, isTaking, problem };
 }

@@ -1,0 +1,29 @@
+import { withFirst } from '../../../devices/ofRobot';
+import { lineText, meanText } from '../../../light/thresholdWords';
+import { oneIn } from '../../../text/oneIn';
+import type { CalibrationKindOf } from '../../kind';
+import type { LightThresholdCalibration } from '../../../calibrationValues/lightThreshold';
+
+const share = (reading: number, full: number): number => Math.min(1, Math.max(0, reading / full));
+
+export const lightThreshold: CalibrationKindOf<LightThresholdCalibration> = {
+  kind: 'light-threshold',
+  name: 'line and floor',
+  unit: 'light sensor',
+  measuredBy: { procedure: 'light', words: 'Read line and floor' },
+  restsOn: ['light sensor'],
+  describe: (value) =>
+    [
+      `the line reads ${lineText(value, value.threshold)} (line ${meanText(value.lineReads, value.step)}, floor ${meanText(value.floorReads, value.step)})`,
+      `${oneIn(value.errorRate, 'reading')} is wrong`,
+      ...(value.venue === '' ? [] : [`at ${value.venue}`]),
+    ].join(', '),
+  fit: (robot, { full, lineReads, floorReads, readingSd }) =>
+    full === null
+      ? robot
+      : withFirst(robot, 'light sensor', {
+          lineShare: share(lineReads, full),
+          floorShare: share(floorReads, full),
+          noiseShare: share(readingSd, full),
+        }),
+};

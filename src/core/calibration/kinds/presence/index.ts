@@ -1,0 +1,16 @@
+import { oneIn } from '../../../text/oneIn';
+import { thereText } from '../../../presence/presenceWords';
+import type { CalibrationKindOf } from '../../kind';
+import type { PresenceCalibration } from '../../../calibrationValues/presence';
+
+export const presence: CalibrationKindOf<PresenceCalibration> = {
+  kind: 'presence',
+  name: 'something there',
+  unit: null,
+  measuredBy: { procedure: 'presence', words: 'Read it with something there and without' },
+  restsOn: ['distance sensor', 'light sensor'],
+  isOnlyTyped: true,
+  describe: (value) =>
+    `${value.target === '' ? 'something' : value.target} is there when ${value.by === '' ? 'the sensor' : value.by} ${thereText(value)}; ${oneIn(value.missRate, 'look')} misses it`,
+  fit: (robot) => robot,
+};

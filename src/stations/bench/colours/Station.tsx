@@ -1,0 +1,130 @@
+import { useDeferredValue, useMemo } from 'react';
+import { calibrationFromColours } from '../../../core/calibration/kinds/colourClasses/fromStudy';
+import { colourStudy } from '../../../core/colourClasses/colourStudy';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
+import { counted } from '../../../core/text/quantities';
+import { COLOUR_TRIAL } from '../../../core/trials/colour';
+import { COLOUR_LIST } from '../../../core/trials/lists';
+import type { ColourTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { ChoiceField } from '../../../ui/fields/ChoiceField';
+import { ValueField } from '../../../ui/fields/ValueField';
+import styles from '../Bench.module.css';
+import type { BenchProps } from '../procedure';
+import { notAside } from '../trials/openedList';
+import { trialColumns } from '../trials/trialColumns';
+import { FoldedTable } from '../trials/TrialParts';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
+import { ColourEntry } from './ColourEntry';
+import { Confusion, Rules, Ways } from './ColourFigures';
+import { ColourPicture } from './ColourPicture';
+import { SCALES_OF } from './scalesOf';
+
+interface Props extends BenchProps {
+  trials: ColourTrials;
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Hold the sensor over one colour as it will be in a run. Five readings, moving and tilting it a little.',
+  'The next colour; then the dark floor, and nothing at all before it. Each by its own name.',
+  'The same at another height, or with the lamps off: what is mistaken there shows by itself.',
+  CARE_AT_THE_BENCH,
+];
+const REASONS = ['It lay half on another colour', 'A hand threw a shadow', 'Typed by mistake'];
+
+/** Colours that a sensor tells apart: by which numbers, how often it is mistaken, and what to type into a program. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace, setConditions } = kept;
+  const { conditions } = record;
+  const used = useMemo(() => notAside(record.trials), [record]);
+  // Each reading is judged by all others: that may come a moment after it was typed.
+  const judged = useDeferredValue(used);
+  const study = useMemo(() => colourStudy(judged, conditions), [judged, conditions]);
+  return (
+    <TrialsShell<ColourTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="reading"
+      reasons={REASONS}
+      caution="A reading that is far off by itself is no reason: the next one may be, too."
+      opening={
+        <>
+          Five readings of each colour: which the sensor tells apart, by which of its numbers, and
+          what to type into the program. {counted(used.length, 'reading')} so far.
+        </>
+      }
+      see={study !== null && <ColourPicture study={study} />}
+      steps={STEPS}
+      doing={
+        <>
+          <ColourEntry
+            key={conditions.shows}
+            {...{ robot, conditions }}
+            trials={record.trials}
+            onReadings={(readings) => add(...readings)}
+          />
+          <details>
+            <summary>How the sensor counts: {COLOUR_LIST.shows.options[conditions.shows]}</summary>
+            <ChoiceField
+              field={COLOUR_LIST.shows}
+              value={conditions.shows}
+              onChange={(shows) => setConditions({ shows })}
+            />
+            <div className={styles.fields}>
+              {SCALES_OF[conditions.shows].map((key) => (
+                <ValueField
+                  key={key}
+                  field={COLOUR_LIST[key]}
+                  hint="empty: as the readings show"
+                  value={conditions[key]}
+                  onChange={(most) => setConditions({ [key]: most })}
+                  onClear={() => setConditions({ [key]: null })}
+                />
+              ))}
+            </div>
+          </details>
+          <TrialsFile
+            label="Readings of colours (CSV)"
+            kind={COLOUR_TRIAL}
+            onTake={(readings) => add(...readings)}
+          />
+        </>
+      }
+      know={
+        study !== null && (
+          <>
+            <Rules study={study} />
+            <Confusion study={study} />
+            {study.found.ways.length > 1 && <Ways study={study} />}
+          </>
+        )
+      }
+      asks={['battery', 'who']}
+      table={(ask) => (
+        <FoldedTable
+          label="Readings"
+          what="reading"
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
+          columns={trialColumns(COLOUR_TRIAL)}
+        />
+      )}
+      apply={{
+        value: study && calibrationFromColours(study.found),
+        evidence: used,
+        label: 'Apply these…',
+        applied: 'These hold from now on.',
+        consequences: () => (
+          <p>
+            The inequalities are kept with the robot, with their day and what they rest on: type
+            them into the program.
+          </p>
+        ),
+      }}
+    />
+  );
+}
