@@ -103,6 +103,7 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     target: 'barrel',
     thereIs: 'lower',
     threshold: 31,
+    step: 1,
     enter: 28,
     leave: 35,
     missRate: 0.001,

@@ -11,6 +11,8 @@ export const presenceValue = z.strictObject({
   /** Null: whatever comes back tells. */
   thereIs: z.enum(['lower', 'higher']).nullable(),
   threshold: finite.nullable(),
+  /** In which readings are shown; 0: none is seen. */
+  step: z.number().nonnegative(),
   enter: finite.nullable(),
   leave: finite.nullable(),
   missRate: share,

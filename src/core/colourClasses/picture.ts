@@ -1,4 +1,4 @@
-import { hsvOfReading, type ColourReading, type ColourSample } from './reading';
+import { hsvOfReading, LEAST_VALUE, type ColourReading, type ColourSample } from './reading';
 import { representationsOf, type Column } from './representations';
 import type { ColourScale } from './scale';
 
@@ -24,7 +24,10 @@ export function hueCircle(
   const place = (reading: ColourReading) => {
     if (reading.kind === 'hue') return { hueRad: reading.hueRad, radius: 1 };
     const hsv = hsvOfReading(reading);
-    return hsv === null ? null : { hueRad: hsv.hueRad, radius: hsv.saturation };
+    // What is too dark shows any hue.
+    return hsv === null || hsv.value < LEAST_VALUE
+      ? null
+      : { hueRad: hsv.hueRad, radius: hsv.saturation };
   };
   const points = samples.flatMap(({ name, reading }) => {
     const at = place(reading);

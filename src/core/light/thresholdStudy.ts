@@ -4,7 +4,8 @@ import { capitalised } from '../text/capitalised';
 import { oneIn } from '../text/oneIn';
 import { heightsOf, readingsOver, type AtHeight, type LightReading } from './heights';
 import { lineThreshold, type LineThreshold } from './lineThreshold';
-import { floorText, lineText, meanText, readingText } from './thresholdWords';
+import { meanText, readingText } from '../text/rawReadings';
+import { floorText, lineText } from './thresholdWords';
 import { usedThreshold, type UsedThreshold } from './usedThreshold';
 
 /** What is read at fewer places says nothing of the others. */

@@ -1,4 +1,5 @@
 import type { Rate } from '../detection/errorRate';
+import { shownStep } from '../detection/shownStep';
 import { twoClasses } from '../detection/twoClasses';
 import { wilson } from '../stats/wilson';
 
@@ -14,6 +15,10 @@ export interface Presence {
   separability: number | null;
   missRate: Rate;
   falseRate: Rate;
+  /** Of what is there, how many looks brought nothing back. */
+  lost: number;
+  /** In which readings are shown. */
+  step: number;
 }
 
 const rateOf = (of: number, n: number): Rate => {
@@ -79,7 +84,8 @@ export function presence(
       leave: null,
       separability: null,
     };
-    return { ...nothing, missRate: lost, falseRate: echoes };
+    const step = shownStep(seen);
+    return { ...nothing, missRate: lost, falseRate: echoes, lost: lost.value, step };
   }
   const found = twoClasses({ values: seen }, { values: empty });
   const { firstIsLow: isLower, rates, toLow, toHigh } = found;
@@ -91,6 +97,8 @@ export function presence(
     separability: found.separability,
     missRate: either(lost, isLower ? rates.low : rates.high),
     falseRate: both(echoes, isLower ? rates.high : rates.low),
+    lost: lost.value,
+    step: found.step,
   };
 }
 

@@ -10,7 +10,7 @@ import {
   type Presence,
   type ReadingOrNone,
 } from './presence';
-import { goneText, readingFigure, thereText } from './presenceWords';
+import { goneText, thereText } from './presenceWords';
 
 /** A reading with something there or without, and the battery's voltage where it was noted. */
 export interface PresenceReading {
@@ -48,9 +48,8 @@ export function lostBelowV(readings: readonly PresenceReading[]): number | null 
 function upTo(rate: Rate, what: string): string {
   if (!Number.isFinite(rate.value)) return `${what}: nobody counted`;
   const [value, most] = [oneIn(rate.value, 'look'), oneIn(rate.high95, 'look')];
-  return rate.value === 0
-    ? `${what}: none so far, at most ${most}`
-    : `${what}: ${value}, at most ${most}`;
+  if (value === most) return `${what}: ${value}`;
+  return `${what}: ${rate.value === 0 ? 'none so far' : value}, at most ${most}`;
 }
 
 const rates = ({ missRate, falseRate }: { missRate: Rate; falseRate: Rate }): string =>
@@ -67,6 +66,9 @@ function nextSentence(
   }
   if (found !== null && Math.min(count('yes'), count('no')) < ENOUGH) {
     return `${ENOUGH} readings of each tell how often it errs: ${count('yes')} and ${count('no')} so far.`;
+  }
+  if (found !== null && found.lost > TOO_MANY) {
+    return 'Now and then nothing comes back though something is there: let one lost reading pass before it counts as gone.';
   }
   const worst = found === null ? 0 : Math.max(found.missRate.value, found.falseRate.value);
   return worst > TOO_MANY
@@ -107,11 +109,11 @@ export function presenceStudy(
       },
     };
   }
-  const { enter, leave, thereIs } = found;
+  const { enter, leave } = found;
   const band =
     enter === null || leave === null
       ? 'Nothing came back from nothing: an echo alone tells.'
-      : `To be sure, let it count from ${readingFigure(enter)} on, and as gone at ${goneText({ thereIs }, leave)}.`;
+      : `To be sure, let it count when it ${thereText({ ...found, threshold: enter })}, and as gone at ${goneText(found, leave)}.`;
   return {
     found,
     byPasses,

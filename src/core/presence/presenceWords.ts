@@ -1,25 +1,17 @@
-import { shortNumber } from '../text/quantities';
-
-const DECIMALS = 2;
+import { fromText, upToText } from '../text/rawReadings';
 
 interface Parted {
   thereIs: 'lower' | 'higher' | null;
   threshold: number | null;
+  step: number;
 }
-
-const figure = (reading: number): string => shortNumber(reading, DECIMALS);
 
 /** "reads 31 or less", as a program asks it. */
-export function thereText({ thereIs, threshold }: Parted): string {
+export function thereText({ thereIs, threshold, step }: Parted): string {
   if (thereIs === null || threshold === null) return 'gives a reading at all';
-  return thereIs === 'lower'
-    ? `reads ${figure(threshold)} or less`
-    : `reads ${figure(threshold)} or more`;
+  return `reads ${(thereIs === 'lower' ? upToText : fromText)(threshold, step)}`;
 }
 
-/** When it counts as gone again. */
-export function goneText({ thereIs }: Pick<Parted, 'thereIs'>, leave: number): string {
-  return thereIs === 'lower' ? `${figure(leave)} or more` : `${figure(leave)} or less`;
-}
-
-export const readingFigure = figure;
+/** By which readings it counts as gone. */
+export const goneText = ({ thereIs, step }: Omit<Parted, 'threshold'>, leave: number): string =>
+  (thereIs === 'lower' ? fromText : upToText)(leave, step);

@@ -129,7 +129,10 @@ export function ColourPicture({ study: { found, samples, scale } }: { study: Col
     <figure className={styles.figure}>
       <figcaption>
         <h2>The readings</h2>
-        <p>Each mark is one reading; each colour has its shape.</p>
+        <p>
+          Each mark is one reading; each colour has its shape. What is too dark to have a hue is not
+          in the circle.
+        </p>
       </figcaption>
       <div className={styles.both}>
         {circle !== null && <HueCircle points={circle} />}

@@ -1,6 +1,6 @@
 import type { AtHeight, LightReading } from '../../../core/light/heights';
 import type { ThresholdStudy } from '../../../core/light/thresholdStudy';
-import { meanText, readingText } from '../../../core/light/thresholdWords';
+import { meanText, readingText } from '../../../core/text/rawReadings';
 import { counted, errorLength } from '../../../core/text/quantities';
 import { Plot } from '../../../ui/chart/Plot';
 import { Frame } from '../../../ui/Frame';

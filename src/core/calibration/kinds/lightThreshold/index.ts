@@ -1,5 +1,6 @@
 import { withFirst } from '../../../devices/ofRobot';
-import { lineText, meanText } from '../../../light/thresholdWords';
+import { lineText } from '../../../light/thresholdWords';
+import { meanText } from '../../../text/rawReadings';
 import { oneIn } from '../../../text/oneIn';
 import type { CalibrationKindOf } from '../../kind';
 import type { LightThresholdCalibration } from '../../../calibrationValues/lightThreshold';

@@ -3,7 +3,7 @@ import type { Presence } from '../../../presence/presence';
 
 /** By which reading something is there; null where nothing tells how often that errs. */
 export function calibrationFromPresence(
-  { thereIs, threshold, enter, leave, missRate, falseRate }: Presence,
+  { thereIs, threshold, step, enter, leave, missRate, falseRate }: Presence,
   of: { by: string; target: string; n: number },
 ): PresenceCalibration | null {
   if (!Number.isFinite(missRate.value) || !Number.isFinite(falseRate.value)) return null;
@@ -12,6 +12,7 @@ export function calibrationFromPresence(
     ...of,
     thereIs,
     threshold,
+    step,
     enter,
     leave,
     missRate: missRate.value,
