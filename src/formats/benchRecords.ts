@@ -26,6 +26,7 @@ import {
   LIGHT_LIST,
   COLOUR_LIST,
   PRESENCE_LIST,
+  FAULT_LIST,
   MADE_UNDER,
   PLACING_LIST,
   RANGE_LIST,
@@ -45,6 +46,7 @@ import {
   lightTrialRecord,
   colourTrialRecord,
   presenceTrialRecord,
+  faultLookRecord,
   lapRecord,
   placingTrialRecord,
   rangeTrialRecord,
@@ -181,6 +183,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('light', lightTrialRecord, shapeOf(LIGHT_LIST)),
   listOf('colours', colourTrialRecord, shapeOf(COLOUR_LIST)),
   listOf('presence', presenceTrialRecord, shapeOf(PRESENCE_LIST)),
+  listOf('guilty-part', faultLookRecord, shapeOf(FAULT_LIST)),
   listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
   listOf('gains', gainTrialRecord, {
     ...shapeOf(GAIN_LIST),
@@ -287,6 +290,8 @@ export type ColourTrials = Extract<BenchTrialsRecord, { procedure: 'colours' }>;
 export type { ColourTrialRecord } from '../core/trials/colour';
 export type PresenceTrials = Extract<BenchTrialsRecord, { procedure: 'presence' }>;
 export type { PresenceTrialRecord } from '../core/trials/presence';
+export type FaultTrials = Extract<BenchTrialsRecord, { procedure: 'guilty-part' }>;
+export type { FaultLookRecord } from '../core/trials/faultLook';
 export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;
 export type DrillTrialRecord = z.output<typeof drillTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;

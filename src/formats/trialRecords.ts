@@ -3,6 +3,7 @@ import { shapeOf, valuesSchema } from '../core/description/schema';
 import { ANCHOR } from '../core/trials/anchor';
 import { DAMPING_LOOK, GAIN_TRIAL } from '../core/trials/gain';
 import { COLOUR_TRIAL } from '../core/trials/colour';
+import { FAULT_LOOK } from '../core/trials/faultLook';
 import { GAUGE_TRIAL } from '../core/trials/gauge';
 import { LAP_TRIAL } from '../core/trials/lap';
 import { LIGHT_TRIAL } from '../core/trials/light';
@@ -36,6 +37,7 @@ export const placingTrialRecord = trialSchema(PLACING_TRIAL);
 export const gaugeTrialRecord = trialSchema(GAUGE_TRIAL);
 export const lightTrialRecord = trialSchema(LIGHT_TRIAL);
 export const colourTrialRecord = trialSchema(COLOUR_TRIAL);
+export const faultLookRecord = trialSchema(FAULT_LOOK);
 export const presenceTrialRecord = trialSchema(PRESENCE_TRIAL);
 
 const cause = z.string().min(1).max(40);

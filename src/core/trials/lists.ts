@@ -185,6 +185,10 @@ export const PRESENCE_LIST = {
   falseAlarms: passes('Noticed all the same', 'of those passes'),
 };
 
+export const FAULT_LIST = {
+  what: text({ label: 'What misbehaves', about: '“an echo is lost”', default: '' }),
+};
+
 export const DRILL_LIST = {
   name: text({ label: 'Who judges (nickname)', about: 'of whoever judges' }),
 };
@@ -201,5 +205,6 @@ export const LISTS: Readonly<Record<string, Fields>> = {
   light: LIGHT_LIST,
   colours: COLOUR_LIST,
   presence: PRESENCE_LIST,
+  'guilty-part': FAULT_LIST,
   drill: DRILL_LIST,
 };

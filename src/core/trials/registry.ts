@@ -1,5 +1,6 @@
 import { ANCHOR } from './anchor';
 import { COLOUR_TRIAL } from './colour';
+import { FAULT_LOOK } from './faultLook';
 import { GAIN_TRIAL } from './gain';
 import { LAP_TRIAL } from './lap';
 import { LIGHT_TRIAL } from './light';
@@ -30,6 +31,7 @@ export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
   light: LIGHT_TRIAL,
   colours: COLOUR_TRIAL,
   presence: PRESENCE_TRIAL,
+  'guilty-part': FAULT_LOOK,
 };
 
 /** What the files of trials hold, by what they are called. */
@@ -45,6 +47,7 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   'reflected light': LIGHT_TRIAL,
   colours: COLOUR_TRIAL,
   'something there': PRESENCE_TRIAL,
+  'guilty part': FAULT_LOOK,
   'square laps': LAP_TRIAL,
   anchors: ANCHOR,
 };

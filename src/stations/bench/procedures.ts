@@ -3,6 +3,7 @@ import { colours } from './colours';
 import { drill } from './drill';
 import { gauge } from './gauge';
 import { gains } from './gains';
+import { guiltyPart } from './guilty-part';
 import { light } from './light';
 import { lineSpeed } from './line-speed';
 import { loop } from './loop';
@@ -27,6 +28,7 @@ import type { BenchPage, Procedure } from './procedure';
 /** The procedures of the Bench, in the order in which a season begins. */
 export const PROCEDURES: readonly Procedure[] = [
   directions,
+  guiltyPart,
   gauge,
   placing,
   still,

@@ -1,0 +1,137 @@
+import { useMemo, useState } from 'react';
+import { ulid } from 'ulid';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
+import { MOST_LETTERS } from '../../../core/description/description';
+import type { FaultIsolation } from '../../../core/faultIsolation/faultIsolation';
+import { faultStudy } from '../../../core/faultIsolation/faultStudy';
+import { LINKS } from '../../../core/faultIsolation/links';
+import { percent } from '../../../core/text/quantities';
+import { FAULT_LOOK } from '../../../core/trials/faultLook';
+import { FAULT_LIST } from '../../../core/trials/lists';
+import type { FaultLookRecord, FaultTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Button } from '../../../ui/Button';
+import { ChoiceField } from '../../../ui/fields/ChoiceField';
+import { TextField } from '../../../ui/fields/TextField';
+import { Table } from '../../../ui/Table';
+import styles from '../Bench.module.css';
+import type { BenchProps } from '../procedure';
+import { notAside } from '../trials/openedList';
+import { trialColumns } from '../trials/trialColumns';
+import { FoldedTable } from '../trials/TrialParts';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
+
+interface Props extends BenchProps {
+  trials: FaultTrials;
+  lists: TrialListEntry[];
+}
+
+const STEPS = [
+  'Say what misbehaves, and how one look goes: “drive to the wall; the echo is lost”. Each look the same.',
+  'Look until the fault has shown twice, with nothing exchanged.',
+  'Then exchange one part alone, as Corvat asks, and look again. The first fault puts the old one back.',
+  CARE_AT_THE_BENCH,
+];
+const REASONS = [
+  'Two parts were exchanged at once',
+  'The look went another way',
+  'Pressed by mistake',
+];
+
+/** What the looks say of each part. */
+function LinkTable({ found }: { found: FaultIsolation }) {
+  return (
+    <Table
+      label="The parts, from the easiest to exchange"
+      rows={found.links}
+      keyOf={({ link }) => link}
+      columns={[
+        { title: 'Part', head: true, cell: ({ link }) => LINKS[link].words },
+        {
+          title: 'With another one',
+          cell: ({ looks, faults }) =>
+            looks === 0 ? 'not tried' : `the fault in ${faults} of ${looks}`,
+        },
+        {
+          title: 'Verdict',
+          cell: ({ link, isCleared }) =>
+            isCleared ? 'cleared' : found.guilty === link ? 'guilty' : 'open',
+        },
+        { title: 'Sure', number: true, cell: ({ probability }) => percent(probability) },
+      ]}
+    />
+  );
+}
+
+/** A part that misbehaves is found by exchanging one link at a time, as often as the fault asks for. */
+export default function Station({ robot, trials: loaded, lists }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace, setConditions } = kept;
+  const used = useMemo(() => notAside(record.trials), [record]);
+  const study = useMemo(() => faultStudy(used), [used]);
+  const advised = study?.found.next?.link ?? 'nothing';
+  const [chosen, setChosen] = useState<FaultLookRecord['exchanged'] | null>(null);
+  const exchanged = chosen ?? advised;
+  const look = (showed: FaultLookRecord['showed']) => {
+    add({ id: ulid(), exchanged, showed, setAsideReason: null });
+    setChosen(null);
+  };
+  return (
+    <TrialsShell<FaultTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? null}
+      what="look"
+      reasons={REASONS}
+      caution="That it did not fit what was expected is no reason."
+      opening={
+        <>
+          Something misbehaves, always or now and then: exchange one part at a time, look as often
+          as it takes, and the guilty one is named with its evidence.
+        </>
+      }
+      see={study !== null && <LinkTable found={study.found} />}
+      steps={STEPS}
+      doing={
+        <div className={styles.work}>
+          <div className={styles.fields}>
+            <TextField
+              label={FAULT_LIST.what.label}
+              maxLength={MOST_LETTERS}
+              value={record.conditions.what}
+              onChange={(what) => setConditions({ what })}
+            />
+          </div>
+          <ChoiceField field={FAULT_LOOK.fields.exchanged} value={exchanged} onChange={setChosen} />
+          <div className={styles.actions}>
+            <Button look="strong" onClick={() => look('yes')}>
+              The fault showed
+            </Button>
+            <Button look="strong" onClick={() => look('no')}>
+              It did not show
+            </Button>
+          </div>
+          <TrialsFile label="Looks (CSV)" kind={FAULT_LOOK} onTake={(looks) => add(...looks)} />
+        </div>
+      }
+      know={
+        study?.found.guilty != null && (
+          <p>
+            <a href={`/robot?robot=${robot.id}`}>Note the exchange in the record</a>
+          </p>
+        )
+      }
+      asks={['battery', 'who']}
+      table={(ask) => (
+        <FoldedTable
+          label="Looks"
+          what="look"
+          trials={record.trials}
+          onSetAside={ask}
+          onTakeBack={(one) => replace({ ...one, setAsideReason: null })}
+          columns={trialColumns(FAULT_LOOK)}
+        />
+      )}
+    />
+  );
+}
