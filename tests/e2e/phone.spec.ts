@@ -166,7 +166,9 @@ test('an empty team that counts in inches comes from its first start to findings
     }
     await go((await page.evaluate(() => location.pathname)).replace('runs', 'findings'));
     await expect(page.getByTestId('verdict')).toContainText(/On average the robot ends/);
-    for (const path of ['/', '/runs', '/bench', '/findings/season', '/bench/gains']) await go(path);
+    const more = ['light', 'line-speed', 'colours', 'presence', 'guilty-part', 'gains'];
+    const pages = ['/', '/runs', '/bench', '/findings/season', ...more.map((id) => `/bench/${id}`)];
+    for (const path of pages) await go(path);
     // The stand-in is a line until somebody needs it.
     const panel = page.getByRole('complementary', { name: 'Robot panel' });
     expect((await panel.boundingBox())?.height).toBeLessThan(60);

@@ -49,6 +49,12 @@ const RAW: Record<ShownForm, (of: ColourReadOff) => RawColour | null> = {
   class: ({ says }) => (says === '' ? null : { class: says }),
 };
 
+/** In which form a reading is, the one with the most numbers first; null: it has the numbers of none. */
+export function formOfReading(of: ColourReadOff): ShownForm | null {
+  const forms: readonly ShownForm[] = ['rgb', 'hsv', 'hue', 'class'];
+  return forms.find((form) => RAW[form](of) !== null) ?? null;
+}
+
 /** The samples of one form among some readings, and the scale that they are in. */
 export function samplesOf(
   readings: readonly ColourReadOff[],

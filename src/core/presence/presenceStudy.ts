@@ -76,8 +76,14 @@ function nextSentence(
     : 'Apply it, and put the numbers into the program.';
 }
 
-const isCounted = (passes: SaidPasses): passes is PassCounts =>
-  Object.values(passes).every((one) => one !== null);
+/** The counts, where all of them were said and no more were noticed than were passed. */
+function countsOf({ passes, caught, absentPasses, falseAlarms }: SaidPasses): PassCounts | null {
+  if (passes === null || caught === null || absentPasses === null || falseAlarms === null) {
+    return null;
+  }
+  const isPossible = caught <= passes && falseAlarms <= absentPasses;
+  return isPossible ? { passes, caught, absentPasses, falseAlarms } : null;
+}
 
 /** What readings, or counted passes, say about noticing something; null until they say anything. */
 export function presenceStudy(
@@ -89,11 +95,8 @@ export function presenceStudy(
   const [there, absent] = [of('yes'), of('no')];
   const isRead = there.some((one) => one !== null) && absent.length > 0;
   const found = isRead ? presence(there, absent) : null;
-  const isPossible =
-    isCounted(passes) &&
-    passes.caught <= passes.passes &&
-    passes.falseAlarms <= passes.absentPasses;
-  const byPasses = isPossible ? presenceFromPasses(passes) : null;
+  const counts = countsOf(passes);
+  const byPasses = counts && presenceFromPasses(counts);
   if (found === null && byPasses === null) return null;
   const lostV = lostBelowV(readings);
   const counted = byPasses === null ? '' : `In passes: ${rates(byPasses)}.`;

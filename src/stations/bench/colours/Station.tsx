@@ -1,11 +1,18 @@
 import { useDeferredValue, useMemo } from 'react';
 import { calibrationFromColours } from '../../../core/calibration/kinds/colourClasses/fromStudy';
+import { formOfReading } from '../../../core/colourClasses/colourTrials';
 import { colourStudy } from '../../../core/colourClasses/colourStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { counted } from '../../../core/text/quantities';
 import { COLOUR_TRIAL } from '../../../core/trials/colour';
 import { COLOUR_LIST } from '../../../core/trials/lists';
-import type { ColourTrials, TrialListEntry } from '../../../formats/benchRecords';
+import type {
+  ColourTrialRecord,
+  ColourTrials,
+  TrialListEntry,
+} from '../../../formats/benchRecords';
+import { Notice } from '../../../ui/Notice';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
@@ -34,15 +41,28 @@ const STEPS = [
 ];
 const REASONS = ['It lay half on another colour', 'A hand threw a shadow', 'Typed by mistake'];
 
+/** Rows of a file; one without numbers, and without a word, tells nothing. */
+const readColours = async (file: File, newId: () => string) =>
+  (await import('../../../formats/csv/trialFile')).readTrials(COLOUR_TRIAL, file, newId, (row) =>
+    formOfReading(row) === null ? 'expected r, g and b; or h, s and v; or h; or class' : row,
+  );
+
 /** Colours that a sensor tells apart: by which numbers, how often it is mistaken, and what to type into a program. */
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace, setConditions } = kept;
   const { conditions } = record;
+  const hasSensor = devicesOf(robot.robot, 'colour sensor').length > 0;
   const used = useMemo(() => notAside(record.trials), [record]);
   // Each reading is judged by all others: that may come a moment after it was typed.
   const judged = useDeferredValue(used);
   const study = useMemo(() => colourStudy(judged, conditions), [judged, conditions]);
+  const takeFile = (readings: ColourTrialRecord[]) => {
+    // A file in another form than what was typed is what is looked at.
+    const [form] = readings.flatMap((one) => formOfReading(one) ?? []);
+    if (form !== undefined) setConditions({ shows: form });
+    add(...readings);
+  };
   return (
     <TrialsShell<ColourTrials>
       {...{ robot, kept, lists }}
@@ -56,7 +76,17 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           what to type into the program. {counted(used.length, 'reading')} so far.
         </>
       }
-      see={study !== null && <ColourPicture study={study} />}
+      see={
+        <>
+          {!hasSensor && (
+            <Notice tone="careful">
+              {robot.name} has no colour sensor plugged in. Type what one reads; to let it hold,{' '}
+              <a href={`/robot?robot=${robot.id}`}>note it in the record</a> first.
+            </Notice>
+          )}
+          {study !== null && <ColourPicture study={study} />}
+        </>
+      }
       steps={STEPS}
       doing={
         <>
@@ -89,7 +119,8 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
           <TrialsFile
             label="Readings of colours (CSV)"
             kind={COLOUR_TRIAL}
-            onTake={(readings) => add(...readings)}
+            read={readColours}
+            onTake={takeFile}
           />
         </>
       }
@@ -114,7 +145,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         />
       )}
       apply={{
-        value: study && calibrationFromColours(study.found),
+        value: study !== null && hasSensor ? calibrationFromColours(study.found) : null,
         evidence: used,
         label: 'Apply these…',
         applied: 'These hold from now on.',

@@ -1,5 +1,6 @@
 import { calibrationFromColours } from '../../../core/calibration/kinds/colourClasses/fromStudy';
 import { colourStudy } from '../../../core/colourClasses/colourStudy';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { heldOrTrials } from '../known';
 import type { Procedure } from '../procedure';
 import { notAside, openedList } from '../trials/openedList';
@@ -18,7 +19,9 @@ export const colours: Procedure = {
     foundInList(facts, 'colours', ({ trials, conditions }) => {
       const used = notAside(trials);
       const study = colourStudy(used, conditions);
-      return { value: study && calibrationFromColours(study.found), raw: used };
+      const [sensor] = devicesOf(facts.robot.robot, 'colour sensor');
+      const isUsable = study !== null && sensor !== undefined;
+      return { value: isUsable ? calibrationFromColours(study.found) : null, raw: used };
     }),
   props: (facts) => openedList(facts, 'colours', newColourTrials),
 };

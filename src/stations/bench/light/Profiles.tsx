@@ -6,7 +6,9 @@ import { dayOf } from '../../../ui/dates';
 import { oneIn } from '../../../core/text/oneIn';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
+import { Toast } from '../../../ui/Notice';
 import { Table } from '../../../ui/Table';
+import { useToast } from '../../../ui/useToast';
 import { ApplyDialog } from '../apply/later';
 import type { Profile } from './profilesOf';
 
@@ -15,14 +17,14 @@ interface Props {
   profiles: readonly Profile[];
   /** What line and floor read in the list that is open; null: nothing yet. */
   now: LineThreshold | null;
-  onApplied(): void;
 }
 
 const called = ({ value }: Profile) => (value.venue === '' ? 'somewhere' : value.venue);
 
 /** The thresholds of each venue: what they would do with what line and floor read here, and one to be used again. */
-export function Profiles({ robot, profiles, now, onApplied }: Props) {
+export function Profiles({ robot, profiles, now }: Props) {
   const [chosen, setChosen] = useState<Profile | null>(null);
+  const [toast, tell] = useToast();
   const today = (profile: Profile): string => {
     if (now === null) return 'five readings of each tell';
     const { errorRate, holds } = profileNow(profile.value, now);
@@ -63,7 +65,7 @@ export function Profiles({ robot, profiles, now, onApplied }: Props) {
           battery={null}
           onApplied={() => {
             setChosen(null);
-            onApplied();
+            tell('This holds from now on.');
           }}
           onClose={() => setChosen(null)}
         >
@@ -73,6 +75,7 @@ export function Profiles({ robot, profiles, now, onApplied }: Props) {
           </p>
         </ApplyDialog>
       )}
+      <Toast text={toast} />
     </>
   );
 }

@@ -51,7 +51,9 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
   const { venue, lighting } = conditions;
   const where = { venue, lighting, full: fullOf(conditions), heightM: commonHeightM(used) };
   const value =
-    study === null || unit !== inUse ? null : calibrationFromThreshold(study.found, where);
+    study === null || unit !== inUse || labels.length === 0
+      ? null
+      : calibrationFromThreshold(study.found, where);
   return (
     <TrialsShell<LightTrials>
       {...{ robot, kept, lists }}
@@ -113,13 +115,7 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
           {study !== null && study.heights.length > 1 && (
             <HeightTable heights={study.heights} step={study.found.step} />
           )}
-          {profiles.length > 0 && (
-            <Profiles
-              {...{ robot, profiles }}
-              now={study?.found ?? null}
-              onApplied={() => location.reload()}
-            />
-          )}
+          {profiles.length > 0 && <Profiles {...{ robot, profiles }} now={study?.found ?? null} />}
         </>
       }
       asks={['battery', 'who']}

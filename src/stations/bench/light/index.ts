@@ -26,7 +26,8 @@ export const light: Procedure = {
       const study = thresholdStudy(own, conditions.programs);
       const { venue, lighting } = conditions;
       const where = { venue, lighting, full: fullOf(conditions), heightM: commonHeightM(own) };
-      return { value: study && calibrationFromThreshold(study.found, where), raw: own };
+      const isUsable = study !== null && inUse !== undefined;
+      return { value: isUsable ? calibrationFromThreshold(study.found, where) : null, raw: own };
     }),
   props: async (facts) => {
     const [inUse] = devicesOf(facts.robot.robot, 'light sensor');
