@@ -5,9 +5,9 @@ test('the overview says what is known, how old it is, and what to do next', asyn
   corvat: page,
 }) => {
   await open(page, '/bench');
-  const known = page.getByRole('table', { name: 'What is known of Pipit' });
+  const known = page.getByRole('region', { name: 'What is known of Pipit' });
   await expect(known.getByRole('row', { name: /Still check/ })).toContainText(
-    /Creeps by −?0\.\d+ ± 0\.\d+ °\/s: .*1 min/,
+    /Creeps by −?0\.\d+ ± 0\.\d+ °\/s: /,
   );
   await expect(known.getByRole('row', { name: /^Turns/ })).toContainText(
     /at 90°\/s: \d.*(days old|measure again)/,
@@ -28,9 +28,10 @@ test('the overview says what is known, how old it is, and what to do next', asyn
   // All on one screen.
   await page.setViewportSize({ width: 1280, height: 800 });
   await open(page, '/bench');
-  const last = known.getByRole('row').last();
-  const box = await last.boundingBox();
-  expect((box?.y ?? 800) + (box?.height ?? 0)).toBeLessThanOrEqual(800);
+  for (const half of await known.getByRole('table').all()) {
+    const box = await half.boundingBox();
+    expect((box?.y ?? 800) + (box?.height ?? 0)).toBeLessThanOrEqual(800);
+  }
 });
 
 test('a robot of which nothing is known is told what to begin with, and the menu stays short', async ({

@@ -28,7 +28,7 @@ test('an ageing calibration is fresh again after three trials that come out as f
   // The server says so, too; what holds and the day it was measured are the same.
   await open(page, '/bench');
   await expect(
-    page.getByRole('table', { name: /^What is known of/ }).getByRole('row', { name: /^Turns/ }),
+    page.getByRole('region', { name: /^What is known of/ }).getByRole('row', { name: /^Turns/ }),
   ).toContainText('today');
   await open(page, '/bench/calibrations');
   await expect(turns).toContainText('made 2026-11-12');

@@ -1,8 +1,8 @@
 import { wrap } from '../geometry/angle';
 import { circularMean } from '../stats/circularMean';
 import { fQuantile } from '../stats/fDistribution';
-import { inverseOfPositive } from '../stats/inverseOfPositive';
 import { mean } from '../stats/moments';
+import { cholesky, logDeterminant, squaredBy } from './cholesky';
 
 /** No sensor tells finer: deviations of readings that all agree, in shares of 1 and in radians. */
 const LEAST_SD = 0.002;
@@ -26,7 +26,8 @@ interface Summed {
 export interface GaussianClass {
   n: number;
   centre: number[];
-  inverse: number[][];
+  /** The lower triangle of its covariance. */
+  lower: number[][];
   logDeterminant: number;
   /** Squared deviations beyond which a reading is none of it. */
   limit2: number;
@@ -44,25 +45,41 @@ function summed(cloud: Cloud, isAngle: boolean): Summed {
     const values = cloud.map((x) => x[j] ?? 0);
     return isAngle ? circularMean(values).meanRad : mean(values);
   });
-  const scatter = centre.map(() => centre.map(() => 0));
-  for (const x of cloud) {
-    const off = offCentre(x, centre, isAngle);
-    for (const [i, row] of scatter.entries()) {
-      for (const j of row.keys()) row[j] = (row[j] ?? 0) + (off[i] ?? 0) * (off[j] ?? 0);
-    }
-  }
+  let scatter = centre.map(() => centre.map(() => 0));
+  for (const x of cloud) scatter = withProduct(scatter, offCentre(x, centre, isAngle), 1);
   return { n: cloud.length, centre, scatter };
 }
 
-const combined = (a: number[][], b: number[][], ofB: number): number[][] =>
-  a.map((row, i) => row.map((one, j) => one + ofB * (b[i]?.[j] ?? 0)));
+/** A matrix and so many times the product of a vector with itself. */
+const withProduct = (matrix: number[][], x: readonly number[], times: number): number[][] =>
+  matrix.map((row, i) => row.map((one, j) => one + times * (x[i] ?? 0) * (x[j] ?? 0)));
+
+/** The same without one of its readings. Source: Welford, Technometrics 4 (1962) 419–420, backwards. */
+function without({ n, centre, scatter }: Summed, x: readonly number[], isAngle: boolean): Summed {
+  const off = offCentre(x, centre, isAngle);
+  return {
+    n: n - 1,
+    centre: centre.map((one, j) => one - (off[j] ?? 0) / (n - 1)),
+    scatter: withProduct(scatter, off, -n / (n - 1)),
+  };
+}
+
+/** Quantiles that were asked for: leaving each reading out asks for the same few again and again. */
+const quantiles = new Map<string, number>();
+
+function letIn(dimensions: number, left: number): number {
+  const key = `${dimensions} ${left}`;
+  const known = quantiles.get(key) ?? fQuantile(LET_IN, dimensions, left);
+  quantiles.set(key, known);
+  return known;
+}
 
 /** Squared deviations, of so many features and so much known of the spread, that a new reading of the class keeps within. */
 function limitOf(dimensions: number, n: number, freedom: number): number {
   const left = freedom - dimensions + 1;
   if (left <= 0) return MOST_DEVIATIONS ** 2;
-  const f = fQuantile(LET_IN, dimensions, left);
-  return Math.min(MOST_DEVIATIONS ** 2, (((dimensions * freedom) / left) * (n + 1) * f) / n);
+  const scale = (((dimensions * freedom) / left) * (n + 1)) / n;
+  return Math.min(MOST_DEVIATIONS ** 2, scale * letIn(dimensions, left));
 }
 
 /**
@@ -73,41 +90,33 @@ function limitOf(dimensions: number, n: number, freedom: number): number {
  */
 function fitSums(sums: readonly Summed[], isAngle: boolean): GaussianClass[] {
   const dimensions = sums[0]?.centre.length ?? 0;
-  const nothing = Array.from({ length: dimensions }, () => Array<number>(dimensions).fill(0));
-  const all = sums.reduce((total, { scatter }) => combined(total, scatter, 1), nothing);
   const freedomOfAll = sums.reduce((total, { n }) => total + n - 1, 0);
-  const leaning = dimensions + 1;
+  const leaning = freedomOfAll === 0 ? 0 : dimensions + 1;
   const least = (isAngle ? LEAST_SD_RAD : LEAST_SD) ** 2;
+  const common = (i: number, j: number): number => {
+    let sum = 0;
+    for (const { scatter } of sums) sum += scatter[i]?.[j] ?? 0;
+    return freedomOfAll === 0 ? 0 : sum / freedomOfAll;
+  };
+  const leant = Array.from({ length: dimensions }, (_, i) =>
+    Array.from({ length: i + 1 }, (_, j) => leaning * common(i, j)),
+  );
   return sums.map(({ n, centre, scatter }) => {
     const own = n - 1;
-    const borrowed = freedomOfAll === 0 ? 0 : leaning / freedomOfAll;
-    const freedom = own + (freedomOfAll === 0 ? 0 : leaning);
-    const covariance = combined(scatter, all, borrowed).map((row, i) =>
-      row.map((one, j) => (freedom === 0 ? 0 : one / freedom) + (i === j ? least : 0)),
+    const freedom = Math.max(1, own + leaning);
+    // The lower triangle is all that is asked for.
+    const covariance = leant.map((row, i) =>
+      row.map((one, j) => (one + (scatter[i]?.[j] ?? 0)) / freedom + (i === j ? least : 0)),
     );
-    const inverted = inverseOfPositive(covariance);
+    const lower = cholesky(covariance);
     return {
       n,
       centre,
-      inverse: inverted?.inverse ?? nothing,
-      logDeterminant: Math.log(inverted?.determinant ?? Infinity),
-      limit2: limitOf(dimensions, n, Math.max(own, Math.min(freedomOfAll, freedom))),
+      lower,
+      logDeterminant: logDeterminant(lower),
+      limit2: limitOf(dimensions, n, Math.max(own, Math.min(freedomOfAll, own + leaning))),
     };
   });
-}
-
-/** Squared deviations of a reading from a class (Mahalanobis). */
-export function squaredDeviations(
-  { centre, inverse }: GaussianClass,
-  x: readonly number[],
-  isAngle: boolean,
-): number {
-  const off = offCentre(x, centre, isAngle);
-  return off.reduce(
-    (sum, one, i) =>
-      sum + one * off.reduce((row, other, j) => row + (inverse[i]?.[j] ?? 0) * other, 0),
-    0,
-  );
 }
 
 /** The nearest class to a reading. */
@@ -124,7 +133,9 @@ export function nearest(
   x: readonly number[],
   isAngle: boolean,
 ): Nearest {
-  const squared = classes.map((one) => squaredDeviations(one, x, isAngle));
+  const squared = classes.map(({ centre, lower }) =>
+    squaredBy(lower, offCentre(x, centre, isAngle)),
+  );
   const logs = classes.map((one, i) => -((squared[i] ?? 0) + one.logDeterminant) / 2);
   const highest = Math.max(...logs);
   const weights = logs.map((log) => Math.exp(log - highest));
@@ -146,10 +157,10 @@ export const gaussianClasses = (clouds: readonly Cloud[], isAngle: boolean): Gau
 export function leaveOneOut(clouds: readonly Cloud[], isAngle: boolean): (Nearest | null)[][] {
   const sums = clouds.map((cloud) => summed(cloud, isAngle));
   return clouds.map((cloud, c) =>
-    cloud.map((x, i) => {
-      if (cloud.length < 2) return null;
-      const without = summed(cloud.toSpliced(i, 1), isAngle);
-      return nearest(fitSums(sums.with(c, without), isAngle), x, isAngle);
+    cloud.map((x) => {
+      const own = sums[c];
+      if (own === undefined || own.n < 2) return null;
+      return nearest(fitSums(sums.with(c, without(own, x, isAngle)), isAngle), x, isAngle);
     }),
   );
 }

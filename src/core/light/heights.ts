@@ -32,12 +32,12 @@ export const readingsOver = (
   return { values: own.map(({ reading }) => reading), places: own.map(({ place }) => place) };
 };
 
-/** The height at which all readings were made; null where they differ, or nobody said. */
-export function commonHeightM(readings: readonly Pick<LightReading, 'heightM'>[]): number | null {
-  const [first] = readings;
-  return first !== undefined && readings.every((one) => one.heightM === first.heightM)
-    ? first.heightM
-    : null;
+/** The height at which most readings were made: the threshold is found there, the others only try it. Null: as it is mounted. */
+export function usualHeightM(readings: readonly Pick<LightReading, 'heightM'>[]): number | null {
+  const count = (heightM: number | null) =>
+    readings.filter((one) => one.heightM === heightM).length;
+  const heights = [...new Set(readings.map(({ heightM }) => heightM))];
+  return heights.toSorted((a, b) => count(b) - count(a))[0] ?? null;
 }
 
 /** What the same threshold does at each height at which both surfaces were read, from low to high. */

@@ -2,7 +2,7 @@ import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { errorLength, percent, shortNumber } from '../text/quantities';
 import { capitalised } from '../text/capitalised';
 import { oneIn } from '../text/oneIn';
-import { heightsOf, readingsOver, type AtHeight, type LightReading } from './heights';
+import { heightsOf, readingsOver, usualHeightM, type AtHeight, type LightReading } from './heights';
 import { lineThreshold, type LineThreshold } from './lineThreshold';
 import { meanText, readingText } from '../text/rawReadings';
 import { floorText, lineText } from './thresholdWords';
@@ -76,15 +76,15 @@ function nextSentence(
   }
   const warned = used === null ? null : usedSentence(found, used);
   if (warned !== null) return warned;
+  const bad = heights.find(({ holds }) => !holds);
+  if (bad !== undefined) {
+    return `At ${errorLength(bad.heightM)} over the table it does not hold any more: keep the sensor at its height.`;
+  }
   if (Math.min(line.places, floor.places) < PLACES) {
     return `Now the same at another place: line and floor differ from place to place more than one reading from the next. ${PLACES} places of each tell it.`;
   }
   if (found.errorRate.high95 > TOO_MANY && found.errorRate.value <= TOO_MANY) {
     return 'How much places differ is hardly known yet: two more of each, where the light is another, tell most.';
-  }
-  const bad = heights.find(({ holds }) => !holds);
-  if (bad !== undefined) {
-    return `At ${errorLength(bad.heightM)} over the table it does not hold any more: keep the sensor at its height.`;
   }
   return 'Apply it, and put the two numbers into the program.';
 }
@@ -95,12 +95,14 @@ export const readingsOfDevice = <T extends { unit: string }>(
   label: string,
 ): T[] => readings.filter(({ unit }) => unit === '' || unit === label);
 
-/** What readings over a line and the floor say, in three sentences; null until there is one of each. */
+/** What readings over a line and the floor say, in three sentences; null until there is one of each at the usual height. */
 export function thresholdStudy(
   readings: readonly LightReading[],
   programs: number | null,
 ): ThresholdStudy | null {
-  const [line, floor] = [readingsOver(readings, 'line'), readingsOver(readings, 'floor')];
+  const heightM = usualHeightM(readings);
+  const there = readings.filter((one) => one.heightM === heightM);
+  const [line, floor] = [readingsOver(there, 'line'), readingsOver(there, 'floor')];
   if (line.values.length === 0 || floor.values.length === 0) return null;
   const found = lineThreshold(line, floor);
   const heights = heightsOf(readings, found);

@@ -1,16 +1,11 @@
 import { calibrationOf } from '../calibration/find';
-import type { Route } from '../course/route';
-import { kindOfStep } from '../steps/registry';
-import { motionsOf } from '../steps/tree';
 import { devicesOf, withFirst } from '../devices/ofRobot';
+import { goesByLight } from '../light/goesByLight';
 import { percent } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
 
 /** Lamps, windows and shadows of another room change what a floor sends back by about so much. */
 const ANOTHER_ROOM = 0.1;
-
-const goesByLight = ({ steps }: Route): boolean =>
-  motionsOf(steps).some((step) => kindOfStep(step).needs(step).includes('light sensor'));
 
 const shareOf = (share: number): number => Math.min(1, Math.max(0, share));
 

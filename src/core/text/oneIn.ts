@@ -12,6 +12,6 @@ function round(value: number): string {
 
 /** How often, as a coach says it: "one reading in 40", "35 % of readings". */
 export function oneIn(share: number, what: string, many = `${what}s`): string {
-  if (share < RAREST) return `fewer than one ${what} in 10 000`;
+  if (share < RAREST) return `fewer than one ${what} in 10\u00a0000`;
   return share > OFTEN ? `${percent(share)} of ${many}` : `one ${what} in ${round(1 / share)}`;
 }

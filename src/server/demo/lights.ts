@@ -127,7 +127,7 @@ const looks = (): FaultLookRecord[] => {
     exchanged: 'nothing' as const,
     fault,
   }));
-  const other = Array.from({ length: 22 }, () => ({ exchanged: 'cable' as const, fault: 0 }));
+  const other = Array.from({ length: 30 }, () => ({ exchanged: 'cable' as const, fault: 0 }));
   return [...asItWas, ...other].map(({ exchanged, fault }, i) => ({
     id: demoId('HF', i + 1),
     exchanged,

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { calibrationFromThreshold } from '../../../core/calibration/kinds/lightThreshold/fromStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { devicesOf } from '../../../core/devices/ofRobot';
-import { commonHeightM } from '../../../core/light/heights';
+import { usualHeightM } from '../../../core/light/heights';
 import { fullOf } from '../../../core/light/lightScale';
 import { readingsOfDevice, thresholdStudy } from '../../../core/light/thresholdStudy';
 import { lineText } from '../../../core/light/thresholdWords';
@@ -49,7 +49,7 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
   const used = useMemo(() => readingsOfDevice(notAside(record.trials), unit), [record, unit]);
   const study = useMemo(() => thresholdStudy(used, conditions.programs), [used, conditions]);
   const { venue, lighting } = conditions;
-  const where = { venue, lighting, full: fullOf(conditions), heightM: commonHeightM(used) };
+  const where = { venue, lighting, full: fullOf(conditions), heightM: usualHeightM(used) };
   const value =
     study === null || unit !== inUse || labels.length === 0
       ? null

@@ -2,7 +2,7 @@ import { calibrationFromThreshold } from '../../../core/calibration/kinds/lightT
 import { devicesOf } from '../../../core/devices/ofRobot';
 import { fullOf } from '../../../core/light/lightScale';
 import { readingsOfDevice, thresholdStudy } from '../../../core/light/thresholdStudy';
-import { commonHeightM } from '../../../core/light/heights';
+import { usualHeightM } from '../../../core/light/heights';
 import { heldOrTrials } from '../known';
 import type { Procedure } from '../procedure';
 import { notAside, openedList } from '../trials/openedList';
@@ -25,7 +25,7 @@ export const light: Procedure = {
       const own = readingsOfDevice(notAside(trials), inUse?.label ?? '');
       const study = thresholdStudy(own, conditions.programs);
       const { venue, lighting } = conditions;
-      const where = { venue, lighting, full: fullOf(conditions), heightM: commonHeightM(own) };
+      const where = { venue, lighting, full: fullOf(conditions), heightM: usualHeightM(own) };
       const isUsable = study !== null && inUse !== undefined;
       return { value: isUsable ? calibrationFromThreshold(study.found, where) : null, raw: own };
     }),

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { GROUPS, type BenchProps } from '../procedure';
+import { GROUPS, type BenchProps, type Group } from '../procedure';
 import type { WaitingFor } from '../waiting';
 import { WaitingLine } from '../WaitingLine';
 import type { OverviewLine } from './line';
@@ -85,44 +85,62 @@ function Line({ line, robotId, group }: LineProps) {
   );
 }
 
+/** The groups as they stand beside each other where a screen is wide and low. */
+const HALVES = [GROUPS.slice(0, 3), GROUPS.slice(3)];
+
+/** What is known in some groups of procedures, in working order. */
+function Known({
+  robot,
+  lines,
+  groups,
+}: Pick<Props, 'robot' | 'lines'> & { groups: readonly Group[] }) {
+  return (
+    <table className={styles.lines} aria-label={groups.join(', ')}>
+      <thead className="visually-hidden">
+        <tr>
+          <th scope="col">Group</th>
+          <th scope="col">Procedure</th>
+          <th scope="col">What is known</th>
+          <th scope="col">How old</th>
+          <th scope="col">It takes</th>
+        </tr>
+      </thead>
+      {groups.map((group) => {
+        const own = lines.filter((line) => line.group === group);
+        return own.length === 0 ? null : (
+          <tbody key={group}>
+            {own.map((line, i) => (
+              <Line
+                key={line.id}
+                line={line}
+                robotId={robot.id}
+                group={
+                  i === 0 && (
+                    <th scope="rowgroup" rowSpan={own.length} className={styles.group}>
+                      {group}
+                    </th>
+                  )
+                }
+              />
+            ))}
+          </tbody>
+        );
+      })}
+    </table>
+  );
+}
+
 /** The Bench of a robot: what is known, in working order, and what is worth doing next. */
 export default function Station(props: Props) {
   const { robot, lines } = props;
   return (
     <>
       <Next {...props} />
-      <table className={styles.lines} aria-label={`What is known of ${robot.name}`}>
-        <thead className="visually-hidden">
-          <tr>
-            <th scope="col">Group</th>
-            <th scope="col">Procedure</th>
-            <th scope="col">What is known</th>
-            <th scope="col">How old</th>
-            <th scope="col">It takes</th>
-          </tr>
-        </thead>
-        {GROUPS.map((group) => {
-          const own = lines.filter((line) => line.group === group);
-          return own.length === 0 ? null : (
-            <tbody key={group}>
-              {own.map((line, i) => (
-                <Line
-                  key={line.id}
-                  line={line}
-                  robotId={robot.id}
-                  group={
-                    i === 0 && (
-                      <th scope="rowgroup" rowSpan={own.length} className={styles.group}>
-                        {group}
-                      </th>
-                    )
-                  }
-                />
-              ))}
-            </tbody>
-          );
-        })}
-      </table>
+      <section className={styles.known} aria-label={`What is known of ${robot.name}`}>
+        {HALVES.map((groups) => (
+          <Known key={groups[0]} {...{ robot, lines, groups }} />
+        ))}
+      </section>
     </>
   );
 }
