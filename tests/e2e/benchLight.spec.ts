@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { ulid } from 'ulid';
 import { expect, open, reload, test } from './corvat';
 import { act, data, pass, PIPIT, WREN } from './standIn';
 
@@ -219,4 +220,39 @@ test('the guilty part is asked for one after the other, and named with its evide
   await expect(verdict(page)).toContainText(/It is the sensor: with another one/);
   const parts = page.getByRole('table', { name: 'The parts, from the easiest to exchange' });
   await expect(parts.getByRole('row', { name: /the sensor/ })).toContainText('guilty');
+});
+
+test('before the runs of a route that goes by light it says where its threshold was read', async ({
+  corvat: page,
+}) => {
+  const put = async (what: string, record: { id: string; [value: string]: unknown }) => {
+    const answer = await page.request.put(`/api/${what}/${record.id}`, { data: record });
+    expect(answer.ok(), await answer.text()).toBe(true);
+  };
+  const version = ulid();
+  const start = { xM: 0.3, yM: 0.3, headingRad: 0 };
+  const wait = { kind: 'wait', until: 'reading', sensor: 'light sensor', passes: 'below' };
+  await put('route-versions', {
+    id: version,
+    routeId: '01DEMW00000000000000000001',
+    note: 'waits for the line',
+    route: { start, steps: [{ ...wait, value: 0.3, timeS: 5 }] },
+  });
+  const series = ulid();
+  await put('series', {
+    id: series,
+    version: 0,
+    routeVersionId: version,
+    trying: 'by light',
+    plannedRuns: 3,
+    battery: null,
+    tableLabel: 'sports field',
+    archivedAt: null,
+    planId: null,
+  });
+  await open(page, `/runs/${series}`);
+  const warned = page.getByText(/its threshold .* was read at .*, not at sports field/);
+  await expect(warned).toBeVisible();
+  await warned.getByRole('link', { name: 'Read line and floor' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Line and floor');
 });

@@ -17,8 +17,7 @@ export const light: Procedure = {
   goodFor: 'between which readings a line begins, and how often that is wrong',
   minutes: 3,
   gives: ['light-threshold'],
-  known: (facts) =>
-    heldOrTrials(facts, 'light-threshold', 'light', 'reading', (text) => `There, ${text}`),
+  known: (facts) => heldOrTrials(facts, 'light-threshold', 'light', 'reading'),
   found: (facts) =>
     foundInList(facts, 'light', ({ trials, conditions }) => {
       const [inUse] = devicesOf(facts.robot.robot, 'light sensor');

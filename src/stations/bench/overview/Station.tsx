@@ -73,7 +73,9 @@ function Line({ line, robotId, group }: LineProps) {
         <small>{goodFor}</small>
       </th>
       <td className={sentence === null ? styles.nothing : undefined}>
-        <span className={styles.sentence}>{sentence ?? 'Nothing measured yet.'}</span>
+        <span className={styles.sentence} title={sentence ?? undefined}>
+          {sentence ?? 'Nothing measured yet.'}
+        </span>
       </td>
       <td
         className={`${styles.age ?? ''} ${styles[freshness?.state ?? (sentence === null ? 'missing' : 'fresh')] ?? ''}`}
@@ -137,9 +139,11 @@ export default function Station(props: Props) {
     <>
       <Next {...props} />
       <section className={styles.known} aria-label={`What is known of ${robot.name}`}>
-        {HALVES.map((groups) => (
-          <Known key={groups[0]} {...{ robot, lines, groups }} />
-        ))}
+        <div className={styles.halves}>
+          {HALVES.map((groups) => (
+            <Known key={groups[0]} {...{ robot, lines, groups }} />
+          ))}
+        </div>
       </section>
     </>
   );

@@ -15,8 +15,8 @@ export const lightThreshold: CalibrationKindOf<LightThresholdCalibration> = {
   restsOn: ['light sensor'],
   describe: (value) =>
     [
-      `the line reads ${lineText(value, value.threshold)} (line ${meanText(value.lineReads, value.step)}, floor ${meanText(value.floorReads, value.step)})`,
-      `${oneIn(value.errorRate, 'reading')} is wrong`,
+      `the line at ${lineText(value, value.threshold)} (it reads ${meanText(value.lineReads, value.step)}, the floor ${meanText(value.floorReads, value.step)})`,
+      `${oneIn(value.errorRate, 'reading')} wrong`,
       ...(value.venue === '' ? [] : [`at ${value.venue}`]),
     ].join(', '),
   fit: (robot, { full, lineReads, floorReads, readingSd }) =>
