@@ -46,6 +46,7 @@ import {
   lightTrialRecord,
   colourTrialRecord,
   presenceTrialRecord,
+  lineSquaringTrialRecord,
   faultLookRecord,
   lapRecord,
   placingTrialRecord,
@@ -184,6 +185,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('colours', colourTrialRecord, shapeOf(COLOUR_LIST)),
   listOf('presence', presenceTrialRecord, shapeOf(PRESENCE_LIST)),
   listOf('guilty-part', faultLookRecord, shapeOf(FAULT_LIST)),
+  listOf('line-square', lineSquaringTrialRecord, {}),
   listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
   listOf('gains', gainTrialRecord, {
     ...shapeOf(GAIN_LIST),
@@ -292,6 +294,8 @@ export type PresenceTrials = Extract<BenchTrialsRecord, { procedure: 'presence' 
 export type { PresenceTrialRecord } from '../core/trials/presence';
 export type FaultTrials = Extract<BenchTrialsRecord, { procedure: 'guilty-part' }>;
 export type { FaultLookRecord } from '../core/trials/faultLook';
+export type LineSquaringTrials = Extract<BenchTrialsRecord, { procedure: 'line-square' }>;
+export type { LineSquaringTrialRecord } from '../core/trials/lineSquaring';
 export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;
 export type DrillTrialRecord = z.output<typeof drillTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;

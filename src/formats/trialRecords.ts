@@ -6,6 +6,7 @@ import { COLOUR_TRIAL } from '../core/trials/colour';
 import { FAULT_LOOK } from '../core/trials/faultLook';
 import { GAUGE_TRIAL } from '../core/trials/gauge';
 import { LAP_TRIAL } from '../core/trials/lap';
+import { LINE_SQUARING_TRIAL } from '../core/trials/lineSquaring';
 import { LIGHT_TRIAL } from '../core/trials/light';
 import { PLACING_TRIAL } from '../core/trials/placing';
 import { PRESENCE_TRIAL } from '../core/trials/presence';
@@ -38,6 +39,7 @@ export const gaugeTrialRecord = trialSchema(GAUGE_TRIAL);
 export const lightTrialRecord = trialSchema(LIGHT_TRIAL);
 export const colourTrialRecord = trialSchema(COLOUR_TRIAL);
 export const faultLookRecord = trialSchema(FAULT_LOOK);
+export const lineSquaringTrialRecord = trialSchema(LINE_SQUARING_TRIAL);
 export const presenceTrialRecord = trialSchema(PRESENCE_TRIAL);
 
 const cause = z.string().min(1).max(40);

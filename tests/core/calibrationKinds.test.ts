@@ -97,6 +97,15 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     errorHigh95: 0.05,
     n: 40,
   },
+  'line-squaring': {
+    kind: 'line-squaring',
+    speedMPerS: 0.1,
+    secondMPerS: 0.04,
+    biasRad: deg(0.4),
+    biasSeRad: deg(0.1),
+    headingSdRad: deg(0.5),
+    n: 6,
+  },
   presence: {
     kind: 'presence',
     by: 'D1',

@@ -6,6 +6,7 @@ import { gyroDriftValue } from '../calibrationValues/gyroDrift';
 import { headingHoldValue } from '../calibrationValues/headingHold';
 import { lightThresholdValue } from '../calibrationValues/lightThreshold';
 import { lineGainValue } from '../calibrationValues/lineGain';
+import { lineSquaringValue } from '../calibrationValues/lineSquaring';
 import { placingValue } from '../calibrationValues/placing';
 import { presenceValue } from '../calibrationValues/presence';
 import { rangeValue } from '../calibrationValues/range';
@@ -45,6 +46,7 @@ const anyKind = z.discriminatedUnion('kind', [
   placingValue.safeExtend(KEPT),
   lightThresholdValue.safeExtend(KEPT),
   colourClassesValue.safeExtend(KEPT),
+  lineSquaringValue.safeExtend(KEPT),
   presenceValue.safeExtend(KEPT),
 ]);
 

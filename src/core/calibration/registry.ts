@@ -7,6 +7,7 @@ import { gyroDrift } from './kinds/gyroDrift';
 import { headingHold } from './kinds/headingHold';
 import { lightThreshold } from './kinds/lightThreshold';
 import { lineGain } from './kinds/lineGain';
+import { lineSquaring } from './kinds/lineSquaring';
 import { placing } from './kinds/placing';
 import { presence } from './kinds/presence';
 import { range } from './kinds/range';
@@ -35,6 +36,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   placing,
   'light-threshold': lightThreshold,
   'colour-classes': colourClasses,
+  'line-squaring': lineSquaring,
   presence,
 };
 

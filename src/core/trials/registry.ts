@@ -3,6 +3,7 @@ import { COLOUR_TRIAL } from './colour';
 import { FAULT_LOOK } from './faultLook';
 import { GAIN_TRIAL } from './gain';
 import { LAP_TRIAL } from './lap';
+import { LINE_SQUARING_TRIAL } from './lineSquaring';
 import { LIGHT_TRIAL } from './light';
 import { RANGE_TRIAL } from './range';
 import { TURN_ROW, TURN_TRIAL } from './turn';
@@ -30,6 +31,7 @@ export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
   gauge: GAUGE_TRIAL,
   light: LIGHT_TRIAL,
   colours: COLOUR_TRIAL,
+  'line-square': LINE_SQUARING_TRIAL,
   presence: PRESENCE_TRIAL,
   'guilty-part': FAULT_LOOK,
 };
@@ -48,6 +50,7 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   colours: COLOUR_TRIAL,
   'something there': PRESENCE_TRIAL,
   'guilty part': FAULT_LOOK,
+  'squaring on a line': LINE_SQUARING_TRIAL,
   'square laps': LAP_TRIAL,
   anchors: ANCHOR,
 };

@@ -5,6 +5,7 @@ import { gauge } from './gauge';
 import { gains } from './gains';
 import { guiltyPart } from './guilty-part';
 import { light } from './light';
+import { lineSquare } from './line-square';
 import { lineSpeed } from './line-speed';
 import { loop } from './loop';
 import { reZero } from './re-zero';
@@ -45,6 +46,7 @@ export const PROCEDURES: readonly Procedure[] = [
   squaring,
   light,
   lineSpeed,
+  lineSquare,
   colours,
   straightWays,
   gains,
