@@ -11,7 +11,7 @@ export const FLOORS = {
   simulation: ['simulate'],
   'bench and calibrations': [
     ...['gyro', 'loop', 'placing', 'tuning', 'turns', 'square', 'walls', 'ranging'],
-    ...['light', 'colourClasses', 'presence', 'faultIsolation'],
+    ...['light', 'colourClasses', 'presence', 'faultIsolation', 'attachments'],
     ...['calibration', 'drive', 'directions'],
   ],
   'errors and forecasts': ['runs', 'sources', 'forecast', 'compare'],

@@ -26,6 +26,7 @@ import {
   LIGHT_LIST,
   COLOUR_LIST,
   PRESENCE_LIST,
+  ATTACHMENT_LIST,
   FAULT_LIST,
   MADE_UNDER,
   PLACING_LIST,
@@ -46,6 +47,7 @@ import {
   lightTrialRecord,
   colourTrialRecord,
   presenceTrialRecord,
+  attachmentMoveRecord,
   lineSquaringTrialRecord,
   faultLookRecord,
   lapRecord,
@@ -186,6 +188,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('presence', presenceTrialRecord, shapeOf(PRESENCE_LIST)),
   listOf('guilty-part', faultLookRecord, shapeOf(FAULT_LIST)),
   listOf('line-square', lineSquaringTrialRecord, {}),
+  listOf('attachments', attachmentMoveRecord, shapeOf(ATTACHMENT_LIST)),
   listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
   listOf('gains', gainTrialRecord, {
     ...shapeOf(GAIN_LIST),
@@ -296,6 +299,7 @@ export type FaultTrials = Extract<BenchTrialsRecord, { procedure: 'guilty-part' 
 export type { FaultLookRecord } from '../core/trials/faultLook';
 export type LineSquaringTrials = Extract<BenchTrialsRecord, { procedure: 'line-square' }>;
 export type { LineSquaringTrialRecord } from '../core/trials/lineSquaring';
+export type AttachmentTrials = Extract<BenchTrialsRecord, { procedure: 'attachments' }>;
 export type DrillTrials = Extract<BenchTrialsRecord, { procedure: 'drill' }>;
 export type DrillTrialRecord = z.output<typeof drillTrialRecord>;
 export type GainTrials = Extract<BenchTrialsRecord, { procedure: 'gains' }>;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { shapeOf, valuesSchema } from '../core/description/schema';
 import { ANCHOR } from '../core/trials/anchor';
 import { DAMPING_LOOK, GAIN_TRIAL } from '../core/trials/gain';
+import { ATTACHMENT_MOVE } from '../core/trials/attachment';
 import { COLOUR_TRIAL } from '../core/trials/colour';
 import { FAULT_LOOK } from '../core/trials/faultLook';
 import { GAUGE_TRIAL } from '../core/trials/gauge';
@@ -40,6 +41,7 @@ export const lightTrialRecord = trialSchema(LIGHT_TRIAL);
 export const colourTrialRecord = trialSchema(COLOUR_TRIAL);
 export const faultLookRecord = trialSchema(FAULT_LOOK);
 export const lineSquaringTrialRecord = trialSchema(LINE_SQUARING_TRIAL);
+export const attachmentMoveRecord = trialSchema(ATTACHMENT_MOVE);
 export const presenceTrialRecord = trialSchema(PRESENCE_TRIAL);
 
 const cause = z.string().min(1).max(40);

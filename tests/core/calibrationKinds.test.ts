@@ -106,6 +106,14 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     headingSdRad: deg(0.5),
     n: 6,
   },
+  attachment: {
+    kind: 'attachment',
+    armM: 0.1,
+    positions: [{ name: 'up', angleRad: 1.5, offsetRad: 0.02, sdRad: 0.01, n: 5 }],
+    playRad: 0.03,
+    lateS: 0.02,
+    moveS: 0.8,
+  },
   presence: {
     kind: 'presence',
     by: 'D1',

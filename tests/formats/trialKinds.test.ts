@@ -12,7 +12,23 @@ import { holdsItsLimits } from '../support/describedValues';
 
 const formats = readFileSync('docs/formats/README.md', 'utf8');
 /** So many of a title's unit are one of SI, told by hand. */
-const PER_SI = { percent: 100, mm: 1000, cm: 100, deg: 180 / Math.PI, motor: 1, s: 1, V: 1, v: 1, reading: 1, r: 1, g: 1, b: 1, h: 1, clear: 1, volts: 1 };
+const PER_SI = {
+  percent: 100,
+  mm: 1000,
+  cm: 100,
+  deg: 180 / Math.PI,
+  motor: 1,
+  s: 1,
+  V: 1,
+  v: 1,
+  reading: 1,
+  r: 1,
+  g: 1,
+  b: 1,
+  h: 1,
+  clear: 1,
+  volts: 1,
+};
 const unitOf = (title: string) =>
   (/^motor/.exec(title)?.[0] ??
     title.replace('_per_s', '').split('_').at(-1)) as keyof typeof PER_SI;

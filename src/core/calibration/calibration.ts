@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { attachmentValue } from '../calibrationValues/attachment';
 import { balanceGainValue } from '../calibrationValues/balanceGain';
 import { colourClassesValue } from '../calibrationValues/colourClasses';
 import { driveValue } from '../calibrationValues/drive';
@@ -46,6 +47,7 @@ const anyKind = z.discriminatedUnion('kind', [
   placingValue.safeExtend(KEPT),
   lightThresholdValue.safeExtend(KEPT),
   colourClassesValue.safeExtend(KEPT),
+  attachmentValue.safeExtend(KEPT),
   lineSquaringValue.safeExtend(KEPT),
   presenceValue.safeExtend(KEPT),
 ]);

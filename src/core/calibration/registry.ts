@@ -1,5 +1,6 @@
 import type { CalibrationKind, CalibrationValue } from './calibration';
 import type { CalibrationKindOf } from './kind';
+import { attachment } from './kinds/attachment';
 import { balanceGain } from './kinds/balanceGain';
 import { colourClasses } from './kinds/colourClasses';
 import { drive } from './kinds/drive';
@@ -36,6 +37,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   placing,
   'light-threshold': lightThreshold,
   'colour-classes': colourClasses,
+  attachment,
   'line-squaring': lineSquaring,
   presence,
 };

@@ -189,6 +189,22 @@ export const FAULT_LIST = {
   what: text({ label: 'What misbehaves', about: '“an echo is lost”', default: '' }),
 };
 
+export const ATTACHMENT_LIST = {
+  armM: number({
+    label: 'From its axle to its tip',
+    hint: '0: not said',
+    quantity: 'small length',
+    min: 0,
+    max: 1,
+    default: 0,
+  }),
+  startsAt: text({
+    label: 'Where it stands at the start',
+    about: 'of a run: it moves then',
+    default: '',
+  }),
+};
+
 export const DRILL_LIST = {
   name: text({ label: 'Who judges (nickname)', about: 'of whoever judges' }),
 };
@@ -206,5 +222,6 @@ export const LISTS: Readonly<Record<string, Fields>> = {
   colours: COLOUR_LIST,
   presence: PRESENCE_LIST,
   'guilty-part': FAULT_LIST,
+  attachments: ATTACHMENT_LIST,
   drill: DRILL_LIST,
 };

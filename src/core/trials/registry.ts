@@ -1,4 +1,5 @@
 import { ANCHOR } from './anchor';
+import { ATTACHMENT_MOVE } from './attachment';
 import { COLOUR_TRIAL } from './colour';
 import { FAULT_LOOK } from './faultLook';
 import { GAIN_TRIAL } from './gain';
@@ -34,6 +35,7 @@ export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
   'line-square': LINE_SQUARING_TRIAL,
   presence: PRESENCE_TRIAL,
   'guilty-part': FAULT_LOOK,
+  attachments: ATTACHMENT_MOVE,
 };
 
 /** What the files of trials hold, by what they are called. */
@@ -50,6 +52,7 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   colours: COLOUR_TRIAL,
   'something there': PRESENCE_TRIAL,
   'guilty part': FAULT_LOOK,
+  attachments: ATTACHMENT_MOVE,
   'squaring on a line': LINE_SQUARING_TRIAL,
   'square laps': LAP_TRIAL,
   anchors: ANCHOR,

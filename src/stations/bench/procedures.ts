@@ -1,4 +1,5 @@
 import { directions } from './directions';
+import { attachments } from './attachments';
 import { colours } from './colours';
 import { drill } from './drill';
 import { gauge } from './gauge';
@@ -50,6 +51,7 @@ export const PROCEDURES: readonly Procedure[] = [
   colours,
   straightWays,
   gains,
+  attachments,
   loop,
   drill,
 ];

@@ -63,7 +63,7 @@ export function DescribedEntry<F extends Fields, N extends string>(props: Props<
               <Field
                 name={name}
                 field={field}
-                optional={isReadOff(name)}
+                optional={isReadOff(name) || field.orNothing === true}
                 suggestions={suggestions[name]}
                 inputRef={name === firstReadOff ? first : undefined}
               />

@@ -1,0 +1,17 @@
+import { degrees } from '../../../text/quantities';
+import type { CalibrationKindOf } from '../../kind';
+import type { AttachmentCalibration } from '../../../calibrationValues/attachment';
+
+export const attachment: CalibrationKindOf<AttachmentCalibration> = {
+  kind: 'attachment',
+  name: 'positions of the attachment',
+  unit: 'attachment motor',
+  measuredBy: { procedure: 'attachments', words: 'Move it to its positions' },
+  restsOn: ['other'],
+  isOnlyTyped: true,
+  describe: ({ positions }) =>
+    positions
+      .map(({ name, angleRad, sdRad }) => `${name} at ${degrees(angleRad)} ± ${degrees(sdRad)}`)
+      .join(', '),
+  fit: (robot) => robot,
+};
