@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { channelOf } from '../core/channels/key';
 import { REZERO_STRATEGIES } from '../core/robot/rezeroStrategies';
 import type { StillCheck } from '../core/gyro/still/stillCheck';
 import { TYPED } from '../core/gyro/still/description';
@@ -8,14 +7,7 @@ import { STILL_SETTINGS } from '../core/gyro/still/stillDefaults';
 import { CALIBRATION_KIND_NAMES, calibrationValueSchema } from '../core/calibration/calibration';
 import { ROBOT_PARTS } from '../core/calibration/parts';
 import { standInActionSchema } from '../core/standIn/act';
-import {
-  LOG_PIECE_SAMPLES,
-  LOG_SOURCES,
-  MAX_CHANNELS,
-  MAX_LOG_SAMPLES,
-  MAX_TRIALS,
-  POWER_UPS,
-} from './benchConstants';
+import { MAX_TRIALS, POWER_UPS } from './benchConstants';
 import { TUNED_IDS } from '../core/robot/tunedIds';
 import { shapeOf, valueSchema, valuesSchema } from '../core/description/schema';
 import { runDurationS, toleranceRad, turnRad } from '../core/description/values';
@@ -75,41 +67,6 @@ export const robotChangeRecord = z.object({
   who: shortText.nullable(),
   changedAt: time,
 });
-
-/** Which channel of a log: `channels/key.ts`. */
-const channelKey = z.string().refine((key) => channelOf(key) !== null, 'expected a channel');
-
-/** A recorded log, raw but in Corvat's units and directions; its samples come in pieces. */
-export const benchLogRecord = z.object({
-  id,
-  robotId: id,
-  name: z.string().trim().min(1, 'expected a name').max(80),
-  source: z.enum(LOG_SOURCES),
-  columns: z.array(channelKey).min(1).max(MAX_CHANNELS),
-  pieces: z
-    .number()
-    .int()
-    .min(1)
-    .max(Math.ceil(MAX_LOG_SAMPLES / LOG_PIECE_SAMPLES)),
-  samples: z.number().int().min(2).max(MAX_LOG_SAMPLES),
-  takenAt: time,
-});
-
-const value = z.number().min(-1e9).max(1e9);
-const values = z.array(value).max(LOG_PIECE_SAMPLES);
-const valuesWithGaps = z.array(value.nullable()).max(LOG_PIECE_SAMPLES);
-
-/** A piece of a log: one list of numbers per channel, all of one length, null where one has a gap. */
-export const benchLogPiece = z
-  .object({
-    number: z.number().int().min(0),
-    tS: values.min(1),
-    columns: z.record(channelKey, valuesWithGaps),
-  })
-  .refine(
-    ({ tS, columns }) => Object.values(columns).every((column) => column.length === tS.length),
-    'expected columns of one length',
-  );
 
 const unitId = z.string().min(1).max(40).nullable().default(null);
 
@@ -244,8 +201,6 @@ export const applyRequest = z.object({
 
 export type StandInRequest = z.output<typeof standInRequest>;
 export type RobotChangeRecord = z.output<typeof robotChangeRecord>;
-export type BenchLogRecord = z.output<typeof benchLogRecord>;
-export type BenchLogPiece = z.output<typeof benchLogPiece>;
 export type StillCheckRecord = z.output<typeof stillCheckRecord>;
 /** What is kept of a check's result, so that a season can be drawn without its logs. */
 export type StillResult = Omit<StillCheck, 'fit' | 'allan'>;

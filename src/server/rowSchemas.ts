@@ -6,13 +6,13 @@ import { missionSchema, tableSchema } from '../core/table/table';
 import { STILL_SETTINGS } from '../core/gyro/still/stillDefaults';
 import { standInSchema } from '../core/standIn/state';
 import {
-  benchLogRecord,
   benchTrialsRecord,
   calibrationChangeRecord,
   calibrationRecord,
   robotChangeRecord,
   stillCheckRecord,
 } from '../formats/benchRecords';
+import { benchLogRecord } from '../formats/benchLogs';
 import { id, name, time, version } from '../formats/fields';
 import { frozenSchema } from '../formats/frozen';
 import { runPlanRecord } from '../formats/runs/runPlan';

@@ -1,10 +1,7 @@
 import { ulid } from 'ulid';
 import { describe, expect, it } from 'vitest';
-import type {
-  BenchLogRecord,
-  SavedCalibrationChange,
-  SavedStillCheck,
-} from '../../src/formats/benchRecords';
+import type { SavedCalibrationChange, SavedStillCheck } from '../../src/formats/benchRecords';
+import type { BenchLogRecord } from '../../src/formats/benchLogs';
 import type { RobotRecord } from '../../src/formats/records';
 import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';

@@ -1,12 +1,8 @@
 import { ulid } from 'ulid';
 import { describe, expect, it } from 'vitest';
 import { parseJsonLines } from '../../src/formats/jsonLines';
-import type {
-  BenchLogPiece,
-  BenchLogRecord,
-  RunLogRecord,
-  SavedStillCheck,
-} from '../../src/formats/benchRecords';
+import type { RunLogRecord, SavedStillCheck } from '../../src/formats/benchRecords';
+import type { BenchLogPiece, BenchLogRecord } from '../../src/formats/benchLogs';
 import { toLog } from '../../src/formats/toLog';
 import { randomStream } from '../../src/core/stats/random';
 import { simulateStillHeading } from '../../src/core/simulate/stillLog';

@@ -2,57 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { newHome, removeHome, serve } from '../support/corvat';
 import { kilobytes } from './kilobytes';
+import { S, SCREENS } from './allScreens';
 import { errorsOf, expect, open, ready, reload, test } from './corvat';
-
-const S = '01DEMS0000000000000000000';
-const SCREENS = {
-  Today: '/',
-  Robot: '/robot',
-  'Wiring sheet': '/robot/sheet',
-  'Bench table to print': '/bench/range/sheet',
-  Bench: '/bench',
-  Directions: '/bench/directions',
-  'Still check': '/bench/still',
-  'Get rid of drift': '/bench/re-zero',
-  Turns: '/bench/turns',
-  'Ways to turn': '/bench/schools',
-  'Ways to drive straight': '/bench/straight-schools',
-  'Straight drives': '/bench/straight',
-  'Square path': '/bench/square',
-  'Distance sensors': '/bench/range',
-  Stopping: '/bench/stop',
-  'Speed at a power': '/bench/speed',
-  'Squaring on a wall': '/bench/squaring',
-  'Line and floor': '/bench/light',
-  'Crossing a line': '/bench/line-speed',
-  'Squaring on a line': '/bench/line-square',
-  Colours: '/bench/colours',
-  Attachments: '/bench/attachments',
-  'Something there': '/bench/presence',
-  'The guilty part': '/bench/guilty-part',
-  'Who measures': '/bench/gauge',
-  'Placing at the start': '/bench/placing',
-  'Loop and lag': '/bench/loop',
-  'Read a trace': '/bench/drill',
-  Gains: '/bench/gains',
-  'Correct a run': '/bench/run-log',
-  Calibrations: '/bench/calibrations',
-  Course: '/course',
-  Table: '/course/table',
-  'Step card': '/course/card?version=01DEMV00000000000000000003',
-  Runs: '/runs',
-  Logging: `/runs/${S}3`,
-  'Log sheet': `/runs/${S}3/sheet`,
-  Settings: '/settings',
-  Teams: '/teams',
-  Findings: `/findings/${S}2`,
-  'Single runs': '/runs/all?q=wall',
-  'Series by route': '/runs?by=route',
-  'What each change did': '/findings/season',
-  'A plan of runs': '/findings/plan?plan=01DEMP00000000000000000001',
-  'Did it help': `/findings/compare?a.series=${S}1&b.series=${S}2&want=spread&by=3`,
-  'Not there': '/nowhere',
-};
 
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 768, height: 1024 };

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { attachmentValue } from '../calibrationValues/attachment';
-import { balanceGainValue } from '../calibrationValues/balanceGain';
+import { balanceGainValue } from '../calibrationValues/gains/balanceGain';
 import { colourClassesValue } from '../calibrationValues/colourClasses';
 import { driveValue } from '../calibrationValues/drive';
 import { gyroDriftValue } from '../calibrationValues/gyroDrift';
-import { headingHoldValue } from '../calibrationValues/headingHold';
+import { headingHoldValue } from '../calibrationValues/gains/headingHold';
 import { lightThresholdValue } from '../calibrationValues/lightThreshold';
-import { lineGainValue } from '../calibrationValues/lineGain';
+import { lineGainValue } from '../calibrationValues/gains/lineGain';
 import { lineSquaringValue } from '../calibrationValues/lineSquaring';
 import { placingValue } from '../calibrationValues/placing';
 import { presenceValue } from '../calibrationValues/presence';
@@ -15,9 +15,9 @@ import { speedValue } from '../calibrationValues/speed';
 import { squaringValue } from '../calibrationValues/squaring';
 import { stopValue } from '../calibrationValues/stop';
 import { straightValue } from '../calibrationValues/straight';
-import { turnGainValue } from '../calibrationValues/turnGain';
+import { turnGainValue } from '../calibrationValues/gains/turnGain';
 import { turnsValue } from '../calibrationValues/turns';
-import { wallGainValue } from '../calibrationValues/wallGain';
+import { wallGainValue } from '../calibrationValues/gains/wallGain';
 import { CALIBRATION_WAYS } from '../versions/ofCalibrations';
 import { broughtToday, formatSchema } from '../versions/schema';
 

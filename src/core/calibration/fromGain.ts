@@ -5,8 +5,8 @@ import { delayOf } from '../tuning/delay';
 import type { DampingStudy } from '../tuning/damping';
 import type { GainStudy, GainTrial } from '../tuning/gainStudy';
 import type { CalibrationValue } from './calibration';
-import type { FoundUnder } from '../calibrationValues/foundUnder';
-import { MOST_GAIN } from '../calibrationValues/mostGain';
+import type { FoundUnder } from '../calibrationValues/gains/foundUnder';
+import { MOST_GAIN } from '../calibrationValues/gains/mostGain';
 
 /** What a good gain of each controller is kept as. */
 const KEPT: Record<TunedId, (gain: number, under: FoundUnder) => CalibrationValue> = {

@@ -4,7 +4,7 @@ import {
   benchLogRecord,
   type BenchLogPiece,
   type BenchLogRecord,
-} from '../../formats/benchRecords';
+} from '../../formats/benchLogs';
 import { type TeamDatabase, inTransaction } from '../database';
 import { packColumn, unpackColumn } from '../packedColumn';
 import { conflict, notFound, Problem } from '../problem';

@@ -3,7 +3,7 @@ import type { TunedId } from '../../robot/tunedIds';
 import { dampingText, gainText, integralText, SHOWN } from '../../control/tuned';
 import type { CalibrationKindOf } from '../kind';
 import type { RobotPart } from '../parts';
-import type { FoundUnder } from '../../calibrationValues/foundUnder';
+import type { FoundUnder } from '../../calibrationValues/gains/foundUnder';
 
 interface TunedKind<V extends FoundUnder & { kind: string }> {
   kind: V['kind'];

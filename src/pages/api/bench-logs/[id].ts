@@ -1,4 +1,4 @@
-import { benchLogRecord } from '../../../formats/benchRecords';
+import { benchLogRecord } from '../../../formats/benchLogs';
 import { endpoint, json, putEndpoint } from '../../../server/endpoint';
 import { notFound } from '../../../server/problem';
 import { findLog, storeLog } from '../../../server/stores/benchLogs';

@@ -1,4 +1,4 @@
-import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useState } from 'react';
 import { ulid } from 'ulid';
 import { BLACK } from '../../../core/colour/colour';
 import { MOST_LETTERS } from '../../../core/description/description';
@@ -7,15 +7,13 @@ import { doneAt, nextSample, READINGS_EACH, sampleAfter } from '../../../core/li
 import { LIGHT_TRIAL } from '../../../core/trials/light';
 import type { LightTrialRecord, LightTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
-import { Button } from '../../../ui/Button';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { TextField } from '../../../ui/fields/TextField';
-import fields from '../../../ui/fields/TextField.module.css';
 import { ValueField } from '../../../ui/fields/ValueField';
-import styles from '../Bench.module.css';
 import { useLiveReadings } from '../logs/useLiveReadings';
 import { useSource } from '../logs/useSource';
 import { typedReadings } from '../logs/typedReadings';
+import { ReadingForm } from '../trials/ReadingForm';
 import { doWithStandIn } from '../standIn/standInStore';
 
 interface Props {
@@ -35,11 +33,9 @@ const LISTENS_S = 1;
 export function LightEntry({ robot, unit, trials, conditions, onReadings }: Props) {
   const [at, setAt] = useState(() => sampleAfter(trials));
   const [heightM, setHeight] = useState<number | null>(trials.at(-1)?.heightM ?? null);
-  const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [source] = useSource('stand-in');
   const live = useLiveReadings(robot.robot, 'light sensor', unit);
-  const input = useRef<HTMLInputElement>(null);
   const full = fullOf(conditions);
 
   const take = (readings: readonly number[]) => {
@@ -52,17 +48,17 @@ export function LightEntry({ robot, unit, trials, conditions, onReadings }: Prop
       setAsideReason: null,
     }));
     onReadings(records);
-    setText('');
     setProblem(null);
     setAt(nextSample([...trials, ...records], at));
-    input.current?.focus();
   };
-  const takeTyped = (typed: string) => {
-    if (typed.trim() === '') return;
+  const takeTyped = (typed: string): string | null => {
     const { readings, bad } = typedReadings(typed, 1);
     const odd = bad ?? (readings.includes(null) ? typed : null);
-    if (odd === null) take(readings.filter((one) => one !== null));
-    else setProblem(`“${odd.slice(0, 20)}” is no reading: type the number that the sensor shows.`);
+    if (odd !== null) {
+      return `“${odd.slice(0, 20)}” is no reading: type the number that the sensor shows.`;
+    }
+    take(readings.filter((one) => one !== null));
+    return null;
   };
   const takeLive = async () => {
     if (source !== 'serial') {
@@ -79,83 +75,53 @@ export function LightEntry({ robot, unit, trials, conditions, onReadings }: Prop
       else take(evenly(shown, READINGS_EACH).map((one) => inScale(one / LIVE_FULL, full ?? 0)));
     });
   };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-      setAt({ ...at, over: at.over === 'line' ? 'floor' : 'line' });
-    } else if (event.key === 'l' && text === '' && full !== null) void takeLive();
-    else return;
-    event.preventDefault();
-  };
-  const onPaste = (event: ClipboardEvent) => {
-    const pasted = event.clipboardData.getData('text');
-    if (!/[\n\r\t;]/.test(pasted)) return;
-    event.preventDefault();
-    takeTyped(pasted);
-  };
   const done = doneAt(trials, at);
   return (
-    <form
-      className={styles.work}
-      aria-label="A reading"
-      onSubmit={(event) => {
-        event.preventDefault();
-        takeTyped(text);
-      }}
-    >
-      <ChoiceField
-        field={LIGHT_TRIAL.fields.over}
-        value={at.over}
-        onChange={(over) => setAt({ ...at, over })}
-      />
-      <div className={styles.fields}>
-        <span className={fields.field}>
-          <label htmlFor="light-reading">It reads</label>
-          <input
-            id="light-reading"
-            ref={input}
-            inputMode="decimal"
-            autoComplete="off"
-            value={text}
-            aria-describedby="light-keys"
-            onChange={(event) => setText(event.target.value)}
-            onKeyDown={onKeyDown}
-            onPaste={onPaste}
+    <ReadingForm
+      id="light"
+      label="It reads"
+      above={
+        <ChoiceField
+          field={LIGHT_TRIAL.fields.over}
+          value={at.over}
+          onChange={(over) => setAt({ ...at, over })}
+        />
+      }
+      after={
+        <>
+          <TextField
+            label={LIGHT_TRIAL.fields.place.label}
+            maxLength={MOST_LETTERS}
+            value={at.place}
+            onChange={(place) => setAt({ ...at, place })}
           />
-        </span>
-        <TextField
-          label={LIGHT_TRIAL.fields.place.label}
-          maxLength={MOST_LETTERS}
-          value={at.place}
-          onChange={(place) => setAt({ ...at, place })}
-        />
-        <ValueField
-          field={LIGHT_TRIAL.fields.heightM}
-          hint="empty: as it is mounted"
-          value={heightM}
-          onChange={setHeight}
-          onClear={() => setHeight(null)}
-        />
-      </div>
-      <div className={styles.actions}>
-        <Button look="strong" type="submit" disabled={text.trim() === ''}>
-          Add the reading <kbd>Enter</kbd>
-        </Button>
-        <Button disabled={live.isTaking || full === null} onClick={() => void takeLive()}>
-          {live.isTaking ? 'Reading …' : `Take ${READINGS_EACH} as it reads now`} <kbd>l</kbd>
-        </Button>
-      </div>
-      <p id="light-keys" className="faint" data-testid="light-place">
-        {done < READINGS_EACH
-          ? `Reading ${done + 1} of ${READINGS_EACH} over the ${at.over}, place ${at.place}.`
-          : `${done} readings over the ${at.over} are there, place ${at.place}.`}{' '}
-        <kbd>↑</kbd> <kbd>↓</kbd> the other surface; a pasted column is taken line by line.
-      </p>
-      {full === null && <p className="faint">To read live, say below what the largest count is.</p>}
-      {(problem ?? live.problem) !== null && (
-        <p role="alert" className={styles.problem}>
-          {problem ?? live.problem}
-        </p>
-      )}
-    </form>
+          <ValueField
+            field={LIGHT_TRIAL.fields.heightM}
+            hint="empty: as it is mounted"
+            value={heightM}
+            onChange={setHeight}
+            onClear={() => setHeight(null)}
+          />
+        </>
+      }
+      take={takeTyped}
+      onArrow={() => setAt({ ...at, over: at.over === 'line' ? 'floor' : 'line' })}
+      live={{
+        label: `Take ${READINGS_EACH} as it reads now`,
+        isTaking: live.isTaking,
+        isOff: full === null,
+        problem: problem ?? live.problem,
+        take: () => void takeLive(),
+      }}
+      place={
+        <>
+          {done < READINGS_EACH
+            ? `Reading ${done + 1} of ${READINGS_EACH} over the ${at.over}, place ${at.place}.`
+            : `${done} readings over the ${at.over} are there, place ${at.place}.`}{' '}
+          <kbd>↑</kbd> <kbd>↓</kbd> the other surface; a pasted column is taken line by line.
+          {full === null && ' To read live, say below what the largest count is.'}
+        </>
+      }
+    />
   );
 }

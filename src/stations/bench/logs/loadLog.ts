@@ -1,4 +1,4 @@
-import type { BenchLogPiece, BenchLogRecord } from '../../../formats/benchRecords';
+import type { BenchLogPiece, BenchLogRecord } from '../../../formats/benchLogs';
 import type { Log } from '../../../formats/toLog';
 import { get } from '../../api';
 

@@ -1,6 +1,6 @@
 import { channelsIn } from '../../../core/channels/log';
 import { LOG_PIECE_SAMPLES, MAX_LOG_SAMPLES } from '../../../formats/benchConstants';
-import type { BenchLogRecord } from '../../../formats/benchRecords';
+import type { BenchLogRecord } from '../../../formats/benchLogs';
 import type { Log } from '../../../formats/toLog';
 import { post, putRecord } from '../../api';
 

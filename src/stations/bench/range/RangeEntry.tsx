@@ -1,4 +1,4 @@
-import { useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useState } from 'react';
 import { ulid } from 'ulid';
 import { meanHeardM, READING_S } from '../../../core/ranging/meanHeard';
 import { neighbour, nextDistance, READINGS_EACH } from '../../../core/ranging/benchPlan';
@@ -9,14 +9,12 @@ import { devicesOf } from '../../../core/devices/ofRobot';
 import { RANGE_TRIAL } from '../../../core/trials/range';
 import type { RangeTrialRecord, RangeTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
-import { Button } from '../../../ui/Button';
 import { ValueField } from '../../../ui/fields/ValueField';
 import { TextField } from '../../../ui/fields/TextField';
-import fields from '../../../ui/fields/TextField.module.css';
-import styles from '../Bench.module.css';
 import { useLiveReadings } from '../logs/useLiveReadings';
 import { useSource } from '../logs/useSource';
 import { typedReadings } from '../logs/typedReadings';
+import { ReadingForm } from '../trials/ReadingForm';
 
 interface Props {
   robot: RobotRecord;
@@ -32,11 +30,8 @@ interface Props {
 /** Reading after reading by keys alone: Enter adds, arrows change the distance, a column can be pasted, l reads live. */
 export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onReadings }: Props) {
   const [trueM, setTrueM] = useState(() => roundLength(0.05));
-  const [text, setText] = useState('');
-  const [bad, setBad] = useState<string | null>(null);
   const [source] = useSource('stand-in');
   const live = useLiveReadings(robot.robot, 'distance sensor', unit);
-  const input = useRef<HTMLInputElement>(null);
   const here = trials.filter((one) => one.unit === unit);
   const labels = devicesOf(robot.robot, 'distance sensor').map(({ label }) => label);
 
@@ -54,97 +49,51 @@ export function RangeEntry({ robot, unit, trials, shows, turnedRad, onUnit, onRe
       setAsideReason: null,
     }));
     onReadings(records);
-    setText('');
-    setBad(null);
     // Turned this way and that, the robot stays before one wall.
     if (turnedRad === 0) setTrueM(nextDistance(trueM, [...here, ...records]));
-    input.current?.focus();
   };
-  const takeTyped = (typed: string) => {
-    if (typed.trim() === '') return;
-    const { readings, bad: odd } = typedReadings(typed, typedIn.perSi);
-    if (odd === null) take(readings);
-    else setBad(odd);
+  const takeTyped = (typed: string): string | null => {
+    const { readings, bad } = typedReadings(typed, typedIn.perSi);
+    if (bad !== null) {
+      return `“${bad.slice(0, 20)}” is no reading: type a number in ${typedIn.label}, or x for a lost echo.`;
+    }
+    take(readings);
+    return null;
   };
   const takeLive = () =>
     void live.take(source === 'serial' ? 'serial' : 'stand-in', READING_S, (looks) =>
       take([meanHeardM(looks.map(([heardCm = null]) => heardCm))]),
     );
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'ArrowDown') setTrueM(neighbour(trueM, 1));
-    else if (event.key === 'ArrowUp') setTrueM(neighbour(trueM, -1));
-    else if (event.key === 'l' && text === '' && !inVolts) takeLive();
-    else return;
-    event.preventDefault();
-  };
-  const onPaste = (event: ClipboardEvent) => {
-    const pasted = event.clipboardData.getData('text');
-    if (!/[\n\r\t;]/.test(pasted)) return;
-    event.preventDefault();
-    takeTyped(pasted);
-  };
   const done = here.filter((one) => Math.abs(one.trueM - trueM) < 5e-4).length;
   return (
-    <form
-      className={styles.work}
-      aria-label="A reading"
-      onSubmit={(event) => {
-        event.preventDefault();
-        takeTyped(text);
-      }}
-    >
-      <div className={styles.fields}>
-        <TextField
-          label={RANGE_TRIAL.fields.unit.label}
-          maxLength={MOST_LETTERS}
-          value={unit}
-          suggestions={labels}
-          onChange={onUnit}
-        />
-        <ValueField field={RANGE_TRIAL.fields.trueM} value={trueM} onChange={setTrueM} />
-        <span className={fields.field}>
-          <label htmlFor="range-reading">It reads ({typedIn.label})</label>
-          <input
-            id="range-reading"
-            ref={input}
-            inputMode="decimal"
-            autoComplete="off"
-            value={text}
-            aria-describedby="range-keys"
-            onChange={(event) => setText(event.target.value)}
-            onKeyDown={onKeyDown}
-            onPaste={onPaste}
+    <ReadingForm
+      id="range"
+      label={`It reads (${typedIn.label})`}
+      before={
+        <>
+          <TextField
+            label={RANGE_TRIAL.fields.unit.label}
+            maxLength={MOST_LETTERS}
+            value={unit}
+            suggestions={labels}
+            onChange={onUnit}
           />
-        </span>
-      </div>
-      <div className={styles.actions}>
-        <Button look="strong" type="submit" disabled={text.trim() === '' || unit.trim() === ''}>
-          Add the reading <kbd>Enter</kbd>
-        </Button>
-        {!inVolts && (
-          <Button disabled={live.isTaking || unit.trim() === ''} onClick={takeLive}>
-            {live.isTaking ? 'Reading …' : 'Take what it reads now'} <kbd>l</kbd>
-          </Button>
-        )}
-      </div>
-      <p id="range-keys" className="faint" data-testid="range-place">
-        {done < READINGS_EACH
-          ? `Reading ${done + 1} of ${READINGS_EACH} at ${benchLength(trueM, 1)}.`
-          : `${done} readings at ${benchLength(trueM, 1)} are there.`}{' '}
-        <kbd>x</kbd> is a lost echo, <kbd>↑</kbd> <kbd>↓</kbd> the distance before and after; a
-        pasted column is taken line by line.
-      </p>
-      {bad !== null && (
-        <p role="alert" className={styles.problem}>
-          “{bad.slice(0, 20)}” is no reading: type a number in {typedIn.label}, or x for a lost
-          echo.
-        </p>
-      )}
-      {live.problem !== null && (
-        <p role="alert" className={styles.problem}>
-          {live.problem}
-        </p>
-      )}
-    </form>
+          <ValueField field={RANGE_TRIAL.fields.trueM} value={trueM} onChange={setTrueM} />
+        </>
+      }
+      isBlocked={unit.trim() === ''}
+      take={takeTyped}
+      onArrow={(way) => setTrueM(neighbour(trueM, way))}
+      live={inVolts ? null : { ...live, label: 'Take what it reads now', take: takeLive }}
+      place={
+        <>
+          {done < READINGS_EACH
+            ? `Reading ${done + 1} of ${READINGS_EACH} at ${benchLength(trueM, 1)}.`
+            : `${done} readings at ${benchLength(trueM, 1)} are there.`}{' '}
+          <kbd>x</kbd> is a lost echo, <kbd>↑</kbd> <kbd>↓</kbd> the distance before and after; a
+          pasted column is taken line by line.
+        </>
+      }
+    />
   );
 }

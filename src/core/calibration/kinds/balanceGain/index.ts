@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { BalanceGainCalibration } from '../../../calibrationValues/balanceGain';
+import type { BalanceGainCalibration } from '../../../calibrationValues/gains/balanceGain';
 
 export const balanceGain = tunedGain<BalanceGainCalibration>({
   kind: 'balance-gain',

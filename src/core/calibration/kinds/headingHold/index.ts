@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { HeadingHoldCalibration } from '../../../calibrationValues/headingHold';
+import type { HeadingHoldCalibration } from '../../../calibrationValues/gains/headingHold';
 
 export const headingHold = tunedGain<HeadingHoldCalibration>({
   kind: 'heading-hold',

@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { LineGainCalibration } from '../../../calibrationValues/lineGain';
+import type { LineGainCalibration } from '../../../calibrationValues/gains/lineGain';
 
 export const lineGain = tunedGain<LineGainCalibration>({
   kind: 'line-gain',

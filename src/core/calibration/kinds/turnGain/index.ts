@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { TurnGainCalibration } from '../../../calibrationValues/turnGain';
+import type { TurnGainCalibration } from '../../../calibrationValues/gains/turnGain';
 
 export const turnGain = tunedGain<TurnGainCalibration>({
   kind: 'turn-gain',

@@ -1,5 +1,5 @@
 import { tunedGain } from '../tunedGain';
-import type { WallGainCalibration } from '../../../calibrationValues/wallGain';
+import type { WallGainCalibration } from '../../../calibrationValues/gains/wallGain';
 
 export const wallGain = tunedGain<WallGainCalibration>({
   kind: 'wall-gain',

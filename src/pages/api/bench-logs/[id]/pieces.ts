@@ -1,4 +1,4 @@
-import { benchLogPiece } from '../../../../formats/benchRecords';
+import { benchLogPiece } from '../../../../formats/benchLogs';
 import { endpoint, json, readBody } from '../../../../server/endpoint';
 import { notFound } from '../../../../server/problem';
 import { findLogPiece, saveLogPiece } from '../../../../server/stores/benchLogs';
