@@ -49,7 +49,8 @@ const STEERS = {
 const KIND_NAMES = [
   ...['left motor', 'right motor', 'heading sensor', 'distance sensor', 'light sensor'],
   ...['colour sensor', 'touch sensor', 'attachment motor', 'square-up', 'approach', 'repeat'],
-  ...['gyro-drift', 'turns', 'squaring', 'placing'],
+  ...['gyro-drift', 'turns', 'squaring', 'placing', 'light-threshold', 'colour-classes'],
+  ...['line-squaring', 'guilty-part'],
 ].join('|');
 const ASKS_KIND = {
   selector: `BinaryExpression[operator=/^[!=]==$/] > Literal[value=/^(${KIND_NAMES})$/]`,

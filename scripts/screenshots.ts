@@ -81,7 +81,8 @@ const SHOTS: Shot[] = [
   { name: 'robot', path: '/robot' },
   { name: 'bench-still', path: '/bench/still', prepare: checkStill },
   { name: 'bench-turns', path: '/bench/turns' },
-  { name: 'bench-schools', path: '/bench/schools' },
+  { name: 'bench-light', path: '/bench/light' },
+  { name: 'bench-colours', path: '/bench/colours' },
   { name: 'bench-square', path: '/bench/square' },
   { name: 'bench-run-log', path: '/bench/run-log', prepare: recordRun },
   { name: 'bench', path: '/bench', prepare: readPanel },
@@ -91,7 +92,6 @@ const SHOTS: Shot[] = [
   { name: 'step-card', path: `/course/card?version=${demoId('V', 3)}` },
   { name: 'runs', path: '/runs' },
   { name: 'logging', path: `/runs/${warmUp}`, prepare: enterARun },
-  { name: 'log-sheet', path: `/runs/${warmUp}/sheet` },
   { name: 'findings', path: `/findings/${jig}` },
   {
     name: 'findings-compare',

@@ -137,19 +137,26 @@ const raw = (channels: readonly Channel[]): Representation => ({
   columns: channels.map(counts),
 });
 
-/** The ways to look at readings of a sort, those of the fewest numbers first. */
-export function representationsOf(first: ColourReading): readonly Representation[] {
-  switch (first.kind) {
-    case 'class':
-      return [];
-    case 'hue':
-      return [BY_HUE];
-    case 'hsv':
-      return [BY_HUE, BY_VALUE, HSV];
-    case 'rgb': {
-      const channels = first.clear === null ? CHANNELS.slice(0, 3) : [...CHANNELS];
-      const singles = channels.map(single);
-      return [...singles, BY_HUE, BY_VALUE, NORMALISED, HSV, raw(channels)];
-    }
-  }
-}
+const withAll = (channels: readonly Channel[]): readonly Representation[] => [
+  ...channels.map(single),
+  BY_HUE,
+  BY_VALUE,
+  NORMALISED,
+  HSV,
+  raw(channels),
+];
+
+/** The ways to look at each sort of readings, those of the fewest numbers first. */
+const WAYS: {
+  [K in ColourReading['kind']]: (
+    reading: Extract<ColourReading, { kind: K }>,
+  ) => readonly Representation[];
+} = {
+  class: () => [],
+  hue: () => [BY_HUE],
+  hsv: () => [BY_HUE, BY_VALUE, HSV],
+  rgb: ({ clear }) => withAll(clear === null ? CHANNELS.slice(0, 3) : CHANNELS),
+};
+
+export const representationsOf = (reading: ColourReading): readonly Representation[] =>
+  (WAYS[reading.kind] as (of: ColourReading) => readonly Representation[])(reading);

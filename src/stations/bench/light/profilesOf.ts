@@ -1,3 +1,4 @@
+import { calibrationOf } from '../../../core/calibration/find';
 import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
 import type { SavedCalibration } from '../../../formats/benchRecords';
 
@@ -9,21 +10,19 @@ export interface Profile {
   evidence: SavedCalibration['evidence'];
 }
 
-const isThreshold = (
-  one: SavedCalibration,
-): one is SavedCalibration & { value: LightThresholdCalibration } =>
-  one.value.kind === 'light-threshold';
-
 /** Of a unit's thresholds the newest of each venue, the newest first. */
 export function profilesOf(
   calibrations: readonly SavedCalibration[],
   unitId: string | null,
 ): Profile[] {
   const newest = calibrations
-    .filter(isThreshold)
     .filter((one) => one.unitId === unitId)
+    .flatMap(({ id, madeAt, value: any, evidence }) => {
+      const value = calibrationOf([any], 'light-threshold');
+      return value === null ? [] : [{ id, madeAt, value, evidence }];
+    })
     .toSorted((a, b) => b.madeAt.localeCompare(a.madeAt));
-  return newest
-    .filter(({ value }, i) => newest.findIndex((one) => one.value.venue === value.venue) === i)
-    .map(({ id, madeAt, value, evidence }) => ({ id, madeAt, value, evidence }));
+  return newest.filter(
+    ({ value }, i) => newest.findIndex((one) => one.value.venue === value.venue) === i,
+  );
 }
