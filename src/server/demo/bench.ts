@@ -18,6 +18,7 @@ import { LAST_LOADED } from './loaded';
 import { CONDITIONS, loadApplied, loadList, NOT_ASIDE, toHalfDegree, toMillimetre } from './list';
 import { loadPlacings } from './placings';
 import { hiddenPipit } from './scenario';
+import { loadArms } from './arms';
 import { loadLights } from './lights';
 import { loadSensors } from './sensors';
 
@@ -238,6 +239,7 @@ export async function loadBench(db: TeamDatabase, robotId: string): Promise<void
   await loadDrives(db, robotId);
   await loadSensors(db, robotId);
   await loadLights(db, robotId);
+  await loadArms(db, robotId);
   // The last of all: by it the demo data are known to be whole.
   await saveRobotChange(db, {
     id: LAST_LOADED,

@@ -1,0 +1,63 @@
+import { radiansFromDegrees as deg } from '../../core/geometry/angle';
+import { randomStream } from '../../core/stats/random';
+import type { AttachmentMoveRecord } from '../../core/trials/attachment';
+import type { LineSquaringTrialRecord } from '../../formats/benchRecords';
+import type { TeamDatabase } from '../database';
+import { demoId } from './ids';
+import { CONDITIONS, loadList, NOT_ASIDE, toHalfDegree } from './list';
+
+const SEVEN = [8, -6, 10, -9, 5, -7, 6];
+
+/** Squared on a line once, and with a second, slower pass: a part of the error before stays after one. */
+const squarings = (): LineSquaringTrialRecord[] =>
+  [null, 0.04].flatMap((secondMPerS, way) =>
+    SEVEN.map((before, i) => {
+      const random = randomStream(95, 10 * way + i, 'demo-line-square');
+      const after = (secondMPerS === null ? 0.18 * before : 0) + 0.5 * random.normal();
+      return {
+        id: demoId('HS', 10 * way + i + 1),
+        speedMPerS: 0.1,
+        secondMPerS,
+        beforeRad: deg(before),
+        afterRad: toHalfDegree(deg(after)),
+        ...NOT_ASIDE,
+      };
+    }),
+  );
+
+/** An arm on loan, sent to two positions from either side: its gears have play. */
+const moves = (): AttachmentMoveRecord[] =>
+  ['grip', 'up'].flatMap((position, p) =>
+    (['up', 'down'] as const).flatMap((came, side) =>
+      SEVEN.slice(0, 5).map((_, i) => {
+        const wantedRad = deg(p === 0 ? 20 : 110);
+        const random = randomStream(96, 20 * p + 10 * side + i, 'demo-attachments');
+        const off = (came === 'up' ? 2 : -2) + 0.6 * random.normal();
+        return {
+          id: demoId('HM', 20 * p + 10 * side + i + 1),
+          position,
+          wantedRad,
+          came,
+          speedRadPerS: deg(180),
+          load: 'empty' as const,
+          reachedRad: wantedRad + deg(Math.round(off)),
+          timeS: null,
+          ...NOT_ASIDE,
+        };
+      }),
+    ),
+  );
+
+/** Squaring on a line, and an arm that was tried. */
+export async function loadArms(db: TeamDatabase, robotId: string): Promise<void> {
+  await loadList<'line-square'>(db, robotId, 25, '2026-11-20T15:30:00.000Z', {
+    procedure: 'line-square',
+    conditions: CONDITIONS,
+    trials: squarings(),
+  });
+  await loadList<'attachments'>(db, robotId, 26, '2026-11-20T16:05:00.000Z', {
+    procedure: 'attachments',
+    conditions: { ...CONDITIONS, armM: 0.12, startsAt: 'folded back' },
+    trials: moves(),
+  });
+}
