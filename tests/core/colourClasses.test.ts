@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { colourClasses } from '../../src/core/colourClasses/colourClasses';
+import { edgesRead, inARow } from '../../src/core/colourClasses/edges';
 import { gaussianClasses, nearest } from '../../src/core/colourClasses/gaussian';
 import { hsvOf, type ColourReading, type ColourSample } from '../../src/core/colourClasses/reading';
 import { representationsOf } from '../../src/core/colourClasses/representations';
@@ -141,6 +142,34 @@ describe('which colours a sensor tells apart', () => {
     const [, from, to] = /^red: hue between ([\d.]+) and ([\d.]+)\.$/.exec(byHue) ?? [];
     expect(Number(from)).toBeGreaterThan(300);
     expect(Number(to)).toBeLessThan(60);
+  });
+
+  it('an edge between white and black reads as grey on the way, and what no third lies between does not', () => {
+    const grey = (name: string, level: number): ColourSample[] =>
+      Array.from({ length: 6 }, (_, i) => {
+        const share = level + 0.01 * (i % 3);
+        const reading = {
+          kind: 'rgb' as const,
+          red: share,
+          green: share,
+          blue: share,
+          clear: null,
+        };
+        return { name, reading, distanceM: null, light: null };
+      });
+    const names = ['white', 'black', 'grey'];
+    const samples = [...grey('white', 0.85), ...grey('black', 0.05), ...grey('grey', 0.45)];
+    const edges = edgesRead(samples, names, 'channel-r');
+    expect(edges).toHaveLength(1);
+    expect(edges[0]).toMatchObject({ from: 'white', to: 'black', third: 'grey' });
+    // Five deviations either side of grey, of the way from black to white.
+    expect(edges[0]?.share).toBeGreaterThan(0.05);
+    expect(edges[0]?.share).toBeLessThan(0.3);
+    expect(edgesRead(samples.slice(0, 12), names.slice(0, 2), 'channel-r')).toEqual([]);
+    // Over a quarter of 12 mm at 20 cm/s, 15 ms: two readings 10 ms apart may say so.
+    const at = { spotM: 0.012, speedMPerS: 0.2, loopPeriodS: 0.01, sensorPeriodS: 0.01 };
+    expect(inARow(0.25, at)).toBe(2);
+    expect(inARow(0.25, { ...at, speedMPerS: 0.05 })).toBe(7);
   });
 
   it('a colour that is grey has no hue to go by, and that is said', () => {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { countingWidthM, lineSpeed, shareOnLine } from '../../src/core/light/lineSpeed';
 import { lineThreshold } from '../../src/core/light/lineThreshold';
 import { presence, presenceFromPasses } from '../../src/core/presence/presence';
+import { presenceStudy } from '../../src/core/presence/presenceStudy';
 import { errorShares, leastErrorThreshold } from '../../src/core/detection/threshold';
 import { otherNoise } from '../support/otherNoise';
 import { recordedText } from '../support/recorded';
@@ -134,6 +135,29 @@ describe('whether something is there', () => {
     expect(missRate.low95).toBeCloseTo(0.0807, 4);
     expect(missRate.high95).toBeCloseTo(0.416, 4);
     expect(falseRate).toEqual({ value: Number.NaN, low95: 0, high95: 1 });
+  });
+
+  it('says in sentences what to do: patience for lost echoes, another place where it reads alike', () => {
+    const uncounted = { passes: null, caught: null, absentPasses: null, falseAlarms: null };
+    const reads = (
+      there: 'yes' | 'no',
+      values: (number | null)[],
+      batteryV: number | null = null,
+    ) => values.map((reading) => ({ there, reading, batteryV }));
+    const ten = (value: number) => Array.from({ length: 10 }, (_, i) => value + (i % 3));
+    const next = (readings: Parameters<typeof presenceStudy>[0]) =>
+      presenceStudy(readings, uncounted)?.sentences.next;
+    expect(next([...reads('yes', ten(10)), ...reads('no', ten(60))])).toMatch(/^Apply it/);
+    expect(next([...reads('yes', [...ten(10), null, null]), ...reads('no', ten(60))])).toMatch(
+      /let one lost reading pass/,
+    );
+    expect(next([...reads('yes', ten(40)), ...reads('no', ten(41))])).toMatch(/too much alike/);
+    expect(next(reads('yes', ten(10)))).toBeUndefined();
+    // Nothing came back below 7.1 V, and everything above: the battery is to be changed before.
+    const weak = [...reads('yes', [null, null], 6.9), ...reads('yes', ten(10), 7.1)];
+    expect(next([...weak, ...reads('no', ten(60), 7.4)])).toMatch(/^Below 7\.1 V echoes are lost/);
+    const counted = presenceStudy([], { passes: 20, caught: 16, absentPasses: 30, falseAlarms: 0 });
+    expect(counted?.sentences.found).toMatch(/^Missed: one look in 5, at most 42 % of looks/);
   });
 
   it('without a reading of something there it says so', () => {

@@ -67,6 +67,12 @@ describe('what readings of line and floor say', () => {
     expect(lighter.sentences.next).toMatch(/“more than 63” misses/);
   });
 
+  it('a reading beyond what the sensor can show asks in what it counts', () => {
+    const counts = [...at('line', [210, 215]), ...at('floor', [700, 720])];
+    expect(thresholdStudy(counts, null, 100)?.sentences.next).toMatch(/^720 is more than the 100/);
+    expect(thresholdStudy(counts, null, 1023)?.sentences.next).not.toMatch(/is more than/);
+  });
+
   it('line and floor that read alike are not told apart, and that comes first', () => {
     const near = told([...at('line', [40, 42, 44, 41]), ...at('floor', [43, 45, 42, 44])], 40);
     expect(near.sentences.next).toMatch(/^Line and floor read too much alike/);

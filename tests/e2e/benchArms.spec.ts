@@ -40,7 +40,7 @@ test('an arm: a position is taken from where it stands, its moves are typed, its
   await page.getByRole('button', { name: 'Save the robot' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await act(page, { do: 'set-clock', rate: 0 }, { do: 'power-on', inHand: false });
-  await open(page, `/bench/attachments?robot=${PIPIT}`);
+  await open(page, `/bench/attachments?robot=${PIPIT}&new`);
   await page.getByLabel('To the position').fill('home');
   await page.getByRole('button', { name: 'Where it stands now is the position' }).click();
   await pass(page, 2);

@@ -65,6 +65,18 @@ function usedSentence(found: LineThreshold, used: UsedThreshold): string | null 
   return `${says} ${what}. Type in ${lineText(found, found.threshold)} instead.`;
 }
 
+/** What is said of readings beyond the largest that the sensor can show; null: there is none. */
+function beyondSentence(
+  readings: readonly LightReading[],
+  { step }: LineThreshold,
+  full: number | null,
+): string | null {
+  const highest = Math.max(...readings.map(({ reading }) => reading));
+  return full === null || highest <= full
+    ? null
+    : `${readingText(highest, step)} is more than the ${readingText(full, step)} that it can show: say below in what the sensor counts.`;
+}
+
 function nextSentence(
   found: LineThreshold,
   heights: AtHeight[],
@@ -95,10 +107,16 @@ export const readingsOfDevice = <T extends { unit: string }>(
   label: string,
 ): T[] => readings.filter(({ unit }) => unit === '' || unit === label);
 
-/** What readings over a line and the floor say, in three sentences; null until there is one of each at the usual height. */
+/**
+ * What readings over a line and the floor say, in three sentences; null until there is one of each at the usual height.
+ *
+ * @param programs what the team's program compares with; null: not told
+ * @param full the largest reading; null: not known
+ */
 export function thresholdStudy(
   readings: readonly LightReading[],
   programs: number | null,
+  full: number | null = null,
 ): ThresholdStudy | null {
   const heightM = usualHeightM(readings);
   const there = readings.filter((one) => one.heightM === heightM);
@@ -114,7 +132,7 @@ export function thresholdStudy(
     sentences: {
       found: `Take it for the line when it reads ${lineText(found, found.threshold)}. ${errorSentence(found)}`,
       means: meansSentence(found),
-      next: nextSentence(found, heights, used),
+      next: beyondSentence(there, found, full) ?? nextSentence(found, heights, used),
     },
   };
 }

@@ -32,6 +32,8 @@ export interface PresenceStudy {
 
 const TOO_MANY = 0.02;
 const ENOUGH = 10;
+/** What is fewer deviations apart no threshold tells apart. */
+const TOO_CLOSE = 3;
 
 /** The lowest voltage from which on nothing was lost, where something was lost below it. */
 export function lostBelowV(readings: readonly PresenceReading[]): number | null {
@@ -69,6 +71,9 @@ function nextSentence(
   }
   if (found !== null && found.lost > TOO_MANY) {
     return 'Now and then nothing comes back though something is there: let one lost reading pass before it counts as gone.';
+  }
+  if (found?.separability != null && found.separability < TOO_CLOSE) {
+    return 'With and without it reads too much alike: look from closer, from another side, or by another sensor.';
   }
   const worst = found === null ? 0 : Math.max(found.missRate.value, found.falseRate.value);
   return worst > TOO_MANY

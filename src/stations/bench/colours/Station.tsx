@@ -23,6 +23,7 @@ import { FoldedTable } from '../trials/TrialParts';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
+import { Edges } from './Edges';
 import { ColourEntry } from './ColourEntry';
 import { Confusion, Rules, Ways } from './ColourFigures';
 import { ColourPicture } from './ColourPicture';
@@ -128,6 +129,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         study !== null && (
           <>
             <Rules study={study} />
+            <Edges {...{ study, robot }} />
             <Confusion study={study} />
             {study.found.ways.length > 1 && <Ways study={study} />}
           </>

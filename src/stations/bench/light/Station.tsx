@@ -47,7 +47,10 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
   const [inUse = ''] = labels;
   const [unit, setUnit] = useState(inUse);
   const used = useMemo(() => readingsOfDevice(notAside(record.trials), unit), [record, unit]);
-  const study = useMemo(() => thresholdStudy(used, conditions.programs), [used, conditions]);
+  const study = useMemo(
+    () => thresholdStudy(used, conditions.programs, fullOf(conditions)),
+    [used, conditions],
+  );
   const { venue, lighting } = conditions;
   const where = { venue, lighting, full: fullOf(conditions), heightM: usualHeightM(used) };
   const value =
@@ -83,6 +86,12 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
               options={labels.map((label) => ({ value: label, label }))}
               onChange={setUnit}
             />
+          )}
+          {unit !== inUse && (
+            <Notice tone="plain">
+              The Course computes with {inUse}, the first of the light sensors: what {unit} reads is
+              kept in this list, and typed into programs.
+            </Notice>
           )}
           {study !== null && <LightChart study={study} readings={used} />}
         </>
