@@ -1,16 +1,6 @@
-import { number, orNothing, type NumberValue } from '../description/description';
+import { number, orNothing } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
-
-const offLine = (when: 'before' | 'after'): NumberValue =>
-  number({
-    label: `Off the line ${when}`,
-    heading: when === 'before' ? 'Before' : 'After',
-    title: `${when}_deg`,
-    quantity: 'heading',
-    min: -1.6,
-    max: 1.6,
-    beyond: 'are these degrees? radians are expected',
-  });
+import { offAfter, offBefore } from './sharedFields';
 
 /** A robot that was squared on a line by two light sensors: how far its heading was off before, and after. */
 export const LINE_SQUARING_TRIAL = trialKind({
@@ -37,8 +27,8 @@ export const LINE_SQUARING_TRIAL = trialKind({
         open: 'below',
       }),
     ),
-    beforeRad: offLine('before'),
-    afterRad: offLine('after'),
+    beforeRad: offBefore('line'),
+    afterRad: offAfter('line'),
   },
   readOff: ['beforeRad', 'afterRad'],
 });

@@ -1,18 +1,6 @@
 import { timeS } from '../description/values';
-import { number, type NumberValue } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
-import { powerShare } from './sharedFields';
-
-const offWall = (when: 'before' | 'after'): NumberValue =>
-  number({
-    label: `Off the wall ${when}`,
-    heading: when === 'before' ? 'Before' : 'After',
-    title: `${when}_deg`,
-    quantity: 'heading',
-    min: -1.6,
-    max: 1.6,
-    beyond: 'are these degrees? radians are expected',
-  });
+import { offAfter, offBefore, powerShare } from './sharedFields';
 
 /** A robot that was pressed against a wall: how far its heading was off before, and after. */
 export const SQUARING_TRIAL = trialKind({
@@ -20,8 +8,8 @@ export const SQUARING_TRIAL = trialKind({
   fields: {
     power: powerShare({ label: 'Pressed with' }),
     timeS: timeS({ label: 'Time', title: 'time_s' }),
-    beforeRad: offWall('before'),
-    afterRad: offWall('after'),
+    beforeRad: offBefore('wall'),
+    afterRad: offAfter('wall'),
   },
   readOff: ['beforeRad', 'afterRad'],
 });

@@ -15,8 +15,7 @@ import { Table } from '../../../ui/Table';
 import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { notAside } from '../trials/openedList';
-import { trialColumns } from '../trials/trialColumns';
-import { FoldedTable } from '../trials/TrialParts';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -141,13 +140,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }
       asks={['battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Moves"
-          what="move"
+          kind={ATTACHMENT_MOVE}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(move) => replace({ ...move, setAsideReason: null })}
-          columns={trialColumns(ATTACHMENT_MOVE)}
+          {...{ ask, replace }}
         />
       )}
       apply={{

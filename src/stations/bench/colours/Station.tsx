@@ -18,8 +18,7 @@ import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { notAside } from '../trials/openedList';
-import { trialColumns } from '../trials/trialColumns';
-import { FoldedTable } from '../trials/TrialParts';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -137,13 +136,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }
       asks={['battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Readings"
-          what="reading"
+          kind={COLOUR_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
-          columns={trialColumns(COLOUR_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
       apply={{

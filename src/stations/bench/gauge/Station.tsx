@@ -8,8 +8,7 @@ import { GAUGE_TRIAL } from '../../../core/trials/gauge';
 import { notAside } from '../trials/openedList';
 import { DescribedEntry } from '../trials/DescribedEntry';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../trials/TrialParts';
-import { trialColumns } from '../trials/trialColumns';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -95,13 +94,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         </>
       }
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Readings"
-          what="reading"
+          kind={GAUGE_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
-          columns={trialColumns(GAUGE_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
     />

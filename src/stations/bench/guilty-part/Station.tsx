@@ -16,8 +16,7 @@ import { Table } from '../../../ui/Table';
 import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { notAside } from '../trials/openedList';
-import { trialColumns } from '../trials/trialColumns';
-import { FoldedTable } from '../trials/TrialParts';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -123,13 +122,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }
       asks={['battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Looks"
-          what="look"
+          kind={FAULT_LOOK}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(one) => replace({ ...one, setAsideReason: null })}
-          columns={trialColumns(FAULT_LOOK)}
+          {...{ ask, replace }}
         />
       )}
     />

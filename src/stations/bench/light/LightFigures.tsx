@@ -2,9 +2,8 @@ import type { AtHeight, LightReading } from '../../../core/light/heights';
 import type { ThresholdStudy } from '../../../core/light/thresholdStudy';
 import { meanText, readingText } from '../../../core/text/rawReadings';
 import { counted, errorLength } from '../../../core/text/quantities';
-import { Plot } from '../../../ui/chart/Plot';
-import { Frame } from '../../../ui/Frame';
 import { Table } from '../../../ui/Table';
+import { PartedChart } from '../PartedChart';
 
 interface Props {
   study: ThresholdStudy;
@@ -12,49 +11,17 @@ interface Props {
 }
 
 /** The readings one after the other, and what parts them. */
-export function LightChart({ study, readings }: Props) {
-  const { found, sentences } = study;
-  const across = (y: number) => [1, Math.max(2, readings.length)].map((x) => ({ x, y }));
-  const marks = (over: LightReading['over']) =>
-    readings.flatMap((one, i) => (one.over === over ? [{ x: i + 1, y: one.reading }] : []));
-  return (
-    <Frame
-      title="Line and floor"
-      sentence="Each mark is one reading, in the order in which they were made."
-      legend="◆ line   ● floor   — threshold   - - in between stays what it was"
-    >
-      <Plot
-        label={`Readings over line and floor. ${sentences.found}`}
-        xTitle="reading no."
-        yTitle="it reads"
-        curves={[
-          {
-            label: 'line',
-            points: marks('line'),
-            tone: 'measured',
-            look: 'points',
-            shape: 'rectRot',
-          },
-          {
-            label: 'floor',
-            points: marks('floor'),
-            tone: 'measured',
-            look: 'points',
-            shape: 'circle',
-          },
-          { label: 'threshold', points: across(found.threshold), tone: 'predicted', look: 'line' },
-          ...[found.enter, found.leave].map((level) => ({
-            label: '',
-            points: across(level),
-            tone: 'predicted' as const,
-            look: 'line' as const,
-            dashed: true,
-          })),
-        ]}
-      />
-    </Frame>
-  );
-}
+export const LightChart = ({ study: { found, sentences }, readings }: Props) => (
+  <PartedChart
+    title="Line and floor"
+    found={sentences.found}
+    readings={readings.map(({ over, reading }) => ({ value: reading, isFirst: over === 'line' }))}
+    first="line"
+    second="floor"
+    threshold={found.threshold}
+    band={[found.enter, found.leave]}
+  />
+);
 
 /** What each surface reads, from place to place and where it stays. */
 export function SurfaceTable({ study: { found } }: { study: ThresholdStudy }) {

@@ -13,8 +13,7 @@ import { Notice } from '../../../ui/Notice';
 import { Choice } from '../../../ui/fields/Choice';
 import type { BenchProps } from '../procedure';
 import { notAside } from '../trials/openedList';
-import { trialColumns } from '../trials/trialColumns';
-import { FoldedTable } from '../trials/TrialParts';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -129,13 +128,11 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
       }
       asks={['battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Readings"
-          what="reading"
+          kind={LIGHT_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
-          columns={trialColumns(LIGHT_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
       apply={{

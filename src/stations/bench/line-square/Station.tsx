@@ -20,8 +20,7 @@ import { Table } from '../../../ui/Table';
 import type { BenchProps } from '../procedure';
 import { DescribedEntry } from '../trials/DescribedEntry';
 import { notAside } from '../trials/openedList';
-import { trialColumns } from '../trials/trialColumns';
-import { FoldedTable } from '../trials/TrialParts';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -121,13 +120,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }
       asks={['surface', 'battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Squarings"
-          what="squaring"
+          kind={LINE_SQUARING_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(trial) => replace({ ...trial, setAsideReason: null })}
-          columns={trialColumns(LINE_SQUARING_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
       apply={{

@@ -9,8 +9,7 @@ import { Notice } from '../../../ui/Notice';
 import { PLACING_TRIAL } from '../../../core/trials/placing';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../trials/TrialParts';
-import { trialColumns } from '../trials/trialColumns';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -112,13 +111,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }}
       asks={['who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Placings"
-          what="placing"
+          kind={PLACING_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(trial) => replace({ ...trial, setAsideReason: null })}
-          columns={trialColumns(PLACING_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
     />

@@ -8,16 +8,14 @@ import { counted } from '../../../core/text/quantities';
 import { PRESENCE_LIST } from '../../../core/trials/lists';
 import { PRESENCE_TRIAL } from '../../../core/trials/presence';
 import type { PresenceTrials, TrialListEntry } from '../../../formats/benchRecords';
-import { Plot } from '../../../ui/chart/Plot';
-import { Frame } from '../../../ui/Frame';
 import { Notice } from '../../../ui/Notice';
 import { TextField } from '../../../ui/fields/TextField';
 import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
+import { PartedChart } from '../PartedChart';
 import type { BenchProps } from '../procedure';
 import { notAside } from '../trials/openedList';
-import { trialColumns } from '../trials/trialColumns';
-import { FoldedTable } from '../trials/TrialParts';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -46,53 +44,19 @@ function PresenceChart({
 }) {
   const { found, sentences } = study;
   if (found === null || found.threshold === null) return null;
-  const marks = (is: 'yes' | 'no') =>
-    readings.flatMap((one, i) =>
-      one.there === is && one.reading !== null ? [{ x: i + 1, y: one.reading }] : [],
-    );
-  const across = (y: number) => [1, Math.max(2, readings.length)].map((x) => ({ x, y }));
   return (
-    <Frame
+    <PartedChart
       title="With something there, and without"
-      sentence="Each mark is one reading, in the order in which they were made."
-      legend="◆ something there   ● nothing   — threshold   - - in between stays what it was"
-    >
-      <Plot
-        label={`Readings with something there and without. ${sentences.found}`}
-        xTitle="reading no."
-        yTitle="it reads"
-        curves={[
-          {
-            label: 'there',
-            points: marks('yes'),
-            tone: 'measured',
-            look: 'points',
-            shape: 'rectRot',
-          },
-          {
-            label: 'nothing',
-            points: marks('no'),
-            tone: 'measured',
-            look: 'points',
-            shape: 'circle',
-          },
-          { label: 'threshold', points: across(found.threshold), tone: 'predicted', look: 'line' },
-          ...[found.enter, found.leave].flatMap((level) =>
-            level === null
-              ? []
-              : [
-                  {
-                    label: '',
-                    points: across(level),
-                    tone: 'predicted' as const,
-                    look: 'line' as const,
-                    dashed: true,
-                  },
-                ],
-          ),
-        ]}
-      />
-    </Frame>
+      found={sentences.found}
+      readings={readings.map(({ there, reading }) => ({
+        value: reading,
+        isFirst: there === 'yes',
+      }))}
+      first="something there"
+      second="nothing"
+      threshold={found.threshold}
+      band={[found.enter, found.leave]}
+    />
   );
 }
 
@@ -174,13 +138,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       }
       asks={['battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Readings"
-          what="reading"
+          kind={PRESENCE_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(reading) => replace({ ...reading, setAsideReason: null })}
-          columns={trialColumns(PRESENCE_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
       apply={{

@@ -8,8 +8,7 @@ import type { SquaringTrials, TrialListEntry } from '../../../formats/benchRecor
 import { SQUARING_TRIAL } from '../../../core/trials/squaring';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
-import { FoldedTable } from '../trials/TrialParts';
-import { trialColumns } from '../trials/trialColumns';
+import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
@@ -81,14 +80,11 @@ export default function Station({ robot, trials: loaded, lists, fitted }: Props)
       }}
       asks={['surface', 'battery', 'who']}
       table={(ask) => (
-        <FoldedTable
+        <DescribedTable
           label="Presses"
-          what="trial"
-
+          kind={SQUARING_TRIAL}
           trials={record.trials}
-          onSetAside={ask}
-          onTakeBack={(press) => replace({ ...press, setAsideReason: null })}
-          columns={trialColumns(SQUARING_TRIAL)}
+          {...{ ask, replace }}
         />
       )}
     />
