@@ -56,7 +56,9 @@ test('the stand-in presses against a wall, and a step that squares up is added a
     await page.getByLabel('Time', { exact: true }).fill(time);
     await page.getByRole('button', { name: 'Let the stand-in press' }).click();
     await expect(page.getByText(`${n + 1} press${n > 0 ? 'es' : ''} so far`)).toBeHidden();
-    await expect(page.getByText(new RegExp(`^${n + 1} trials?, the newest first`))).toBeVisible();
+    await expect(
+      page.getByText(new RegExp(`^${n + 1} press(es)?, the newest first`)),
+    ).toBeVisible();
   }
   await expect(page.getByTestId('verdict')).toContainText(
     /^Press with 35 % for [\d.]+ s: of 8° it/,

@@ -89,7 +89,7 @@ test('presses against a wall say how hard and how long; a wrong row of a file is
   await page.getByLabel('Off the wall before').fill('-4');
   await page.getByRole('textbox', { name: 'Off the wall after' }).fill('-1');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('28 trials, the newest first')).toBeVisible();
+  await expect(page.getByText('28 presses, the newest first')).toBeVisible();
   await expect(page.getByLabel('Off the wall before')).toBeFocused();
   await open(page, '/bench');
   await expect(page.getByRole('row', { name: /Squaring on a wall/ })).toContainText(

@@ -27,7 +27,13 @@ export function useOutbox(seriesId: string, onSaved: (run: SavedRun) => void) {
   });
   useEffect(() => {
     // Only the browser knows what waits in it: this cannot be part of the first, server-made picture.
-    void keptRuns(seriesId).then((kept) => setWaiting((since) => [...kept, ...since]));
+    // What was logged since then is among both.
+    void keptRuns(seriesId).then((kept) =>
+      setWaiting((since) => [
+        ...kept.filter((run) => since.every(({ id }) => id !== run.id)),
+        ...since,
+      ]),
+    );
   }, [seriesId]);
 
   const drop = useCallback((run: RunRecord) => {
