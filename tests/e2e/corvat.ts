@@ -146,6 +146,8 @@ export async function ready(page: Page): Promise<void> {
     ),
   );
   await expect(page.locator('[data-ready=false]')).toHaveCount(0);
+  // Keys are listened to from a moment after that: once the page has nothing left to do.
+  await page.evaluate(() => new Promise((idle) => requestIdleCallback(idle)));
 }
 
 export async function open(page: Page, path: string): Promise<void> {
