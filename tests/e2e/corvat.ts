@@ -146,8 +146,15 @@ export async function ready(page: Page): Promise<void> {
     ),
   );
   await expect(page.locator('[data-ready=false]')).toHaveCount(0);
-  // Keys are listened to from a moment after that: once the page has nothing left to do.
-  await page.evaluate(() => new Promise((idle) => requestIdleCallback(idle)));
+  // Keys are listened to from a moment after that: what is already waiting to be done is done first.
+  await page.evaluate(
+    () =>
+      new Promise((done) => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = () => done(null);
+        port2.postMessage(null);
+      }),
+  );
 }
 
 export async function open(page: Page, path: string): Promise<void> {
