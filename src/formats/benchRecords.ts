@@ -40,6 +40,7 @@ import {
   colourTrialRecord,
   presenceTrialRecord,
   attachmentMoveRecord,
+  linePassRecord,
   lineSquaringTrialRecord,
   faultLookRecord,
   lapRecord,
@@ -144,6 +145,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('colours', colourTrialRecord, shapeOf(COLOUR_LIST)),
   listOf('presence', presenceTrialRecord, shapeOf(PRESENCE_LIST)),
   listOf('guilty-part', faultLookRecord, shapeOf(FAULT_LIST)),
+  listOf('line-speed', linePassRecord, {}),
   listOf('line-square', lineSquaringTrialRecord, {}),
   listOf('attachments', attachmentMoveRecord, shapeOf(ATTACHMENT_LIST)),
   listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
@@ -252,6 +254,7 @@ export type PresenceTrials = Extract<BenchTrialsRecord, { procedure: 'presence' 
 export type { PresenceTrialRecord } from '../core/trials/presence';
 export type FaultTrials = Extract<BenchTrialsRecord, { procedure: 'guilty-part' }>;
 export type { FaultLookRecord } from '../core/trials/faultLook';
+export type LinePassTrials = Extract<BenchTrialsRecord, { procedure: 'line-speed' }>;
 export type LineSquaringTrials = Extract<BenchTrialsRecord, { procedure: 'line-square' }>;
 export type { LineSquaringTrialRecord } from '../core/trials/lineSquaring';
 export type AttachmentTrials = Extract<BenchTrialsRecord, { procedure: 'attachments' }>;

@@ -97,6 +97,17 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     errorHigh95: 0.05,
     n: 40,
   },
+  'line-crossing': {
+    kind: 'line-crossing',
+    by: 'brightness',
+    speedMPerS: 0.2,
+    delayS: 0.05,
+    passes: 20,
+    wrong: 1,
+    overruns: [
+      { drives: 'forwards', on: 'entering', overM: 0.014, overSeM: 0.001, sdM: 0.002, n: 10 },
+    ],
+  },
   'line-squaring': {
     kind: 'line-squaring',
     speedMPerS: 0.1,

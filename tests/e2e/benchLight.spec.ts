@@ -114,7 +114,7 @@ test('the stand-in is read over its line and beside it; a log of a drive over li
 test('how fast a line may be crossed follows from loop, sensor and spot', async ({
   corvat: page,
 }) => {
-  await open(page, `/bench/line-speed?robot=${PIPIT}`);
+  await open(page, `/bench/line-speed?robot=${PIPIT}&new`);
   const speed = async () =>
     Number(/at ([\d.]+) cm\/s at most/.exec((await verdict(page).textContent()) ?? '')?.[1]);
   const before = await speed();

@@ -1,7 +1,7 @@
 import { angleStepRad } from '../stats/instrumentStep';
 import { linearFit } from '../stats/linearFit';
 import { mean } from '../stats/moments';
-import { roundedFit } from '../stats/roundedFit';
+import { roundedFit, type Estimate } from '../stats/roundedFit';
 import { scatterInterval, type Scatter } from '../stats/scatterInterval';
 import { student975 } from '../stats/student';
 
@@ -15,13 +15,6 @@ export interface AttachmentMove {
   speedRadPerS: number;
   load: 'empty' | 'loaded';
   timeS: number | null;
-}
-
-/** A figure with its 95 % interval; an interval without an end where too little tells. */
-export interface Estimate {
-  value: number;
-  low95: number;
-  high95: number;
 }
 
 /** How exactly one position is reached. */

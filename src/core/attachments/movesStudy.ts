@@ -1,13 +1,8 @@
 import type { ThreeSentences } from '../gyro/still/stillSentence';
+import type { Estimate } from '../stats/roundedFit';
 import { capitalised } from '../text/capitalised';
 import { counted, degrees, errorLength, number } from '../text/quantities';
-import {
-  attachmentMoves,
-  isProved,
-  type AttachmentMove,
-  type Estimate,
-  type MovesFound,
-} from './moves';
+import { attachmentMoves, isProved, type AttachmentMove, type MovesFound } from './moves';
 
 export interface MovesStudy {
   found: MovesFound;

@@ -6,6 +6,7 @@ import { driveValue } from '../calibrationValues/drive';
 import { gyroDriftValue } from '../calibrationValues/gyroDrift';
 import { headingHoldValue } from '../calibrationValues/gains/headingHold';
 import { lightThresholdValue } from '../calibrationValues/lightThreshold';
+import { lineCrossingValue } from '../calibrationValues/lineCrossing';
 import { lineGainValue } from '../calibrationValues/gains/lineGain';
 import { lineSquaringValue } from '../calibrationValues/lineSquaring';
 import { placingValue } from '../calibrationValues/placing';
@@ -49,6 +50,7 @@ const anyKind = z.discriminatedUnion('kind', [
   colourClassesValue.safeExtend(KEPT),
   attachmentValue.safeExtend(KEPT),
   lineSquaringValue.safeExtend(KEPT),
+  lineCrossingValue.safeExtend(KEPT),
   presenceValue.safeExtend(KEPT),
 ]);
 

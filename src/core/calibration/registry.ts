@@ -7,6 +7,7 @@ import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
 import { headingHold } from './kinds/headingHold';
 import { lightThreshold } from './kinds/lightThreshold';
+import { lineCrossing } from './kinds/lineCrossing';
 import { lineGain } from './kinds/lineGain';
 import { lineSquaring } from './kinds/lineSquaring';
 import { placing } from './kinds/placing';
@@ -38,6 +39,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'light-threshold': lightThreshold,
   'colour-classes': colourClasses,
   attachment,
+  'line-crossing': lineCrossing,
   'line-squaring': lineSquaring,
   presence,
 };

@@ -1,8 +1,8 @@
 import { radiansFromDegrees } from '../geometry/angle';
 import { angleStepRad, lengthStepM } from '../stats/instrumentStep';
 import type { LinearFit } from '../stats/linearFit';
-import { roundedFit, type RoundedFit } from '../stats/roundedFit';
-import { estimateOf, tellApart, type Estimate } from './estimate';
+import { estimateOf, roundedFit, type Estimate, type RoundedFit } from '../stats/roundedFit';
+import { tellApart } from './tellApart';
 
 /** Where a straight drive ended beside its line, and how far it turned meanwhile; null where nobody measured it. */
 export interface SidewaysTrial {

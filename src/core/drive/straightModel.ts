@@ -1,6 +1,6 @@
 import { lengthStepM } from '../stats/instrumentStep';
-import { roundedFit } from '../stats/roundedFit';
-import { estimateOf, tellApart, type Estimate } from './estimate';
+import { estimateOf, roundedFit, type Estimate } from '../stats/roundedFit';
+import { tellApart } from './tellApart';
 import { sidewaysModel, type SidewaysModel, type SidewaysTrial } from './sidewaysModel';
 
 /** A straight drive that was measured. */

@@ -1,9 +1,8 @@
 import { capitalised } from '../text/capitalised';
 import type { StraightCalibration } from '../calibrationValues/straight';
 import type { ThreeSentences } from '../gyro/still/stillSentence';
-import { withoutRounding } from '../stats/roundedFit';
+import { withoutRounding, type Estimate } from '../stats/roundedFit';
 import { benchLength, counted, degrees, errorLength, number, aMetre } from '../text/quantities';
-import type { Estimate } from './estimate';
 import { kickOf, type JudgedDrive, type Kick } from './kick';
 import { directionOf } from './straightGroups';
 import { straightModel, type StraightModel, type StraightTrial } from './straightModel';

@@ -105,3 +105,27 @@ export function roundedFit(
     predictionHalfWidth95: (columns) => half(columns, 1, fit.degreesOfFreedom),
   };
 }
+
+/** An estimate with its 95 % interval. */
+export interface Estimate {
+  value: number;
+  low95: number;
+  high95: number;
+}
+
+/**
+ * A coefficient of a fit with its interval; one that was not fitted is exactly 0.
+ *
+ * @param degreesOfFreedom those of the fit, or fewer where its weights were estimated from few
+ */
+export function estimateOf(
+  fit: RoundedFit,
+  index: number,
+  degreesOfFreedom = fit.degreesOfFreedom,
+): Estimate {
+  const value = fit.coefficients[index];
+  if (value === undefined) return { value: 0, low95: 0, high95: 0 };
+  const columns = fit.coefficients.map((_, i) => (i === index ? 1 : 0));
+  const half = fit.halfWidth95(columns, degreesOfFreedom);
+  return { value, low95: value - half, high95: value + half };
+}

@@ -4,6 +4,7 @@ import { COLOUR_TRIAL } from './colour';
 import { FAULT_LOOK } from './faultLook';
 import { GAIN_TRIAL } from './gain';
 import { LAP_TRIAL } from './lap';
+import { LINE_PASS } from './linePass';
 import { LINE_SQUARING_TRIAL } from './lineSquaring';
 import { LIGHT_TRIAL } from './light';
 import { RANGE_TRIAL } from './range';
@@ -32,6 +33,7 @@ export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
   gauge: GAUGE_TRIAL,
   light: LIGHT_TRIAL,
   colours: COLOUR_TRIAL,
+  'line-speed': LINE_PASS,
   'line-square': LINE_SQUARING_TRIAL,
   presence: PRESENCE_TRIAL,
   'guilty-part': FAULT_LOOK,
@@ -53,6 +55,7 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   'something there': PRESENCE_TRIAL,
   'guilty part': FAULT_LOOK,
   attachments: ATTACHMENT_MOVE,
+  'passes over a line': LINE_PASS,
   'squaring on a line': LINE_SQUARING_TRIAL,
   'square laps': LAP_TRIAL,
   anchors: ANCHOR,

@@ -20,6 +20,7 @@ import { loadPlacings } from './placings';
 import { hiddenPipit } from './scenario';
 import { loadArms } from './arms';
 import { loadLights } from './lights';
+import { loadPasses } from './passes';
 import { loadSensors } from './sensors';
 
 interface DemoCheck {
@@ -240,6 +241,7 @@ export async function loadBench(db: TeamDatabase, robotId: string): Promise<void
   await loadSensors(db, robotId);
   await loadLights(db, robotId);
   await loadArms(db, robotId);
+  await loadPasses(db, robotId);
   // The last of all: by it the demo data are known to be whole.
   await saveRobotChange(db, {
     id: LAST_LOADED,

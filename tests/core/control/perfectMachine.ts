@@ -13,6 +13,8 @@ interface Options {
   rightM?: number;
   /** Each second reading of the distance is lost. */
   losesEchoes?: boolean;
+  /** What whatever is asked reads at a place on the x axis; left out: the distance to the wall. */
+  readsAt?(xM: number): number;
 }
 
 /** A machine whose wheels do at once what they are told, on exact arcs: what is left is the controller's. */
@@ -28,6 +30,7 @@ export function perfectMachine(options: Options) {
     rightM: options.rightM ?? 0,
     // Whatever it asks, the distance answers.
     reading() {
+      if (options.readsAt !== undefined) return options.readsAt(pose.xM);
       reads += 1;
       const gap = (wallXM - pose.xM) / Math.cos(pose.headingRad);
       return Number.isFinite(gap) && !(options.losesEchoes === true && reads % 2 === 1)

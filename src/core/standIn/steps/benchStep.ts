@@ -8,6 +8,7 @@ import { power } from './power';
 import { press } from './press';
 import { push } from './push';
 import { straight } from './straight';
+import { toLine } from './toLine';
 import { turn } from './turn';
 import { wait } from './wait';
 
@@ -20,6 +21,7 @@ export const benchStepSchema = z.discriminatedUnion('kind', [
   push.schema,
   power.schema,
   press.schema,
+  toLine.schema,
 ]);
 
 export type BenchStep = z.output<typeof benchStepSchema>;
@@ -32,6 +34,7 @@ const KINDS: Record<BenchStep['kind'], BenchStepKind<z.ZodType<BenchStep>>> = {
   push,
   power,
   press,
+  'to-line': toLine,
 };
 
 /** The motion of a step, as the program on the robot makes it. */

@@ -1,16 +1,27 @@
 import { useMemo, useState } from 'react';
 import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
+import { calibrationFromLinePasses } from '../../../core/calibration/kinds/lineCrossing/fromStudy';
+import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { devicesOf } from '../../../core/devices/ofRobot';
 import { crossingStudy, shareToCount } from '../../../core/light/crossing';
 import { CROSSING } from '../../../core/light/description';
-import { lineSpeed } from '../../../core/light/lineSpeed';
-import { benchSpeed, errorLength, percent } from '../../../core/text/quantities';
-import { ValueField } from '../../../ui/fields/ValueField';
-import { Table } from '../../../ui/Table';
-import styles from '../Bench.module.css';
+import { linePassesStudy } from '../../../core/light/linePassesStudy';
+import { roundLength } from '../../../core/text/lengths';
+import { LINE_PASS } from '../../../core/trials/linePass';
+import type { LinePassTrials, TrialListEntry } from '../../../formats/benchRecords';
 import type { BenchProps } from '../procedure';
+import { DescribedTable } from '../trials/DescribedTable';
+import { notAside } from '../trials/openedList';
+import { TrialsFile } from '../trials/TrialsFile';
+import { TrialsShell } from '../trials/TrialsShell';
+import { useTrials } from '../trials/useTrials';
+import { Crossing } from './Crossing';
+import { PassEntry } from './PassEntry';
+import { PassTables } from './PassTables';
 
 interface Props extends BenchProps {
+  trials: LinePassTrials;
+  lists: TrialListEntry[];
   /** The threshold that holds; null: none was found. */
   held: LightThresholdCalibration | null;
   /** Of the lines on its tables, the narrowest first. */
@@ -18,105 +29,96 @@ interface Props extends BenchProps {
 }
 
 const USUAL_SPEED_M_PER_S = 0.2;
-const WANTED = [1, 2, 3, 4];
+const STEPS = [
+  'Let the program stop by the line, from a start two hands away. Measure from the line’s edge to the middle of the sensor’s spot.',
+  'Ten times forwards onto it. Then backwards, off the line, at another speed: each as often as you drive so.',
+  'The same by its colour, or by the light of the room with the sensor’s lamp off: the passes stand side by side.',
+  CARE_AT_THE_BENCH,
+];
+const REASONS = [
+  'It was touched before it was measured',
+  'The line was not flat',
+  'Typed by mistake',
+];
 
-/** How fast a line may be crossed so that every pass gives enough different readings. */
-export default function Station({ robot: { id, robot }, held, widthsM }: Props) {
-  const [sensor] = devicesOf(robot, 'light sensor');
-  const [of, setOf] = useState({
+/** How fast a line may be crossed, and what passes over it show: misses, lateness, overruns, each way by itself. */
+export default function Station({ robot, trials: loaded, lists, held, widthsM }: Props) {
+  const kept = useTrials(loaded);
+  const { record, add, replace } = kept;
+  const used = useMemo(() => notAside(record.trials), [record]);
+  const study = useMemo(() => linePassesStudy(used), [used]);
+  const [sensor] = devicesOf(robot.robot, 'light sensor');
+  const [told, setTold] = useState({
     lineWidthM: widthsM[0] ?? CROSSING.lineWidthM.default ?? 0,
     spotM: sensor?.behaviour.spotDiameterM ?? CROSSING.spotM.default ?? 0,
-    loopPeriodS: robot.loopPeriodS,
-    sensorPeriodS: sensor?.behaviour.periodS ?? robot.loopPeriodS,
+    loopPeriodS: robot.robot.loopPeriodS,
+    sensorPeriodS: sensor?.behaviour.periodS ?? robot.robot.loopPeriodS,
     readings: CROSSING.readings.default ?? 1,
   });
   const [speedMPerS, setSpeed] = useState(USUAL_SPEED_M_PER_S);
-  const share = shareToCount(held);
-  const { now, sentences } = useMemo(
-    () => crossingStudy({ ...of, share }, speedMPerS),
-    [of, share, speedMPerS],
+  const of = useMemo(() => ({ ...told, share: shareToCount(held) }), [told, held]);
+  const crossing = useMemo(() => crossingStudy(of, speedMPerS), [of, speedMPerS]);
+  const howFast = (
+    <Crossing
+      robotId={robot.id}
+      hasSensor={sensor !== undefined}
+      isMeasured={held !== null}
+      of={of}
+      onChange={(part) => setTold({ ...told, ...part })}
+      speedMPerS={speedMPerS}
+      onSpeed={setSpeed}
+      study={crossing}
+      isSaid={study === null}
+    />
   );
   return (
-    <>
-      <div className={styles.verdict} data-testid="verdict">
-        <p className={styles.headline}>{sentences.found}</p>
-        <p>{sentences.means}</p>
-        <p className={styles.next}>{sentences.next}</p>
-      </div>
-      <section aria-label="Do" className={styles.do}>
-        <div className={styles.fields}>
-          <ValueField field={CROSSING.speedMPerS} value={speedMPerS} onChange={setSpeed} />
-          <ValueField
-            field={CROSSING.lineWidthM}
-            value={of.lineWidthM}
-            onChange={(lineWidthM) => setOf({ ...of, lineWidthM })}
+    <TrialsShell<LinePassTrials>
+      {...{ robot, kept, lists }}
+      sentences={study?.sentences ?? crossing.sentences}
+      what="pass"
+      reasons={REASONS}
+      caution="A line that it missed by itself is no reason: it will in a run, too."
+      opening={null}
+      see={study === null ? howFast : <PassTables study={study} />}
+      know={study !== null && howFast}
+      steps={STEPS}
+      doing={
+        <>
+          <PassEntry
+            robot={robot}
+            held={held}
+            lineWidthM={told.lineWidthM}
+            speedMPerS={roundLength(USUAL_SPEED_M_PER_S)}
+            onTrial={add}
           />
-          <ValueField
-            field={CROSSING.readings}
-            value={of.readings}
-            onChange={(readings) => setOf({ ...of, readings })}
+          <TrialsFile
+            label="Passes over a line (CSV)"
+            kind={LINE_PASS}
+            onTake={(passes) => add(...passes)}
           />
-        </div>
-        <div className={styles.fields}>
-          <ValueField
-            field={CROSSING.loopPeriodS}
-            hint="the worst counts"
-            value={of.loopPeriodS}
-            onChange={(loopPeriodS) => setOf({ ...of, loopPeriodS })}
-          />
-          <ValueField
-            field={CROSSING.sensorPeriodS}
-            value={of.sensorPeriodS}
-            onChange={(sensorPeriodS) => setOf({ ...of, sensorPeriodS })}
-          />
-          <ValueField
-            field={CROSSING.spotM}
-            value={of.spotM}
-            onChange={(spotM) => setOf({ ...of, spotM })}
-          />
-        </div>
-        <p className="faint">
-          {sensor === undefined
-            ? 'The record has no light sensor: spot and period are usual ones. '
-            : 'Spot and periods are as the record has them. '}
-          A log of the robot tells the loop’s longest round:{' '}
-          <a href={`/bench/loop?robot=${id}`}>Loop and lag</a>.{' '}
-          {held === null ? (
-            <>
-              No threshold holds, so all of the spot has to lie on the line:{' '}
-              <a href={`/bench/light?robot=${id}`}>read line and floor</a>.
-            </>
-          ) : (
-            `By the threshold that holds, ${percent(share)} of the spot has to lie on it.`
-          )}
-        </p>
-      </section>
-      <Table
-        label="Readings wanted, and how fast that allows"
-        rows={WANTED}
-        keyOf={String}
-        columns={[
-          { title: 'Different readings', head: true, cell: (readings) => readings },
-          {
-            title: 'At most',
-            number: true,
-            cell: (readings) => benchSpeed(lineSpeed({ ...of, share, readings }).speedMPerS),
-          },
-          {
-            title: 'Past the edge when it knows',
-            number: true,
-            cell: (readings) => errorLength(lineSpeed({ ...of, share, readings }).overrunM),
-          },
-        ]}
-      />
-      <p>
-        Counting lines at {benchSpeed(now.speedMPerS)}: at least {errorLength(now.leastGapM)} of
-        floor have to lie between two that are to be counted as two.
-      </p>
-      <p>
-        <a href={`/bench/stop?robot=${id}`}>Measure stops by a line</a>: how far past its edge the
-        robot truly stands, forwards and backwards.
-      </p>
-    </>
+        </>
+      }
+      asks={['surface', 'battery', 'who']}
+      table={(ask) => (
+        <DescribedTable
+          label="Passes"
+          kind={LINE_PASS}
+          trials={record.trials}
+          {...{ ask, replace }}
+        />
+      )}
+      apply={{
+        value: study && calibrationFromLinePasses(study),
+        evidence: used,
+        label: 'Apply these stops…',
+        applied: 'These hold from now on.',
+        consequences: () => (
+          <p>
+            Kept with the robot: how far past a line’s edge it stands in each direction, at this
+            speed. Take that off the way that follows in the program.
+          </p>
+        ),
+      }}
+    />
   );
 }

@@ -1,8 +1,14 @@
+import { calibrationFromLinePasses } from '../../../core/calibration/kinds/lineCrossing/fromStudy';
 import { calibrationOf } from '../../../core/calibration/find';
 import { devicesOf } from '../../../core/devices/ofRobot';
 import { crossingStudy, shareToCount } from '../../../core/light/crossing';
 import { CROSSING } from '../../../core/light/description';
+import { linePassesStudy } from '../../../core/light/linePassesStudy';
+import { heldOf, notApplied } from '../known';
 import type { BenchFacts, Procedure } from '../procedure';
+import { emptyList } from '../trials/emptyList';
+import { notAside, openedList, usedTrials } from '../trials/openedList';
+import { foundInList } from '../waiting';
 
 async function heldThreshold(facts: BenchFacts) {
   const held = (await facts.holding())['light-threshold'];
@@ -22,9 +28,13 @@ export const lineSpeed: Procedure = {
   title: 'Crossing a line',
   group: 'light and colour',
   goodFor: 'how fast it may go so that no line is missed, and how far past it knows',
-  minutes: 2,
-  gives: [],
+  minutes: 6,
+  gives: ['line-crossing'],
   known: async (facts) => {
+    const applied = await heldOf(facts, 'line-crossing');
+    if (applied !== null) return applied;
+    const passes = linePassesStudy(usedTrials(await facts.trials('line-speed')).used);
+    if (passes !== null) return notApplied(passes);
     const [sensor] = devicesOf(facts.robot.robot, 'light sensor');
     if (sensor === undefined) return { sentence: null, freshness: null };
     const [held, [lineWidthM]] = await Promise.all([heldThreshold(facts), lineWidths(facts)]);
@@ -44,8 +54,18 @@ export const lineSpeed: Procedure = {
       freshness: null,
     };
   },
+  found: (facts) =>
+    foundInList(facts, 'line-speed', ({ trials }) => {
+      const used = notAside(trials);
+      const study = linePassesStudy(used);
+      return { value: study && calibrationFromLinePasses(study), raw: used };
+    }),
   props: async (facts) => {
-    const [held, widthsM] = await Promise.all([heldThreshold(facts), lineWidths(facts)]);
-    return { held, widthsM };
+    const [list, held, widthsM] = await Promise.all([
+      openedList(facts, 'line-speed', emptyList('line-speed')),
+      heldThreshold(facts),
+      lineWidths(facts),
+    ]);
+    return { ...list, held, widthsM };
   },
 };

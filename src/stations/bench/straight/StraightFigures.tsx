@@ -1,6 +1,6 @@
 import { roundLength } from '../../../core/text/lengths';
 import { driveCommandFor } from '../../../core/drive/straightStudy';
-import type { Estimate } from '../../../core/drive/estimate';
+import type { Estimate } from '../../../core/stats/roundedFit';
 import type { StraightModel } from '../../../core/drive/straightModel';
 import { benchLength, degrees, errorLength, number, aMetre } from '../../../core/text/quantities';
 import { Table } from '../../../ui/Table';
