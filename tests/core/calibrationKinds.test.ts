@@ -120,7 +120,11 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
   attachment: {
     kind: 'attachment',
     armM: 0.1,
-    positions: [{ name: 'up', angleRad: 1.5, offsetRad: 0.02, sdRad: 0.01, n: 5 }],
+    homesBy: 'stop',
+    rangeRad: null,
+    positions: [
+      { name: 'up', endedBy: 'counter', angleRad: 1.5, offsetRad: 0.02, sdRad: 0.01, n: 5 },
+    ],
     playRad: 0.03,
     lateS: 0.02,
     moveS: 0.8,

@@ -5,11 +5,15 @@ import { roundedFit, type Estimate } from '../stats/roundedFit';
 import { scatterInterval, type Scatter } from '../stats/scatterInterval';
 import { student975 } from '../stats/student';
 
+/** What ends a move: with feedback or without. */
+export const ENDED_BY = { counter: 'its counter', time: 'a time' } as const;
+
 /** A move of an attachment to a named position: what was wanted, and where it stood. */
 export interface AttachmentMove {
   position: string;
   wantedRad: number;
   reachedRad: number;
+  endedBy: keyof typeof ENDED_BY;
   /** Whether it came with growing angles or falling ones. */
   came: 'up' | 'down';
   speedRadPerS: number;
@@ -17,9 +21,10 @@ export interface AttachmentMove {
   timeS: number | null;
 }
 
-/** How exactly one position is reached. */
+/** How exactly one position is reached, with feedback or without. */
 export interface PositionFound {
   position: string;
+  endedBy: AttachmentMove['endedBy'];
   wantedRad: number;
   n: number;
   /** Reached less wanted, on average. */
@@ -58,6 +63,7 @@ function positionOf(
   )?.halfWidth95([1]);
   return {
     position,
+    endedBy: moves.at(-1)?.endedBy ?? 'counter',
     wantedRad: moves.at(-1)?.wantedRad ?? 0,
     n: moves.length,
     offset: estimate(mean(off), half ?? Infinity),
@@ -67,6 +73,9 @@ function positionOf(
     ),
   };
 }
+
+/** By time a position is one of its own: how exactly it is reached has nothing to do with the counter. */
+const nameOf = ({ position, endedBy }: AttachmentMove): string => `${endedBy} ${position}`;
 
 /** Whether an effect is proved to be one. */
 export const isProved = ({ low95, high95 }: Estimate): boolean => low95 > 0 || high95 < 0;
@@ -103,7 +112,7 @@ function effectsOf(
   const asked = EFFECTS.filter((key) => differs(moves.map(triedIn[key])));
   const fit = linearFit(
     moves.map((move) => [
-      ...names.map((name) => (name === move.position ? 1 : 0)),
+      ...names.map((name) => (name === nameOf(move) ? 1 : 0)),
       ...asked.map((key) => amountOf[key](move)),
     ]),
     moves.map(({ reachedRad, wantedRad }) => reachedRad - wantedRad),
@@ -132,7 +141,7 @@ function timesOf(moves: readonly AttachmentMove[]): MovesFound['time'] {
 /** How exactly an attachment reaches its positions, and what side, speed and load do to it. */
 export function attachmentMoves(moves: readonly AttachmentMove[]): MovesFound {
   const step = angleStepRad(moves.map(({ reachedRad }) => reachedRad));
-  const names = [...new Set(moves.map(({ position }) => position))];
+  const names = [...new Set(moves.map(nameOf))];
   const effects = effectsOf(moves, names);
   const others = (move: AttachmentMove): number =>
     EFFECTS.reduce((sum, key) => {
@@ -141,8 +150,8 @@ export function attachmentMoves(moves: readonly AttachmentMove[]): MovesFound {
     }, 0);
   return {
     positions: names.map((name) => {
-      const own = moves.filter(({ position }) => position === name);
-      return positionOf(name, own, own.map(others), step);
+      const own = moves.filter((move) => nameOf(move) === name);
+      return positionOf(own[0]?.position ?? '', own, own.map(others), step);
     }),
     ...effects,
     time: timesOf(moves),

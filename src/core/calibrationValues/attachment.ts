@@ -10,6 +10,7 @@ export const attachmentValue = z.strictObject({
     .array(
       z.strictObject({
         name: z.string().max(40),
+        endedBy: z.enum(['counter', 'time']).default('counter'),
         angleRad: finite.min(-100).max(100),
         offsetRad: finite.min(-10).max(10),
         sdRad: notNegative.max(10),
@@ -18,6 +19,9 @@ export const attachmentValue = z.strictObject({
     )
     .min(1)
     .max(40),
+  homesBy: z.enum(['nothing', 'hand', 'stop', 'switch']).default('nothing'),
+  /** From end to end; null: not said. */
+  rangeRad: z.number().positive().max(200).nullable().default(null),
   /** Null: only one side was tried. */
   playRad: finite.nullable(),
   /** Null: only one speed was tried. */

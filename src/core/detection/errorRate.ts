@@ -22,7 +22,7 @@ const SEED = 2401;
 const ANY: Rate = { value: Number.NaN, low95: 0, high95: 1 };
 
 /** A draw of χ²: Marsaglia and Tsang, ACM Trans. Math. Softw. 26 (2000) 363–372, for the gamma of half its freedom. */
-function chiSquareDraw(free: number, random: RandomStream): number {
+export function chiSquareDraw(free: number, random: RandomStream): number {
   if (free < 2) return chiSquareDraw(free + 2, random) * random.uniform() ** (2 / free);
   const d = free / 2 - 1 / 3;
   for (;;) {
@@ -52,7 +52,8 @@ const isTold = ({ within, between }: Sampled): boolean => within.free + between.
 const quantile = (sorted: Float64Array, share: number): number =>
   sorted[Math.round(share * (sorted.length - 1))] ?? Number.NaN;
 
-const rateOf = (draws: Float64Array): Rate => {
+/** The median of draws with 95 % of them. */
+export const rateOf = (draws: Float64Array): Rate => {
   const sorted = draws.toSorted();
   return {
     value: quantile(sorted, 0.5),

@@ -1,3 +1,4 @@
+import { ENDED_BY } from '../attachments/moves';
 import { choice, number, orNothing, text } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
 
@@ -19,6 +20,13 @@ export const ATTACHMENT_MOVE = trialKind({
       quantity: 'angle',
       min: -100,
       max: 100,
+    }),
+    endedBy: choice({
+      label: 'Ended by',
+      about: 'what ended it: its counter, or a time where nothing counts',
+      title: 'ended_by',
+      options: ENDED_BY,
+      default: 'counter',
     }),
     came: choice({
       label: 'It came',

@@ -7,6 +7,8 @@ import {
   type Fields,
 } from '../description/description';
 import { driftRadPerS, readToM, sideM } from '../description/values';
+import { HOMES_BY } from '../attachments/goingHome';
+import { ROLL_OVERS, type RollOver } from '../attachments/rollOver';
 import { KEPT_BY } from '../drive/straightGroups';
 import { WANTED } from '../ranging/description';
 import { STOPS_BY, type StopKind } from '../ranging/stopsBy';
@@ -189,6 +191,10 @@ export const FAULT_LIST = {
   what: text({ label: 'What misbehaves', about: '“an echo is lost”', default: '' }),
 };
 
+const COUNTERS = Object.fromEntries(
+  Object.entries(ROLL_OVERS).map(([counter, { words }]) => [counter, words]),
+) as Record<RollOver, string>;
+
 export const ATTACHMENT_LIST = {
   armM: number({
     label: 'From its axle to its tip',
@@ -198,6 +204,48 @@ export const ATTACHMENT_LIST = {
     max: 1,
     default: 0,
   }),
+  windowM: orNothing(
+    number({
+      label: 'Its mission needs its tip within ±',
+      about: 'of where it should be; null: not said',
+      quantity: 'small length',
+      min: 0,
+      max: 1,
+      open: 'below',
+    }),
+  ),
+  homesBy: choice({ label: 'It finds home', options: HOMES_BY, default: 'nothing' }),
+  homePower: orNothing(
+    number({
+      label: 'Going home with',
+      about: 'share of full power; null: not said',
+      quantity: 'share',
+      min: 0,
+      max: 1,
+      open: 'below',
+    }),
+  ),
+  homeRadPerS: orNothing(
+    number({
+      label: 'Going home at',
+      about: 'null: not said',
+      quantity: 'turning rate',
+      min: 0,
+      max: 50,
+      open: 'below',
+    }),
+  ),
+  rangeRad: orNothing(
+    number({
+      label: 'Its whole range',
+      about: 'from end to end; null: not said',
+      quantity: 'angle',
+      min: 0,
+      max: 200,
+      open: 'below',
+    }),
+  ),
+  counter: choice({ label: 'Its counter', options: COUNTERS, default: 'none' }),
   startsAt: text({
     label: 'Where it stands at the start',
     about: 'of a run: it moves then',

@@ -37,6 +37,7 @@ const moves = (): AttachmentMoveRecord[] =>
           id: demoId('HM', 20 * p + 10 * side + i + 1),
           position,
           wantedRad,
+          endedBy: 'counter' as const,
           came,
           speedRadPerS: deg(180),
           load: 'empty' as const,
@@ -57,7 +58,17 @@ export async function loadArms(db: TeamDatabase, robotId: string): Promise<void>
   });
   await loadList<'attachments'>(db, robotId, 26, '2026-11-20T16:05:00.000Z', {
     procedure: 'attachments',
-    conditions: { ...CONDITIONS, armM: 0.12, startsAt: 'folded back' },
+    conditions: {
+      ...CONDITIONS,
+      armM: 0.12,
+      windowM: 0.008,
+      homesBy: 'stop',
+      homePower: 0.25,
+      homeRadPerS: deg(90),
+      rangeRad: deg(130),
+      counter: 'none',
+      startsAt: 'folded back',
+    },
     trials: moves(),
   });
 }

@@ -6,11 +6,15 @@ import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
 import { useLiveReadings } from '../logs/useLiveReadings';
 import { useSource } from '../logs/useSource';
+import { Jog } from './Jog';
+import { ShareOfRange } from './ShareOfRange';
 import { DescribedEntry } from '../trials/DescribedEntry';
 
 interface Props {
   robot: RobotRecord;
   trials: readonly AttachmentMoveRecord[];
+  /** From end to end; null: not told. */
+  rangeRad: number | null;
   onTrial(trial: AttachmentMoveRecord): void;
 }
 
@@ -18,7 +22,7 @@ const LISTENS_S = 0.5;
 const USUAL_RAD_PER_S = radiansFromDegrees(180);
 
 /** A move to a position: the angles typed, or taken from where the attachment stands now. */
-export function MoveEntry({ robot, trials, onTrial }: Props) {
+export function MoveEntry({ robot, trials, rangeRad, onTrial }: Props) {
   const [motor] = devicesOf(robot.robot, 'attachment motor');
   const live = useLiveReadings(robot.robot, 'attachment motor', motor?.label ?? '');
   const [source] = useSource('stand-in');
@@ -34,6 +38,7 @@ export function MoveEntry({ robot, trials, onTrial }: Props) {
       start={{
         position: last?.position ?? '',
         wantedRad: last?.wantedRad ?? 0,
+        endedBy: last?.endedBy ?? 'counter',
         came: last?.came ?? 'up',
         speedRadPerS: last?.speedRadPerS ?? USUAL_RAD_PER_S,
         load: last?.load ?? 'empty',
@@ -43,6 +48,10 @@ export function MoveEntry({ robot, trials, onTrial }: Props) {
       below={(fill) =>
         motor !== undefined && (
           <>
+            {source !== 'serial' && <Jog unitId={motor.id} />}
+            {rangeRad !== null && (
+              <ShareOfRange onShare={(share) => fill({ wantedRad: share * rangeRad })} />
+            )}
             <div className={styles.actions}>
               <Button
                 disabled={live.isTaking}

@@ -1,25 +1,20 @@
 import { useMemo } from 'react';
-import type { PositionFound } from '../../../core/attachments/moves';
 import { movesStudy } from '../../../core/attachments/movesStudy';
 import { calibrationFromMoves } from '../../../core/calibration/kinds/attachment/fromStudy';
-import { MOST_LETTERS } from '../../../core/description/description';
 import { devicesOf } from '../../../core/devices/ofRobot';
-import { counted, degrees, errorLength } from '../../../core/text/quantities';
+import { counted } from '../../../core/text/quantities';
 import { ATTACHMENT_MOVE } from '../../../core/trials/attachment';
-import { ATTACHMENT_LIST } from '../../../core/trials/lists';
 import type { AttachmentTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Notice } from '../../../ui/Notice';
-import { TextField } from '../../../ui/fields/TextField';
-import { ValueField } from '../../../ui/fields/ValueField';
-import { Table } from '../../../ui/Table';
-import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
 import { notAside } from '../trials/openedList';
 import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
+import { AboutArm } from './AboutArm';
 import { MoveEntry } from './MoveEntry';
+import { PositionTable } from './PositionTable';
 
 interface Props extends BenchProps {
   trials: AttachmentTrials;
@@ -33,56 +28,13 @@ const STEPS = [
 ];
 const REASONS = ['It hit something', 'It was touched before it was read', 'Typed by mistake'];
 
-/** How exactly each position is reached. */
-const PositionTable = ({
-  positions,
-  armM,
-}: {
-  positions: readonly PositionFound[];
-  armM: number;
-}) => (
-  <Table
-    label="The positions"
-    rows={positions}
-    keyOf={({ position }) => position}
-    columns={[
-      { title: 'Position', head: true, cell: ({ position }) => position },
-      { title: 'At', number: true, cell: ({ wantedRad }) => degrees(wantedRad) },
-      { title: 'Moves', number: true, cell: ({ n }) => n },
-      {
-        title: 'Off on average (95 %)',
-        number: true,
-        cell: ({ offset: { value, low95, high95 } }) =>
-          Number.isFinite(low95)
-            ? `${degrees(value)} (${degrees(low95)} to ${degrees(high95)})`
-            : degrees(value),
-      },
-      {
-        title: 'Scatter',
-        number: true,
-        cell: ({ scatter: { sd } }) => (Number.isFinite(sd) ? `± ${degrees(sd)}` : 'not known'),
-      },
-      ...(armM > 0
-        ? [
-            {
-              title: 'At its tip',
-              number: true,
-              cell: ({ scatter: { sd } }: PositionFound) =>
-                Number.isFinite(sd) ? `± ${errorLength(sd * armM, 1)}` : 'not known',
-            },
-          ]
-        : []),
-    ]}
-  />
-);
-
 /** Arms and other attachments: named positions, how exactly they are reached, play, lateness, load and time. */
 export default function Station({ robot, trials: loaded, lists }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace, setConditions } = kept;
-  const { armM, startsAt } = record.conditions;
+  const { conditions } = record;
   const used = useMemo(() => notAside(record.trials), [record]);
-  const study = useMemo(() => movesStudy(used, armM), [used, armM]);
+  const study = useMemo(() => movesStudy(used, conditions), [used, conditions]);
   const hasMotor = devicesOf(robot.robot, 'attachment motor').length > 0;
   return (
     <TrialsShell<AttachmentTrials>
@@ -106,26 +58,14 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               <a href={`/robot?robot=${robot.id}`}>note it</a> first.
             </Notice>
           )}
-          {study !== null && <PositionTable positions={study.found.positions} armM={armM} />}
+          {study !== null && <PositionTable found={study.found} told={conditions} />}
         </>
       }
       steps={STEPS}
       doing={
         <>
-          <MoveEntry robot={robot} trials={used} onTrial={add} />
-          <div className={styles.fields}>
-            <ValueField
-              field={ATTACHMENT_LIST.armM}
-              value={armM}
-              onChange={(next) => setConditions({ armM: next })}
-            />
-            <TextField
-              label={ATTACHMENT_LIST.startsAt.label}
-              maxLength={MOST_LETTERS}
-              value={startsAt}
-              onChange={(text) => setConditions({ startsAt: text })}
-            />
-          </div>
+          <MoveEntry robot={robot} trials={used} rangeRad={conditions.rangeRad} onTrial={add} />
+          <AboutArm robot={robot.robot} conditions={conditions} onChange={setConditions} />
           <TrialsFile
             label="Moves (CSV)"
             kind={ATTACHMENT_MOVE}
@@ -148,7 +88,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         />
       )}
       apply={{
-        value: study !== null && hasMotor ? calibrationFromMoves(study.found, armM) : null,
+        value: study !== null && hasMotor ? calibrationFromMoves(study.found, conditions) : null,
         evidence: used,
         label: 'Apply these positions…',
         applied: 'These hold from now on.',

@@ -1,17 +1,11 @@
 import { movesStudy } from '../../../core/attachments/movesStudy';
 import { calibrationFromMoves } from '../../../core/calibration/kinds/attachment/fromStudy';
 import { devicesOf } from '../../../core/devices/ofRobot';
-import type { AttachmentTrials } from '../../../formats/benchRecords';
 import { heldOrTrials } from '../known';
 import type { Procedure } from '../procedure';
-import { emptyList } from '../trials/emptyList';
 import { notAside, openedList } from '../trials/openedList';
 import { foundInList } from '../waiting';
-
-const empty = (id: string, robotId: string): AttachmentTrials => {
-  const list = emptyList('attachments')(id, robotId);
-  return { ...list, conditions: { ...list.conditions, armM: 0, startsAt: '' } };
-};
+import { newAttachmentTrials } from './newTrials';
 
 export const attachments: Procedure = {
   id: 'attachments',
@@ -22,14 +16,14 @@ export const attachments: Procedure = {
   gives: ['attachment'],
   known: (facts) => heldOrTrials(facts, 'attachment', 'attachments', 'move'),
   found: (facts) =>
-    foundInList(facts, 'attachments', ({ trials, conditions: { armM } }) => {
+    foundInList(facts, 'attachments', ({ trials, conditions }) => {
       const used = notAside(trials);
-      const study = movesStudy(used, armM);
+      const study = movesStudy(used, conditions);
       const hasMotor = devicesOf(facts.robot.robot, 'attachment motor').length > 0;
       return {
-        value: study && hasMotor ? calibrationFromMoves(study.found, armM) : null,
+        value: study && hasMotor ? calibrationFromMoves(study.found, conditions) : null,
         raw: used,
       };
     }),
-  props: (facts) => openedList(facts, 'attachments', empty),
+  props: (facts) => openedList(facts, 'attachments', newAttachmentTrials),
 };

@@ -11,7 +11,10 @@ export const attachment: CalibrationKindOf<AttachmentCalibration> = {
   isOnlyTyped: true,
   describe: ({ positions }) =>
     positions
-      .map(({ name, angleRad, sdRad }) => `${name} at ${degrees(angleRad)} ± ${degrees(sdRad)}`)
+      .map(
+        ({ name, endedBy, angleRad, sdRad }) =>
+          `${name} at ${degrees(angleRad)} ± ${degrees(sdRad)}${endedBy === 'time' ? ' by time' : ''}`,
+      )
       .join(', '),
   fit: (robot) => robot,
 };

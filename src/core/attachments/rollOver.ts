@@ -1,0 +1,28 @@
+/** At which angles a counter jumps back by a whole turn. */
+export const ROLL_OVERS = {
+  none: { words: 'goes on past a turn', atRad: null },
+  half: { words: 'jumps at half a turn', atRad: Math.PI },
+  whole: { words: 'jumps at 0 and a whole turn', atRad: 0 },
+} as const;
+export type RollOver = keyof typeof ROLL_OVERS;
+
+/**
+ * Whether a position lies so near to where its counter jumps that a move to it may read a whole turn off.
+ *
+ * @param reachRad how far from the angle a move may stand, either way
+ */
+export function isAtRollOver(angleRad: number, reachRad: number, counter: RollOver): boolean {
+  const { atRad } = ROLL_OVERS[counter];
+  if (atRad === null) return false;
+  const turn = 2 * Math.PI;
+  const beyond = angleRad - atRad;
+  return Math.abs(beyond - turn * Math.round(beyond / turn)) <= reachRad;
+}
+
+/** Whether a move from one angle to another passes a place where its counter jumps. */
+export function passesRollOver(fromRad: number, toRad: number, counter: RollOver): boolean {
+  const { atRad } = ROLL_OVERS[counter];
+  if (atRad === null) return false;
+  const turnsBefore = (angleRad: number) => Math.floor((angleRad - atRad) / (2 * Math.PI));
+  return turnsBefore(fromRad) !== turnsBefore(toRad);
+}
