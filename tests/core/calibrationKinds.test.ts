@@ -97,6 +97,12 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     errorHigh95: 0.05,
     n: 40,
   },
+  'heading-tests': {
+    kind: 'heading-tests',
+    axis: { name: 'roll', sign: -1 },
+    start: 'zeroes',
+    motors: { driftRadPerS: 0.01, low95: 0.004, high95: 0.016 },
+  },
   'line-crossing': {
     kind: 'line-crossing',
     by: 'brightness',

@@ -4,6 +4,7 @@ import { balanceGainValue } from '../calibrationValues/gains/balanceGain';
 import { colourClassesValue } from '../calibrationValues/colourClasses';
 import { driveValue } from '../calibrationValues/drive';
 import { gyroDriftValue } from '../calibrationValues/gyroDrift';
+import { headingTestsValue } from '../calibrationValues/headingTests';
 import { headingHoldValue } from '../calibrationValues/gains/headingHold';
 import { lightThresholdValue } from '../calibrationValues/lightThreshold';
 import { lineCrossingValue } from '../calibrationValues/lineCrossing';
@@ -45,6 +46,7 @@ const anyKind = z.discriminatedUnion('kind', [
   turnGainValue.safeExtend(KEPT),
   wallGainValue.safeExtend(KEPT),
   lineGainValue.safeExtend(KEPT),
+  headingTestsValue.safeExtend(KEPT),
   placingValue.safeExtend(KEPT),
   lightThresholdValue.safeExtend(KEPT),
   colourClassesValue.safeExtend(KEPT),

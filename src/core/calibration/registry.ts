@@ -5,6 +5,7 @@ import { balanceGain } from './kinds/balanceGain';
 import { colourClasses } from './kinds/colourClasses';
 import { drive } from './kinds/drive';
 import { gyroDrift } from './kinds/gyroDrift';
+import { headingTests } from './kinds/headingTests';
 import { headingHold } from './kinds/headingHold';
 import { lightThreshold } from './kinds/lightThreshold';
 import { lineCrossing } from './kinds/lineCrossing';
@@ -22,6 +23,7 @@ import { turns } from './kinds/turns';
 import { wallGain } from './kinds/wallGain';
 
 const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
+  'heading-tests': headingTests,
   'gyro-drift': gyroDrift,
   speed,
   straight,

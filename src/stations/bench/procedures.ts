@@ -4,6 +4,7 @@ import { colours } from './colours';
 import { drill } from './drill';
 import { gauge } from './gauge';
 import { gains } from './gains';
+import { headingTests } from './heading-tests';
 import { guiltyPart } from './guilty-part';
 import { light } from './light';
 import { lineSquare } from './line-square';
@@ -30,6 +31,7 @@ import type { BenchPage, Procedure } from './procedure';
 /** The procedures of the Bench, in the order in which a season begins. */
 export const PROCEDURES: readonly Procedure[] = [
   directions,
+  headingTests,
   guiltyPart,
   gauge,
   placing,

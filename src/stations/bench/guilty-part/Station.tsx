@@ -114,11 +114,15 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         </div>
       }
       know={
-        study?.found.guilty != null && (
-          <p>
-            <a href={`/robot?robot=${robot.id}`}>Note the exchange in the record</a>
-          </p>
-        )
+        <p>
+          {study?.found.guilty != null && (
+            <>
+              <a href={`/robot?robot=${robot.id}`}>Note the exchange in the record</a>.{' '}
+            </>
+          )}
+          Is it the heading? <a href={`/bench/heading-tests?robot=${robot.id}`}>Test the heading</a>{' '}
+          first: half a minute each.
+        </p>
       }
       asks={['battery', 'who']}
       table={(ask) => (

@@ -5,6 +5,11 @@ import type { LiveSource } from './sources';
 
 export type Source = LiveSource | 'file';
 
+export const LIVE_OPTIONS: readonly { value: LiveSource; label: string }[] = [
+  { value: 'stand-in', label: 'stand-in' },
+  { value: 'serial', label: 'robot on USB' },
+];
+
 export const SOURCE_OPTIONS: readonly { value: Source; label: string }[] = [
   { value: 'stand-in', label: 'stand-in' },
   { value: 'file', label: 'a file' },
