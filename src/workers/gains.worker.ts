@@ -5,6 +5,7 @@ import { gainsAtSpeeds, type GainsAtSpeeds } from '../core/tuning/atSpeeds';
 import { tunedController } from '../core/tuning/controllers/registry';
 import type { TunedId } from '../core/robot/tunedIds';
 import { firstGain, type GoodGains } from '../core/tuning/firstGain';
+import { edgeStudy, type EdgeRequest, type EdgeStudy } from '../core/tuning/edge/edgeStudy';
 import type { GainJudgement } from '../core/tuning/judge';
 import { mountsOf, type MountStudy } from '../core/tuning/mounting';
 import { simulatedTrace, type WatchedTrace } from '../core/tuning/simulatedTrace';
@@ -42,6 +43,9 @@ const gains = {
   /** Which gains are good at slower and faster drives, of a robot that lacks nothing. */
   speeds: ({ robot, controller }: GainRequest): GainsAtSpeeds =>
     gainsAtSpeeds(tunedController(controller), robot),
+
+  /** How fast an edge may be followed round a bend; null for a robot that looks at none. */
+  edge: (asked: EdgeRequest): EdgeStudy | null => edgeStudy(asked),
 
   /** One push at one gain, of a robot that lacks nothing. */
   push({ robot, controller, speed }: GainRequest, gain: number): PushReply {

@@ -103,6 +103,18 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     start: 'zeroes',
     motors: { driftRadPerS: 0.01, low95: 0.004, high95: 0.016 },
   },
+  'line-following': {
+    kind: 'line-following',
+    targetShare: 0.38,
+    gainRadPerSPerShare: 4.2,
+    speedMPerS: 0.12,
+    tightestBendM: 0.15,
+    lineWidthM: 0.02,
+    fastestMPerS: 0.19,
+    lostAfterS: 0.2,
+    runs: 30,
+    held: 30,
+  },
   'line-crossing': {
     kind: 'line-crossing',
     by: 'brightness',

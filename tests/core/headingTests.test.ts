@@ -4,7 +4,7 @@ import {
   headingTestsText,
   motorsDisturb,
   zeroedByStart,
-} from '../../src/core/directions/headingTests';
+} from '../../src/core/gyro/headingTests';
 import { draws, least } from '../support/draws';
 import { otherNoise } from '../support/otherNoise';
 import { deg } from './support';

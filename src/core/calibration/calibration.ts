@@ -8,6 +8,7 @@ import { headingTestsValue } from '../calibrationValues/headingTests';
 import { headingHoldValue } from '../calibrationValues/gains/headingHold';
 import { lightThresholdValue } from '../calibrationValues/lightThreshold';
 import { lineCrossingValue } from '../calibrationValues/lineCrossing';
+import { lineFollowingValue } from '../calibrationValues/lineFollowing';
 import { lineGainValue } from '../calibrationValues/gains/lineGain';
 import { lineSquaringValue } from '../calibrationValues/lineSquaring';
 import { placingValue } from '../calibrationValues/placing';
@@ -52,6 +53,7 @@ const anyKind = z.discriminatedUnion('kind', [
   colourClassesValue.safeExtend(KEPT),
   attachmentValue.safeExtend(KEPT),
   lineSquaringValue.safeExtend(KEPT),
+  lineFollowingValue.safeExtend(KEPT),
   lineCrossingValue.safeExtend(KEPT),
   presenceValue.safeExtend(KEPT),
 ]);

@@ -9,6 +9,7 @@ import { headingTests } from './kinds/headingTests';
 import { headingHold } from './kinds/headingHold';
 import { lightThreshold } from './kinds/lightThreshold';
 import { lineCrossing } from './kinds/lineCrossing';
+import { lineFollowing } from './kinds/lineFollowing';
 import { lineGain } from './kinds/lineGain';
 import { lineSquaring } from './kinds/lineSquaring';
 import { placing } from './kinds/placing';
@@ -42,6 +43,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'colour-classes': colourClasses,
   attachment,
   'line-crossing': lineCrossing,
+  'line-following': lineFollowing,
   'line-squaring': lineSquaring,
   presence,
 };

@@ -55,7 +55,7 @@ function nextSentence(safe: LineSpeed, now: CrossingAt): string {
   if (now.speedMPerS > safe.speedMPerS) {
     return `At ${benchSpeed(now.speedMPerS)} some passes give ${now.readings === 0 ? 'none' : `only ${now.readings}`}: the line is missed now and then. Slow down before it, or have the loop look more often.`;
   }
-  return `At ${benchSpeed(now.speedMPerS)} every pass gives ${counted(now.readings, 'reading')}; it is up to ${errorLength(now.overrunM)} past the line’s edge when it knows, and brakes only then. How far it truly goes on, stops by a line tell.`;
+  return `At ${benchSpeed(now.speedMPerS)} every pass gives ${counted(now.readings, 'reading')}; it is up to ${errorLength(now.overrunM)} past the line’s edge when it knows, and brakes only then. How far it truly goes on, passes over it tell.`;
 }
 
 /** How fast a line may be crossed, in three sentences. */

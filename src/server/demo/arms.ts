@@ -1,10 +1,12 @@
 import { radiansFromDegrees as deg } from '../../core/geometry/angle';
+import { headingAxis, motorsDisturb, zeroedByStart } from '../../core/gyro/headingTests';
+import type { HeadingTestsCalibration } from '../../core/calibrationValues/headingTests';
 import { randomStream } from '../../core/stats/random';
 import type { AttachmentMoveRecord } from '../../core/trials/attachment';
 import type { LineSquaringTrialRecord } from '../../formats/benchRecords';
 import type { TeamDatabase } from '../database';
 import { demoId } from './ids';
-import { CONDITIONS, loadList, NOT_ASIDE, toHalfDegree } from './list';
+import { CONDITIONS, loadApplied, loadList, NOT_ASIDE, toHalfDegree } from './list';
 
 const SEVEN = [8, -6, 10, -9, 5, -7, 6];
 
@@ -49,12 +51,39 @@ const moves = (): AttachmentMoveRecord[] =>
     ),
   );
 
-/** Squaring on a line, and an arm that was tried. */
+/** What its small screen showed: two angles before and after a quarter, before and after a start, with and without motors. */
+const HEADING_READ = {
+  angles: [
+    { name: 'yaw', beforeRad: deg(2), afterRad: deg(91) },
+    { name: 'pitch', beforeRad: deg(1), afterRad: deg(0) },
+  ],
+  start: [deg(42), deg(0)] as const,
+  resting: { fromRad: deg(90), untilRad: deg(90), durationS: 30 },
+  running: { fromRad: deg(90), untilRad: deg(91), durationS: 30 },
+};
+
+const headingTested = (): HeadingTestsCalibration => ({
+  kind: 'heading-tests',
+  axis: headingAxis(HEADING_READ.angles).found,
+  start: zeroedByStart(...HEADING_READ.start).found,
+  motors: motorsDisturb(HEADING_READ.resting, HEADING_READ.running, deg(1)).found,
+});
+
+/** Squaring on a line, an arm that was tried, and the tests of the heading. */
 export async function loadArms(db: TeamDatabase, robotId: string): Promise<void> {
   await loadList<'line-square'>(db, robotId, 25, '2026-11-20T15:30:00.000Z', {
     procedure: 'line-square',
     conditions: CONDITIONS,
     trials: squarings(),
+  });
+  await loadApplied(db, robotId, 24, {
+    value: headingTested(),
+    trialsId: null,
+    raw: [HEADING_READ],
+    reason: 'the controller was mounted anew',
+    who: 'Moss',
+    madeAt: '2026-11-10T15:10:00.000Z',
+    changedAt: '2026-11-10T15:12:00.000Z',
   });
   await loadList<'attachments'>(db, robotId, 26, '2026-11-20T16:05:00.000Z', {
     procedure: 'attachments',

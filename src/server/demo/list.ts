@@ -37,7 +37,8 @@ export async function loadList<P extends BenchTrialsRecord['procedure']>(
 
 interface Applied {
   value: CalibrationValue | null | undefined;
-  trialsId: string;
+  /** Null: it was no list of trials. */
+  trialsId: string | null;
   raw: readonly unknown[];
   reason: string;
   who: string;

@@ -9,6 +9,7 @@ import { guiltyPart } from './guilty-part';
 import { light } from './light';
 import { lineSquare } from './line-square';
 import { lineSpeed } from './line-speed';
+import { lineFollow } from './line-follow';
 import { loop } from './loop';
 import { reZero } from './re-zero';
 import { presence } from './presence';
@@ -49,6 +50,7 @@ export const PROCEDURES: readonly Procedure[] = [
   squaring,
   light,
   lineSpeed,
+  lineFollow,
   lineSquare,
   colours,
   straightWays,

@@ -1,4 +1,5 @@
 import type { MountStudy } from '../../../core/tuning/mounting';
+import type { EdgeRequest, EdgeStudy } from '../../../core/tuning/edge/edgeStudy';
 import type { GainsAtSpeeds } from '../../../core/tuning/atSpeeds';
 import type { GainRequest, GainsWorker, GoodReply, PushReply } from '../../../workers/gains.worker';
 import { inWorker, type WorkerJob } from '../../inWorker';
@@ -13,6 +14,10 @@ export const goodGains = (asked: GainRequest): WorkerJob<GoodReply> =>
 /** One push at one gain, on the simulator. */
 export const pushAt = (asked: GainRequest, gain: number): WorkerJob<PushReply> =>
   inWorker<GainsWorker, PushReply>(gainsWorker, ({ push }) => push(asked, gain));
+
+/** How fast an edge may be followed round a bend. */
+export const edgeFor = (asked: EdgeRequest): WorkerJob<EdgeStudy | null> =>
+  inWorker<GainsWorker, EdgeStudy | null>(gainsWorker, ({ edge }) => edge(asked));
 
 /** Where to mount the sensor by which it follows. */
 export const mountsFor = (asked: GainRequest): WorkerJob<MountStudy | null> =>

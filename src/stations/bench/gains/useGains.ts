@@ -1,37 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
 import type { GainsAtSpeeds } from '../../../core/tuning/atSpeeds';
 import type { MountStudy } from '../../../core/tuning/mounting';
 import type { GainRequest, GoodReply, PushReply } from '../../../workers/gains.worker';
-import { sentenceOf } from '../../api';
-import type { WorkerJob } from '../../inWorker';
+import { useAnswer } from '../useAnswer';
 import { goodGains, mountsFor, pushAt, speedsFor } from './gainJobs';
-
-interface Answered<T> {
-  /** What was asked. */
-  question: string;
-  answer: T | null;
-  problem: string | null;
-}
-
-/** The answer to what is asked now; null until it is there, or where nothing is asked. */
-function useAnswer<T>(question: string | null, ask: () => WorkerJob<T>) {
-  const [last, setLast] = useState<Answered<T> | null>(null);
-  const asks = useRef(ask);
-  useEffect(() => {
-    asks.current = ask;
-  });
-  useEffect(() => {
-    if (question === null) return;
-    const job = asks.current();
-    job.result.then(
-      (answer) => setLast({ question, answer, problem: null }),
-      (error: unknown) => setLast({ question, answer: null, problem: sentenceOf(error) }),
-    );
-    return () => job.cancel();
-  }, [question]);
-  const isOfNow = last !== null && last.question === question;
-  return { answer: isOfNow ? last.answer : null, problem: isOfNow ? last.problem : null };
-}
 
 const questionOf = ({ controller, speed }: GainRequest): string => `${controller} ${speed}`;
 

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { MOST_LETTERS } from '../../../core/description/description';
-import { headingAxis, type ReportedAngle } from '../../../core/directions/headingTests';
+import { headingAxis, type ReportedAngle } from '../../../core/gyro/headingTests';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Reading } from '../../../formats/readings';
 import { Button } from '../../../ui/Button';

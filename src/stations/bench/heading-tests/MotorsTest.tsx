@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { motorsDisturb, type TwoReadings } from '../../../core/directions/headingTests';
+import { motorsDisturb, type TwoReadings } from '../../../core/gyro/headingTests';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { TYPED } from '../../../core/gyro/still/description';
 import { ValueField } from '../../../ui/fields/ValueField';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { zeroedByStart } from '../../../core/directions/headingTests';
+import { zeroedByStart } from '../../../core/gyro/headingTests';
 import type { useReadingNow } from '../logs/useReadingNow';
 import { Angle, Test, type Read } from './parts';
 

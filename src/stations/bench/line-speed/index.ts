@@ -16,7 +16,7 @@ async function heldThreshold(facts: BenchFacts) {
 }
 
 /** The widths of the lines that the robot's routes may cross, the narrowest first. */
-async function lineWidths(facts: BenchFacts): Promise<number[]> {
+export async function lineWidths(facts: BenchFacts): Promise<number[]> {
   const widths = (await facts.routes()).flatMap(({ table }) =>
     table.lines.map(({ widthM }) => widthM),
   );

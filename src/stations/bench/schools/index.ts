@@ -19,7 +19,7 @@ export const schools: Procedure = {
           ? 'Simulated with the record alone: no turns have been measured.'
           : !knowsSpins(turns.value)
             ? 'Simulated with the record alone: only turns about one wheel have been measured.'
-            : `Simulated with the turns that were measured on ${dayOf(turns.madeAt)}.`,
+            : `Simulated by turns of ${dayOf(turns.madeAt)}.`,
       freshness: null,
     };
   },

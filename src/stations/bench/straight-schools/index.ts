@@ -16,7 +16,7 @@ export const straightWays: Procedure = {
       sentence:
         measured === 0
           ? 'Simulated with wheels and track as in the record.'
-          : 'Simulated with the wheels and the track that were measured.',
+          : 'Simulated as it was measured.',
       freshness: null,
     };
   },

@@ -1,4 +1,4 @@
-import { headingTestsText } from '../../../directions/headingTests';
+import { headingTestsText } from '../../../gyro/headingTests';
 import type { CalibrationKindOf } from '../../kind';
 import type { HeadingTestsCalibration } from '../../../calibrationValues/headingTests';
 

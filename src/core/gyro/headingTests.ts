@@ -1,6 +1,6 @@
 import { radiansFromDegrees, wrap } from '../geometry/angle';
 import type { HeadingTestsCalibration } from '../calibrationValues/headingTests';
-import { driftText } from '../gyro/driftText';
+import { driftText } from './driftText';
 import { between, degrees } from '../text/quantities';
 
 /* Three tests of half a minute each, of a heading that nobody has looked at before. */
