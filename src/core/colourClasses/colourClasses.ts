@@ -12,7 +12,7 @@ import {
 } from './judged';
 import type { ColourReading, ColourSample } from './reading';
 import { representationsOf, type Column, type Representation } from './representations';
-import { fits, ruleOf } from './rules';
+import { fits, ruleOf, type ColourRule } from './rules';
 import { ruleSentence, shownSentence } from './ruleText';
 import type { ColourScale } from './scale';
 import { shownFor, shownLeaveOneOut, shownOf } from './shownClasses';
@@ -145,6 +145,28 @@ function fromShown(
   };
 }
 
+const rulesOf = (
+  names: readonly string[],
+  readings: ByClass,
+  representation: Representation,
+  scale: ColourScale,
+): ColourRule[] =>
+  names.map((name, c) =>
+    ruleOf(name, representation, readings[c] ?? [], readings.toSpliced(c, 1).flat(), scale),
+  );
+
+/** The inequalities by which a way tells colours apart; none of a sensor that names them itself. */
+export function rulesBy(
+  samples: readonly ColourSample[],
+  representation: string,
+  scale: ColourScale,
+): ColourRule[] {
+  const names = NAMES(samples);
+  const [first] = samples;
+  const way = first && representationsOf(first.reading).find(({ id }) => id === representation);
+  return way === undefined ? [] : rulesOf(names, byClass(names, samples), way, scale);
+}
+
 /**
  * Which colours a sensor tells apart, in which way its readings tell them best, and by which inequalities a program goes.
  * Each reading is judged by classes that were made without it; nearest is the class under which it is most probable, all
@@ -173,9 +195,7 @@ export function colourClasses(
   const found = bestOf(ways);
   const representation = usable.find(({ id }) => id === found?.best.id);
   if (found === null || representation === undefined) return null;
-  const rules = names.map((name, c) =>
-    ruleOf(name, representation, readings[c] ?? [], readings.toSpliced(c, 1).flat(), scale),
-  );
+  const rules = rulesOf(names, readings, representation, scale);
   const obeys = (reading: ColourReading, c: number) =>
     rules.every((rule, k) => fits(rule, reading, scale) === (k === c));
   return {

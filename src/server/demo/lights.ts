@@ -154,7 +154,15 @@ export async function loadLights(db: TeamDatabase, robotId: string): Promise<voi
   });
   await loadList<'colours'>(db, robotId, 22, '2026-11-18T15:40:00.000Z', {
     procedure: 'colours',
-    conditions: { ...CONDITIONS, shows: 'rgb', full: 255, fullHue: null, fullShare: null },
+    conditions: {
+      ...CONDITIONS,
+      shows: 'rgb',
+      full: 255,
+      fullHue: null,
+      fullShare: null,
+      divisor: 2,
+      keepsTo: 100,
+    },
     trials: colourReadings(),
   });
   const barrel = barrelReadings();

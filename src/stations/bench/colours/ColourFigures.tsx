@@ -13,11 +13,7 @@ export function Rules({ study: { found } }: { study: ColourStudy }) {
           <li key={name}>{sentence}</li>
         ))}
       </ul>
-      <p className="faint">
-        Try them in this order, and take anything else for none of them. A program that reads the
-        sensor anew for each question asks three different readings: read once into a variable, and
-        ask that.
-      </p>
+      <p className="faint">Try them in this order, and take anything else for none of them.</p>
     </section>
   );
 }

@@ -26,6 +26,8 @@ import { Edges } from './Edges';
 import { ColourEntry } from './ColourEntry';
 import { Confusion, Rules, Ways } from './ColourFigures';
 import { ColourPicture } from './ColourPicture';
+import { Conversion } from './Conversion';
+import { ReadOnce } from './ReadOnce';
 import { SCALES_OF } from './scalesOf';
 
 interface Props extends BenchProps {
@@ -116,6 +118,9 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               ))}
             </div>
           </details>
+          {study !== null && conditions.shows === 'rgb' && (
+            <Conversion {...{ study, conditions }} onChange={setConditions} />
+          )}
           <TrialsFile
             label="Readings of colours (CSV)"
             kind={COLOUR_TRIAL}
@@ -128,6 +133,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         study !== null && (
           <>
             <Rules study={study} />
+            <ReadOnce study={study} />
             <Edges {...{ study, robot }} />
             <Confusion study={study} />
             {study.found.ways.length > 1 && <Ways study={study} />}

@@ -15,6 +15,8 @@ export const newColourTrials = (id: string, robotId: string): ColourTrials => ({
     full: null,
     fullHue: null,
     fullShare: null,
+    divisor: null,
+    keepsTo: null,
   },
   trials: [],
   archivedAt: null,
