@@ -115,6 +115,14 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     runs: 30,
     held: 30,
   },
+  'mode-switch': {
+    kind: 'mode-switch',
+    switchS: 0.06,
+    low95S: 0.05,
+    high95S: 0.07,
+    oldReadings: 1,
+    switches: 20,
+  },
   'line-crossing': {
     kind: 'line-crossing',
     by: 'brightness',

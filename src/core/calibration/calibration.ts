@@ -11,6 +11,7 @@ import { lineCrossingValue } from '../calibrationValues/lineCrossing';
 import { lineFollowingValue } from '../calibrationValues/lineFollowing';
 import { lineGainValue } from '../calibrationValues/gains/lineGain';
 import { lineSquaringValue } from '../calibrationValues/lineSquaring';
+import { modeSwitchValue } from '../calibrationValues/modeSwitch';
 import { placingValue } from '../calibrationValues/placing';
 import { presenceValue } from '../calibrationValues/presence';
 import { rangeValue } from '../calibrationValues/range';
@@ -48,6 +49,7 @@ const anyKind = z.discriminatedUnion('kind', [
   wallGainValue.safeExtend(KEPT),
   lineGainValue.safeExtend(KEPT),
   headingTestsValue.safeExtend(KEPT),
+  modeSwitchValue.safeExtend(KEPT),
   placingValue.safeExtend(KEPT),
   lightThresholdValue.safeExtend(KEPT),
   colourClassesValue.safeExtend(KEPT),

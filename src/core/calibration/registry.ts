@@ -12,6 +12,7 @@ import { lineCrossing } from './kinds/lineCrossing';
 import { lineFollowing } from './kinds/lineFollowing';
 import { lineGain } from './kinds/lineGain';
 import { lineSquaring } from './kinds/lineSquaring';
+import { modeSwitch } from './kinds/modeSwitch';
 import { placing } from './kinds/placing';
 import { presence } from './kinds/presence';
 import { range } from './kinds/range';
@@ -46,6 +47,7 @@ const KINDS: Record<CalibrationKind, CalibrationKindOf<CalibrationValue>> = {
   'line-following': lineFollowing,
   'line-squaring': lineSquaring,
   presence,
+  'mode-switch': modeSwitch,
 };
 
 /** Every kind, in working order: each is fitted on what those before it found. */

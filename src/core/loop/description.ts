@@ -14,6 +14,26 @@ export const COUNTED = {
   durationS: number({ label: 'in', hint: 'by a stopwatch', quantity: 'time', min: 1, max: 3600 }),
 };
 
+/** A program that switches a sensor's mode again and again, and a stopwatch. */
+export const SWITCHED = {
+  switches: number({ label: 'It switched', quantity: 'count', min: 2, max: 10_000, whole: true }),
+  withS: number({ label: 'in', hint: 'by a stopwatch', quantity: 'time', min: 0.1, max: 3600 }),
+  withoutS: number({
+    label: 'and the same without switching took',
+    quantity: 'time',
+    min: 0,
+    max: 3600,
+  }),
+  oldReadings: number({
+    label: 'Old readings after a switch',
+    hint: 'those that still say what was there before',
+    quantity: 'count',
+    min: 0,
+    max: 100,
+    whole: true,
+  }),
+};
+
 /** Passing what a program waits for, again and again. */
 export const PASSED = {
   widthM: number({

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { CrossingStudy } from '../../../core/light/crossing';
 import { CROSSING } from '../../../core/light/description';
 import { lineSpeed, type LineCrossing } from '../../../core/light/lineSpeed';
@@ -10,7 +11,11 @@ interface Props {
   robotId: string;
   hasSensor: boolean;
   isMeasured: boolean;
+  /** How often it looks in two modes, where that was timed. */
+  modes: ReactNode;
+  /** As it was typed, and as it is computed with. */
   of: LineCrossing;
+  reckoned: LineCrossing;
   onChange(part: Partial<LineCrossing>): void;
   speedMPerS: number;
   onSpeed(speedMPerS: number): void;
@@ -26,7 +31,9 @@ export function Crossing({
   robotId,
   hasSensor,
   isMeasured,
+  modes,
   of,
+  reckoned,
   onChange,
   speedMPerS,
   onSpeed,
@@ -71,6 +78,7 @@ export function Crossing({
           value={of.spotM}
           onChange={(spotM) => onChange({ spotM })}
         />
+        {modes}
       </div>
       <p className="faint">
         {hasSensor
@@ -96,12 +104,12 @@ export function Crossing({
           {
             title: 'At most',
             number: true,
-            cell: (readings) => benchSpeed(lineSpeed({ ...of, readings }).speedMPerS),
+            cell: (readings) => benchSpeed(lineSpeed({ ...reckoned, readings }).speedMPerS),
           },
           {
             title: 'Past the edge when it knows',
             number: true,
-            cell: (readings) => errorLength(lineSpeed({ ...of, readings }).overrunM),
+            cell: (readings) => errorLength(lineSpeed({ ...reckoned, readings }).overrunM),
           },
         ]}
       />

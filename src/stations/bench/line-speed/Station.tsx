@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import type { ModeSwitchCalibration } from '../../../core/calibrationValues/modeSwitch';
 import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
 import { calibrationFromLinePasses } from '../../../core/calibration/kinds/lineCrossing/fromStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
@@ -6,9 +7,11 @@ import { devicesOf } from '../../../core/devices/ofRobot';
 import { crossingStudy, shareToCount } from '../../../core/light/crossing';
 import { CROSSING } from '../../../core/light/description';
 import { linePassesStudy } from '../../../core/light/linePassesStudy';
+import { bothModesApartS } from '../../../core/loop/modeSwitch';
 import { roundLength } from '../../../core/text/lengths';
 import { LINE_PASS } from '../../../core/trials/linePass';
 import type { LinePassTrials, TrialListEntry } from '../../../formats/benchRecords';
+import { Choice } from '../../../ui/fields/Choice';
 import type { BenchProps } from '../procedure';
 import { DescribedTable } from '../trials/DescribedTable';
 import { notAside } from '../trials/openedList';
@@ -24,10 +27,16 @@ interface Props extends BenchProps {
   lists: TrialListEntry[];
   /** The threshold that holds; null: none was found. */
   held: LightThresholdCalibration | null;
+  /** What switching modes costs; null: nobody has timed it. */
+  switched: ModeSwitchCalibration | null;
   /** Of the lines on its tables, the narrowest first. */
   widthsM: number[];
 }
 
+const LOOKS = [
+  { value: 'one', label: 'in one mode' },
+  { value: 'both', label: 'in two modes by turns' },
+] as const;
 const USUAL_SPEED_M_PER_S = 0.2;
 const STEPS = [
   'Let the program stop by the line, from a start two hands away. Measure from the line’s edge to the middle of the sensor’s spot.',
@@ -42,7 +51,7 @@ const REASONS = [
 ];
 
 /** How fast a line may be crossed, and what passes over it show: misses, lateness, overruns, each way by itself. */
-export default function Station({ robot, trials: loaded, lists, held, widthsM }: Props) {
+export default function Station({ robot, trials: loaded, lists, held, switched, widthsM }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace } = kept;
   const used = useMemo(() => notAside(record.trials), [record]);
@@ -56,14 +65,27 @@ export default function Station({ robot, trials: loaded, lists, held, widthsM }:
     readings: CROSSING.readings.default ?? 1,
   });
   const [speedMPerS, setSpeed] = useState(USUAL_SPEED_M_PER_S);
-  const of = useMemo(() => ({ ...told, share: shareToCount(held) }), [told, held]);
+  const [looks, setLooks] = useState<'one' | 'both'>('one');
+  const of = useMemo(() => {
+    const sensorPeriodS =
+      looks === 'both' && switched !== null
+        ? bothModesApartS(switched.high95S, switched.oldReadings, told.sensorPeriodS)
+        : told.sensorPeriodS;
+    return { ...told, sensorPeriodS, share: shareToCount(held) };
+  }, [told, held, looks, switched]);
   const crossing = useMemo(() => crossingStudy(of, speedMPerS), [of, speedMPerS]);
   const howFast = (
     <Crossing
       robotId={robot.id}
       hasSensor={sensor !== undefined}
       isMeasured={held !== null}
-      of={of}
+      modes={
+        switched !== null && (
+          <Choice label="The program looks" value={looks} options={LOOKS} onChange={setLooks} />
+        )
+      }
+      of={{ ...of, sensorPeriodS: told.sensorPeriodS }}
+      reckoned={of}
       onChange={(part) => setTold({ ...told, ...part })}
       speedMPerS={speedMPerS}
       onSpeed={setSpeed}

@@ -1,3 +1,4 @@
+import { allHeld } from '../../../formats/holding';
 import { calibrationFromLinePasses } from '../../../core/calibration/kinds/lineCrossing/fromStudy';
 import { calibrationOf } from '../../../core/calibration/find';
 import { devicesOf } from '../../../core/devices/ofRobot';
@@ -61,11 +62,17 @@ export const lineSpeed: Procedure = {
       return { value: study && calibrationFromLinePasses(study), raw: used };
     }),
   props: async (facts) => {
-    const [list, held, widthsM] = await Promise.all([
+    const [list, holding, widthsM] = await Promise.all([
       openedList(facts, 'line-speed', emptyList('line-speed')),
-      heldThreshold(facts),
+      facts.holding(),
       lineWidths(facts),
     ]);
-    return { ...list, held, widthsM };
+    const values = allHeld(holding).map(({ value }) => value);
+    return {
+      ...list,
+      held: calibrationOf(values, 'light-threshold'),
+      switched: calibrationOf(values, 'mode-switch'),
+      widthsM,
+    };
   },
 };

@@ -19,6 +19,7 @@ import { LogSource } from '../logs/LogSource';
 import type { BenchProps } from '../procedure';
 import { RecordTakeOver } from '../RecordTakeOver';
 import { ByHand } from './ByHand';
+import { ModeSwitch } from './ModeSwitch';
 import { ProgramButton } from '../standIn/ProgramButton';
 import { useProgram } from '../standIn/useProgram';
 
@@ -110,6 +111,11 @@ export default function Station({ robot }: BenchProps) {
           onLog={(log, name) => setTaken({ log, name })}
         />
         <ByHand rateRadPerS={rateRadPerS} counted={counted} onCounted={setCounted} />
+        <ModeSwitch
+          robot={saved.saved}
+          log={taken?.log ?? null}
+          onApplied={() => tell('This holds from now on.')}
+        />
         {program.problem !== null && <Notice tone="fault">{program.problem}</Notice>}
       </section>
       <p className="faint">

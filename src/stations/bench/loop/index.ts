@@ -7,7 +7,7 @@ export const loop: Procedure = {
   group: 'control',
   goodFor: 'how often the program looks, how late its sensor tells, how late its motors come',
   minutes: 2,
-  gives: [],
+  gives: ['mode-switch'],
   // A log says it each time; nothing of it is kept but what the record says.
   known: ({ robot }) =>
     Promise.resolve({
