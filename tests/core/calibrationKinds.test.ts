@@ -168,6 +168,7 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     missHigh95: 0.02,
     falseRate: 0.001,
     falseHigh95: 0.02,
+    lostBelowV: 7.2,
     n: 20,
   },
   placing: {

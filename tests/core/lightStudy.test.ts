@@ -11,6 +11,7 @@ import { partedLog, partingLevel } from '../../src/core/light/partedLog';
 import { profileNow } from '../../src/core/light/profiles';
 import { nextSample, sampleAfter } from '../../src/core/light/samplePlan';
 import { thresholdStudy } from '../../src/core/light/thresholdStudy';
+import { batteryWarning } from '../../src/core/presence/batteryWarning';
 import { venueWarning } from '../../src/core/light/venueWarning';
 import { doubtsOf } from '../../src/core/sources/sources';
 import { pipit } from '../../src/server/demo/scenario';
@@ -200,5 +201,19 @@ describe('a threshold that was applied', () => {
     expect(venueWarning(byLight, held, 'hall')).toMatch(/was read at home table, not at hall/);
     expect(venueWarning(byLight, held, null)).toMatch(/If you are somewhere else/);
     expect(venueWarning(byLight, null, 'hall')).toMatch(/nobody has measured/);
+  });
+
+  it('a battery below which echoes were lost is said before the next run that goes by distance', () => {
+    const start = { xM: 0.3, yM: 0.3, headingRad: 0 };
+    const approach = routeSchema.parse({ start, steps: [{ kind: 'approach', thresholdM: 0.1 }] });
+    const blind = routeSchema.parse({ start, steps: [{ kind: 'straight', distanceM: 0.3 }] });
+    expect(batteryWarning(approach, { lostBelowV: 7.3 }, 7.1)).toMatch(
+      /began at 7\.1 V, and below 7\.3 V .* loses echoes/,
+    );
+    expect(batteryWarning(approach, { lostBelowV: 7.3 }, 7.4)).toBeNull();
+    expect(batteryWarning(approach, { lostBelowV: 7.3 }, null)).toBeNull();
+    expect(batteryWarning(approach, { lostBelowV: null }, 7.1)).toBeNull();
+    expect(batteryWarning(approach, null, 7.1)).toBeNull();
+    expect(batteryWarning(blind, { lostBelowV: 7.3 }, 7.1)).toBeNull();
   });
 });

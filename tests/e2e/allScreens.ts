@@ -22,6 +22,8 @@ export const SCREENS = {
   'Squaring on a wall': '/bench/squaring',
   'Line and floor': '/bench/light',
   'Crossing a line': '/bench/line-speed',
+  'Following an edge': '/bench/line-follow',
+  'Test the heading': '/bench/heading-tests',
   'Squaring on a line': '/bench/line-square',
   Colours: '/bench/colours',
   Attachments: '/bench/attachments',

@@ -60,10 +60,34 @@ test('an arm: a position is taken from where it stands, its moves are typed, its
   await expect(verdict).toContainText(/5\.\d° \(\d.*\) of play/);
   // The play is no scatter of single moves.
   await expect(verdict).toContainText(/scatter by ± 0\.\d°/);
+  await page.getByText('The arm, its home, and what its mission needs').click();
   await page.getByLabel('From its axle to its tip').fill('120');
-  await expect(page.getByRole('table', { name: 'The positions' })).toContainText('mm');
+  await page.getByLabel('Its mission needs its tip within ±').fill('8');
+  await expect(page.getByRole('table', { name: 'The positions' })).toContainText(
+    /\d+ % \(\d+ to \d+ %\)|over 99 %/,
+  );
+  await expect(verdict).toContainText('Its tip comes within ± 8 mm of “home” in');
+  await page.getByRole('radio', { name: 'against a stop' }).check();
+  await page.getByLabel('Going home with').fill('60');
+  await expect(page.getByText('60 % of power presses hard on its stop')).toBeVisible();
   await page.getByRole('button', { name: 'Apply these positions…' }).click();
   await page.getByRole('button', { name: 'Apply from now on' }).click();
   await expect(page.getByText('These hold from now on.')).toBeVisible();
+  // The stand-in's arm is jogged by keys, and sent there: it has play and scatter of its own.
+  await open(page, `/bench/attachments?robot=${PIPIT}&new`);
+  await page.getByLabel('To the position').fill('up');
+  for (let i = 0; i < 3; i += 1) await page.getByRole('button', { name: '+10°' }).click();
+  await page.keyboard.press('.');
+  await page.getByRole('button', { name: 'Where it stands now is the position' }).click();
+  await pass(page, 2);
+  await expect(page.getByLabel('Told to stand at')).toHaveValue('31');
+  for (let i = 0; i < 3; i += 1) {
+    await page.getByRole('button', { name: 'Let the stand-in move there' }).click();
+    await pass(page, 2);
+    await expect(
+      page.getByText(`${i + 1} move${i === 0 ? '' : 's'}, the newest first`),
+    ).toBeVisible();
+  }
+  await expect(verdict).toContainText(/Moves to “up” scatter by ±/);
   await act(page, { do: 'set-clock', rate: 1 });
 });

@@ -166,8 +166,8 @@ test('an empty team that counts in inches comes from its first start to findings
     }
     await go((await page.evaluate(() => location.pathname)).replace('runs', 'findings'));
     await expect(page.getByTestId('verdict')).toContainText(/On average the robot ends/);
-    const light = ['light', 'line-speed', 'line-square', 'colours'];
-    const more = [...light, 'presence', 'guilty-part', 'attachments', 'gains'];
+    const light = ['light', 'line-speed', 'line-follow', 'line-square', 'colours'];
+    const more = [...light, 'presence', 'guilty-part', 'heading-tests', 'attachments', 'gains'];
     const pages = ['/', '/runs', '/bench', '/findings/season', ...more.map((id) => `/bench/${id}`)];
     for (const path of pages) await go(path);
     // The stand-in is a line until somebody needs it.

@@ -19,6 +19,8 @@ export const presenceValue = z.strictObject({
   missHigh95: share,
   falseRate: share,
   falseHigh95: share,
+  /** Below this battery voltage echoes were lost; null: nobody noted it, or none was. */
+  lostBelowV: z.number().positive().max(60).nullable().default(null),
   n: z.number().int().min(2),
 });
 

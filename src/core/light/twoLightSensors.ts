@@ -9,6 +9,15 @@ const USUAL_PERIOD_S = 0.01;
 /** How many light sensors are plugged in. */
 export const lightSensorCount = (robot: Robot): number => devicesOf(robot, 'light sensor').length;
 
+/** The light sensor that is furthest to the left, and that furthest to the right; null where there are not two. */
+export function leftAndRight(robot: Robot) {
+  const sensors = devicesOf(robot, 'light sensor').toSorted(
+    (a, b) => b.place.leftM - a.place.leftM,
+  );
+  const [left, right] = [sensors[0], sensors.at(-1)];
+  return left === undefined || right === undefined || left === right ? null : { left, right };
+}
+
 /** The two light sensors that are furthest apart across the way, as the record has them. */
 export function twoLightSensors(robot: Robot): TwoSensors {
   const sensors = devicesOf(robot, 'light sensor');

@@ -1,6 +1,6 @@
 import type { LightThresholdCalibration } from '../calibrationValues/lightThreshold';
 import type { Route } from '../course/route';
-import { goesByLight } from './goesByLight';
+import { goesBy } from '../steps/goesBy';
 import { lineText } from './thresholdWords';
 
 const isSame = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
@@ -17,7 +17,7 @@ export function venueWarning(
   held: LightThresholdCalibration | null,
   place: string | null,
 ): string | null {
-  if (!goesByLight(route)) return null;
+  if (!goesBy(route.steps, 'light sensor')) return null;
   if (held === null) {
     return 'This route goes by light, and what line and floor read here nobody has measured.';
   }

@@ -1,6 +1,6 @@
+import { goesBy } from '../steps/goesBy';
 import { calibrationOf } from '../calibration/find';
 import { devicesOf, withFirst } from '../devices/ofRobot';
-import { goesByLight } from '../light/goesByLight';
 import { percent } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
 
@@ -15,7 +15,7 @@ export const LIGHT: readonly Source[] = [
     name: 'light of the room',
     level: 'robot',
     measuredBy: 'light',
-    touches: goesByLight,
+    touches: ({ steps }) => goesBy(steps, 'light sensor'),
     doubt: (values) => {
       const held = calibrationOf(values, 'light-threshold');
       // Counts that nobody knows the largest of tell the robot that is computed with nothing.

@@ -4,6 +4,7 @@ import { valueSchema } from '../description/schema';
 import { degreesFromRadians } from '../geometry/angle';
 import { PLACING_WAYS, type PlacingWay } from '../calibrationValues/placingWays';
 import { randomStream } from '../stats/random';
+import { movedDegrees } from './attachmentMove';
 import { aboutProgram } from './about';
 import { ROLLED_BY_HAND, TARGET, TURNED_BY_HAND } from './byHand';
 import { benchStepSchema } from './steps/benchStep';
@@ -42,6 +43,14 @@ export const standInActionSchema = z.discriminatedUnion('do', [
     do: z.literal('turn-attachment'),
     unitId: z.string().max(40),
     angleRad: z.number().min(-20).max(20),
+  }),
+  z.object({
+    do: z.literal('move-attachment'),
+    unitId: z.string().max(40),
+    toRad: z.number().min(-100).max(100),
+    came: z.enum(['up', 'down']),
+    speedRadPerS: z.number().positive().max(50),
+    load: z.enum(['empty', 'loaded']),
   }),
   z.object({ do: z.literal('run'), steps: z.array(benchStepSchema).min(1).max(20) }),
   z.object({
@@ -237,6 +246,15 @@ export function act(
       return {
         ...state,
         attachmentDegrees: { ...state.attachmentDegrees, [action.unitId]: turned },
+      };
+    }
+    case 'move-attachment': {
+      needOn(state, nowS);
+      const degrees = movedDegrees(state.seed, action, decide(state));
+      return {
+        ...state,
+        attachmentDegrees: { ...state.attachmentDegrees, [action.unitId]: degrees },
+        decisions: state.decisions + 1,
       };
     }
     case 'run':

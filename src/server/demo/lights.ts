@@ -181,6 +181,7 @@ export async function loadLights(db: TeamDatabase, robotId: string): Promise<voi
       by: conditions.by,
       target: conditions.target,
       n: barrel.length,
+      lostBelowV: null,
     }),
     trialsId: presenceId,
     raw: barrel,

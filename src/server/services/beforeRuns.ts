@@ -1,20 +1,47 @@
 import { calibrationOf } from '../../core/calibration/find';
-import { goesByLight } from '../../core/light/goesByLight';
 import { venueWarning } from '../../core/light/venueWarning';
+import { batteryWarning } from '../../core/presence/batteryWarning';
+import { allHeld } from '../../formats/holding';
+import type { SavedRun } from '../../formats/records';
 import type { TeamDatabase } from '../database';
 import { calibrationsOf, holdingOf } from '../stores/calibrations';
 import { findRobot } from '../stores/robots';
 import type { SeriesContext } from './seriesContext';
 
-/** What is to be known before the next run of a series, by what holds now; null: nothing. */
-export async function warningBeforeRuns(
+/** Something that is to be known before the next run, and where it is mended. */
+export interface BeforeRuns {
+  sentence: string;
+  link: { href: string; words: string };
+}
+
+/**
+ * What is to be known before the next run of a series, by what holds now.
+ *
+ * @param runs of the series, in their order
+ */
+export async function warningsBeforeRuns(
   db: TeamDatabase,
   { robot, version: { route }, series }: SeriesContext,
-): Promise<string | null> {
-  if (!goesByLight(route)) return null;
+  runs: readonly Pick<SavedRun, 'batteryV'>[],
+): Promise<BeforeRuns[]> {
   // As it is now: what was exchanged since the series began counts.
   const record = (await findRobot(db, robot.id)) ?? robot;
-  const held = holdingOf(await calibrationsOf(db, record), record)['light-threshold'];
-  const threshold = held === undefined ? null : calibrationOf([held.value], 'light-threshold');
-  return venueWarning(route, threshold, series.tableLabel);
+  const held = allHeld(holdingOf(await calibrationsOf(db, record), record));
+  const values = held.map(({ value }) => value);
+  const to = (procedure: string, words: string) => ({
+    href: `/bench/${procedure}?robot=${robot.id}`,
+    words,
+  });
+  const lastV = runs.findLast(({ batteryV }) => batteryV !== null)?.batteryV ?? null;
+  const warnings = [
+    {
+      sentence: venueWarning(route, calibrationOf(values, 'light-threshold'), series.tableLabel),
+      link: to('light', 'Read line and floor'),
+    },
+    {
+      sentence: batteryWarning(route, calibrationOf(values, 'presence'), lastV),
+      link: to('presence', 'Where echoes are lost'),
+    },
+  ];
+  return warnings.flatMap(({ sentence, link }) => (sentence === null ? [] : [{ sentence, link }]));
 }

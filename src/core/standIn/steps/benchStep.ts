@@ -7,6 +7,7 @@ import type { BenchStepKind } from './kind';
 import { power } from './power';
 import { press } from './press';
 import { push } from './push';
+import { squareOnLine } from './squareOnLine';
 import { straight } from './straight';
 import { toLine } from './toLine';
 import { turn } from './turn';
@@ -22,6 +23,7 @@ export const benchStepSchema = z.discriminatedUnion('kind', [
   power.schema,
   press.schema,
   toLine.schema,
+  squareOnLine.schema,
 ]);
 
 export type BenchStep = z.output<typeof benchStepSchema>;
@@ -35,6 +37,7 @@ const KINDS: Record<BenchStep['kind'], BenchStepKind<z.ZodType<BenchStep>>> = {
   power,
   press,
   'to-line': toLine,
+  'square-on-line': squareOnLine,
 };
 
 /** The motion of a step, as the program on the robot makes it. */

@@ -1,3 +1,6 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import type { EntryOf } from '../../../core/trials/kind';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { devicesOf } from '../../../core/devices/ofRobot';
 import { ATTACHMENT_MOVE, type AttachmentMoveRecord } from '../../../core/trials/attachment';
@@ -6,6 +9,8 @@ import { Button } from '../../../ui/Button';
 import styles from '../Bench.module.css';
 import { useLiveReadings } from '../logs/useLiveReadings';
 import { useSource } from '../logs/useSource';
+import { doWithStandIn } from '../standIn/standInStore';
+import { useStandInIsOn } from '../standIn/useStandIn';
 import { Jog } from './Jog';
 import { ShareOfRange } from './ShareOfRange';
 import { DescribedEntry } from '../trials/DescribedEntry';
@@ -26,12 +31,28 @@ export function MoveEntry({ robot, trials, rangeRad, onTrial }: Props) {
   const [motor] = devicesOf(robot.robot, 'attachment motor');
   const live = useLiveReadings(robot.robot, 'attachment motor', motor?.label ?? '');
   const [source] = useSource('stand-in');
+  const isOn = useStandInIsOn();
+  const [refused, setRefused] = useState<string | null>(null);
   const last = trials.at(-1);
   const take = (onAngle: (angleRad: number) => void) =>
     void live.take(source === 'serial' ? 'serial' : 'stand-in', LISTENS_S, (looks) => {
       const newest = looks.at(-1)?.[0];
       if (newest !== null && newest !== undefined) onAngle(radiansFromDegrees(newest));
     });
+  const move = async (entry: EntryOf<typeof ATTACHMENT_MOVE>) => {
+    if (motor === undefined) return;
+    const { wantedRad: toRad, came, speedRadPerS, load } = entry;
+    const refused = await doWithStandIn({
+      do: 'move-attachment',
+      unitId: motor.id,
+      ...{ toRad, came, speedRadPerS, load },
+    });
+    setRefused(refused);
+    if (refused !== null) return;
+    take((reachedRad) =>
+      onTrial({ ...entry, reachedRad, timeS: null, id: ulid(), setAsideReason: null }),
+    );
+  };
   return (
     <DescribedEntry
       kind={ATTACHMENT_MOVE}
@@ -45,6 +66,17 @@ export function MoveEntry({ robot, trials, rangeRad, onTrial }: Props) {
       }}
       suggestions={{ position: [...new Set(trials.map(({ position }) => position))] }}
       onTrial={onTrial}
+      more={(entry, isWrong) =>
+        motor !== undefined &&
+        source !== 'serial' && (
+          <Button
+            disabled={isWrong || live.isTaking || entry.position === '' || isOn !== true}
+            onClick={() => void move(entry)}
+          >
+            Let the stand-in move there
+          </Button>
+        )
+      }
       below={(fill) =>
         motor !== undefined && (
           <>
@@ -66,9 +98,9 @@ export function MoveEntry({ robot, trials, rangeRad, onTrial }: Props) {
                 It stood where it stands now
               </Button>
             </div>
-            {live.problem !== null && (
+            {(live.problem ?? refused) !== null && (
               <p role="alert" className={styles.problem}>
-                {live.problem}
+                {live.problem ?? refused}
               </p>
             )}
           </>

@@ -5,6 +5,7 @@ import { MOST_LETTERS } from '../../../core/description/description';
 import type { FaultIsolation } from '../../../core/faultIsolation/faultIsolation';
 import { faultStudy } from '../../../core/faultIsolation/faultStudy';
 import { LINKS } from '../../../core/faultIsolation/links';
+import { faultSeed, faultShows, hiddenFault } from '../../../core/faultIsolation/standInFault';
 import { percent } from '../../../core/text/quantities';
 import { FAULT_LOOK } from '../../../core/trials/faultLook';
 import { FAULT_LIST } from '../../../core/trials/lists';
@@ -72,10 +73,17 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   const advised = study?.found.next?.link ?? 'nothing';
   const [chosen, setChosen] = useState<FaultLookRecord['exchanged'] | null>(null);
   const exchanged = chosen ?? advised;
+  const [isStandIn, setStandIn] = useState(false);
   const look = (showed: FaultLookRecord['showed']) => {
     add({ id: ulid(), exchanged, showed, setAsideReason: null });
     setChosen(null);
   };
+  const seed = faultSeed(record.id);
+  const askStandIn = () => {
+    setStandIn(true);
+    look(faultShows(seed, exchanged, record.trials.length) ? 'yes' : 'no');
+  };
+  const hidden = hiddenFault(seed);
   return (
     <TrialsShell<FaultTrials>
       {...{ robot, kept, lists }}
@@ -109,13 +117,20 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
             <Button look="strong" onClick={() => look('no')}>
               It did not show
             </Button>
+            <Button onClick={askStandIn}>Look at the stand-in</Button>
           </div>
           <TrialsFile label="Looks (CSV)" kind={FAULT_LOOK} onTake={(looks) => add(...looks)} />
         </div>
       }
       know={
         <p>
-          {study?.found.guilty != null && (
+          {study?.found.guilty != null && isStandIn && (
+            <>
+              In the stand-in it was {LINKS[hidden.link].words},{' '}
+              {hidden.share === 1 ? 'in every look' : `in ${percent(hidden.share)} of looks`}.{' '}
+            </>
+          )}
+          {study?.found.guilty != null && !isStandIn && (
             <>
               <a href={`/robot?robot=${robot.id}`}>Note the exchange in the record</a>.{' '}
             </>

@@ -11,7 +11,8 @@ import { emptyList } from '../trials/emptyList';
 import { notAside, openedList, usedTrials } from '../trials/openedList';
 import { foundInList } from '../waiting';
 
-async function heldThreshold(facts: BenchFacts) {
+/** The threshold of line and floor that holds, or null. */
+export async function heldThreshold(facts: BenchFacts) {
   const held = (await facts.holding())['light-threshold'];
   return held === undefined ? null : calibrationOf([held.value], 'light-threshold');
 }

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
+import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
 import { calibrationFromLineSquaring } from '../../../core/calibration/kinds/lineSquaring/fromStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lookingSdRad, type LineSquaringWay } from '../../../core/light/lineSquaring';
 import { lineSquaringStudy, wayText } from '../../../core/light/lineSquaringStudy';
 import { lightSensorCount, twoLightSensors } from '../../../core/light/twoLightSensors';
-import { roundLength } from '../../../core/text/lengths';
 import {
   between,
   counted,
@@ -18,16 +18,18 @@ import type { LineSquaringTrials, TrialListEntry } from '../../../formats/benchR
 import { Notice } from '../../../ui/Notice';
 import { Table } from '../../../ui/Table';
 import type { BenchProps } from '../procedure';
-import { DescribedEntry } from '../trials/DescribedEntry';
 import { notAside } from '../trials/openedList';
 import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
+import { SquareEntry } from './SquareEntry';
 
 interface Props extends BenchProps {
   trials: LineSquaringTrials;
   lists: TrialListEntry[];
+  /** The threshold that holds for the first of its light sensors; null: none does. */
+  held: LightThresholdCalibration | null;
 }
 
 const STEPS = [
@@ -36,6 +38,7 @@ const STEPS = [
   'Six times the same way; then with a second, slower pass: back off by two finger’s widths, and on again.',
   CARE_AT_THE_BENCH,
 ];
+const USUAL_SPEED_M_PER_S = 0.1;
 const REASONS = ['It was touched before it was read', 'One side did not stop', 'Typed by mistake'];
 
 const interval = (low: number, high: number): string => {
@@ -75,13 +78,12 @@ const WayTable = ({ ways }: { ways: readonly LineSquaringWay[] }) => (
 );
 
 /** Squaring on a line by two light sensors: what heading is left over, by which speeds, and whether a second pass helps. */
-export default function Station({ robot, trials: loaded, lists }: Props) {
+export default function Station({ robot, trials: loaded, lists, held }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace } = kept;
   const used = useMemo(() => notAside(record.trials), [record]);
   const sensors = useMemo(() => twoLightSensors(robot.robot), [robot]);
   const study = useMemo(() => lineSquaringStudy(used, sensors), [used, sensors]);
-  const start = { speedMPerS: roundLength(0.1), secondMPerS: null };
   return (
     <TrialsShell<LineSquaringTrials>
       {...{ robot, kept, lists }}
@@ -92,8 +94,9 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       opening={
         <>
           Each side drives until its sensor is on the line: what heading is left over after that?
-          For the looking alone it scatters by {degrees(lookingSdRad(sensors, start.speedMPerS), 2)}{' '}
-          at this speed. {counted(used.length, 'squaring')} so far.
+          For the looking alone it scatters by{' '}
+          {degrees(lookingSdRad(sensors, USUAL_SPEED_M_PER_S), 2)} at this speed.{' '}
+          {counted(used.length, 'squaring')} so far.
         </>
       }
       see={
@@ -110,7 +113,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
       steps={STEPS}
       doing={
         <>
-          <DescribedEntry kind={LINE_SQUARING_TRIAL} start={start} onTrial={add} />
+          <SquareEntry robot={robot} held={held} made={used.length} onTrial={add} />
           <TrialsFile
             label="Squaring on a line (CSV)"
             kind={LINE_SQUARING_TRIAL}

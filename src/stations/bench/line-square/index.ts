@@ -3,6 +3,7 @@ import { twoLightSensors } from '../../../core/light/twoLightSensors';
 import { lineSquaringStudy } from '../../../core/light/lineSquaringStudy';
 import { heldOf, notApplied } from '../known';
 import type { Procedure } from '../procedure';
+import { heldThreshold } from '../line-speed';
 import { emptyList } from '../trials/emptyList';
 import { notAside, openedList, usedTrials } from '../trials/openedList';
 import { foundInList } from '../waiting';
@@ -26,5 +27,11 @@ export const lineSquare: Procedure = {
       const study = lineSquaringStudy(used, twoLightSensors(facts.robot.robot));
       return { value: study && calibrationFromLineSquaring(study.best), raw: used };
     }),
-  props: (facts) => openedList(facts, 'line-square', emptyList('line-square')),
+  props: async (facts) => {
+    const [list, held] = await Promise.all([
+      openedList(facts, 'line-square', emptyList('line-square')),
+      heldThreshold(facts),
+    ]);
+    return { ...list, held };
+  },
 };

@@ -146,7 +146,14 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         />
       )}
       apply={{
-        value: found && calibrationFromPresence(found, { by, target, n: used.length }),
+        value:
+          found &&
+          calibrationFromPresence(found, {
+            by,
+            target,
+            n: used.length,
+            lostBelowV: study?.lostBelowV ?? null,
+          }),
         evidence: used,
         label: 'Apply this…',
         applied: 'This holds from now on.',

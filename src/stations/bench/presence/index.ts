@@ -23,7 +23,12 @@ export const presence: Procedure = {
         value:
           study?.found == null
             ? null
-            : calibrationFromPresence(study.found, { by, target, n: used.length }),
+            : calibrationFromPresence(study.found, {
+                by,
+                target,
+                n: used.length,
+                lostBelowV: study.lostBelowV,
+              }),
         raw: used,
       };
     }),

@@ -39,7 +39,9 @@ export function LostByVolts({ robot }: { robot: RobotRecord }) {
       <div className={styles.file}>
         <p className="faint">
           Put something flat before the sensor and leave it there. Record with a full battery and
-          with one that is nearly empty, volts and distance in the log.
+          with one that is nearly empty, volts and distance in the log. No log? Type each look with
+          its volts, lost ones left empty:{' '}
+          <a href={`/bench/presence?robot=${robot.id}`}>Something there</a>.
         </p>
         {channels.length > 1 && (
           <Select

@@ -4,7 +4,7 @@ import type { Presence } from '../../../presence/presence';
 /** By which reading something is there; null where nothing tells how often that errs. */
 export function calibrationFromPresence(
   { thereIs, threshold, step, enter, leave, missRate, falseRate }: Presence,
-  of: { by: string; target: string; n: number },
+  of: { by: string; target: string; n: number; lostBelowV: number | null },
 ): PresenceCalibration | null {
   if (!Number.isFinite(missRate.value) || !Number.isFinite(falseRate.value)) return null;
   return {
