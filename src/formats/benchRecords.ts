@@ -11,23 +11,14 @@ import { MAX_TRIALS, POWER_UPS } from './benchConstants';
 import { TUNED_IDS } from '../core/robot/tunedIds';
 import { shapeOf, valueSchema, valuesSchema } from '../core/description/schema';
 import { runDurationS, toleranceRad, turnRad } from '../core/description/values';
-import {
-  DRILL_LIST,
-  GAIN_LIST,
-  LAP_LIST,
-  LIGHT_LIST,
-  COLOUR_LIST,
-  PRESENCE_LIST,
-  ATTACHMENT_LIST,
-  FAULT_LIST,
-  MADE_UNDER,
-  PLACING_LIST,
-  RANGE_LIST,
-  STOP_LIST,
-  STRAIGHT_LIST,
-  TRIED_AT,
-  TURN_LIST,
-} from '../core/trials/lists';
+import { DRILL_LIST, GAIN_LIST, TRIED_AT } from '../core/trials/lists/control';
+import { LAP_LIST, STRAIGHT_LIST, TURN_LIST } from '../core/trials/lists/driving';
+import { LIGHT_LIST, COLOUR_LIST } from '../core/trials/lists/light';
+import { PRESENCE_LIST, FAULT_LIST } from '../core/trials/lists/presence';
+import { ATTACHMENT_LIST } from '../core/trials/lists/attachments';
+import { MADE_UNDER } from '../core/trials/lists/madeUnder';
+import { PLACING_LIST } from '../core/trials/lists/start';
+import { RANGE_LIST, STOP_LIST } from '../core/trials/lists/distance';
 import { MARKS_ON_GRID } from '../core/trials/placing';
 import { id, note, shortText, time, version } from './fields';
 import { withinReason } from './runs/withinReason';

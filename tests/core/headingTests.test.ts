@@ -1,10 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import {
-  headingAxis,
-  headingTestsText,
-  motorsDisturb,
-  zeroedByStart,
-} from '../../src/core/gyro/headingTests';
+import { headingAxis, motorsDisturb, zeroedByStart } from '../../src/core/gyro/headingTests';
+import { headingTestsText } from '../../src/core/gyro/headingTestsText';
 import { draws, least } from '../support/draws';
 import { otherNoise } from '../support/otherNoise';
 import { deg } from './support';

@@ -1,14 +1,6 @@
 import { timeoutS } from '../control/settings';
 import { degrees, number, percent } from '../text/quantities';
-
-/** How an attachment finds the angle from which its positions count. */
-export const HOMES_BY = {
-  nothing: 'it stands as it was left',
-  hand: 'by hand',
-  stop: 'against a stop',
-  switch: 'by a switch',
-} as const;
-export type HomesBy = keyof typeof HOMES_BY;
+import type { HomesBy } from './words';
 
 export interface GoingHome {
   by: HomesBy;

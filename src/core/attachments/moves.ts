@@ -4,16 +4,14 @@ import { mean } from '../stats/moments';
 import { roundedFit, type Estimate } from '../stats/roundedFit';
 import { scatterInterval, type Scatter } from '../stats/scatterInterval';
 import { student975 } from '../stats/student';
-
-/** What ends a move: with feedback or without. */
-export const ENDED_BY = { counter: 'its counter', time: 'a time' } as const;
+import type { EndedBy } from './words';
 
 /** A move of an attachment to a named position: what was wanted, and where it stood. */
 export interface AttachmentMove {
   position: string;
   wantedRad: number;
   reachedRad: number;
-  endedBy: keyof typeof ENDED_BY;
+  endedBy: EndedBy;
   /** Whether it came with growing angles or falling ones. */
   came: 'up' | 'down';
   speedRadPerS: number;

@@ -3,7 +3,6 @@ import type { ThreeSentences } from '../gyro/still/stillSentence';
 import type { Estimate } from '../stats/roundedFit';
 import { capitalised } from '../text/capitalised';
 import { counted, degrees, errorLength, number, percent } from '../text/quantities';
-import type { HomesBy } from './goingHome';
 import {
   attachmentMoves,
   isProved,
@@ -11,8 +10,9 @@ import {
   type MovesFound,
   type PositionFound,
 } from './moves';
-import { isAtRollOver, passesRollOver, type RollOver } from './rollOver';
+import { isAtRollOver, passesRollOver } from './rollOver';
 import { withinWindow } from './withinWindow';
+import type { HomesBy, RollOver } from './words';
 
 /** What is told of an attachment besides its moves. */
 export interface ToldOfArm {

@@ -1,10 +1,4 @@
-/** At which angles a counter jumps back by a whole turn. */
-export const ROLL_OVERS = {
-  none: { words: 'goes on past a turn', atRad: null },
-  half: { words: 'jumps at half a turn', atRad: Math.PI },
-  whole: { words: 'jumps at 0 and a whole turn', atRad: 0 },
-} as const;
-export type RollOver = keyof typeof ROLL_OVERS;
+import { ROLL_OVERS, type RollOver } from './words';
 
 /**
  * Whether a position lies so near to where its counter jumps that a move to it may read a whole turn off.

@@ -1,15 +1,8 @@
+import { SEEN_BY, type SeenBy } from './linePassWords';
 import { estimateOf, roundedFit, type Estimate, type RoundedFit } from '../stats/roundedFit';
 import { lengthStepM } from '../stats/instrumentStep';
 import { scatterInterval, type Scatter } from '../stats/scatterInterval';
 import { wilson, type SuccessRate } from '../stats/wilson';
-
-/** By what a line is told from the floor. */
-export const SEEN_BY = {
-  brightness: 'its brightness',
-  colour: 'its colour',
-  ambient: 'the light of the room',
-} as const;
-export type SeenBy = keyof typeof SEEN_BY;
 
 /** A drive over a line that was to end there. */
 export interface LinePass {

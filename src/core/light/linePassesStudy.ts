@@ -4,13 +4,13 @@ import { capitalised } from '../text/capitalised';
 import { benchSpeed, counted, errorLength, errorNumber, number, percent } from '../text/quantities';
 import {
   linePasses,
-  SEEN_BY,
   usualDirection,
   usualSpeedMPerS,
   type Direction,
   type LinePass,
   type LineWay,
 } from './linePasses';
+import { directionText, SEEN_BY } from './linePassWords';
 
 export interface LinePassesStudy {
   /** At which and along which ways are compared. */
@@ -25,6 +25,8 @@ export interface LinePassesStudy {
 const ENOUGH = 35;
 /** Overruns of a direction that tell how they scatter. */
 const FEW = 5;
+/** What lateness costs is said for so much more speed. */
+const MORE_M_PER_S = 0.1;
 
 /** "14 mm (12 to 16)". */
 export const overText = ({ value, low95, high95 }: Estimate): string =>
@@ -43,10 +45,6 @@ export const wrongText = ({ wrong: { successes, n, low95, high95 } }: LineWay): 
   successes === 0
     ? `none of ${n} wrong (at most ${percent(high95)})`
     : `${successes} of ${n} wrong (${number(100 * low95)} to ${percent(high95)})`;
-
-/** "forwards onto the line". */
-export const directionText = ({ drives, on }: Direction): string =>
-  `${drives} ${on === 'entering' ? 'onto' : 'off'} the line`;
 
 /** Whether two estimates are proved to differ: their intervals have nothing in common. */
 const differ = (a: Estimate, b: Estimate): boolean => a.low95 > b.high95 || b.low95 > a.high95;
@@ -69,7 +67,7 @@ function meansSentence(best: LineWay, ways: readonly LineWay[]): string {
   }
   if (best.delayS !== null && best.delayS.low95 > 0) {
     parts.push(
-      `It is ${number(1000 * best.delayS.value)} ms late: each cm/s more brings it ${errorLength(0.01 * best.delayS.value, 1)} further.`,
+      `It is ${number(1000 * best.delayS.value)} ms late: ${benchSpeed(MORE_M_PER_S)} more bring it ${errorLength(MORE_M_PER_S * best.delayS.value, 1)} further.`,
     );
   }
   return parts.length === 0

@@ -1,7 +1,6 @@
 import type { ThreeSentences } from '../gyro/still/stillSentence';
 import {
   between,
-  benchSpeed,
   degrees,
   errorLength,
   headingText,
@@ -14,6 +13,7 @@ import {
   type LineSquaringWay,
   type TwoSensors,
 } from './lineSquaring';
+import { wayText } from './lineSquaringWords';
 
 export interface LineSquaringStudy {
   ways: LineSquaringWay[];
@@ -25,15 +25,6 @@ export interface LineSquaringStudy {
 const FEW = 6;
 /** A scatter this many times what the looking alone makes has another cause. */
 const FAR_ABOVE = 3;
-
-/** "at 10 cm/s, then at 4 cm/s". */
-export const wayText = ({
-  speedMPerS,
-  secondMPerS,
-}: Pick<LineSquaringWay, 'speedMPerS' | 'secondMPerS'>): string =>
-  secondMPerS === null
-    ? `at ${benchSpeed(speedMPerS)}`
-    : `at ${benchSpeed(speedMPerS)}, then at ${benchSpeed(secondMPerS)}`;
 
 const isOff = ({ low95, high95 }: LineSquaringWay): boolean => low95 > 0 || high95 < 0;
 

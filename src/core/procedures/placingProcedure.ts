@@ -3,7 +3,7 @@ import { procedure } from '../procedure/procedure';
 import { PLACING_WAYS } from '../calibrationValues/placingWays';
 import { placing, poseOnGrid } from '../placing/placing';
 import { shapeOf, valuesSchema } from '../description/schema';
-import { PLACING_LIST } from '../trials/lists';
+import { PLACING_LIST } from '../trials/lists/start';
 import { MARKS_ON_GRID } from '../trials/placing';
 
 const placingInput = z

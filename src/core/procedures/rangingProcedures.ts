@@ -5,7 +5,7 @@ import { limits } from '../procedure/limits';
 import { shapeOf, valueSchema, valuesSchema } from '../description/schema';
 import { READS, WANTED } from '../ranging/description';
 import { GAUGE_TRIAL } from '../trials/gauge';
-import { RANGE_LIST } from '../trials/lists';
+import { RANGE_LIST } from '../trials/lists/distance';
 import { RANGE_TRIAL } from '../trials/range';
 import { SPEED_TRIAL } from '../trials/speed';
 import { SQUARING_TRIAL } from '../trials/squaring';

@@ -1,4 +1,4 @@
-import { ENDED_BY } from '../attachments/moves';
+import { ENDED_BY } from '../attachments/words';
 import { choice, number, orNothing, text } from '../description/description';
 import { trialKind, type TrialOf } from './kind';
 

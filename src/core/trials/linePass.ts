@@ -1,5 +1,5 @@
 import { choice, number, orNothing } from '../description/description';
-import { SEEN_BY } from '../light/linePasses';
+import { SEEN_BY } from '../light/linePassWords';
 import { trialKind, type EntryOf, type TrialOf } from './kind';
 
 /** A drive over a line that was to end there. */

@@ -1,4 +1,4 @@
-import type { SeenBy } from '../../core/light/linePasses';
+import type { SeenBy } from '../../core/light/linePassWords';
 import { randomStream } from '../../core/stats/random';
 import type { LinePassRecord } from '../../core/trials/linePass';
 import type { TeamDatabase } from '../database';

@@ -3,7 +3,7 @@ import { MOST_LETTERS } from '../../../core/description/description';
 import { devicesOf } from '../../../core/devices/ofRobot';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import type { Robot } from '../../../core/robot/robot';
-import { ATTACHMENT_LIST } from '../../../core/trials/lists';
+import { ATTACHMENT_LIST } from '../../../core/trials/lists/attachments';
 import type { AttachmentTrials } from '../../../formats/benchRecords';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { TextField } from '../../../ui/fields/TextField';

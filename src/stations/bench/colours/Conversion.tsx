@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { conversionOf } from '../../../core/colourClasses/conversion';
 import type { ColourStudy } from '../../../core/colourClasses/colourStudy';
 import { conversionSentence } from '../../../core/colourClasses/readAnewWords';
-import { COLOUR_LIST } from '../../../core/trials/lists';
+import { COLOUR_LIST } from '../../../core/trials/lists/light';
 import type { ColourTrials } from '../../../formats/benchRecords';
 import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';

@@ -6,7 +6,7 @@ import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { devicesOf } from '../../../core/devices/ofRobot';
 import { counted } from '../../../core/text/quantities';
 import { COLOUR_TRIAL } from '../../../core/trials/colour';
-import { COLOUR_LIST } from '../../../core/trials/lists';
+import { COLOUR_LIST } from '../../../core/trials/lists/light';
 import type {
   ColourTrialRecord,
   ColourTrials,

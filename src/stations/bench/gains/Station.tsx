@@ -1,4 +1,4 @@
-import { TRIED_AT } from '../../../core/trials/lists';
+import { TRIED_AT } from '../../../core/trials/lists/control';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import type { Robot } from '../../../core/robot/robot';

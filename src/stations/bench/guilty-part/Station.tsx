@@ -8,7 +8,7 @@ import { LINKS } from '../../../core/faultIsolation/links';
 import { faultSeed, faultShows, hiddenFault } from '../../../core/faultIsolation/standInFault';
 import { percent } from '../../../core/text/quantities';
 import { FAULT_LOOK } from '../../../core/trials/faultLook';
-import { FAULT_LIST } from '../../../core/trials/lists';
+import { FAULT_LIST } from '../../../core/trials/lists/presence';
 import type { FaultLookRecord, FaultTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';

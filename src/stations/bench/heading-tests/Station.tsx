@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { HeadingTestsCalibration } from '../../../core/calibrationValues/headingTests';
-import { headingTestsText } from '../../../core/gyro/headingTests';
+import { headingTestsText } from '../../../core/gyro/headingTestsText';
 import { Button } from '../../../ui/Button';
 import { Choice } from '../../../ui/fields/Choice';
 import { Notice, Toast } from '../../../ui/Notice';

@@ -1,5 +1,5 @@
 import { MOST_LETTERS } from '../../../core/description/description';
-import { LIGHT_LIST } from '../../../core/trials/lists';
+import { LIGHT_LIST } from '../../../core/trials/lists/light';
 import type { LightTrials } from '../../../formats/benchRecords';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { TextField } from '../../../ui/fields/TextField';

@@ -1,8 +1,7 @@
 import type { LineOverrun, LineWay } from '../../../core/light/linePasses';
-import { SEEN_BY } from '../../../core/light/linePasses';
+import { directionText, SEEN_BY } from '../../../core/light/linePassWords';
 import {
   delayText,
-  directionText,
   overText,
   wrongText,
   type LinePassesStudy,

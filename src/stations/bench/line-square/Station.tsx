@@ -3,7 +3,8 @@ import type { LightThresholdCalibration } from '../../../core/calibrationValues/
 import { calibrationFromLineSquaring } from '../../../core/calibration/kinds/lineSquaring/fromStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lookingSdRad, type LineSquaringWay } from '../../../core/light/lineSquaring';
-import { lineSquaringStudy, wayText } from '../../../core/light/lineSquaringStudy';
+import { lineSquaringStudy } from '../../../core/light/lineSquaringStudy';
+import { wayText } from '../../../core/light/lineSquaringWords';
 import { lightSensorCount, twoLightSensors } from '../../../core/light/twoLightSensors';
 import {
   between,

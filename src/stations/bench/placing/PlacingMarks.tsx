@@ -1,5 +1,5 @@
 import { MARKS_ON_GRID } from '../../../core/trials/placing';
-import { PLACING_LIST } from '../../../core/trials/lists';
+import { PLACING_LIST } from '../../../core/trials/lists/start';
 import { useState } from 'react';
 import type { NoseAndTail } from '../../../core/placing/placing';
 import type { PlacingTrials } from '../../../formats/benchRecords';

@@ -5,7 +5,7 @@ import { MOST_LETTERS } from '../../../core/description/description';
 import { presenceStudy, type PresenceStudy } from '../../../core/presence/presenceStudy';
 import { thereText } from '../../../core/presence/presenceWords';
 import { counted } from '../../../core/text/quantities';
-import { PRESENCE_LIST } from '../../../core/trials/lists';
+import { PRESENCE_LIST } from '../../../core/trials/lists/presence';
 import { PRESENCE_TRIAL } from '../../../core/trials/presence';
 import type { PresenceTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Notice } from '../../../ui/Notice';

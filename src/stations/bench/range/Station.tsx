@@ -1,4 +1,4 @@
-import { RANGE_LIST } from '../../../core/trials/lists';
+import { RANGE_LIST } from '../../../core/trials/lists/distance';
 import { RANGE_TRIAL } from '../../../core/trials/range';
 import { useMemo, useState } from 'react';
 import type { MissionTolerance } from '../../../core/ranging/missionTolerance';

@@ -1,4 +1,4 @@
-import { LAP_LIST } from '../../../core/trials/lists';
+import { LAP_LIST } from '../../../core/trials/lists/driving';
 import { LAP_TRIAL } from '../../../core/trials/lap';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { useMemo } from 'react';

@@ -1,4 +1,4 @@
-import { STOP_LIST } from '../../../core/trials/lists';
+import { STOP_LIST } from '../../../core/trials/lists/distance';
 import { useMemo } from 'react';
 import type { StopModel } from '../../../core/ranging/stopModel';
 import { approachFrom, approachSentence, type Reads } from '../../../core/ranging/stopStudy';

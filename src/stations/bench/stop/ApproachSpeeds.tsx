@@ -1,4 +1,4 @@
-import { STOP_LIST } from '../../../core/trials/lists';
+import { STOP_LIST } from '../../../core/trials/lists/distance';
 import { useMemo } from 'react';
 import { approachWays, bestWithin, type ApproachWay } from '../../../core/ranging/approachSpeeds';
 import { askewSentence, waysSentence } from '../../../core/ranging/approachText';

@@ -1,4 +1,4 @@
-import { STOP_LIST } from '../../../core/trials/lists';
+import { STOP_LIST } from '../../../core/trials/lists/distance';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { useMemo } from 'react';
 import type { RangeCalibration } from '../../../core/calibrationValues/range';

@@ -1,5 +1,5 @@
 import { calibrationOf } from '../../../core/calibration/find';
-import { STRAIGHT_LIST } from '../../../core/trials/lists';
+import { STRAIGHT_LIST } from '../../../core/trials/lists/driving';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { roundLength } from '../../../core/text/lengths';

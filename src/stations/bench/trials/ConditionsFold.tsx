@@ -1,5 +1,5 @@
 import { MOST_LETTERS } from '../../../core/description/description';
-import { MADE_UNDER } from '../../../core/trials/lists';
+import { MADE_UNDER } from '../../../core/trials/lists/madeUnder';
 import { teamNames } from '../../../core/text/displaySettings';
 import { TextField } from '../../../ui/fields/TextField';
 import styles from '../Bench.module.css';

@@ -1,6 +1,7 @@
 import { teamNames } from '../../../core/text/displaySettings';
 import { driftText } from '../../../core/gyro/driftText';
-import { MADE_UNDER, TURN_LIST } from '../../../core/trials/lists';
+import { MADE_UNDER } from '../../../core/trials/lists/madeUnder';
+import { TURN_LIST } from '../../../core/trials/lists/driving';
 import type { TurnTrials } from '../../../formats/benchRecords';
 import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
 import { turnConditionsForm } from '../../parsers';

@@ -1,4 +1,4 @@
-import { headingTestsText } from '../../../gyro/headingTests';
+import { headingTestsText } from '../../../gyro/headingTestsText';
 import type { CalibrationKindOf } from '../../kind';
 import type { HeadingTestsCalibration } from '../../../calibrationValues/headingTests';
 

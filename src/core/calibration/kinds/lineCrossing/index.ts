@@ -1,5 +1,4 @@
-import { SEEN_BY } from '../../../light/linePasses';
-import { directionText } from '../../../light/linePassesStudy';
+import { directionText, SEEN_BY } from '../../../light/linePassWords';
 import { benchSpeed, errorLength } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
 import type { LineCrossingCalibration } from '../../../calibrationValues/lineCrossing';

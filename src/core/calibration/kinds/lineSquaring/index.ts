@@ -1,4 +1,4 @@
-import { wayText } from '../../../light/lineSquaringStudy';
+import { wayText } from '../../../light/lineSquaringWords';
 import { degrees, headingText } from '../../../text/quantities';
 import type { CalibrationKindOf } from '../../kind';
 import type { LineSquaringCalibration } from '../../../calibrationValues/lineSquaring';
