@@ -110,6 +110,11 @@ describe('moves of an attachment', () => {
       ['time', 5],
     ]);
     expect(positions[1]?.scatter.sd).toBeGreaterThan(5 * (positions[0]?.scatter.sd ?? 0));
+    const timed = attachmentMoves([
+      ...plain([90, 91], { timeS: 0.4 }),
+      ...plain([88, 93], { endedBy: 'time', timeS: 0.6 }),
+    ]);
+    expect(timed.positions.map(({ time }) => time?.meanS)).toEqual([0.4, 0.6]);
     expect(movesStudy(both, ARM)?.sentences.found).toContain('“up” by time scatter');
   });
 });

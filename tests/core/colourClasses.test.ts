@@ -48,6 +48,7 @@ const samplesOf = (noise: OtherNoise, of: Case, n: number): ColourSample[] =>
       reading: shown(noise, name, of),
       distanceM: null,
       light: null,
+      unit: null,
     })),
   );
 
@@ -155,7 +156,7 @@ describe('which colours a sensor tells apart', () => {
           blue: share,
           clear: null,
         };
-        return { name, reading, distanceM: null, light: null };
+        return { name, reading, distanceM: null, light: null, unit: null };
       });
     const names = ['white', 'black', 'grey'];
     const samples = [...grey('white', 0.85), ...grey('black', 0.05), ...grey('grey', 0.45)];
@@ -188,6 +189,7 @@ describe('which colours a sensor tells apart', () => {
         reading: { kind: 'class', shown: one },
         distanceM: one === 'red' ? 0.03 : 0.01,
         light: null,
+        unit: null,
       }));
     const found = colourClasses(
       [
@@ -218,6 +220,7 @@ describe('which colours a sensor tells apart', () => {
         reading: readingOf(raw, scale),
         distanceM: null,
         light: null,
+        unit: null,
       })),
       scale,
     );
@@ -253,6 +256,7 @@ describe('which colours a sensor tells apart', () => {
             reading: readingOf(raw, { ...SCALE, counts: 255 }),
             distanceM: null,
             light: null,
+            unit: null,
           })),
           SCALE,
         );

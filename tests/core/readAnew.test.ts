@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { rulesBy } from '../../src/core/colourClasses/colourClasses';
+import { colourStudy } from '../../src/core/colourClasses/colourStudy';
 import { conversionOf } from '../../src/core/colourClasses/conversion';
 import { readAnew, takenFor } from '../../src/core/colourClasses/readAnew';
 import { conversionSentence, readAnewSentences } from '../../src/core/colourClasses/readAnewWords';
@@ -27,6 +28,7 @@ const sample = (name: string, red: number, green = 0, blue = 0): ColourSample =>
   reading: { kind: 'rgb', red, green, blue, clear: null },
   distanceM: null,
   light: null,
+  unit: null,
 });
 const STEADY = [
   ...[0.05, 0.05].map((red) => sample('low', red)),
@@ -110,5 +112,44 @@ describe('a conversion in the team’s own program', () => {
         most: 1,
       }),
     ).toBeNull();
+  });
+});
+
+describe('several units in one table', () => {
+  const read = (unit: string, name: string, [red, green, blue]: readonly number[]) => ({
+    name,
+    ...{ red: red ?? null, green: green ?? null, blue: blue ?? null, clear: null },
+    ...{ hue: null, saturation: null, value: null, says: '', distanceM: null, light: '' },
+    unit,
+  });
+  const COLOURS = { red: [180, 40, 30], yellow: [180, 150, 40], green: [40, 150, 60] } as const;
+  const bench = (shift: number) => {
+    const { normal } = otherNoise(9);
+    return ['C1', 'C2', 'old one'].flatMap((unit) =>
+      Object.entries(COLOURS).flatMap(([name, counts]) =>
+        Array.from({ length: 8 }, () =>
+          read(
+            unit,
+            name,
+            counts.map((count, i) =>
+              // An older generation sees more green: its red is the others' yellow.
+              Math.round(
+                count + 3 * normal() + (unit === 'old one' ? ([0, shift, shift / 11][i] ?? 0) : 0),
+              ),
+            ),
+          ),
+        ),
+      ),
+    );
+  };
+  const SAID = { shows: 'rgb', full: 400, fullHue: null, fullShare: null } as const;
+
+  it('one that sees otherwise is named; alike ones are one table', () => {
+    const study = colourStudy(bench(110), SAID);
+    expect(study?.found.under.map(({ unit }) => unit)).toEqual(
+      expect.arrayContaining(['C1', 'C2', 'old one']),
+    );
+    expect(study?.sentences.next).toMatch(/^old one is mistaken in \d+ of 24, the others less/);
+    expect(colourStudy(bench(0), SAID)?.sentences.next).not.toContain('old one');
   });
 });

@@ -28,6 +28,15 @@ export interface PositionFound {
   /** Reached less wanted, on average. */
   offset: Estimate;
   scatter: Scatter;
+  /** Seconds a move takes, of those that were timed. */
+  time: MoveTime | null;
+}
+
+/** Seconds that moves take: on average, and by how much that scatters. */
+export interface MoveTime {
+  meanS: number;
+  sdS: number;
+  n: number;
 }
 
 export interface MovesFound {
@@ -39,7 +48,7 @@ export interface MovesFound {
   /** What a load changes of the angle beyond, in the direction of the move. Null: only one was tried. */
   load: Estimate | null;
   /** Seconds a move takes, on average, and by how much that scatters, of those that were timed. */
-  time: { meanS: number; sdS: number; n: number } | null;
+  time: MoveTime | null;
 }
 
 function estimate(value: number, half: number): Estimate {
@@ -65,6 +74,7 @@ function positionOf(
     wantedRad: moves.at(-1)?.wantedRad ?? 0,
     n: moves.length,
     offset: estimate(mean(off), half ?? Infinity),
+    time: timesOf(moves),
     scatter: scatterInterval(
       off.map((one, i) => one - (others[i] ?? 0)),
       step,

@@ -1,3 +1,4 @@
+import { wilson } from '../stats/wilson';
 import type { ThreeSentences } from '../gyro/still/stillSentence';
 import { capitalised } from '../text/capitalised';
 import { counted, errorLength, percent } from '../text/quantities';
@@ -55,6 +56,22 @@ function meansSentence(found: ColourClasses): string {
   return `${mistaken}${alike}${found.refused.map(({ why }) => ` ${why}`).join('')}`;
 }
 
+/** A unit that is mistaken far more often than all others together; null where none is. */
+function oddUnit({ under }: ColourClasses): { unit: string; wrong: number; n: number } | null {
+  const units = [...new Set(under.flatMap(({ unit }) => unit ?? []))];
+  const sum = (of: readonly { wrong: number; n: number }[]) => ({
+    wrong: of.reduce((all, { wrong }) => all + wrong, 0),
+    n: of.reduce((all, { n }) => all + n, 0),
+  });
+  for (const unit of units) {
+    const own = sum(under.filter((one) => one.unit === unit));
+    const others = sum(under.filter((one) => one.unit !== unit && one.unit !== null));
+    const [low, high] = [wilson(own.wrong, own.n), wilson(others.wrong, others.n)];
+    if (low !== null && high !== null && low.low95 > high.high95) return { unit, ...own };
+  }
+  return null;
+}
+
 function nextSentence(found: ColourClasses): string {
   const [clipped] = found.clipped;
   if (clipped !== undefined) {
@@ -62,6 +79,10 @@ function nextSentence(found: ColourClasses): string {
   }
   const few = found.classes.find(({ n }) => n < FEW_EACH);
   if (few !== undefined) return `Read ${few.name} more often: ${few.n} of ${FEW_EACH} so far.`;
+  const odd = oddUnit(found);
+  if (odd !== null) {
+    return `${odd.unit} is mistaken in ${odd.wrong} of ${odd.n}, the others less: give it classes of its own, in a list of its own.`;
+  }
   const far = found.under.find(({ wrong, n }) => n >= FEW_EACH && wrong > 2 * TOO_MANY * n);
   if (far !== undefined && far.distanceM !== null && found.errorRate.value <= 2 * TOO_MANY) {
     return `At ${errorLength(far.distanceM)} ${far.wrong} of ${far.n} are mistaken: keep the sensor closer.`;
@@ -98,10 +119,11 @@ export function colourStudy(
 export const underText = ({
   distanceM,
   light,
+  unit,
   wrong,
   n,
 }: ColourClasses['under'][number]): string => {
-  const where = [distanceM === null ? null : errorLength(distanceM), light].filter(
+  const where = [unit, distanceM === null ? null : errorLength(distanceM), light].filter(
     (one) => one !== null,
   );
   return `${where.join(', ')}: ${wrong} of ${n} (${percent(wrong / n)})`;

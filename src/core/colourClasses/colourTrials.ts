@@ -17,6 +17,7 @@ export interface ColourReadOff {
   says: string;
   distanceM: number | null;
   light: string;
+  unit: string;
 }
 
 /** What the largest reading of each is, as somebody said; null: as the readings show. */
@@ -82,6 +83,7 @@ export function samplesOf(
     reading: readingOf(raws[i] ?? { class: '' }, scale),
     distanceM: one.distanceM,
     light: one.light === '' ? null : one.light,
+    unit: one.unit === '' ? null : one.unit,
   }));
   return { samples, scale };
 }

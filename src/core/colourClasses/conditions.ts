@@ -10,6 +10,7 @@ export interface Clipped {
 export interface Under {
   distanceM: number | null;
   light: string | null;
+  unit: string | null;
   wrong: number;
   n: number;
 }
@@ -30,11 +31,13 @@ export const clippedIn = (names: readonly string[], samples: readonly ColourSamp
 /** @param wrongs for each sample, whether it was taken for another class */
 export function errorsUnder(samples: readonly ColourSample[], wrongs: readonly boolean[]): Under[] {
   const found: Under[] = [];
-  for (const [i, { distanceM, light }] of samples.entries()) {
-    if (distanceM === null && light === null) continue;
-    let under = found.find((one) => one.distanceM === distanceM && one.light === light);
+  for (const [i, { distanceM, light, unit }] of samples.entries()) {
+    if (distanceM === null && light === null && unit === null) continue;
+    let under = found.find(
+      (one) => one.distanceM === distanceM && one.light === light && one.unit === unit,
+    );
     if (under === undefined) {
-      under = { distanceM, light, wrong: 0, n: 0 };
+      under = { distanceM, light, unit, wrong: 0, n: 0 };
       found.push(under);
     }
     under.n += 1;

@@ -51,9 +51,15 @@ export function takenFor(
 }
 
 /** Readings that came under the same conditions as one: only those could have come in its place. */
-const alike = (samples: readonly ColourSample[], { name, distanceM, light }: ColourSample) =>
+const alike = (samples: readonly ColourSample[], { name, distanceM, light, unit }: ColourSample) =>
   samples
-    .filter((one) => one.name === name && one.distanceM === distanceM && one.light === light)
+    .filter(
+      (one) =>
+        one.name === name &&
+        one.distanceM === distanceM &&
+        one.light === light &&
+        one.unit === unit,
+    )
     .map(({ reading }) => reading);
 
 function wrongAtRest(

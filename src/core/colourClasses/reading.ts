@@ -12,6 +12,8 @@ export interface ColourSample {
   reading: ColourReading;
   distanceM: number | null;
   light: string | null;
+  /** Which of several sensors read it; null: nobody said. */
+  unit: string | null;
 }
 
 /** Below this saturation, or value, a hue is noise. */

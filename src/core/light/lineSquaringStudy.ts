@@ -1,11 +1,5 @@
 import type { ThreeSentences } from '../gyro/still/stillSentence';
-import {
-  between,
-  degrees,
-  errorLength,
-  headingText,
-  percent,
-} from '../text/quantities';
+import { between, degrees, errorLength, headingText, percent } from '../text/quantities';
 import {
   lineSquaring,
   lookingSdRad,

@@ -53,6 +53,7 @@ const sampleOf = <S extends z.ZodRawShape>(shape: S) =>
     ...shape,
     distanceM: z.number().min(0).max(5).optional(),
     light: z.string().max(40).optional(),
+    unit: z.string().max(40).optional(),
   });
 const rgbSample = sampleOf({
   r: shownNumber,
@@ -99,6 +100,7 @@ function colours({ samples, scale }: z.output<typeof colourInput>) {
       reading: readingOf(raws[i] ?? sample, whole),
       distanceM: sample.distanceM ?? null,
       light: sample.light ?? null,
+      unit: sample.unit ?? null,
     })),
     whole,
   );

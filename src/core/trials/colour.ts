@@ -49,6 +49,7 @@ export const COLOUR_TRIAL = trialKind({
         max: 1,
       }),
     ),
+    unit: text({ label: 'Unit', about: 'its label or generation', title: 'unit', default: '' }),
     light: text({ label: 'Light there', about: 'lamps, daylight', title: 'light', default: '' }),
   },
   readOff: ['red', 'green', 'blue', 'clear', 'hue', 'saturation', 'value', 'says'],

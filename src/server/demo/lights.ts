@@ -108,7 +108,15 @@ const colourReadings = (): ColourTrialRecord[] =>
       const [red = 0, green = 0, blue = 0] = counts.map((count) =>
         Math.round(Math.min(255, Math.max(0, count * light + 2.5 * random.normal()))),
       );
-      const rest = { clear: null, hue: null, saturation: null, value: null, says: '', light: '' };
+      const rest = {
+        clear: null,
+        hue: null,
+        saturation: null,
+        value: null,
+        says: '',
+        light: '',
+        unit: '',
+      };
       return { id: demoId('HC', i + 1), name, red, green, blue, ...rest, distanceM, ...NOT_ASIDE };
     });
 

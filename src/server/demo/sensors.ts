@@ -152,7 +152,13 @@ export async function loadSensors(db: TeamDatabase, robotId: string): Promise<vo
   const readings = DISTANCES_M.flatMap((distance) => SIX.map(() => distance)).map(reading);
   const trialsId = await loadList<'range'>(db, robotId, 8, madeAt, {
     procedure: 'range',
-    conditions: { ...CONDITIONS, toleranceM: TOLERANCE_M, shows: 'a length' },
+    conditions: {
+      ...CONDITIONS,
+      target: 'white board',
+      batteryV: 8.1,
+      toleranceM: TOLERANCE_M,
+      shows: 'a length',
+    },
     trials: readings,
   });
   await loadApplied(db, robotId, 3, {

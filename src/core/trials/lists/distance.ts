@@ -1,8 +1,19 @@
-import { choice, number, themselves } from '../../description/description';
+import { choice, number, orNothing, text, themselves } from '../../description/description';
 import { WANTED } from '../../ranging/description';
 import { STOPS_BY, type StopKind } from '../../ranging/stopsBy';
 
 export const RANGE_LIST = {
+  target: text({ label: 'What it looks at', about: 'its colour and material', default: '' }),
+  batteryV: orNothing(
+    number({
+      label: 'Battery stood at',
+      about: 'while it was read; null: not noted',
+      quantity: 'voltage',
+      min: 0,
+      max: 60,
+      open: 'below',
+    }),
+  ),
   toleranceM: number({
     label: 'Tolerance',
     quantity: 'small length',

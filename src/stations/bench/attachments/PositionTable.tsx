@@ -5,7 +5,7 @@ import {
   positionText,
   type ToldOfArm,
 } from '../../../core/attachments/movesStudy';
-import { degrees, errorLength, percent } from '../../../core/text/quantities';
+import { degrees, errorLength, number, percent } from '../../../core/text/quantities';
 import { Table } from '../../../ui/Table';
 
 interface Props {
@@ -81,6 +81,14 @@ export function PositionTable({ found, told }: Props) {
             isKnown(one) ? `± ${degrees(one.scatter.sd)}` : 'not known',
         },
         ...atTip,
+        {
+          title: 'Takes',
+          number: true,
+          cell: ({ time }: PositionFound) =>
+            time === null
+              ? 'not timed'
+              : `${number(time.meanS, 2)} s${Number.isFinite(time.sdS) ? ` ± ${number(time.sdS, 2)}` : ''}`,
+        },
         ...forMission,
       ]}
     />

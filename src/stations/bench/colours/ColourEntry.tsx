@@ -42,13 +42,14 @@ const NOTHING = {
 /** Reading after reading over one colour and the next: its numbers one by one, Enter goes on and adds at the last. */
 export function ColourEntry({ robot, trials, conditions, onReadings }: Props) {
   const last = trials.at(-1);
+  const [sensor] = devicesOf(robot.robot, 'colour sensor');
   const [name, setName] = useState(last?.name ?? '');
   const [distanceM, setDistance] = useState<number | null>(last?.distanceM ?? null);
   const [light, setLight] = useState(last?.light ?? '');
+  const [unit, setUnit] = useState(last?.unit ?? sensor?.label ?? '');
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [problem, setProblem] = useState<string | null>(null);
   const [source] = useSource('stand-in');
-  const [sensor] = devicesOf(robot.robot, 'colour sensor');
   const live = useLiveReadings(robot.robot, 'colour sensor', sensor?.label ?? '');
   const inputs = useRef<(HTMLInputElement | null)[]>([]);
   const { shows } = conditions;
@@ -64,6 +65,7 @@ export function ColourEntry({ robot, trials, conditions, onReadings }: Props) {
         ...reading,
         distanceM,
         light,
+        unit,
         setAsideReason: null,
       })),
     );
@@ -164,7 +166,7 @@ export function ColourEntry({ robot, trials, conditions, onReadings }: Props) {
         Read the dark floor and “nothing there” as colours of their own.
       </p>
       <details>
-        <summary>Height and light</summary>
+        <summary>Height, light and unit</summary>
         <div className={styles.fields}>
           <ValueField
             field={COLOUR_TRIAL.fields.distanceM}
@@ -178,6 +180,13 @@ export function ColourEntry({ robot, trials, conditions, onReadings }: Props) {
             maxLength={MOST_LETTERS}
             value={light}
             onChange={setLight}
+          />
+          <TextField
+            label={COLOUR_TRIAL.fields.unit.label}
+            maxLength={MOST_LETTERS}
+            value={unit}
+            suggestions={[...new Set(trials.flatMap((one) => (one.unit === '' ? [] : [one.unit])))]}
+            onChange={setUnit}
           />
         </div>
       </details>

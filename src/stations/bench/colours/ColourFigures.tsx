@@ -77,7 +77,7 @@ export function Ways({ study: { found } }: { study: ColourStudy }) {
         ]}
       />
       {found.under.length > 0 && (
-        <p>Mistaken by height and light: {found.under.map(underText).join('; ')}.</p>
+        <p>Mistaken by unit, height and light: {found.under.map(underText).join('; ')}.</p>
       )}
     </>
   );

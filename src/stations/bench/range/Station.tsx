@@ -8,10 +8,12 @@ import type { RangePlace } from '../../../core/ranging/bestForPlaces';
 import { rangeStudy } from '../../../core/ranging/rangeStudy';
 import { voltStudy } from '../../../core/ranging/voltStudy';
 import { counted, errorLength } from '../../../core/text/quantities';
+import { MOST_LETTERS } from '../../../core/description/description';
 import { devicesOf } from '../../../core/devices/ofRobot';
 import type { RangeTrials, TrialListEntry } from '../../../formats/benchRecords';
 import { Button } from '../../../ui/Button';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
+import { TextField } from '../../../ui/fields/TextField';
 import { ValueField } from '../../../ui/fields/ValueField';
 import { notAside } from '../trials/openedList';
 import type { BenchProps } from '../procedure';
@@ -122,6 +124,18 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
               field={RANGE_LIST.toleranceM}
               value={toleranceM}
               onChange={(next) => setConditions({ toleranceM: next })}
+            />
+            <TextField
+              label={RANGE_LIST.target.label}
+              maxLength={MOST_LETTERS}
+              value={record.conditions.target}
+              onChange={(target) => setConditions({ target })}
+            />
+            <ValueField
+              field={RANGE_LIST.batteryV}
+              value={record.conditions.batteryV}
+              onChange={(batteryV) => setConditions({ batteryV })}
+              onClear={() => setConditions({ batteryV: null })}
             />
           </div>
           {ofMissions !== null && (

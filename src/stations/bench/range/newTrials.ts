@@ -12,6 +12,8 @@ export const newRangeTrials = (id: string, robotId: string): RangeTrials => ({
     battery: '',
     who: '',
     readToM: null,
+    target: '',
+    batteryV: null,
     toleranceM: roundLength(0.01),
     shows: 'a length',
   },
