@@ -88,6 +88,18 @@ describe('passes over a line', () => {
     expect(linePassesStudy([...forwards, ...alike])?.sentences.means).not.toContain('further than');
   });
 
+  it('each direction at a speed of its own tells no lateness, but where it stands', () => {
+    const made = { by: 'brightness', on: 'entering' } as const;
+    const passes = [
+      ...many(6, 21, GOOD, { ...made, drives: 'forwards', speedMPerS: 0.2 }),
+      ...many(5, 22, GOOD, { ...made, drives: 'backwards', speedMPerS: 0.1 }),
+    ];
+    const study = linePassesStudy(passes);
+    expect(study?.best.delayS).toBeNull();
+    expect(study?.best.overruns.map(({ n }) => n)).toEqual([6, 5]);
+    expect(study?.sentences.found).toContain('it stands 10 mm');
+  });
+
   it('what was measured is applied; one pass alone, or misses alone, are not', () => {
     const made = { by: 'colour', ...FORWARDS, speedMPerS: 0.2 } as const;
     const one = linePassesStudy(many(1, 6, GOOD, made));

@@ -52,12 +52,11 @@ type Measured = LinePass & { overM: number };
 const isMeasured = (pass: LinePass): pass is Measured =>
   pass.overM !== null && pass.noticed === 'line';
 
-/** Ways over the line that were measured, each with an offset of its own; and whether speeds differ. */
-function fitOf(passes: readonly Measured[], stepM: number) {
+/** Ways over the line that were measured, each with an offset of its own; and with speed, if that is asked. */
+function fitWith(passes: readonly Measured[], stepM: number, hasSpeeds: boolean) {
   const ways = DIRECTIONS.filter(({ drives, on }) =>
     passes.some((pass) => pass.drives === drives && pass.on === on),
   );
-  const hasSpeeds = new Set(passes.map(({ speedMPerS }) => speedMPerS)).size > 1;
   const row = (drives: LinePass['drives'], on: LinePass['on'], speedMPerS: number) => [
     ...ways.map((way) => (way.drives === drives && way.on === on ? 1 : 0)),
     ...(hasSpeeds ? [speedMPerS] : []),
@@ -68,6 +67,13 @@ function fitOf(passes: readonly Measured[], stepM: number) {
     stepM,
   );
   return { ways, hasSpeeds, row, fit };
+}
+
+/** With the speeds where those can be told from the directions; where each direction has its own speed, without. */
+function fitOf(passes: readonly Measured[], stepM: number) {
+  const differ = new Set(passes.map(({ speedMPerS }) => speedMPerS)).size > 1;
+  const bySpeed = differ ? fitWith(passes, stepM, true) : null;
+  return bySpeed?.fit == null ? fitWith(passes, stepM, false) : bySpeed;
 }
 
 const around = (fit: RoundedFit, columns: readonly number[]): Estimate => {
