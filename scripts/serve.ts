@@ -7,7 +7,7 @@ import { isFull } from '../src/server/room';
 import { elsewhereUrl, needToWrite, sentenceFor } from './lib/elsewhere';
 import { privateUrl, startMariadb, type Data, type PrivateDatabase } from './lib/mariadb';
 import { home } from './lib/paths';
-import { freePortFrom, isFree } from './lib/ports';
+import { freePortFrom, isFree, isRefused } from './lib/ports';
 import { endProcess } from './lib/processes';
 import { findRunning, noteRunning, noteStopped } from './lib/running';
 import { main, pause, say, Sentence } from './lib/sentence';
@@ -25,6 +25,9 @@ async function choosePort(): Promise<number> {
   const port = Number(wished);
   if (!Number.isInteger(port) || port < 1 || port > 65535) {
     throw new Sentence(`CORVAT_PORT is “${wished}”; a number from 1 to 65535 is expected.`);
+  }
+  if (isRefused(port)) {
+    throw new Sentence(`Browsers open no page on port ${port}. Choose another in CORVAT_PORT.`);
   }
   if (!(await isFree(port))) {
     throw new Sentence(`Port ${port} is taken or not allowed. Choose another in CORVAT_PORT.`);

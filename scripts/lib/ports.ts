@@ -10,6 +10,19 @@ export const isFree = (port: number): Promise<boolean> =>
     );
   });
 
+/**
+ * Ports from 1024 on that browsers, and what fetches here, refuse to ask: a page on one of them could never be opened.
+ *
+ * Source: WHATWG Fetch, section 2.9, port blocking.
+ */
+const REFUSED = new Set([
+  1719, 1720, 1723, 2049, 3659, 4045, 4190, 5060, 5061, 6000, 6566, 6665, 6666, 6667, 6668, 6669,
+  6679, 6697, 10080,
+]);
+
+/** Whether no browser would open a page there. */
+export const isRefused = (port: number): boolean => REFUSED.has(port);
+
 /** A loopback port that is free now. */
 export const anyFreePort = (): Promise<number> =>
   new Promise((resolve, reject) => {
@@ -25,7 +38,7 @@ export const anyFreePort = (): Promise<number> =>
 /** The wished-for port, or the next free one of the following twenty, or any. */
 export async function freePortFrom(wished: number): Promise<number> {
   for (let port = wished; port < wished + 20; port += 1) {
-    if (await isFree(port)) return port;
+    if (!isRefused(port) && (await isFree(port))) return port;
   }
   return anyFreePort();
 }

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { describe, expect, inject, it } from 'vitest';
 import { privateUrl } from '../../scripts/lib/mariadb';
 import { root } from '../../scripts/lib/paths';
+import { freePortFrom } from '../../scripts/lib/ports';
 import { findRunning } from '../../scripts/lib/running';
 import { newHome, removeHome, runScript } from '../support/corvat';
 import { putTeam, setUp } from './records';
@@ -175,5 +176,20 @@ describe('a database elsewhere', () => {
     expect(refused.status).toBe(1);
     expect(refused.err).toMatch(/holds demo data.*would be replaced.*--yes/);
     removeHome(home);
+  });
+});
+
+describe('the port', () => {
+  it('on which no browser opens a page is refused, and never chosen', async () => {
+    const home = newHome();
+    try {
+      const started = runScript('serve', ['start'], { home, env: { CORVAT_PORT: '10080' } });
+      expect(started.status).not.toBe(0);
+      expect(started.err).toContain('Browsers open no page on port 10080');
+    } finally {
+      removeHome(home);
+    }
+    expect(await freePortFrom(10_080)).not.toBe(10_080);
+    await expect(fetch('http://127.0.0.1:10080')).rejects.toThrow();
   });
 });
