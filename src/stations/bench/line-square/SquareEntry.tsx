@@ -1,5 +1,6 @@
 import { ulid } from 'ulid';
 import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { thresholdShares } from '../../../core/light/thresholdShares';
 import { leftAndRight } from '../../../core/light/twoLightSensors';
@@ -30,12 +31,16 @@ interface Props {
 export function SquareEntry({ robot, held, made, onTrial }: Props) {
   const program = useProgram();
   const sides = leftAndRight(robot.robot);
+  // What holds was read with the first of them; of the other the record tells.
+  const [first] = devicesOf(robot.robot, 'light sensor');
   const square = (entry: EntryOf<typeof LINE_SQUARING_TRIAL>) => {
     if (sides === null) return;
     const { speedMPerS, secondMPerS, beforeRad: typed } = entry;
     const beforeRad = typed ?? BEFORE_RAD[made % BEFORE_RAD.length] ?? 0;
-    const left = thresholdShares(held, sides.left.behaviour);
-    const right = thresholdShares(held, sides.right.behaviour);
+    const [left, right] = [sides.left, sides.right].map((unit) =>
+      thresholdShares(unit.id === first?.id ? held : null, unit.behaviour),
+    );
+    if (left === undefined || right === undefined) return;
     void program.run(
       [
         {
