@@ -20,8 +20,12 @@ const beam = missionSchema.parse({
   pose: { xM: 2, yM: 0.8, headingRad: 0 },
   window: {},
 });
-const table = { ...bareTable, missions: [beam] };
-const robot = withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } });
+const line = { x1M: 1.5, y1M: 0, x2M: 1.5, y2M: 1.2, widthM: 0.02 };
+const table = { ...bareTable, missions: [beam], lines: [line] };
+const robot = withDevice(
+  withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } }),
+  { kind: 'light sensor', place: { aheadM: 0.05 } },
+);
 const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
   newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null, robot }),
 );
@@ -85,9 +89,9 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
 });
 
 it('a mission can only be worked on a table that has one', () => {
-  const offered = (missions: (typeof beam)[]) =>
+  const offered = (missions: (typeof beam)[], lines: (typeof line)[] = []) =>
     Object.values(STEP_DESCRIPTIONS)
-      .filter((one) => offerOf(one).isOffered({ ...bareTable, missions }))
+      .filter((one) => offerOf(one).isOffered({ ...bareTable, missions, lines }))
       .map(({ label }) => label);
   expect(offered([beam])).toEqual([
     'Drive',
@@ -99,6 +103,7 @@ it('a mission can only be worked on a table that has one', () => {
     'Part',
     'Repeat',
   ]);
+  expect(offered([], [line])).toContain('To a line');
   expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Wait', 'Part', 'Repeat']);
 });
 

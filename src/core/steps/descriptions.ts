@@ -5,6 +5,7 @@ import { PART } from './part/description';
 import { REPEAT } from './repeat/description';
 import { SQUARE_UP } from './squareUp/description';
 import { STRAIGHT } from './straight/description';
+import { TO_LINE } from './toLine/description';
 import { TURN } from './turn/description';
 import { WAIT } from './wait/description';
 
@@ -14,6 +15,7 @@ export const MOTION_DESCRIPTIONS = {
   turn: TURN,
   approach: APPROACH,
   'square-up': SQUARE_UP,
+  'to-line': TO_LINE,
   mark: MARK,
   wait: WAIT,
 } as const;

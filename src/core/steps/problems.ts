@@ -14,6 +14,8 @@ export const PROBLEM_SENTENCES = {
   'no-such-sensor': 'This robot has no such sensor, so this step fails. Wait for a time instead.',
   'waits-all-the-time':
     'Nothing that is planned changes this reading here: it waits the whole time, unless something else moves.',
+  'no-line-ahead':
+    'So many lines do not lie ahead of its light sensor here: it would drive until its time is over.',
   'off-table': 'This ends off the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };

@@ -6,6 +6,7 @@ import { part } from './part';
 import { repeat } from './repeat';
 import { squareUp } from './squareUp';
 import { straight } from './straight';
+import { toLine } from './toLine';
 import { turn } from './turn';
 import { wait } from './wait';
 
@@ -15,6 +16,7 @@ const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
   turn,
   approach,
   'square-up': squareUp,
+  'to-line': toLine,
   mark,
   wait,
 };

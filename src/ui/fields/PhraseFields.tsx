@@ -33,6 +33,8 @@ interface SlotProps<F extends AnyValue = AnyValue> {
   field: F;
   value: unknown;
   things: NonNullable<Props['things']>;
+  /** It may be left out: emptied, it is. */
+  isOptional: boolean;
   onChange(value: unknown): void;
 }
 
@@ -129,14 +131,22 @@ function ListSlot({
 }
 
 function SlotField(props: SlotProps) {
-  const { slot, field, value, things, onChange } = props;
+  const { slot, field, value, things, isOptional, onChange } = props;
   const label = slot.label ?? field.label;
   if (field.is === 'number') return <NumberSlot {...props} field={field} />;
   if (field.is === 'reference') {
     return <ListSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
   }
-  if (field.is === 'text')
-    return <TextSlot {...{ label, field, onChange }} value={String(value)} />;
+  if (field.is === 'text') {
+    const { isNeeded: _needed, ...asLeftOut } = field;
+    return (
+      <TextSlot
+        {...{ label, field: isOptional ? asLeftOut : field }}
+        value={value === undefined ? '' : String(value)}
+        onChange={(text) => onChange(isOptional && text.trim() === '' ? undefined : text)}
+      />
+    );
+  }
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);
   if (Object.keys(words).length > MOST_SIDE_BY_SIDE) {
@@ -171,6 +181,7 @@ export function PhraseFields(props: Props) {
           field={field}
           value={Reflect.get(record, part.slot) ?? Reflect.get(unset, part.slot)}
           things={things}
+          isOptional={part.slot in (description.optional ?? {})}
           onChange={(value) => onChange(part.slot, value)}
         />
       );

@@ -20,7 +20,12 @@ export function StepSentence({ step, planned, missions, onChange }: Props) {
       record={step}
       unset={planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {})}
       things={{ mission: missions }}
-      onChange={(name, value) => onChange({ ...step, [name]: value })}
+      onChange={(name, value) => {
+        const changed = { ...step, [name]: value };
+        // What is left out is not there at all.
+        if (value === undefined) Reflect.deleteProperty(changed, name);
+        onChange(changed);
+      }}
     />
   );
 }

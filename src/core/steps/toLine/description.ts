@@ -1,0 +1,71 @@
+import {
+  choice,
+  description,
+  flag,
+  number,
+  text,
+  type RecordOf,
+} from '../../description/description';
+import { say } from '../../description/phrase';
+import { HEADING_GAIN, speed } from '../sharedFields';
+
+/** Drive until a light sensor has come to, or over, so many lines; fails at the time-out. */
+export const TO_LINE = description({
+  kind: 'to-line',
+  label: 'To a line',
+  fields: {
+    count: number({
+      label: 'Which line',
+      about: 'it stops at this one, counted from where it begins',
+      quantity: 'gain',
+      min: 1,
+      max: 50,
+      whole: true,
+      default: 1,
+    }),
+    on: choice({
+      label: 'Onto it or off it',
+      options: { entering: 'goes onto', leaving: 'has come off' },
+      default: 'entering',
+    }),
+    darker: flag({
+      label: 'Darker or lighter',
+      about: 'than the floor',
+      yes: 'darker',
+      no: 'lighter',
+      default: true,
+    }),
+    back: flag({
+      label: 'Direction',
+      about: 'backwards; else ahead',
+      yes: 'back',
+      no: 'ahead',
+      default: false,
+    }),
+    speedMPerS: speed(0.15),
+    gainMPerSPerRad: HEADING_GAIN,
+  },
+  optional: {
+    sensor: text({
+      label: 'Light sensor',
+      about: 'its label; left out: the first',
+      isNeeded: true,
+      wanted: 'expected its label',
+    }),
+    timeoutS: number({
+      label: 'Time-out',
+      about: 'without it: planned from the way',
+      quantity: 'time',
+      min: 0.1,
+      max: 150,
+    }),
+  },
+  phrase: () => [
+    ...say`Drive ${'back'} until the light sensor`,
+    { ifSet: 'sensor', phrase: say` ${'sensor'}` },
+    ...say` ${'on'} line ${'count'}, ${'darker'} than the floor, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
+    { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+  ],
+});
+
+export type ToLineStep = RecordOf<typeof TO_LINE>;

@@ -1,0 +1,92 @@
+import { settled } from '../../control/rest';
+import { SETTLE_S, timeoutS as timeoutFor } from '../../control/settings';
+import { toLine as controlToLine } from '../../control/toLine';
+import type { DeviceOf } from '../../devices/device';
+import { devicesOf } from '../../devices/ofRobot';
+import { toTable, type Pose } from '../../geometry/pose';
+import type { Robot } from '../../robot/robot';
+import { lineShares } from '../../sensing/lineShares';
+import { linesAhead } from '../../table/linesAhead';
+import type { Table } from '../../table/table';
+import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
+import { heldHeading, type StepKind } from '../kind';
+import type { PlanProblem } from '../problems';
+import type { ToLineStep } from './description';
+
+/** The light sensor that is named, else the first; null where the robot has no such. */
+function sensorOf({ sensor }: ToLineStep, robot: Robot): DeviceOf<'light sensor'> | null {
+  const sensors = devicesOf(robot, 'light sensor');
+  const named = sensor === undefined ? sensors[0] : sensors.find(({ label }) => label === sensor);
+  return named ?? null;
+}
+
+/** How far it is until its sensor's middle lies on the edge of that line, or why it never will. */
+function wayTo(
+  step: ToLineStep,
+  from: Pose,
+  robot: Robot,
+  table: Table,
+): { distanceM: number } | { problem: PlanProblem } {
+  const unit = sensorOf(step, robot);
+  if (unit === null) return { problem: 'no-such-sensor' };
+  const at = toTable(from, { xM: unit.place.aheadM, yM: unit.place.leftM });
+  const headingRad = from.headingRad + (step.back ? Math.PI : 0);
+  const edges = linesAhead(table.lines, { ...at, headingRad })
+    .map(({ fromM, toM }) => (step.on === 'entering' ? fromM : toM))
+    .filter((edgeM) => edgeM > 0);
+  const edgeM = edges[step.count - 1];
+  return edgeM === undefined ? { problem: 'no-line-ahead' } : { distanceM: edgeM };
+}
+
+export const toLine: StepKind<ToLineStep> = {
+  needs: () => ['left motor', 'right motor', 'heading sensor', 'light sensor'],
+  isOffered: ({ lines }) => lines.length > 0,
+  asAdded: (place) => ({
+    kind: 'to-line',
+    count: 1,
+    on: 'entering',
+    darker: true,
+    back: false,
+    speedMPerS: 0.15,
+    gainMPerSPerRad: newGain(place),
+  }),
+  plan(step, from, robot, table) {
+    const way = wayTo(step, from, robot, table);
+    const farM = 'problem' in way ? 0 : way.distanceM;
+    const distanceM = step.back ? -farM : farM;
+    const durationS = farM / step.speedMPerS + STARTING_S + SETTLE_S;
+    return {
+      to: ahead(from, distanceM),
+      distanceM,
+      angleRad: 0,
+      durationS,
+      timeoutS: step.timeoutS ?? timeoutFor(durationS),
+      problems: 'problem' in way ? [way.problem] : [],
+    };
+  },
+  control(step, leg, robot) {
+    const unit = sensorOf(step, robot);
+    const lineIs = step.darker ? 'darker' : 'lighter';
+    const { enterShare, leaveShare } =
+      unit === null ? { enterShare: 0, leaveShare: 0 } : lineShares(unit.behaviour, lineIs);
+    return settled(
+      controlToLine(
+        {
+          of: unit && { unitId: unit.id, channel: 'light' },
+          enter: enterShare,
+          leave: leaveShare,
+          lineIs,
+          count: step.count,
+          on: step.on,
+          speedMPerS: step.back ? -step.speedMPerS : step.speedMPerS,
+          keep: heldHeading(step, leg),
+          timeoutS: leg.timeoutS,
+        },
+        robot,
+      ),
+    );
+  },
+  asPlanned: ({ timeoutS }) => ({ timeoutS }),
+  drives: true,
+  inProgram: drivenInProgram<ToLineStep>(),
+};
