@@ -88,6 +88,7 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
   },
   'colour-classes': {
     kind: 'colour-classes',
+    references: null,
     representation: 'hue',
     rules: [
       { name: 'red', sentence: 'red: hue between 340 and 20.' },

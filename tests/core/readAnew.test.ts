@@ -153,3 +153,63 @@ describe('several units in one table', () => {
     expect(colourStudy(bench(0), SAID)?.sentences.next).not.toContain('old one');
   });
 });
+
+describe('white and black references', () => {
+  const BACK = {
+    white: [0.9, 0.9, 0.9],
+    'dark floor': [0.05, 0.05, 0.05],
+    red: [0.8, 0.15, 0.1],
+    yellow: [0.8, 0.6, 0.15],
+    green: [0.2, 0.6, 0.25],
+  } as const;
+  /** Three lamps of different colours, each over a dark level of its own: what a sensor counts is back · lamp + dark. */
+  const LAMPS = {
+    day: { tint: [200, 210, 230], dark: 6 },
+    bulb: { tint: [240, 160, 80], dark: 12 },
+    hall: { tint: [120, 150, 110], dark: 20 },
+  } as const;
+  const readings = () => {
+    const { normal } = otherNoise(12);
+    return Object.entries(LAMPS).flatMap(([light, { tint, dark }]) =>
+      Object.entries(BACK).flatMap(([name, back]) =>
+        Array.from({ length: 8 }, () => {
+          const [red = 0, green = 0, blue = 0] = back.map((share, k) =>
+            Math.round(share * (tint[k] ?? 0) + dark + normal()),
+          );
+          return {
+            ...{ name, light, red, green, blue, clear: null, hue: null, saturation: null },
+            ...{ value: null, says: '', distanceM: null, unit: '' },
+          };
+        }),
+      ),
+    );
+  };
+  const SAID = { shows: 'rgb', full: 255, fullHue: null, fullShare: null } as const;
+
+  it('make lamps that differ tell the same: what each colour gives back of the light', () => {
+    const told = colourStudy(readings(), { ...SAID, white: 'white', black: 'dark floor' });
+    for (const { name, reading } of told?.samples ?? []) {
+      if (reading.kind !== 'rgb') continue;
+      const back = BACK[name as keyof typeof BACK];
+      // Of white, over the dark floor: (back − 0.05) / (0.9 − 0.05), whichever the lamp.
+      expect(Math.abs(reading.red - (back[0] - 0.05) / 0.85)).toBeLessThan(0.07);
+      expect(Math.abs(reading.green - (back[1] - 0.05) / 0.85)).toBeLessThan(0.07);
+    }
+    expect(told?.references?.white).toHaveLength(3);
+    expect(told?.scale.counts).toBe(100);
+    // White reads about 100 of 100, and that is no end of a scale.
+    expect(told?.found.clipped).toEqual([]);
+    const without = colourStudy(readings(), SAID);
+    expect(without?.references).toBeNull();
+    expect(told?.found.errorRate.value).toBeLessThanOrEqual(without?.found.errorRate.value ?? 0);
+    expect(told?.found.againstRules).toBe(0);
+  });
+
+  it('a white that is no lighter than black, or was not read, is none', () => {
+    const same = colourStudy(readings(), { ...SAID, white: 'dark floor', black: 'white' });
+    expect(same?.references).toBeNull();
+    expect(colourStudy(readings(), { ...SAID, white: 'paper', black: '' })?.references).toBeNull();
+    const noBlack = colourStudy(readings(), { ...SAID, white: 'white', black: '' });
+    expect(noBlack?.references?.black).toEqual([0, 0, 0]);
+  });
+});

@@ -135,6 +135,15 @@ test('colours by typing hues and from a file: inequalities over the seam, and wh
   await expect(verdict(page)).toContainText('red, green, blue, yellow, white, dark floor', {
     ignoreCase: true,
   });
+  // By references the numbers are percent of white.
+  await page.getByText(/^How the sensor counts/).click();
+  await page.getByLabel('White reference').selectOption('white');
+  await page.getByLabel('Black reference').selectOption('dark floor');
+  await expect(
+    page.getByText(/percent of white here: .* Over white it read \d+, \d+, \d+/),
+  ).toBeVisible();
+  await page.getByLabel('White reference').selectOption('none');
+  await expect(page.getByText('percent of white')).toHaveCount(0);
   await open(page, `/bench/colours?robot=${PIPIT}&new`);
   await page.getByText(/^How the sensor counts/).click();
   await page.getByRole('radio', { name: 'hue alone' }).check();

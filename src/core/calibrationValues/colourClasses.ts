@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 const words = (most: number) => z.string().max(most);
+const counts = z.tuple([z.number(), z.number(), z.number()]);
 const share = z.number().min(0).max(1);
 
 /** By which inequalities a program tells colours apart, and how often readings were mistaken. */
@@ -12,6 +13,8 @@ export const colourClassesValue = z.strictObject({
     .array(z.strictObject({ name: words(40), sentence: words(400) }))
     .min(2)
     .max(40),
+  /** What red, green and blue read over white and black, where the rules are told in percent of white; null: in counts. */
+  references: z.strictObject({ white: counts, black: counts }).nullable().default(null),
   errorRate: share,
   errorHigh95: share,
   n: z.number().int().min(4),

@@ -5,9 +5,12 @@ import { counted, errorLength, percent } from '../text/quantities';
 import { oneIn } from '../text/oneIn';
 import { colourClasses, type ColourClasses } from './colourClasses';
 import { samplesOf, type ColourReadOff, type SaidScale } from './colourTrials';
+import { clippedIn } from './conditions';
 import type { ColourSample } from './reading';
+import { byReferences, type ReferenceNames, type References } from './references';
 import type { ColourScale } from './scale';
 
+const PERCENT = 100;
 /** Fewer readings of a colour say little of how it spreads. */
 const FEW_EACH = 5;
 /** A share that is mistaken without being told of. */
@@ -17,6 +20,10 @@ export interface ColourStudy {
   found: ColourClasses;
   samples: readonly ColourSample[];
   scale: ColourScale;
+  /** The same as they were counted, without references. */
+  counted: { samples: readonly ColourSample[]; scale: ColourScale };
+  /** By what references readings are told, in counts; null: as they are counted. */
+  references: References | null;
   sentences: ThreeSentences;
 }
 
@@ -98,15 +105,32 @@ function nextSentence(found: ColourClasses): string {
 /** What readings of colours say, in three sentences; null until there are two readings each of two. */
 export function colourStudy(
   readings: readonly ColourReadOff[],
-  said: SaidScale,
+  said: SaidScale & Partial<ReferenceNames>,
 ): ColourStudy | null {
-  const { samples, scale } = samplesOf(readings, said);
-  const found = colourClasses(samples, scale);
-  if (found === null) return null;
+  const counted = samplesOf(readings, said);
+  const { white = '', black = '' } = said;
+  const told = said.shows === 'rgb' ? byReferences(counted.samples, { white, black }) : null;
+  const samples = told?.samples ?? counted.samples;
+  // Told by references they are percent of white.
+  const scale = told === null ? counted.scale : { ...counted.scale, counts: PERCENT };
+  const inCounts = (shares: [number, number, number]) =>
+    shares.map((share) => share * counted.scale.counts) as [number, number, number];
+  const classes = colourClasses(samples, scale);
+  if (classes === null) return null;
+  // What stands at the end of the scale does so as it is counted.
+  const found = {
+    ...classes,
+    clipped: clippedIn(classes.confusion.names, counted.samples),
+  };
   return {
     found,
     samples,
     scale,
+    counted,
+    references: told && {
+      white: inCounts(told.references.white),
+      black: inCounts(told.references.black),
+    },
     sentences: {
       found: foundSentence(found),
       means: meansSentence(found),

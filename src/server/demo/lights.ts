@@ -168,6 +168,8 @@ export async function loadLights(db: TeamDatabase, robotId: string): Promise<voi
       full: 255,
       fullHue: null,
       fullShare: null,
+      white: '',
+      black: '',
       divisor: 2,
       keepsTo: 100,
     },

@@ -53,6 +53,8 @@ export const COLOUR_LIST = {
   full: largest('Largest count, if known', 'of red, green, blue; null: as the readings show'),
   fullHue: largest('A whole turn of hue is', 'null: 360'),
   fullShare: largest('Largest saturation and value', 'null: as the readings show'),
+  white: text({ label: 'White reference', about: 'one of the colours; empty: none', default: '' }),
+  black: text({ label: 'Black reference', about: 'one of the colours; empty: none', default: '' }),
   divisor: largest('Your program divides each count by', 'null: it uses counts as they are'),
   keepsTo: largest('And keeps it to at most', 'null: it cuts nothing off'),
 };

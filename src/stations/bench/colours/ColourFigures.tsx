@@ -1,10 +1,11 @@
 import type { ColourStudy } from '../../../core/colourClasses/colourStudy';
 import { underText } from '../../../core/colourClasses/colourStudy';
+import { number } from '../../../core/text/quantities';
 import { oneIn } from '../../../core/text/oneIn';
 import { Table } from '../../../ui/Table';
 
 /** The inequalities of each colour, as they are typed into a program. */
-export function Rules({ study: { found } }: { study: ColourStudy }) {
+export function Rules({ study: { found, references } }: { study: ColourStudy }) {
   return (
     <section aria-label="What to type in">
       <h2>What to type in</h2>
@@ -13,6 +14,13 @@ export function Rules({ study: { found } }: { study: ColourStudy }) {
           <li key={name}>{sentence}</li>
         ))}
       </ul>
+      {references !== null && (
+        <p>
+          Red, green and blue are percent of white here: (what it reads − black) / (white − black) ×
+          100. Over white it read {references.white.map((one) => number(one)).join(', ')}, over
+          black {references.black.map((one) => number(one)).join(', ')}.
+        </p>
+      )}
       <p className="faint">Try them in this order, and take anything else for none of them.</p>
     </section>
   );

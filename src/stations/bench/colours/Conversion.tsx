@@ -16,8 +16,9 @@ interface Props {
 }
 
 /** What the team's program makes of the counts: divided, and kept to a largest number. */
-export function Conversion({ study: { samples, scale }, conditions, onChange }: Props) {
+export function Conversion({ study: { counted }, conditions, onChange }: Props) {
   const { divisor, keepsTo } = conditions;
+  const { samples, scale } = counted;
   const found = useMemo(
     () =>
       keepsTo === null

@@ -14,6 +14,7 @@ import type {
 } from '../../../formats/benchRecords';
 import { Notice } from '../../../ui/Notice';
 import { ChoiceField } from '../../../ui/fields/ChoiceField';
+import { Select } from '../../../ui/fields/Select';
 import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import type { BenchProps } from '../procedure';
@@ -59,6 +60,11 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
   // Each reading is judged by all others: that may come a moment after it was typed.
   const judged = useDeferredValue(used);
   const study = useMemo(() => colourStudy(judged, conditions), [judged, conditions]);
+  const names = [...new Set(used.map(({ name }) => name))];
+  const referenceOptions = [
+    { value: '', label: 'none' },
+    ...names.map((name) => ({ value: name, label: name })),
+  ];
   const takeFile = (readings: ColourTrialRecord[]) => {
     // A file in another form than what was typed is what is looked at.
     const [form] = readings.flatMap((one) => formOfReading(one) ?? []);
@@ -105,6 +111,19 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
               value={conditions.shows}
               onChange={(shows) => setConditions({ shows })}
             />
+            {conditions.shows === 'rgb' && (
+              <div className={styles.fields}>
+                {(['white', 'black'] as const).map((key) => (
+                  <Select
+                    key={key}
+                    label={COLOUR_LIST[key].label}
+                    value={conditions[key]}
+                    options={referenceOptions}
+                    onChange={(name) => setConditions({ [key]: name })}
+                  />
+                ))}
+              </div>
+            )}
             <div className={styles.fields}>
               {SCALES_OF[conditions.shows].map((key) => (
                 <ValueField
@@ -150,7 +169,7 @@ export default function Station({ robot, trials: loaded, lists }: Props) {
         />
       )}
       apply={{
-        value: study !== null && hasSensor ? calibrationFromColours(study.found) : null,
+        value: study !== null && hasSensor ? calibrationFromColours(study) : null,
         evidence: used,
         label: 'Apply these…',
         applied: 'These hold from now on.',

@@ -21,7 +21,7 @@ export const colours: Procedure = {
       const study = colourStudy(used, conditions);
       const [sensor] = devicesOf(facts.robot.robot, 'colour sensor');
       const isUsable = study !== null && sensor !== undefined;
-      return { value: isUsable ? calibrationFromColours(study.found) : null, raw: used };
+      return { value: isUsable ? calibrationFromColours(study) : null, raw: used };
     }),
   props: (facts) => openedList(facts, 'colours', newColourTrials),
 };

@@ -15,6 +15,8 @@ export const newColourTrials = (id: string, robotId: string): ColourTrials => ({
     full: null,
     fullHue: null,
     fullShare: null,
+    white: '',
+    black: '',
     divisor: null,
     keepsTo: null,
   },
