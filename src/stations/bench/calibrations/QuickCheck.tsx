@@ -15,7 +15,7 @@ import { benchLength } from '../../../core/text/quantities';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
 import { Confirm } from '../apply/Confirm';
 import { ConfirmDrives } from '../straight/ConfirmDrives';
-import { ConfirmTurns } from '../turns/ConfirmTurns';
+import { ConfirmTurns } from '../../afterApplying/ConfirmTurns';
 
 interface Props {
   calibration: SavedCalibration;

@@ -24,7 +24,7 @@ import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
 import { CommandTable } from './CommandTable';
 import { Conditions } from './Conditions';
-import { ConfirmTurns } from './ConfirmTurns';
+import { ConfirmTurns } from '../../afterApplying/later';
 import { PlanTable } from './PlanTable';
 import { TrialQuestion } from './TrialQuestion';
 import { ZeroOrCount } from './ZeroOrCount';

@@ -1,11 +1,11 @@
-import { TURN_ENTRY } from '../../../core/trials/turn';
-import { judgeConfirmation, type ConfirmationTurn } from '../../../core/calibration/confirm';
-import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
-import { leadFor } from '../../../core/calibrationValues/turnStop';
-import { degreesFromRadians, radiansFromDegrees } from '../../../core/geometry/angle';
-import { degrees, number } from '../../../core/text/quantities';
-import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import { Confirm, type Asked } from '../apply/Confirm';
+import { TURN_ENTRY } from '../../core/trials/turn';
+import { judgeConfirmation, type ConfirmationTurn } from '../../core/calibration/confirm';
+import type { TurnsCalibration } from '../../core/calibrationValues/turns';
+import { leadFor } from '../../core/calibrationValues/turnStop';
+import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
+import { degrees, number } from '../../core/text/quantities';
+import type { SavedCalibration, SavedCalibrationChange } from '../../formats/benchRecords';
+import { Confirm, type Asked } from '../bench/apply/Confirm';
 
 interface Props {
   calibration: SavedCalibration;
