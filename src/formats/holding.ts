@@ -5,8 +5,13 @@ export type SavedCalibrationOf<K extends CalibrationKind> = Omit<SavedCalibratio
   value: CalibrationOf<K>;
 };
 
-/** Those that hold for a robot, by their kinds. */
-export type HoldingCalibrations = { [K in CalibrationKind]?: SavedCalibrationOf<K> };
+/** Those that hold for a robot, by their kinds: of the units of a kind, that of the first. */
+export type HoldingCalibrations = { [K in CalibrationKind]?: SavedCalibrationOf<K> } & {
+  /** Those of the others; what each says names its unit. */
+  ofOtherUnits: SavedCalibration[];
+};
 
-export const allHeld = (holding: HoldingCalibrations): SavedCalibration[] =>
-  Object.values(holding).filter((one) => one !== undefined);
+export const allHeld = ({ ofOtherUnits, ...ofFirst }: HoldingCalibrations): SavedCalibration[] => [
+  ...Object.values(ofFirst).filter((one) => one !== undefined),
+  ...ofOtherUnits,
+];

@@ -1,4 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { calibrationValueSchema } from '../../src/core/calibration/calibration';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { calibrationOfUnit } from '../../src/core/calibration/ofUnit';
 import { belongsTo, deviceFor } from '../../src/core/calibration/holding';
 import { changedParts, staleSince } from '../../src/core/calibration/robotChanges';
 import type { Robot } from '../../src/core/robot/robot';
@@ -69,4 +72,51 @@ it('turns, track and wheels are the whole robot’s, whatever sensor it has', ()
   const turns = { robotId: 'first', unitId: null };
   expect(belongsTo(turns, 'turns', on('first', sensing(SPARE)))).toBe(true);
   expect(belongsTo(turns, 'drive', on('second', sensing(SPARE)))).toBe(false);
+});
+
+describe('two light sensors', () => {
+  const seeing = (...ids: string[]): Robot => ({
+    ...withoutDevices(pipit, 'light sensor'),
+    units: [
+      ...withoutDevices(pipit, 'light sensor').units,
+      ...ids.map((id) => deviceSchema.parse({ id, kind: 'light sensor', label: id, port: id })),
+    ],
+  });
+  const threshold = (lineReads: number) =>
+    calibrationValueSchema.parse({
+      kind: 'light-threshold',
+      venue: '',
+      lighting: '',
+      full: 100,
+      lineIs: 'darker',
+      threshold: 40,
+      enter: 38,
+      leave: 42,
+      lineReads,
+      lineSd: 1,
+      floorReads: 70,
+      floorSd: 1,
+      readingSd: 1,
+      step: 1,
+      errorRate: 0,
+      errorHigh95: 0.001,
+      heightM: null,
+      n: 20,
+    });
+
+  it('each hold a threshold of their own, and each is computed with by its own', () => {
+    const robot = seeing(OLD, SPARE);
+    const [own, other] = [threshold(10), { ...threshold(25), unitId: SPARE }];
+    const shares = fittedRobot(robot, [own, other]).robot.units.flatMap((unit) =>
+      unit.kind === 'light sensor' ? [unit.behaviour.lineShare] : [],
+    );
+    expect(shares).toEqual([0.1, 0.25]);
+    expect(calibrationOfUnit([own, other], 'light-threshold', robot, OLD)).toBe(own);
+    expect(calibrationOfUnit([own, other], 'light-threshold', robot, SPARE)).toBe(other);
+    // Nothing holds for the first: what the other reads is not taken for it.
+    expect(calibrationOfUnit([other], 'light-threshold', robot, OLD)).toBeNull();
+    const line = { robotId: 'first', unitId: SPARE };
+    expect(belongsTo(line, 'light-threshold', on('first', robot))).toBe(false);
+    expect(belongsTo(line, 'light-threshold', on('first', robot), SPARE)).toBe(true);
+  });
 });

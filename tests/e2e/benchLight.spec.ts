@@ -265,3 +265,36 @@ test('before the runs of a route that goes by light it says where its threshold 
   await warned.getByRole('link', { name: 'Read line and floor' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Line and floor');
 });
+
+test('two light sensors: each holds a threshold of its own, and with both the stand-in squares on a line', async ({
+  corvat: page,
+}) => {
+  await open(page, `/robot?robot=${PIPIT}`);
+  await page.getByRole('button', { name: '+ light sensor' }).click();
+  const added = page.getByRole('group', { name: 'L2', exact: true });
+  await added.getByRole('button', { name: 'More of L2' }).click();
+  await added.getByLabel('Ahead of the axle').fill('90');
+  await added.getByLabel('Left of the middle').fill('60');
+  await page.getByRole('button', { name: 'Save the robot' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await open(page, `/bench/light?robot=${PIPIT}&new`);
+  await page.getByRole('radio', { name: 'L2' }).check();
+  await type(page, [30, 31, 30, 29, 30]);
+  await type(page, [80, 81, 79, 80, 80]);
+  await page.getByRole('button', { name: /^Apply this to / }).click();
+  await page.getByRole('button', { name: 'Apply from now on' }).click();
+  await expect(page.getByText('This holds from now on.')).toBeVisible();
+  await open(page, '/bench/calibrations');
+  const second = page.getByRole('region', { name: /^line and floor, / });
+  await expect(second).toContainText('it reads 30, the floor 80');
+  await expect(page.getByTestId('holds-light-threshold')).not.toContainText('the floor 80');
+  await act(page, { do: 'set-clock', rate: 0 }, { do: 'power-on', inHand: false });
+  await open(page, `/bench/line-square?robot=${PIPIT}&new`);
+  await page.getByRole('button', { name: 'Let the stand-in square' }).click();
+  await pass(page, 20);
+  await expect(verdict(page)).toContainText('Squared at 10 cm/s');
+  await open(page, '/bench/calibrations');
+  await second.getByRole('button', { name: 'Go back to the one before' }).click();
+  await expect(second).toBeHidden();
+  await expect(page.getByTestId('holds-light-threshold')).toContainText('the line at');
+});

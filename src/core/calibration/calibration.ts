@@ -32,6 +32,12 @@ const KEPT = {
     .literal('earlier')
     .optional()
     .describe('by a method that claimed to know more than its trials had told'),
+  unitId: z
+    .string()
+    .min(1)
+    .max(40)
+    .optional()
+    .describe('the unit that was measured, where it is not the first of its kind on the robot'),
 };
 
 const anyKind = z.discriminatedUnion('kind', [

@@ -17,9 +17,12 @@ export interface FittedRobot {
  * are simulated on the measured track and wheels.
  */
 export function fittedRobot(record: Robot, values: readonly CalibrationValue[]): FittedRobot {
-  const robot = CALIBRATION_KINDS.reduce((fitted, { kind, fit }) => {
-    const value = calibrationOf(values, kind);
-    return value === null ? fitted : fit(fitted, value, values);
-  }, record);
+  const robot = CALIBRATION_KINDS.reduce(
+    (fitted, { kind, fit }) =>
+      values
+        .filter((value) => value.kind === kind)
+        .reduce((so, value) => fit(so, value, values), fitted),
+    record,
+  );
   return { robot, turns: calibrationOf(values, 'turns') };
 }

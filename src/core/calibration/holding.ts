@@ -10,11 +10,15 @@ export interface Belonging {
   unitId: string | null;
 }
 
-/** The unit of a robot to which a kind of calibration belongs: the one in use; null for the whole robot's. */
-export function deviceFor(robot: Pick<Robot, 'units'>, kind: CalibrationKind): string | null {
+/** The units of a robot of which a kind of calibration can be, the one in use first; none for the whole robot's. */
+export function devicesFor(robot: Pick<Robot, 'units'>, kind: CalibrationKind): string[] {
   const { unit } = kindOfCalibration(kind);
-  return unit === null ? null : (devicesOf(robot, unit)[0]?.id ?? null);
+  return unit === null ? [] : devicesOf(robot, unit).map(({ id }) => id);
 }
+
+/** The unit of a robot to which a kind of calibration belongs: the one in use; null for the whole robot's. */
+export const deviceFor = (robot: Pick<Robot, 'units'>, kind: CalibrationKind): string | null =>
+  devicesFor(robot, kind)[0] ?? null;
 
 /** Ids that were made for one unit alone; those of earlier records only tell the units of one robot apart. */
 const ONE_OF_ITS_KIND = /^[0-9A-HJKMNP-TV-Z]{26}$/;
@@ -26,16 +30,21 @@ export const movableDevices = ({ units }: Pick<Robot, 'units'>): string[] =>
 /**
  * Whether what was measured holds for a robot as it is now: what belongs to a unit goes with it, wherever it was
  * measured, and stays away with it.
+ *
+ * @param ofUnit the unit that is meant: without it the one in use
  */
 export function belongsTo(
   { robotId, unitId }: Belonging,
   kind: CalibrationKind,
   robot: { id: string; robot: Pick<Robot, 'units'> },
+  ofUnit = deviceFor(robot.robot, kind),
 ): boolean {
   const { unit } = kindOfCalibration(kind);
   if (unit === null) return robotId === robot.id;
-  const inUse = deviceFor(robot.robot, kind);
-  if (inUse === null) return false;
-  if (unitId === null) return robotId === robot.id;
-  return unitId === inUse && (robotId === robot.id || movableDevices(robot.robot).includes(unitId));
+  if (ofUnit === null) return false;
+  // Made before units were told apart: taken as that of the first.
+  if (unitId === null) return robotId === robot.id && ofUnit === deviceFor(robot.robot, kind);
+  return (
+    unitId === ofUnit && (robotId === robot.id || movableDevices(robot.robot).includes(unitId))
+  );
 }

@@ -3,6 +3,11 @@ import type { CalibrationValue } from './calibration';
 import type { DeviceKindName } from '../devices/registry';
 import type { RobotPart } from './parts';
 
+/** What is said of a unit other than the first of its kind names it. */
+export interface OfUnit {
+  unitId?: string | undefined;
+}
+
 /** All that is known of a kind of calibration, but for its schema, which stands beside it. */
 export interface CalibrationKindOf<V extends { kind: string }> {
   kind: V['kind'];
@@ -22,5 +27,5 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   /** In a line: what is computed with. */
   describe(value: V): string;
   /** The robot as it was measured, by this and all that holds: in place of what a ruler or nobody said. */
-  fit(robot: Robot, value: V, all: readonly CalibrationValue[]): Robot;
+  fit(robot: Robot, value: V & OfUnit, all: readonly CalibrationValue[]): Robot;
 }

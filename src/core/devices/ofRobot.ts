@@ -68,18 +68,23 @@ const withBehaviour = <R extends WithDevices, Kind extends Device['kind']>(
         ),
       };
 
-/** The same robot with something else about the first unit of a kind; one without stays as it is. */
-export const withFirst = <R extends WithDevices, Kind extends Device['kind']>(
+/** The same robot with something else about a unit, the first of its kind where none is named; one without stays as it is. */
+export const withDevice = <R extends WithDevices, Kind extends Device['kind']>(
   robot: R,
   kind: Kind,
+  unitId: string | undefined,
   change: Partial<DeviceOf<Kind>['behaviour']>,
-): R => withBehaviour(robot, devicesOf(robot, kind)[0], change);
+): R => {
+  const units = devicesOf(robot, kind);
+  const meant = unitId === undefined ? units[0] : units.find(({ id }) => id === unitId);
+  return withBehaviour(robot, meant, change);
+};
 
 /** The same robot with something else about its heading sensor; one without stays as it is. */
 export const withHeading = <R extends WithDevices>(
   robot: R,
   change: Partial<DeviceOf<'heading sensor'>['behaviour']>,
-): R => withFirst(robot, 'heading sensor', change);
+): R => withDevice(robot, 'heading sensor', undefined, change);
 
 /** The same robot with something else about the distance sensor that looks ahead. */
 export const withDistance = <R extends WithDevices>(

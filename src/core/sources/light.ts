@@ -1,6 +1,6 @@
 import { goesBy } from '../steps/goesBy';
 import { calibrationOf } from '../calibration/find';
-import { devicesOf, withFirst } from '../devices/ofRobot';
+import { devicesOf, withDevice } from '../devices/ofRobot';
 import { percent } from '../text/quantities';
 import { guess, onRobot, plusMinusShare, type Source } from './source';
 
@@ -30,14 +30,16 @@ export const LIGHT: readonly Source[] = [
     },
     within: plusMinusShare,
     sample: (one, share) =>
-      onRobot(one, (robot) => {
-        const [sensor] = devicesOf(robot, 'light sensor');
-        if (sensor === undefined) return robot;
-        const { floorShare, lineShare } = sensor.behaviour;
-        return withFirst(robot, 'light sensor', {
-          floorShare: shareOf(floorShare * (1 + share)),
-          lineShare: shareOf(lineShare * (1 + share)),
-        });
-      }),
+      onRobot(one, (robot) =>
+        // One room, one light: it is the same for every sensor of the robot.
+        devicesOf(robot, 'light sensor').reduce(
+          (lit, { id, behaviour: { floorShare, lineShare } }) =>
+            withDevice(lit, 'light sensor', id, {
+              floorShare: shareOf(floorShare * (1 + share)),
+              lineShare: shareOf(lineShare * (1 + share)),
+            }),
+          robot,
+        ),
+      ),
   },
 ];

@@ -2,7 +2,7 @@ import type { HoldingCalibrations } from '../../formats/holding';
 import { Op, type Order, type Transaction } from 'sequelize';
 import type { z } from 'zod';
 import type { CalibrationKind, CalibrationValue } from '../../core/calibration/calibration';
-import { belongsTo, movableDevices } from '../../core/calibration/holding';
+import { belongsTo, devicesFor, movableDevices } from '../../core/calibration/holding';
 import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import {
   calibrationChangeRecord,
@@ -163,28 +163,45 @@ export async function calibrationValues(
 /** Which calibration of each kind holds now. */
 export type CurrentCalibrations<C> = Partial<Record<CalibrationKind, C>>;
 
+/** All that was made, and which held when, the newest first. */
+interface Made<C extends { id: string }> {
+  calibrations: readonly C[];
+  journal: readonly Omit<z.output<typeof line>, 'checked' | 'changedAt'>[];
+}
+
+/** What holds of a kind; of a unit, where it is a unit's. */
+function holds<C extends { id: string }>(
+  { calibrations, journal }: Made<C>,
+  kind: CalibrationKind,
+  record: RobotRecord,
+  unitId?: string,
+): C | undefined {
+  const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, record, unitId));
+  return calibrations.find(({ id }) => id === line?.calibrationId);
+}
+
 /** Those that hold for a robot with the units that are in use on it. */
 export function currentOf<C extends { id: string }>(
-  {
-    calibrations,
-    journal,
-  }: {
-    calibrations: readonly C[];
-    journal: readonly Omit<z.output<typeof line>, 'checked' | 'changedAt'>[];
-  },
+  made: Made<C>,
   record: RobotRecord,
 ): CurrentCalibrations<C> {
   const current: CurrentCalibrations<C> = {};
   for (const { kind } of CALIBRATION_KINDS) {
-    const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, record));
-    const holds = calibrations.find(({ id }) => id === line?.calibrationId);
-    if (holds !== undefined) current[kind] = holds;
+    const one = holds(made, kind, record);
+    if (one !== undefined) current[kind] = one;
   }
   return current;
 }
 
-/** The same with what each says: a row is of the kind that its value is. */
-export const holdingOf = (
-  known: Parameters<typeof currentOf<SavedCalibration>>[0],
-  record: RobotRecord,
-): HoldingCalibrations => currentOf(known, record) as HoldingCalibrations;
+/** The same with what each says, and those of a robot's other units: a row is of the kind that its value is. */
+export function holdingOf(made: Made<SavedCalibration>, record: RobotRecord): HoldingCalibrations {
+  const ofOtherUnits = CALIBRATION_KINDS.flatMap(({ kind }) =>
+    devicesFor(record.robot, kind)
+      .slice(1)
+      .flatMap((unitId) => {
+        const one = holds(made, kind, record, unitId);
+        return one === undefined ? [] : [{ ...one, value: { ...one.value, unitId } }];
+      }),
+  );
+  return { ...currentOf(made, record), ofOtherUnits } as HoldingCalibrations;
+}

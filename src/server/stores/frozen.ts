@@ -1,7 +1,8 @@
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import { frozenSchema, type Frozen } from '../../formats/frozen';
 import type { TeamDatabase } from '../database';
-import { calibrationsOf, currentOf } from './calibrations';
+import { allHeld } from '../../formats/holding';
+import { calibrationsOf, holdingOf } from './calibrations';
 import { findCourse } from './courses';
 import { findRobot } from './robots';
 import { findRoute, findVersion } from './routes';
@@ -16,13 +17,13 @@ export async function freeze(db: TeamDatabase, routeVersionId: string): Promise<
     findRobot(db, route.robotId),
   ]);
   if (!course || !robot) return null;
-  const current = currentOf(await calibrationsOf(db, robot), robot);
+  const held = allHeld(holdingOf(await calibrationsOf(db, robot), robot));
   const plan = planRoute(version.route, robot.robot, course.table);
   return {
     target: plannedEnd(version.route, plan),
     table: course.table,
     robot: robot.robot,
-    calibrationIds: Object.values(current).map(({ id }) => id),
+    calibrationIds: held.map(({ id }) => id),
   };
 }
 

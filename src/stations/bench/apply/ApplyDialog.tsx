@@ -17,6 +17,8 @@ interface Props {
   evidence: CalibrationRecord['evidence'];
   surface: string | null;
   battery: string | null;
+  /** The unit that was measured; left out: the first of its kind. */
+  unitId?: string | undefined;
   /** What it will change. */
   children: ReactNode;
   onApplied(calibration: SavedCalibration): void;
@@ -25,7 +27,7 @@ interface Props {
 
 /** Let a result hold from now on: what it changes, why, and who says so. It can be taken back. */
 export function ApplyDialog(props: Props) {
-  const { robot, value, evidence, surface, battery, children, onApplied, onClose } = props;
+  const { robot, value, evidence, surface, battery, unitId, children, onApplied, onClose } = props;
   const [said, setSaid] = useState({ reason: '', who: '' });
   const [problem, setProblem] = useState<string | null>(null);
   const [saving, setSaving] = useState(false);
@@ -38,7 +40,7 @@ export function ApplyDialog(props: Props) {
     try {
       const { calibration } = await letHold(
         robot,
-        { value, evidence, surface, battery },
+        { value, evidence, surface, battery, unitId },
         ids,
         said,
       );

@@ -14,6 +14,8 @@ export interface Measured {
   evidence: CalibrationRecord['evidence'];
   surface: string | null;
   battery: string | null;
+  /** The unit that was measured; left out: the first of its kind. */
+  unitId?: string | undefined;
 }
 
 /** Made once by whoever asks, so that asking again after a lost answer applies it once. */
@@ -25,11 +27,11 @@ export interface ApplyIds {
 /** Lets something measured hold from now on. */
 export function letHold(
   robot: RobotRecord,
-  { value, evidence, surface, battery }: Measured,
+  { value, evidence, surface, battery, unitId }: Measured,
   ids: ApplyIds,
   { reason, who }: { reason: string; who: string },
 ): Promise<{ calibration: SavedCalibration; change: SavedCalibrationChange }> {
-  const whose = { robotId: robot.id, unitId: deviceFor(robot.robot, value.kind) };
+  const whose = { robotId: robot.id, unitId: unitId ?? deviceFor(robot.robot, value.kind) };
   return post('/api/calibrations', {
     calibration: { id: ids.calibration, ...whose, value, evidence, surface, battery },
     change: {

@@ -3,15 +3,9 @@ import { dayAndClockOf } from '../../../ui/dates';
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import type { CalibrationKind } from '../../../core/calibration/calibration';
-import {
-  CALIBRATION_KINDS,
-  describeCalibration,
-  kindOfCalibration,
-} from '../../../core/calibration/registry';
-import { belongsTo, deviceFor } from '../../../core/calibration/holding';
+import { describeCalibration, kindOfCalibration } from '../../../core/calibration/registry';
 import type { Freshness } from '../../../core/text/freshness';
 import type { SavedCalibration, SavedCalibrationChange } from '../../../formats/benchRecords';
-import type { RobotRecord } from '../../../formats/records';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice, Toast } from '../../../ui/Notice';
@@ -19,6 +13,7 @@ import { Table } from '../../../ui/Table';
 import { useToast } from '../../../ui/useToast';
 import { putRecord, sentenceOf } from '../../api';
 import type { Waiting } from '../waiting';
+import { linesOf, placesOf, type Place } from './places';
 import { hasQuickCheck, QuickCheck } from './QuickCheck';
 import { WaitingToHold } from './WaitingToHold';
 import { RouteChanges } from '../apply/RouteChanges';
@@ -35,12 +30,7 @@ interface Props extends BenchProps {
 }
 
 /** The line of the journal before the one that holds: where one action goes back to. */
-function previousOf(
-  kind: CalibrationKind,
-  journal: readonly SavedCalibrationChange[],
-  robot: RobotRecord,
-) {
-  const lines = journal.filter((line) => line.kind === kind && belongsTo(line, kind, robot));
+function previousOf(lines: readonly SavedCalibrationChange[]) {
   const now = lines[0]?.calibrationId ?? null;
   return lines.find(({ calibrationId }) => calibrationId !== now)?.calibrationId ?? null;
 }
@@ -53,11 +43,16 @@ export default function Station(props: Props) {
   const [waiting, setWaiting] = useState(props.waiting);
   const [journal, setJournal] = useState(props.journal);
   const [problem, setProblem] = useState<string | null>(null);
-  const [checking, setChecking] = useState<CalibrationKind | null>(null);
+  const [checking, setChecking] = useState<string | null>(null);
   const [toast, tell] = useToast();
-  const holding = (kind: CalibrationKind) => {
-    const line = journal.find((one) => one.kind === kind && belongsTo(one, kind, robot));
+  const places = placesOf(robot);
+  const holdsAt = (place: Place) => {
+    const [line] = linesOf(place, journal, robot);
     return calibrations.find(({ id }) => id === line?.calibrationId);
+  };
+  const holding = (wanted: CalibrationKind) => {
+    const place = places.find(({ kind, isOther }) => kind === wanted && !isOther);
+    return place && holdsAt(place);
   };
   const isFresh = (kind: CalibrationKind) =>
     setValidity((old) => ({ ...old, [kind]: { text: 'today', state: 'fresh' } }));
@@ -65,15 +60,16 @@ export default function Station(props: Props) {
     if (unitId === null) return '';
     return `, ${robot.robot.units.find(({ id }) => id === unitId)?.label ?? 'a unit that is not on it now'}`;
   };
-  const revert = async (kind: CalibrationKind) => {
+  const revert = async (place: Place) => {
+    const { kind } = place;
     setProblem(null);
-    const calibrationId = previousOf(kind, journal, robot);
+    const calibrationId = previousOf(linesOf(place, journal, robot));
     const previous = calibrations.find(({ id }) => id === calibrationId);
     try {
       const line = await putRecord<SavedCalibrationChange>('calibration-changes', {
         id: ulid(),
         robotId: robot.id,
-        unitId: previous === undefined ? deviceFor(robot.robot, kind) : previous.unitId,
+        unitId: previous === undefined ? place.unitId : previous.unitId,
         kind,
         calibrationId,
         reason: calibrationId === null ? 'Taken back: none holds' : 'Gone back to the one before',
@@ -88,13 +84,15 @@ export default function Station(props: Props) {
   const held = holding('turns');
   const turns = calibrationOf(held === undefined ? [] : [held.value], 'turns');
   // What is only typed is no gap while nobody has tuned it.
-  const shownKinds = CALIBRATION_KINDS.filter(
-    ({ kind, isOnlyTyped }) => isOnlyTyped === undefined || holding(kind) !== undefined,
+  const shown = places.filter(
+    (place) =>
+      (!place.isOther && kindOfCalibration(place.kind).isOnlyTyped === undefined) ||
+      holdsAt(place) !== undefined,
   );
   return (
     <>
       <p className={styles.headline}>
-        {CALIBRATION_KINDS.some(({ kind }) => holding(kind) !== undefined)
+        {places.some((place) => holdsAt(place) !== undefined)
           ? `What ${robot.name} is computed with now.`
           : `Nothing is measured of ${robot.name} yet: the Course computes with its record.`}
       </p>
@@ -116,19 +114,24 @@ export default function Station(props: Props) {
         }}
       />
       <div className={styles.tools}>
-        {shownKinds.map(({ kind, name, measuredBy }) => {
-          const current = holding(kind);
+        {shown.map((place) => {
+          const { kind, unitId, isOther } = place;
+          const { measuredBy } = kindOfCalibration(kind);
+          const name = `${kindOfCalibration(kind).name}${isOther ? unitLabel(unitId) : ''}`;
+          const current = holdsAt(place);
           return (
-            <section key={kind} className={styles.tool} aria-label={name}>
+            <section key={name} className={styles.tool} aria-label={name}>
               <h2>{name}</h2>
-              <p data-testid={`holds-${kind}`}>
+              <p data-testid={isOther ? undefined : `holds-${kind}`}>
                 {current === undefined ? 'none holds' : describeCalibration(current.value)}
               </p>
-              <small className={styles[validity[kind].state]}>
-                {current === undefined && waiting.some(({ value }) => value.kind === kind)
-                  ? 'measured, not applied'
-                  : validity[kind].text}
-              </small>
+              {!isOther && (
+                <small className={styles[validity[kind].state]}>
+                  {current === undefined && waiting.some(({ value }) => value.kind === kind)
+                    ? 'measured, not applied'
+                    : validity[kind].text}
+                </small>
+              )}
               {current !== undefined && (
                 <small className="faint">
                   made {dayAndClockOf(current.madeAt)}
@@ -139,21 +142,21 @@ export default function Station(props: Props) {
               <span className={styles.actions}>
                 <a href={`/bench/${measuredBy.procedure}?robot=${robot.id}`}>{measuredBy.words}</a>
                 {current !== undefined && hasQuickCheck(current) && (
-                  <Button onClick={() => setChecking(checking === kind ? null : kind)}>
+                  <Button onClick={() => setChecking(checking === name ? null : name)}>
                     Check it quickly
                   </Button>
                 )}
                 {current !== undefined && (
-                  <Button onClick={() => void revert(kind)}>Go back to the one before</Button>
+                  <Button onClick={() => void revert(place)}>Go back to the one before</Button>
                 )}
               </span>
-              {current !== undefined && checking === kind && (
+              {current !== undefined && checking === name && (
                 <QuickCheck
                   calibration={current}
                   onTold={tell}
                   onNoted={(line) => {
                     setJournal((old) => [line, ...old]);
-                    if (line.checked) isFresh(kind);
+                    if (line.checked && !isOther) isFresh(kind);
                   }}
                 />
               )}

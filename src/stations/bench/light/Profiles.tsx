@@ -61,6 +61,7 @@ export function Profiles({ robot, profiles, now }: Props) {
           robot={robot}
           value={chosen.value}
           evidence={chosen.evidence}
+          unitId={chosen.unitId ?? undefined}
           surface={null}
           battery={null}
           onApplied={() => {

@@ -38,13 +38,15 @@ const STEPS = [
 const REASONS = ['It lay half on the edge', 'A hand threw a shadow', 'Typed by mistake'];
 
 /** Line and floor by their light: the threshold between them, how often it errs, and what holds at which venue. */
-export default function Station({ robot, trials: loaded, lists, profiles }: Props) {
+export default function Station({ robot, trials: loaded, lists, profiles: allProfiles }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace, setConditions } = kept;
   const { conditions } = record;
-  const labels = devicesOf(robot.robot, 'light sensor').map(({ label }) => label);
-  const [inUse = ''] = labels;
-  const [unit, setUnit] = useState(inUse);
+  const sensors = devicesOf(robot.robot, 'light sensor');
+  const labels = sensors.map(({ label }) => label);
+  const [unit, setUnit] = useState(labels[0] ?? '');
+  const sensor = sensors.find(({ label }) => label === unit);
+  const profiles = allProfiles.filter(({ unitId }) => unitId === (sensor?.id ?? null));
   const used = useMemo(() => readingsOfDevice(notAside(record.trials), unit), [record, unit]);
   const study = useMemo(
     () => thresholdStudy(used, conditions.programs, fullOf(conditions)),
@@ -53,9 +55,7 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
   const { venue, lighting } = conditions;
   const where = { venue, lighting, full: fullOf(conditions), heightM: usualHeightM(used) };
   const value =
-    study === null || unit !== inUse || labels.length === 0
-      ? null
-      : calibrationFromThreshold(study.found, where);
+    study === null || sensor === undefined ? null : calibrationFromThreshold(study.found, where);
   return (
     <TrialsShell<LightTrials>
       {...{ robot, kept, lists }}
@@ -85,12 +85,6 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
               options={labels.map((label) => ({ value: label, label }))}
               onChange={setUnit}
             />
-          )}
-          {unit !== inUse && (
-            <Notice tone="plain">
-              The Course computes with {inUse}, the first of the light sensors: what {unit} reads is
-              kept in this list, and typed into programs.
-            </Notice>
           )}
           {study !== null && <LightChart study={study} readings={used} />}
         </>
@@ -138,12 +132,13 @@ export default function Station({ robot, trials: loaded, lists, profiles }: Prop
       apply={{
         value,
         evidence: used,
-        label: venue === '' ? 'Apply this…' : `Apply this for ${venue}…`,
+        unitId: sensor?.id,
+        label: `Apply this${labels.length > 1 ? ` to ${unit}` : ''}${venue === '' ? '' : ` for ${venue}`}…`,
         applied: 'This holds from now on.',
         consequences: () =>
           study !== null && (
             <p>
-              The line is where {inUse} reads {lineText(study.found, study.found.threshold)}.{' '}
+              The line is where {unit} reads {lineText(study.found, study.found.threshold)}.{' '}
               {where.full === null
                 ? 'The Course goes on computing with the sensor as its record has it: what the largest count is nobody has said.'
                 : 'The Course computes from now on with a sensor that reads line and floor so.'}

@@ -34,6 +34,6 @@ export const light: Procedure = {
       openedList(facts, 'light', (id, robotId) => newLightTrials(id, robotId, inUse)),
       facts.calibrations(),
     ]);
-    return { ...list, profiles: profilesOf(calibrations, inUse?.id ?? null) };
+    return { ...list, profiles: profilesOf(calibrations) };
   },
 };

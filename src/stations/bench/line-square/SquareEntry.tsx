@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
-import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
-import { devicesOf } from '../../../core/devices/ofRobot';
+import type { CalibrationValue } from '../../../core/calibration/calibration';
+import { calibrationOfUnit } from '../../../core/calibration/ofUnit';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { thresholdShares } from '../../../core/light/thresholdShares';
 import { leftAndRight } from '../../../core/light/twoLightSensors';
@@ -21,24 +21,25 @@ const BEFORE_RAD = [8, -6, 10, -9, 5, -7].map(radiansFromDegrees);
 
 interface Props {
   robot: RobotRecord;
-  /** The threshold that holds for the first of its sensors; null: none does. */
-  held: LightThresholdCalibration | null;
+  /** Those of line and floor that hold for its sensors. */
+  thresholds: readonly CalibrationValue[];
   made: number;
   onTrial(trial: LineSquaringTrialRecord): void;
 }
 
 /** A robot squared on a line, its headings read off before and after, or made by the stand-in. */
-export function SquareEntry({ robot, held, made, onTrial }: Props) {
+export function SquareEntry({ robot, thresholds, made, onTrial }: Props) {
   const program = useProgram();
   const sides = leftAndRight(robot.robot);
-  // What holds was read with the first of them; of the other the record tells.
-  const [first] = devicesOf(robot.robot, 'light sensor');
   const square = (entry: EntryOf<typeof LINE_SQUARING_TRIAL>) => {
     if (sides === null) return;
     const { speedMPerS, secondMPerS, beforeRad: typed } = entry;
     const beforeRad = typed ?? BEFORE_RAD[made % BEFORE_RAD.length] ?? 0;
     const [left, right] = [sides.left, sides.right].map((unit) =>
-      thresholdShares(unit.id === first?.id ? held : null, unit.behaviour),
+      thresholdShares(
+        calibrationOfUnit(thresholds, 'light-threshold', robot.robot, unit.id),
+        unit.behaviour,
+      ),
     );
     if (left === undefined || right === undefined) return;
     void program.run(

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
+import type { CalibrationValue } from '../../../core/calibration/calibration';
 import { calibrationFromLineSquaring } from '../../../core/calibration/kinds/lineSquaring/fromStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lookingSdRad, type LineSquaringWay } from '../../../core/light/lineSquaring';
@@ -30,7 +30,7 @@ interface Props extends BenchProps {
   trials: LineSquaringTrials;
   lists: TrialListEntry[];
   /** The threshold that holds for the first of its light sensors; null: none does. */
-  held: LightThresholdCalibration | null;
+  thresholds: CalibrationValue[];
 }
 
 const STEPS = [
@@ -79,7 +79,7 @@ const WayTable = ({ ways }: { ways: readonly LineSquaringWay[] }) => (
 );
 
 /** Squaring on a line by two light sensors: what heading is left over, by which speeds, and whether a second pass helps. */
-export default function Station({ robot, trials: loaded, lists, held }: Props) {
+export default function Station({ robot, trials: loaded, lists, thresholds }: Props) {
   const kept = useTrials(loaded);
   const { record, add, replace } = kept;
   const used = useMemo(() => notAside(record.trials), [record]);
@@ -114,7 +114,7 @@ export default function Station({ robot, trials: loaded, lists, held }: Props) {
       steps={STEPS}
       doing={
         <>
-          <SquareEntry robot={robot} held={held} made={used.length} onTrial={add} />
+          <SquareEntry robot={robot} thresholds={thresholds} made={used.length} onTrial={add} />
           <TrialsFile
             label="Squaring on a line (CSV)"
             kind={LINE_SQUARING_TRIAL}

@@ -1,9 +1,9 @@
+import { allHeld } from '../../../formats/holding';
 import { calibrationFromLineSquaring } from '../../../core/calibration/kinds/lineSquaring/fromStudy';
 import { twoLightSensors } from '../../../core/light/twoLightSensors';
 import { lineSquaringStudy } from '../../../core/light/lineSquaringStudy';
 import { heldOf, notApplied } from '../known';
 import type { Procedure } from '../procedure';
-import { heldThreshold } from '../line-speed';
 import { emptyList } from '../trials/emptyList';
 import { notAside, openedList, usedTrials } from '../trials/openedList';
 import { foundInList } from '../waiting';
@@ -28,10 +28,11 @@ export const lineSquare: Procedure = {
       return { value: study && calibrationFromLineSquaring(study.best), raw: used };
     }),
   props: async (facts) => {
-    const [list, held] = await Promise.all([
+    const [list, holding] = await Promise.all([
       openedList(facts, 'line-square', emptyList('line-square')),
-      heldThreshold(facts),
+      facts.holding(),
     ]);
-    return { ...list, held };
+    const values = allHeld(holding).map(({ value }) => value);
+    return { ...list, thresholds: values.filter(({ kind }) => kind === 'light-threshold') };
   },
 };

@@ -50,12 +50,12 @@ const REASONS = ['Something stood in between', 'The tape had moved', 'Typed by m
 export default function Station({ robot, trials: loaded, lists, ofMissions, places }: Props) {
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
-  const pluggedIn = useMemo(
-    () => devicesOf(robot.robot, 'distance sensor').map(({ label }) => label),
-    [robot],
-  );
-  const inUse = pluggedIn[0] ?? '';
-  const [unit, setUnit] = useState(inUse);
+  const sensors = useMemo(() => devicesOf(robot.robot, 'distance sensor'), [robot]);
+  const pluggedIn = useMemo(() => sensors.map(({ label }) => label), [sensors]);
+  const [first = ''] = pluggedIn;
+  const [unit, setUnit] = useState(first);
+  // Readings of units of the team that are not plugged in are compared with those of the first.
+  const inUse = pluggedIn.includes(unit) ? unit : first;
   const used = useMemo(() => notAside(record.trials), [record]);
   const { toleranceM } = record.conditions;
   const { shows } = record.conditions;
@@ -70,7 +70,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
     () => (shows === 'volts' ? voltStudy(own, unit) : null),
     [own, shows, unit],
   );
-  const value = study?.value ?? inVolts?.value ?? null;
+  const value = study?.value ?? (unit === inUse ? inVolts?.value : null) ?? null;
   return (
     <TrialsShell<RangeTrials>
       {...{ robot, kept, lists }}
@@ -174,6 +174,7 @@ export default function Station({ robot, trials: loaded, lists, ofMissions, plac
       apply={{
         value,
         evidence: facing.filter((one) => one.unit === inUse),
+        unitId: sensors.find(({ label }) => label === inUse)?.id,
         label: `Apply this to ${inUse}…`,
         applied: 'This holds from now on.',
         consequences: () =>

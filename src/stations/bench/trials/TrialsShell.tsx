@@ -53,6 +53,8 @@ interface Props<T extends BenchTrialsRecord> {
     /** Null while there is nothing to apply. */
     value: CalibrationValue | null;
     evidence: readonly unknown[];
+    /** The unit that was measured; left out: the first of its kind. */
+    unitId?: string | undefined;
     label: string;
     applied: string;
     consequences(value: CalibrationValue): ReactNode;
@@ -129,6 +131,7 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
           robot={robot}
           value={apply.value}
           evidence={{ trialsId: record.id, stillCheckId: null, raw: [...apply.evidence] }}
+          unitId={apply.unitId}
           surface={surface || null}
           battery={battery || null}
           onApplied={(calibration) => {

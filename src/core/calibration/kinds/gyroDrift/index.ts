@@ -1,6 +1,6 @@
 import { driftText } from '../../../gyro/driftText';
 import { between } from '../../../text/quantities';
-import { withHeading } from '../../../devices/ofRobot';
+import { withDevice } from '../../../devices/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
 import type { GyroDriftCalibration } from '../../../calibrationValues/gyroDrift';
 
@@ -12,8 +12,8 @@ export const gyroDrift: CalibrationKindOf<GyroDriftCalibration> = {
   restsOn: ['heading sensor', 'heading sensor in use'],
   describe: ({ driftRadPerS, low95, high95 }) =>
     `drift ${driftText(driftRadPerS)} (${between(low95, high95).map(driftText).join(' to ')})`,
-  fit: (robot, { driftRadPerS, walkRadPerSqrtS, wanderRadPerS }) =>
-    withHeading(robot, {
+  fit: (robot, { unitId, driftRadPerS, walkRadPerSqrtS, wanderRadPerS }) =>
+    withDevice(robot, 'heading sensor', unitId, {
       driftRadPerS,
       ...(walkRadPerSqrtS != null && { noiseRadPerSqrtS: walkRadPerSqrtS }),
       ...(wanderRadPerS !== undefined && wanderRadPerS > 0 && { driftSdRadPerS: wanderRadPerS }),

@@ -1,4 +1,4 @@
-import { withFirst } from '../../../devices/ofRobot';
+import { withDevice } from '../../../devices/ofRobot';
 import { lineText } from '../../../light/thresholdWords';
 import { meanText } from '../../../text/rawReadings';
 import { oneIn } from '../../../text/oneIn';
@@ -19,10 +19,10 @@ export const lightThreshold: CalibrationKindOf<LightThresholdCalibration> = {
       `${oneIn(value.errorRate, 'reading')} wrong`,
       ...(value.venue === '' ? [] : [`at ${value.venue}`]),
     ].join(', '),
-  fit: (robot, { full, lineReads, floorReads, readingSd }) =>
+  fit: (robot, { unitId, full, lineReads, floorReads, readingSd }) =>
     full === null
       ? robot
-      : withFirst(robot, 'light sensor', {
+      : withDevice(robot, 'light sensor', unitId, {
           lineShare: share(lineReads, full),
           floorShare: share(floorReads, full),
           noiseShare: share(readingSd, full),

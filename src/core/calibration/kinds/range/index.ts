@@ -1,6 +1,6 @@
 import { voltsOrNearer } from '../../../sensing/voltLaw';
 import { benchLength, errorLength, number } from '../../../text/quantities';
-import { withFirst } from '../../../devices/ofRobot';
+import { withDevice } from '../../../devices/ofRobot';
 import type { CalibrationKindOf } from '../../kind';
 import type { RangeCalibration } from '../../../calibrationValues/range';
 
@@ -16,17 +16,20 @@ export const range: CalibrationKindOf<RangeCalibration> = {
       : `reads ${errorLength(Math.abs(offsetM), 1)} too ${offsetM < 0 ? 'short' : 'long'}, × ${number(scaleFactor, 3)}, single readings ± ${errorLength(noiseM, 1)}`,
   fit: (
     robot,
-    { offsetM, scaleFactor, noiseM, quantumM, lostRate, volts: law, validFromM, validToM },
+    { unitId, offsetM, scaleFactor, noiseM, quantumM, lostRate, volts: law, validFromM, validToM },
   ) =>
-    withFirst(
-      {
-        ...robot,
-        measured: {
-          ...robot.measured,
-          volts: law === undefined ? null : { law, fromM: validFromM, toM: validToM },
-        },
-      },
+    withDevice(
+      unitId !== undefined
+        ? robot
+        : {
+            ...robot,
+            measured: {
+              ...robot.measured,
+              volts: law === undefined ? null : { law, fromM: validFromM, toM: validToM },
+            },
+          },
       'distance sensor',
+      unitId,
       {
         offsetM,
         scale: scaleFactor,
