@@ -6,7 +6,7 @@ export const FLOORS = {
   'mathematics and statistics': ['geometry', 'stats', 'detection', 'chart'],
   'words and quantities': ['text', 'quantities', 'description', 'procedure', 'versions', 'colour'],
   'robot and table': ['devices', 'robot', 'channels', 'table', 'sensing', 'program'],
-  motion: ['calibrationValues', 'control'],
+  motion: ['calibrationValues', 'control', 'machine'],
   steps: ['steps', 'course'],
   simulation: ['simulate'],
   'bench and calibrations': [

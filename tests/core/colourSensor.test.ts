@@ -3,7 +3,7 @@ import { channelLabel } from '../../src/core/channels/key';
 import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
 import { tableSchema } from '../../src/core/table/table';
-import { createMachine } from '../../src/core/simulate/machine';
+import { createMachine } from '../../src/core/machine/machine';
 import { prepare, simulateRun } from '../../src/core/forecast/run';
 import { act } from '../../src/core/standIn/act';
 import { readingsBetween } from '../../src/core/standIn/readings';

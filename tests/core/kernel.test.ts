@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { robotSchema, type Robot } from '../../src/core/robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../../src/core/simulate/floor';
-import { FloorPose } from '../../src/core/simulate/floorPose';
-import { createMachine } from '../../src/core/simulate/machine';
-import { Wheel } from '../../src/core/simulate/wheel';
+import { FloorPose } from '../../src/core/machine/floorPose';
+import { createMachine } from '../../src/core/machine/machine';
+import { Wheel } from '../../src/core/machine/wheel';
 import { withHeading } from '../../src/core/devices/ofRobot';
 import { bareTable, deg } from './support';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { motorLag } from '../../src/core/loop/motorLag';
 import { loopStudy } from '../../src/core/loop/loopStudy';
 import { randomStream } from '../../src/core/stats/random';
-import { Wheel } from '../../src/core/simulate/wheel';
+import { Wheel } from '../../src/core/machine/wheel';
 import { deg } from './support';
 
 const PERIOD_S = 0.02;

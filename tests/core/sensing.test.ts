@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { tableSchema, type Segment } from '../../src/core/table/table';
-import { bodyRadius, clearanceM, hitsWall, pushInside } from '../../src/core/simulate/contact';
-import { Gyro } from '../../src/core/simulate/gyro';
+import { bodyRadius, clearanceM, hitsWall, pushInside } from '../../src/core/machine/contact';
+import { Gyro } from '../../src/core/machine/gyro';
 import { gapAhead, nearestInBeam, rayToSegment } from '../../src/core/table/ray';
 import { randomStream } from '../../src/core/stats/random';
 import { sampleSd } from '../../src/core/stats/moments';

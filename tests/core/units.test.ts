@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { robotSchema } from '../../src/core/robot/robot';
 import { tableSchema } from '../../src/core/table/table';
-import { createMachine } from '../../src/core/simulate/machine';
+import { createMachine } from '../../src/core/machine/machine';
 import { darknessUnder } from '../../src/core/sensing/light';
 import { simulateRange } from '../../src/core/forecast/run';
 import { readingsBetween } from '../../src/core/standIn/readings';

@@ -7,7 +7,7 @@ import type { StraightStrategy } from '../control/straight/steering';
 import { radiansFromDegrees } from '../geometry/angle';
 import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
-import { createMachine } from '../simulate/machine';
+import { createMachine } from '../machine/machine';
 import { mean, sampleSd } from '../stats/moments';
 
 /** The robot sets off so far to the left of where it should: what the turn before left over. */

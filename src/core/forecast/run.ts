@@ -16,7 +16,7 @@ import { kindOfStep } from '../steps/registry';
 import { allInRun, type InRun, type OneRun } from '../sources/inRun';
 import type { Doubt, SampledRobot } from '../sources/source';
 import { ERRORS, sampledRobot, type ErrorTimes } from '../sources/sources';
-import { createMachine, type Machine } from '../simulate/machine';
+import { createMachine, type Machine } from '../machine/machine';
 import { randomStream } from '../stats/random';
 
 /** What is simulated: which robot drives which route on which table. */

@@ -7,7 +7,7 @@ import type { Robot } from '../robot/robot';
 import { kindOfStep } from '../steps/registry';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from './floor';
 import type { LateStop } from './lateStops';
-import { createMachine } from './machine';
+import { createMachine } from '../machine/machine';
 
 const SEED = 9;
 /** Until a drive is measured, the robot has come to rest. */

@@ -10,7 +10,7 @@ import { mean, sampleSd } from '../stats/moments';
 import { kindOfStep } from '../steps/registry';
 import { lookingAhead } from '../devices/ofRobot';
 import { OPEN_FLOOR } from './floor';
-import { createMachine } from './machine';
+import { createMachine } from '../machine/machine';
 
 /** How far a stop goes on, or further than another: always, and by chance. */
 export interface LateStop {

@@ -1,7 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
-import { createMachine } from '../simulate/machine';
+import { createMachine } from '../machine/machine';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { controllerOf, type BenchStep } from './steps/benchStep';

@@ -11,7 +11,7 @@ import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
-import { createMachine } from '../simulate/machine';
+import { createMachine } from '../machine/machine';
 import type { Trace } from './judge';
 
 /** A controller at work, and where. */

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { FLOOR_MIDDLE, OPEN_FLOOR } from '../simulate/floor';
-import { createMachine } from '../simulate/machine';
+import { createMachine } from '../machine/machine';
 import { withHeading } from '../devices/ofRobot';
 import { mean, sampleSd } from '../stats/moments';
 import { drive } from '../control/drive';

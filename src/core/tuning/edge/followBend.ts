@@ -4,7 +4,7 @@ import type { DeviceOf } from '../../devices/device';
 import { devicesOf } from '../../devices/ofRobot';
 import { toTable } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
-import { createMachine } from '../../simulate/machine';
+import { createMachine } from '../../machine/machine';
 import { alongEdge, bendTable, EDGE_FROM, edgeLengthM, STRAIGHT_M, type Bend } from './bend';
 
 export interface Following {
