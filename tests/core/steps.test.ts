@@ -5,6 +5,7 @@ import { planRoute } from '../../src/core/course/plan';
 import { missionSchema } from '../../src/core/table/table';
 import { newStep } from '../../src/core/steps/newStep';
 import { describedFields, type AnyValue } from '../../src/core/description/description';
+import type { Robot } from '../../src/core/robot/robot';
 import { slotsOf } from '../../src/core/description/phrase';
 import { descriptionOfStep, STEP_DESCRIPTIONS } from '../../src/core/steps/descriptions';
 import { offerOf } from '../../src/core/steps/registry';
@@ -22,10 +23,12 @@ const beam = missionSchema.parse({
 });
 const line = { x1M: 1.5, y1M: 0, x2M: 1.5, y2M: 1.2, widthM: 0.02 };
 const table = { ...bareTable, missions: [beam], lines: [line] };
-const robot = withDevice(
-  withDevice(idealRobot, { kind: 'distance sensor', place: { aheadM: 0.1 } }),
+const robot = [
+  { kind: 'distance sensor', place: { aheadM: 0.1 } },
+  { kind: 'distance sensor', facingRad: Math.PI / 2 },
   { kind: 'light sensor', place: { aheadM: 0.05 } },
-);
+  { kind: 'light sensor', place: { aheadM: 0.05, leftM: 0.05 } },
+].reduce((one: Robot, unit) => withDevice(one, unit), idealRobot);
 const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
   newStep(kind, 'a', { headingRad: 0, missionId: 'beam', turns: null, robot }),
 );
@@ -79,8 +82,8 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
   });
 
   it('refuses what it does not have by its name', () => {
-    const issue = stepSchema.safeParse({ ...step, strategy: 'open-loop' }).error?.issues[0];
-    expect(issue && describeIssue(issue)).toBe('strategy: there is no such field');
+    const issue = stepSchema.safeParse({ ...step, flavour: 'mint' }).error?.issues[0];
+    expect(issue && describeIssue(issue)).toBe('flavour: there is no such field');
   });
 
   it('says its number in the team’s units, with no unit of the core in it', () => {
@@ -93,18 +96,15 @@ it('a mission can only be worked on a table that has one', () => {
     Object.values(STEP_DESCRIPTIONS)
       .filter((one) => offerOf(one).isOffered({ ...bareTable, missions, lines }))
       .map(({ label }) => label);
-  expect(offered([beam])).toEqual([
-    'Drive',
-    'Turn',
-    'Approach',
-    'Square up',
-    'Mission',
-    'Wait',
-    'Part',
-    'Repeat',
-  ]);
-  expect(offered([], [line])).toContain('To a line');
-  expect(offered([])).toEqual(['Drive', 'Turn', 'Approach', 'Square up', 'Wait', 'Part', 'Repeat']);
+  const everywhere = offered([]);
+  expect(everywhere).toEqual(
+    expect.arrayContaining(['Drive', 'Turn', 'Arc', 'Wait', 'Part', 'Repeat']),
+  );
+  expect(offered([beam])).toEqual(expect.arrayContaining([...everywhere, 'Mission']));
+  expect(offered([beam])).toHaveLength(everywhere.length + 1);
+  const onLines = ['To a line', 'Square on a line', 'Follow a line'];
+  expect(offered([], [line])).toEqual(expect.arrayContaining([...everywhere, ...onLines]));
+  expect(offered([], [line])).toHaveLength(everywhere.length + onLines.length);
 });
 
 it('a turn that is repeated is told by its angle: to the same heading it would turn once', () => {

@@ -1,9 +1,9 @@
-import type { Robot } from '../robot/robot';
 import { lookingAhead } from '../devices/ofRobot';
-import { controller, type Begun, type Controller, type Tick } from './controller';
-import { hasEnded, type EndsWhen, type Passed } from './endsWhen';
-import { PROFILE_SHARE } from './settings';
-import { steer, type Steered, type StraightStrategy } from './straight/steering';
+import type { Device } from '../devices/device';
+import type { Robot } from '../robot/robot';
+import type { Controller } from './controller';
+import type { StraightStrategy } from './straight/steering';
+import { untilRead } from './untilRead';
 
 export interface Approach {
   /** It ends when the distance reads so much or less. */
@@ -11,44 +11,17 @@ export interface Approach {
   speedMPerS: number;
   keep: StraightStrategy;
   timeoutS: number;
+  /** The distance sensor; left out: the one that looks ahead. Null: there is none. */
+  sensor?: Device | null;
 }
-
-interface State extends Omit<Approach, 'thresholdM'>, Begun, Passed, Steered {
-  endsWhen: EndsWhen;
-  /** So much faster from one tick to the next. */
-  rampMPerS: number;
-  commandedMPerS: number;
-}
-
-const tick: Tick<State> = (state, now, wheels) => {
-  if (state.endsWhen.of === null) return 'no-sensor';
-  state.startS ??= now.timeS;
-  if (hasEnded(state.endsWhen, state, now)) return 'done';
-  if (now.timeS - state.startS > state.timeoutS) return 'time';
-  const speed = Math.min(state.speedMPerS, state.commandedMPerS + state.rampMPerS);
-  state.commandedMPerS = speed;
-  const half = steer(state.keep, state, now) / 2;
-  wheels.leftMPerS = speed - half;
-  wheels.rightMPerS = speed + half;
-  return 'go on';
-};
 
 /** Drive ahead until the distance reading is at or under a threshold; a lost echo is no reading. */
 export function approach(
-  { thresholdM, speedMPerS, keep, timeoutS }: Approach,
+  { thresholdM, speedMPerS, keep, timeoutS, sensor }: Approach,
   robot: Robot,
 ): Controller {
-  const unit = lookingAhead(robot);
+  const unit = sensor === undefined ? lookingAhead(robot) : sensor;
   const of = unit && { unitId: unit.id, channel: 'distance' };
-  return controller<State>(tick, {
-    speedMPerS,
-    keep,
-    timeoutS,
-    endsWhen: { of, passes: 'below', value: thresholdM, confirmations: 1 },
-    rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
-    startS: null,
-    passed: 0,
-    target: null,
-    commandedMPerS: 0,
-  });
+  const endsWhen = { of, passes: 'below', value: thresholdM, confirmations: 1 } as const;
+  return untilRead({ endsWhen, speedMPerS, keep, timeoutS }, robot);
 }

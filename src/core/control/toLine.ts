@@ -1,6 +1,7 @@
 import type { ReadingOf } from '../devices/channel';
 import type { Robot } from '../robot/robot';
 import { controller, type Begun, type Controller, type Tick } from './controller';
+import { seeLine, type LinesSeen } from './linesSeen';
 import { PROFILE_SHARE } from './settings';
 import { steer, type Steered, type StraightStrategy } from './straight/steering';
 
@@ -20,33 +21,17 @@ export interface ToLine {
   timeoutS: number;
 }
 
-interface State extends ToLine, Begun, Steered {
+interface State extends ToLine, LinesSeen, Begun, Steered {
   /** So much faster from one tick to the next. */
   rampMPerS: number;
   commandedMPerS: number;
-  /** Null until something was read: what it stands on at first is no line that it came to. */
-  isOnLine: boolean | null;
-  seen: number;
-}
-
-/** Whether it is on the line by this reading, with what it was before. */
-function onLine({ enter, leave, lineIs, isOnLine }: State, reading: number): boolean {
-  const limit = isOnLine === true ? leave : enter;
-  return lineIs === 'darker' ? reading <= limit : reading >= limit;
 }
 
 const tick: Tick<State> = (state, now, wheels) => {
   if (state.of === null) return 'no-sensor';
   state.startS ??= now.timeS;
-  const reading = now.reading(state.of);
-  if (reading !== null) {
-    const before = state.isOnLine;
-    state.isOnLine = onLine(state, reading);
-    const cameOn = before === false && state.isOnLine;
-    const cameOff = before === true && !state.isOnLine;
-    if (state.on === 'entering' ? cameOn : cameOff) state.seen += 1;
-    if (state.seen >= state.count) return 'done';
-  }
+  seeLine(state, now.reading(state.of));
+  if (state.seen >= state.count) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
   const sign = Math.sign(state.speedMPerS);
   const speed = Math.min(Math.abs(state.speedMPerS), state.commandedMPerS + state.rampMPerS);
@@ -57,13 +42,7 @@ const tick: Tick<State> = (state, now, wheels) => {
   return 'go on';
 };
 
-/**
- * Drive until a sensor that looks down has come to, or over, so many lines. Between the two thresholds nothing changes
- * (hysteresis), so that noise at an edge is no second line; a line that it stands on at the start does not count as one
- * that it came to.
- *
- * Source: a Schmitt trigger's hysteresis, Horowitz and Hill, The Art of Electronics, 3rd ed., 2015, section 4.3.2.
- */
+/** Drive until a sensor that looks down has come to, or over, so many lines; how they are told apart: `linesSeen.ts`. */
 export const toLine = (
   { of, enter, leave, lineIs, count, on, speedMPerS, keep, timeoutS }: ToLine,
   robot: Robot,

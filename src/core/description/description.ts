@@ -74,13 +74,16 @@ export interface FlagValue extends Value {
   alsoWritten?: Readonly<Record<string, boolean>>;
 }
 
-/** Things that a value may point at by their id. */
-export type Referred = 'mission';
-
-/** The id of something that stands elsewhere. */
+/** The id of something that stands elsewhere: a mission by its id, a unit by its label. */
 export interface ReferenceValue extends Value {
   is: 'reference';
-  to: Referred;
+  /** What kind of thing. */
+  to: string;
+  /** What it may be besides, with the words for it. */
+  also?: Readonly<Record<string, string>>;
+  /** What it means to leave it out. */
+  leftOut?: string;
+  default?: string;
 }
 
 export type AnyValue =

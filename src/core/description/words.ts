@@ -1,9 +1,9 @@
 import { QUANTITIES } from '../quantities/quantities';
-import { describedFields, type AnyValue, type Description, type Referred } from './description';
+import { describedFields, type AnyValue, type Description } from './description';
 import { slotsOf, type Phrase, type Slot } from './phrase';
 
-/** How things that stand elsewhere are called, by their id. */
-export type Names = Readonly<Record<Referred, (id: string) => string>>;
+/** How things that stand elsewhere are called by their id, where that is no name already. */
+export type Names = Readonly<Record<string, ((id: string) => string) | undefined>>;
 
 const optionWord = (options: Readonly<Record<string, string>>, value: unknown): string =>
   options[String(value)] ?? String(value);
@@ -19,7 +19,10 @@ export function slotWords(
   if (field.is === 'choice' || field.is === 'numeral')
     return optionWord(words ?? field.options, value);
   if (field.is === 'flag') return value === true ? field.yes : field.no;
-  if (field.is === 'reference') return names?.[field.to](String(value)) ?? String(value);
+  if (field.is === 'reference') {
+    const id = String(value);
+    return field.also?.[id] ?? names?.[field.to]?.(id) ?? id;
+  }
   if (field.is === 'text') return String(value);
   const si = Number(value);
   if (typeof part === 'object') return si < 0 ? part.minus : part.plus;

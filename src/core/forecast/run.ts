@@ -17,7 +17,7 @@ import { allInRun, type InRun, type OneRun } from '../sources/inRun';
 import type { Doubt, SampledRobot } from '../sources/source';
 import { ERRORS, sampledRobot, type ErrorTimes } from '../sources/sources';
 import { createMachine, type Machine } from '../machine/machine';
-import { randomStream } from '../stats/random';
+import { randomStream, type RandomStream } from '../stats/random';
 
 /** What is simulated: which robot drives which route on which table. */
 export interface Simulation {
@@ -116,6 +116,13 @@ const errorsIn = (
     ),
   );
 
+/** How far it was carried this time. */
+const scattered = ({ by, sd }: { by: Pose; sd: Pose }, random: RandomStream): Pose => ({
+  xM: by.xM + sd.xM * random.normal(),
+  yM: by.yM + sd.yM * random.normal(),
+  headingRad: by.headingRad + sd.headingRad * random.normal(),
+});
+
 /** The true start: so far off the planned pose, in its own frame. */
 const offStart = ({ start }: Route, by: Pose): Pose => ({
   ...toTable(start, by),
@@ -142,6 +149,7 @@ export function simulateRun(
   const start = offStart(route, errors.placed());
   const machine = createMachine(onBattery(robot, errors.moreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
+  const carriedBy = randomStream(seed, runIndex, 'free');
   let current = 0;
   const onLoop = () => watch(machine, current);
   watch(machine, current);
@@ -169,6 +177,8 @@ export function simulateRun(
     const limitS = Math.min(planned.timeoutS, MAX_RUN_S);
     const leg = { ...planned, timeoutS: limitS, angleRad, plannedReadingRad, lateRad, lateM };
     const motion = kind.control(step, leg, robot);
+    const carried = kind.carries?.(step);
+    if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
     const said = drive(machine, motion, onLoop);
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;
@@ -176,7 +186,9 @@ export function simulateRun(
     const taken = kind.takesHeading?.(step, robot);
     if (taken !== undefined) {
       const leftRad = taken.shareLeft * askewRad + errors.takenRad(index);
-      beyondPlanRad = machine.readings.headingRad - asPlanned(planned.to) + leftRad;
+      const { headingRad = planned.to.headingRad } = taken;
+      beyondPlanRad =
+        machine.readings.headingRad - asPlanned({ ...planned.to, headingRad }) + leftRad;
     }
   }
   drive(machine, rest(SETTLE_S), onLoop);

@@ -2,7 +2,7 @@ import type { Readings, WheelSpeeds } from '../control/controller';
 import type { Drivable } from '../control/drive';
 import { batteryShare } from '../program/byPower';
 import { distanceFromMotorDegrees } from '../robot/conversions';
-import type { Pose } from '../geometry/pose';
+import { toTable, type Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
@@ -22,9 +22,18 @@ export interface Machine extends Drivable {
   readonly pose: Pose;
   /** What one of the robot's units reads now; null for nothing, as a lost echo. */
   read(of: ReadingOf): number | null;
+  /** Move the robot on its floor, in its own frame, as something does that no motor is told of. */
+  carry(by: Pose): void;
   /** Turn the robot on its floor, as something does that no motor is told of. */
   kick(angleRad: number): void;
 }
+
+/** What tells a program that its wheels are held: they turn less than they are told. */
+export const WHEELS_HELD: ReadingOf = { unitId: 'wheels', channel: 'held' };
+/** Held for so long, a program is sure of it. */
+const HELD_S = 0.1;
+/** The border takes so much of the way that it drives when it holds the robot. */
+const HELD_SHARE = 0.8;
 
 /** Where the border may be touched, a period of the loop is cut into parts of about this. */
 const CONTACT_STEP_S = 0.002;
@@ -46,6 +55,8 @@ class SimulatedMachine implements Machine {
   readonly pose: FloorPose;
   readonly readings: Readings;
   hitWall = false;
+  /** Since when the border has held it. */
+  private heldSinceS: number | null = null;
 
   private loops = 0;
   private readonly left: Wheel;
@@ -128,6 +139,10 @@ class SimulatedMachine implements Machine {
   }
 
   read({ unitId, channel }: ReadingOf): number | null {
+    if (unitId === WHEELS_HELD.unitId) {
+      const sinceS = this.hitWall ? -Infinity : (this.heldSinceS ?? Infinity);
+      return this.readings.timeS - sinceS >= HELD_S ? 1 : 0;
+    }
     let read = this.unitReaders.get(unitId);
     if (read === undefined) {
       read = this.newReader(unitId);
@@ -139,6 +154,12 @@ class SimulatedMachine implements Machine {
   kick(angleRad: number): void {
     this.pose.headingRad += angleRad;
     this.pose.face();
+  }
+
+  carry({ xM, yM, headingRad }: Pose): void {
+    Object.assign(this.pose, toTable(this.pose, { xM, yM }));
+    this.kick(headingRad);
+    this.freeM = 0;
   }
 
   private newReader(id: string): DeviceReader | null {
@@ -158,7 +179,10 @@ class SimulatedMachine implements Machine {
     // A wall on the table holds the robot where it ran into it; the wheels may still spin.
     if (this.hitWall) this.sampleUntil(endsS, beganS, this.pose.headingRad);
     else if (isNear && this.nearBorder()) this.moveInParts(beganS);
-    else this.moveAtOnce(beganS, endsS);
+    else {
+      this.heldSinceS = null;
+      this.moveAtOnce(beganS, endsS);
+    }
     readings.leftM = Math.floor(left.rollM * countsPerM + ROUNDING_COUNTS) * countM;
     readings.rightM = Math.floor(right.rollM * countsPerM + ROUNDING_COUNTS) * countM;
     if (isNear && !this.hitWall) this.meetWalls();
@@ -201,6 +225,7 @@ class SimulatedMachine implements Machine {
     const rightSlipM = slip.rightM / parts;
     let leftM = 0;
     let rightM = 0;
+    let pushedM = 0;
     for (let part = 1; part <= parts; part += 1) {
       const untilS = (this.periodS * part) / parts;
       const leftStepM = (left.rolledM(untilS) - leftM) * leftScale + leftSlipM;
@@ -209,12 +234,19 @@ class SimulatedMachine implements Machine {
       rightM = right.rolledM(untilS);
       const turn = (rightStepM - leftStepM) * perTrack;
       pose.arc((leftStepM + rightStepM) / 2, turn / 2, turn);
-      if (pushInside(pose, this.robot.body, this.table)) pose.face();
+      const { xM, yM } = pose;
+      if (pushInside(pose, this.robot.body, this.table)) {
+        pose.face();
+        pushedM += Math.hypot(pose.xM - xM, pose.yM - yM);
+      }
       const { gyro } = this;
       while (gyro !== null && gyro.nextS <= beganS + untilS + ROUNDING_S) {
         gyro.sample(pose.headingRad);
       }
     }
+    const drivenM = Math.abs(leftM + rightM) / 2;
+    if (drivenM > 0 && pushedM >= HELD_SHARE * drivenM) this.heldSinceS ??= beganS;
+    else this.heldSinceS = null;
   }
 
   /** Show the gyro the headings of this period at which its samples are due. */

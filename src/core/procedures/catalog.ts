@@ -10,6 +10,7 @@ import { limits } from '../procedure/limits';
 import { forecastProcedure } from './forecastProcedure';
 import { measuredRun } from './measuredRun';
 import { placingProcedure } from './placingProcedure';
+import { planProcedure } from './planProcedure';
 import { procedure, type Procedure } from '../procedure/procedure';
 import { rangingProcedures } from './rangingProcedures';
 import { robotSchema } from '../robot/robot';
@@ -76,6 +77,7 @@ export const catalog: readonly Procedure[] = [
     convertInput,
     convert,
   ),
+  planProcedure,
   procedure(
     'simulate',
     'end poses of simulated runs of a route, and the trace of the first',

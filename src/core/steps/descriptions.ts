@@ -1,11 +1,19 @@
 import { describedFields, type Description, type RecordOf } from '../description/description';
 import { APPROACH } from './approach/description';
+import { ARC } from './arc/description';
+import { FOLLOW_LINE } from './followLine/description';
+import { FOLLOW_WALL } from './followWall/description';
+import { FREE } from './free/description';
 import { MARK } from './mark/description';
 import { PART } from './part/description';
 import { REPEAT } from './repeat/description';
+import { SET_HEADING } from './setHeading/description';
+import { SQUARE_ON_LINE } from './squareOnLine/description';
 import { SQUARE_UP } from './squareUp/description';
 import { STRAIGHT } from './straight/description';
+import { TIMED } from './timed/description';
 import { TO_LINE } from './toLine/description';
+import { TOUCH } from './touch/description';
 import { TURN } from './turn/description';
 import { WAIT } from './wait/description';
 
@@ -13,11 +21,19 @@ import { WAIT } from './wait/description';
 export const MOTION_DESCRIPTIONS = {
   straight: STRAIGHT,
   turn: TURN,
+  arc: ARC,
+  timed: TIMED,
   approach: APPROACH,
+  touch: TOUCH,
   'square-up': SQUARE_UP,
   'to-line': TO_LINE,
+  'square-on-line': SQUARE_ON_LINE,
+  'follow-line': FOLLOW_LINE,
+  'follow-wall': FOLLOW_WALL,
   mark: MARK,
   wait: WAIT,
+  'set-heading': SET_HEADING,
+  free: FREE,
 } as const;
 
 /** And of each that owns steps, which it runs. */

@@ -6,6 +6,7 @@ import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../robot/programWays';
 import type { Robot } from '../robot/robot';
+import type { TrailPiece } from './trail';
 import type { DeviceKindName } from '../devices/registry';
 
 /** Where a step is added: the heading there, the mission that is meant, and what was measured of turns. */
@@ -30,6 +31,8 @@ export interface Motion {
   /** After this the motors stop and the step has failed. */
   timeoutS: number;
   problems: PlanProblem[];
+  /** Its way, where that is no straight line. */
+  trail?: TrailPiece[];
 }
 
 /** What a controller of a step is told beside the step itself; its angles are as the heading sensor is to read them. */
@@ -64,8 +67,18 @@ export interface InProgram<S> {
   };
 }
 
+/** What steps are for, in the order in which they are offered. */
+export const STEP_GROUPS = {
+  drive: 'Drive and turn',
+  until: 'Until something is met',
+  follow: 'Along something',
+  work: 'Missions, waiting',
+  block: 'Blocks of steps',
+} as const;
+
 /** How a step comes into a route. */
 export interface Offered<S extends { kind: string }> {
+  group: keyof typeof STEP_GROUPS;
   /** Whether it can be added to a route of such a table. */
   isOffered(table: Table): boolean;
   /** As it is when a coach adds it: ordinary values, to be changed in place. */
@@ -100,9 +113,11 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   stopsBy?(step: S): { thresholdM: number; speedMPerS: number };
   /**
    * Of a step after which the program takes the heading for the planned one: which share of the heading's error
-   * before it is left, and how what is left scatters besides.
+   * before it is left, and how what is left scatters besides; for which heading, where not for the planned one.
    */
-  takesHeading?(step: S, robot: Robot): { shareLeft: number; sdRad: number };
+  takesHeading?(step: S, robot: Robot): { shareLeft: number; sdRad: number; headingRad?: number };
+  /** Of a step of which no controller knows how it moves: by how much, in the robot's own frame, and its scatter. */
+  carries?(step: S): { by: Pose; sd: Pose; isGuess: boolean };
   /** Whether it takes the robot to another place. */
   drives: boolean;
   inProgram: InProgram<S>;

@@ -11,11 +11,17 @@ export const PROBLEM_SENTENCES = {
     'A wall stands between here and the border: only the border is there to square up on.',
   'pressed-briefly':
     'It presses too briefly here, as was measured: over a twentieth of the heading’s error would be left.',
-  'no-such-sensor': 'This robot has no such sensor, so this step fails. Wait for a time instead.',
+  'no-such-sensor':
+    'This robot has no such sensor, so this step fails: name one that it has, or note it on the Robot page.',
   'waits-all-the-time':
     'Nothing that is planned changes this reading here: it waits the whole time, unless something else moves.',
   'no-line-ahead':
     'So many lines do not lie ahead of its light sensor here: it would drive until its time is over.',
+  'never-ends': 'Nothing ends this here: it would go on until its time is over.',
+  'nothing-to-touch': 'It meets nothing here: it would drive until its time is over.',
+  'meets-wall': 'It runs into a wall on the way.',
+  'heading-not-here':
+    'The plan looks another way here: every later heading would be off by the difference.',
   'off-table': 'This ends off the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };

@@ -1,12 +1,20 @@
 import { approach } from './approach';
+import { arc } from './arc';
 import type { MotionStep, OwnerStep, Step } from './descriptions';
+import { followLine } from './followLine';
+import { followWall } from './followWall';
+import { free } from './free';
 import type { NewStepPlace, Offered, OwnerKind, StepKind } from './kind';
 import { mark } from './mark';
 import { part } from './part';
 import { repeat } from './repeat';
+import { setHeading } from './setHeading';
+import { squareOnLine } from './squareOnLine';
 import { squareUp } from './squareUp';
 import { straight } from './straight';
+import { timed } from './timed';
 import { toLine } from './toLine';
+import { touch } from './touch';
 import { turn } from './turn';
 import { wait } from './wait';
 
@@ -14,11 +22,19 @@ import { wait } from './wait';
 const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
   straight,
   turn,
+  arc,
+  timed,
   approach,
+  touch,
   'square-up': squareUp,
   'to-line': toLine,
+  'square-on-line': squareOnLine,
+  'follow-line': followLine,
+  'follow-wall': followWall,
   mark,
   wait,
+  'set-heading': setHeading,
+  free,
 };
 
 /** And every kind that owns steps. */
@@ -38,6 +54,6 @@ export const ownerKindOf = ({ kind }: Pick<OwnerStep, 'kind'>): OwnerKind<OwnerS
 /** How a step of a kind comes into a route. */
 export const offerOf = ({
   kind,
-}: Pick<Step, 'kind'>): Pick<Offered<Step>, 'isOffered'> & {
+}: Pick<Step, 'kind'>): Pick<Offered<Step>, 'group' | 'isOffered'> & {
   asAdded(place: NewStepPlace): object;
 } => ({ ...MOTION_KINDS, ...OWNER_KINDS })[kind];

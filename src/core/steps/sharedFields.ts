@@ -1,4 +1,5 @@
-import { number, type NumberValue } from '../description/description';
+import type { DeviceKindName } from '../devices/registry';
+import { flag, number, reference, type NumberValue } from '../description/description';
 
 /** Values that kinds of step have in common. */
 export const speed = (usual?: number): NumberValue =>
@@ -18,3 +19,24 @@ export const HEADING_GAIN = number({
   max: 20,
   default: 1.2,
 });
+
+export const BACK = flag({
+  label: 'Direction',
+  about: 'backwards; else ahead',
+  yes: 'back',
+  no: 'ahead',
+  default: false,
+});
+
+/** After this the motors stop, and the step has failed. */
+export const TIMEOUT = number({
+  label: 'Time-out',
+  about: 'without it: planned from the way',
+  quantity: 'time',
+  min: 0.1,
+  max: 150,
+});
+
+/** A unit that a step names by its label, and which it is where it names none. */
+export const unitOf = (to: DeviceKindName, label: string, leftOut = 'the first') =>
+  reference({ label, to, about: `its label; left out: ${leftOut}`, leftOut });

@@ -1,6 +1,6 @@
 import type { PlannedStep } from '../../core/course/plan';
 import { kindOfStep } from '../../core/steps/registry';
-import type { Pose } from '../../core/geometry/pose';
+import { middleOfTrail, trailPoints } from '../../core/steps/trail';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/table/table';
 import { flip, mm, pathOf } from '../../ui/plan/Plan';
@@ -13,11 +13,11 @@ interface Props {
 }
 
 /** Beside the middle of a leg: over it, or to the right of it where it runs up or down the plan. */
-function labelPlace(table: Table, from: Pose, to: Pose) {
-  const steep = Math.abs(to.yM - from.yM) > Math.abs(to.xM - from.xM);
+function labelPlace(table: Table, planned: PlannedStep) {
+  const { at, isSteep } = middleOfTrail(planned);
   return {
-    x: mm((from.xM + to.xM) / 2) + (steep ? 26 : 0),
-    y: flip(table, (from.yM + to.yM) / 2) + (steep ? 10 : -14),
+    x: mm(at.xM) + (isSteep ? 26 : 0),
+    y: flip(table, at.yM) + (isSteep ? 10 : -14),
   };
 }
 
@@ -31,12 +31,12 @@ export function PlannedPath({ table, route, plan }: Props) {
     <>
       <path
         className={styles.planned}
-        d={pathOf(table, [route.start, ...plan.map(({ to }) => to)])}
+        d={pathOf(table, [route.start, ...plan.flatMap(trailPoints)])}
       />
-      {firstOfEach(plan).map(({ step, number, to, from }) =>
-        !kindOfStep(step).drives ? null : (
-          <text key={step.id} className={styles.stepNumber} {...labelPlace(table, from, to)}>
-            {number}
+      {firstOfEach(plan).map((planned) =>
+        !kindOfStep(planned.step).drives ? null : (
+          <text key={planned.step.id} className={styles.stepNumber} {...labelPlace(table, planned)}>
+            {planned.number}
           </text>
         ),
       )}

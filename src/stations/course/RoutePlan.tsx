@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { toTable, type Pose } from '../../core/geometry/pose';
 import type { PlannedStep } from '../../core/course/plan';
+import { trailPoints } from '../../core/steps/trail';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/table/table';
 import type { Robot } from '../../core/robot/robot';
@@ -49,8 +50,12 @@ export function RoutePlan({ table, robot, route, plan, selected, forecast, onSta
           ),
       )}
       <PlannedPath table={table} route={route} plan={plan} />
-      {active.map(({ from, to }, i) => (
-        <path key={i} className={styles.active} d={pathOf(table, [from, to])} />
+      {active.map((planned, i) => (
+        <path
+          key={i}
+          className={styles.active}
+          d={pathOf(table, [planned.from, ...trailPoints(planned)])}
+        />
       ))}
       <RobotOutline table={table} pose={stands?.to ?? end} body={robot.body} />
       <PoseHandle

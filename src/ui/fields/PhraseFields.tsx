@@ -5,7 +5,6 @@ import {
   type AnyValue,
   type Description,
   type NumberValue,
-  type Referred,
   type TextValue,
 } from '../../core/description/description';
 import type { Phrase, Slot } from '../../core/description/phrase';
@@ -24,7 +23,9 @@ interface Props {
   /** What holds where a value is not set. */
   unset?: object;
   /** What a value may point at. */
-  things?: Readonly<Record<Referred, readonly { id: string; name: string }[]>>;
+  things?: Readonly<Record<string, readonly { id: string; name: string }[]>>;
+  /** Also what is left out has its field. */
+  showsUnset?: boolean;
   onChange(name: string, value: unknown): void;
 }
 
@@ -39,7 +40,7 @@ interface SlotProps<F extends AnyValue = AnyValue> {
 }
 
 /** A number; of a signed one its size or its side alone, the other staying as it is. */
-function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
+function NumberSlot({ slot, field, value, isOptional, onChange }: SlotProps<NumberValue>) {
   const label = slot.label ?? field.label;
   const si = Number(value);
   const sign = si < 0 ? -1 : 1;
@@ -66,7 +67,8 @@ function NumberSlot({ slot, field, value, onChange }: SlotProps<NumberValue>) {
       whole={field.whole ?? false}
       min={(isSize ? 0 : field.min) * unit.limitsPerSi}
       max={most * unit.limitsPerSi}
-      value={isSize ? Math.abs(si) : si}
+      value={value === undefined ? null : isSize ? Math.abs(si) : si}
+      {...(isOptional && { onClear: () => onChange(undefined) })}
       onChange={(next) => onChange(isSize ? sign * next + 0 : next)}
     />
   );
@@ -106,11 +108,14 @@ function ListSlot({
   label,
   value,
   of,
+  leftOut,
   onChange,
 }: {
   label: string;
   value: string;
   of: readonly { id: string; name: string }[];
+  /** What it is called where nothing is chosen; left out: something is. */
+  leftOut?: string | undefined;
   onChange(id: string): void;
 }) {
   return (
@@ -120,7 +125,10 @@ function ListSlot({
       value={value}
       onChange={(event) => onChange(event.target.value)}
     >
-      {!of.some(({ id }) => id === value) && <option value={value}>(one that is gone)</option>}
+      {leftOut !== undefined && <option value="">{leftOut}</option>}
+      {!of.some(({ id }) => id === value) && (leftOut === undefined || value !== '') && (
+        <option value={value}>(one that is gone)</option>
+      )}
       {of.map(({ id, name }) => (
         <option key={id} value={id}>
           {name}
@@ -135,7 +143,16 @@ function SlotField(props: SlotProps) {
   const label = slot.label ?? field.label;
   if (field.is === 'number') return <NumberSlot {...props} field={field} />;
   if (field.is === 'reference') {
-    return <ListSlot {...{ label, onChange }} value={String(value)} of={things[field.to]} />;
+    const also = Object.entries(field.also ?? {}).map(([id, name]) => ({ id, name }));
+    return (
+      <ListSlot
+        label={label}
+        value={value === undefined ? '' : String(value)}
+        of={[...(things[field.to] ?? []), ...also]}
+        leftOut={isOptional ? field.leftOut : undefined}
+        onChange={(id) => onChange(id === '' ? undefined : id)}
+      />
+    );
   }
   if (field.is === 'text') {
     const { isNeeded: _needed, ...asLeftOut } = field;
@@ -164,14 +181,26 @@ function SlotField(props: SlotProps) {
   );
 }
 
+const isSet = (record: object, name: string): boolean => Reflect.get(record, name) !== undefined;
+
+/** Whether something about a record is left out that has a field only where that is asked for. */
+export const hasUnset = (
+  { optional = {} }: Pick<Description, 'optional'>,
+  record: object,
+  unset: object,
+): boolean => Object.keys(optional).some((name) => !isSet(record, name) && !isSet(unset, name));
+
 /** A record as its sentence, the values edited in place. */
 export function PhraseFields(props: Props) {
-  const { description, record, unset = {}, things = { mission: [] }, onChange } = props;
+  const { description, record, unset = {}, things = {}, showsUnset = true, onChange } = props;
   const fields = describedFields(description);
   const partsOf = (phrase: Phrase) =>
     phrase.map((part, i) => {
       if (typeof part === 'string') return part;
-      if ('ifSet' in part) return <Fragment key={part.ifSet}>{partsOf(part.phrase)}</Fragment>;
+      if ('ifSet' in part) {
+        const isShown = showsUnset || isSet(record, part.ifSet) || isSet(unset, part.ifSet);
+        return isShown && <Fragment key={part.ifSet}>{partsOf(part.phrase)}</Fragment>;
+      }
       const field = fields[part.slot];
       if (field === undefined) return null;
       return (

@@ -1,7 +1,6 @@
 import type { Robot } from '../../robot/robot';
 import { controller, travelledM, type Controller, type Tick } from '../controller';
-import { CREEP_M_PER_S, PROFILE_SHARE, SETTLE_S } from '../settings';
-import { profileDurationS } from './profile';
+import { expectedDriveS, profileAcceleration, profiledSpeed, type Profiled } from './profile';
 import { steer, type Steered, type StraightStrategy } from './steering';
 
 export interface Straight {
@@ -12,22 +11,13 @@ export interface Straight {
   timeoutS: number;
 }
 
-const accelerationOf = (robot: Robot) => PROFILE_SHARE * robot.motors.maxAccelerationMPerS2;
-
 /** How long a straight should take, its rest included. */
-export const expectedStraightS = (distanceM: number, speedMPerS: number, robot: Robot): number =>
-  profileDurationS(distanceM, speedMPerS, accelerationOf(robot)) + SETTLE_S;
+export const expectedStraightS = expectedDriveS;
 
-interface State extends Straight, Steered {
-  accelMPerS2: number;
-  /** So much faster from one tick to the next. */
-  rampMPerS: number;
-  /** What the motors' lag lets it roll faster than it is told. */
-  rolledByLagMPerS: number;
+interface State extends Straight, Steered, Profiled {
   hasBegun: boolean;
   startS: number;
   startM: number;
-  commandedMPerS: number;
 }
 
 const tick: Tick<State> = (state, now, wheels) => {
@@ -42,13 +32,7 @@ const tick: Tick<State> = (state, now, wheels) => {
   const left = Math.abs(distanceM) - sign * (travelled - state.startM);
   if (left <= 0) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
-  const braking = Math.max(
-    CREEP_M_PER_S,
-    Math.sqrt(2 * state.accelMPerS2 * left) - state.rolledByLagMPerS,
-  );
-  const faster = Math.max(CREEP_M_PER_S, state.commandedMPerS + state.rampMPerS);
-  const speed = Math.min(state.speedMPerS, faster, braking);
-  state.commandedMPerS = speed;
+  const speed = profiledSpeed(state, left);
   const half = steer(state.keep, state, now) / 2;
   wheels.leftMPerS = sign * speed - half;
   wheels.rightMPerS = sign * speed + half;
@@ -67,7 +51,7 @@ export function straight(
   { distanceM, speedMPerS, keep, timeoutS }: Straight,
   robot: Robot,
 ): Controller {
-  const accelMPerS2 = accelerationOf(robot);
+  const accelMPerS2 = profileAcceleration(robot);
   return controller<State>(tick, {
     distanceM,
     speedMPerS,

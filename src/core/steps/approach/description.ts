@@ -1,6 +1,6 @@
 import { description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { HEADING_GAIN, speed } from '../sharedFields';
+import { HEADING_GAIN, speed, TIMEOUT } from '../sharedFields';
 
 /** Drive until the distance reading is at or below a threshold; fails at the time-out. */
 export const APPROACH = description({
@@ -12,13 +12,7 @@ export const APPROACH = description({
     gainMPerSPerRad: HEADING_GAIN,
   },
   optional: {
-    timeoutS: number({
-      label: 'Time-out',
-      about: 'without it: planned from the distance',
-      quantity: 'time',
-      min: 0.1,
-      max: 150,
-    }),
+    timeoutS: TIMEOUT,
   },
   phrase: () => [
     ...say`Drive until the distance reads ${'thresholdM'} or less, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,

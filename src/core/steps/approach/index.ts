@@ -51,6 +51,7 @@ function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[]
 
 export const approach: StepKind<ApproachStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor', 'distance sensor'],
+  group: 'until',
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'approach',

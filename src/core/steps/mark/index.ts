@@ -5,6 +5,7 @@ import type { MarkStep } from './description';
 /** It only stands: what it is worth is judged outside. */
 export const mark: StepKind<MarkStep> = {
   needs: () => [],
+  group: 'work',
   isOffered: ({ missions }) => missions.length > 0,
   asAdded: ({ missionId }) => ({ kind: 'mark', missionId, dwellS: 1 }),
   plan: ({ missionId, dwellS }, from, _robot, { missions }) => ({

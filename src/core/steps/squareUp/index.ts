@@ -56,6 +56,7 @@ function against(step: SquareUpStep, from: Pose, robot: Robot, table: Table) {
 
 export const squareUp: StepKind<SquareUpStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
+  group: 'until',
   isOffered: () => true,
   asAdded: ({ robot: { measured } }) => ({
     kind: 'square-up',

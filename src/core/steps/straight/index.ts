@@ -7,6 +7,7 @@ import type { StraightStep } from './description';
 
 export const straight: StepKind<StraightStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
+  group: 'drive',
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'straight',

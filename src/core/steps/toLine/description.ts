@@ -1,13 +1,6 @@
-import {
-  choice,
-  description,
-  flag,
-  number,
-  text,
-  type RecordOf,
-} from '../../description/description';
+import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { HEADING_GAIN, speed } from '../sharedFields';
+import { BACK, HEADING_GAIN, speed, TIMEOUT, unitOf } from '../sharedFields';
 
 /** Drive until a light sensor has come to, or over, so many lines; fails at the time-out. */
 export const TO_LINE = description({
@@ -35,30 +28,13 @@ export const TO_LINE = description({
       no: 'lighter',
       default: true,
     }),
-    back: flag({
-      label: 'Direction',
-      about: 'backwards; else ahead',
-      yes: 'back',
-      no: 'ahead',
-      default: false,
-    }),
+    back: BACK,
     speedMPerS: speed(0.15),
     gainMPerSPerRad: HEADING_GAIN,
   },
   optional: {
-    sensor: text({
-      label: 'Light sensor',
-      about: 'its label; left out: the first',
-      isNeeded: true,
-      wanted: 'expected its label',
-    }),
-    timeoutS: number({
-      label: 'Time-out',
-      about: 'without it: planned from the way',
-      quantity: 'time',
-      min: 0.1,
-      max: 150,
-    }),
+    sensor: unitOf('light sensor', 'Light sensor'),
+    timeoutS: TIMEOUT,
   },
   phrase: () => [
     ...say`Drive ${'back'} until the light sensor`,

@@ -1,8 +1,6 @@
 import { settled } from '../../control/rest';
 import { SETTLE_S, timeoutS as timeoutFor } from '../../control/settings';
 import { toLine as controlToLine } from '../../control/toLine';
-import type { DeviceOf } from '../../devices/device';
-import { devicesOf } from '../../devices/ofRobot';
 import { toTable, type Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
@@ -11,14 +9,11 @@ import type { Table } from '../../table/table';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
 import { heldHeading, type StepKind } from '../kind';
 import type { PlanProblem } from '../problems';
+import { unitOrFirst } from '../unitNamed';
 import type { ToLineStep } from './description';
 
-/** The light sensor that is named, else the first; null where the robot has no such. */
-function sensorOf({ sensor }: ToLineStep, robot: Robot): DeviceOf<'light sensor'> | null {
-  const sensors = devicesOf(robot, 'light sensor');
-  const named = sensor === undefined ? sensors[0] : sensors.find(({ label }) => label === sensor);
-  return named ?? null;
-}
+const sensorOf = ({ sensor }: ToLineStep, robot: Robot) =>
+  unitOrFirst(robot, 'light sensor', sensor);
 
 /** How far it is until its sensor's middle lies on the edge of that line, or why it never will. */
 function wayTo(
@@ -40,6 +35,7 @@ function wayTo(
 
 export const toLine: StepKind<ToLineStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor', 'light sensor'],
+  group: 'until',
   isOffered: ({ lines }) => lines.length > 0,
   asAdded: (place) => ({
     kind: 'to-line',

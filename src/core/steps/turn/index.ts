@@ -19,6 +19,7 @@ function measuredLead({ headingRad, turns, isRepeated = false }: NewStepPlace): 
 
 export const turn: StepKind<TurnStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
+  group: 'drive',
   isOffered: () => true,
   asAdded: (place) => ({
     kind: 'turn',

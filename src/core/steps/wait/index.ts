@@ -36,6 +36,7 @@ const tick: Tick<Standing & Passed & { endsWhen: EndsWhen }> = (state, now, whee
 
 export const wait: StepKind<WaitStep> = {
   needs: ({ until, sensor }) => (until === 'time' ? [] : [readingOf(sensor).kind]),
+  group: 'work',
   isOffered: () => true,
   asAdded: () => ({
     kind: 'wait',

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Table } from '../../../core/table/table';
 import { isOwner, STEP_DESCRIPTIONS, type Step } from '../../../core/steps/descriptions';
+import { STEP_GROUPS } from '../../../core/steps/kind';
 import { offerOf } from '../../../core/steps/registry';
 import { numbered } from '../../../core/steps/tree';
 import { Button } from '../../../ui/Button';
@@ -57,17 +58,24 @@ export function AddSteps({ steps, table, selected, onAdd }: Props) {
           ))}
         </select>
       )}
-      {Object.values(STEP_DESCRIPTIONS).map(({ kind, label }) => (
-        <Button
-          key={kind}
-          disabled={!offerOf({ kind }).isOffered(table)}
-          onClick={() => {
-            choose(null);
-            onAdd(kind, choice.place);
-          }}
-        >
-          {label}
-        </Button>
+      {Object.entries(STEP_GROUPS).map(([group, words]) => (
+        <div key={group} role="group" aria-label={words} className={styles.addGroup}>
+          <small>{words}</small>
+          {Object.values(STEP_DESCRIPTIONS)
+            .filter(({ kind }) => offerOf({ kind }).group === group)
+            .map(({ kind, label }) => (
+              <Button
+                key={kind}
+                disabled={!offerOf({ kind }).isOffered(table)}
+                onClick={() => {
+                  choose(null);
+                  onAdd(kind, choice.place);
+                }}
+              >
+                {label}
+              </Button>
+            ))}
+        </div>
       ))}
     </div>
   );

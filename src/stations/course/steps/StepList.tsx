@@ -85,7 +85,7 @@ function MotionRow(row: RowProps<MotionStep>) {
       foot={arrival(made)}
       problems={sentencesOf(made)}
     >
-      <StepSentence step={step} planned={made[0] ?? null} {...{ missions, onChange }} />
+      <StepSentence step={step} planned={made[0] ?? null} {...{ robot, missions, onChange }} />
       <ProgramLine {...{ step, robot, onChange }} />
     </StepRow>
   );
@@ -101,7 +101,7 @@ function EmptyList({ owner }: { owner: string }) {
 }
 
 function OwnerRow(row: RowProps<OwnerStep>) {
-  const { step, number: at, plan, missions, onChange } = row;
+  const { step, number: at, plan, robot, missions, onChange } = row;
   const made = plan.filter(({ within }) => within.includes(step.id));
   const allS = made.reduce((sum, { durationS }) => sum + durationS, 0);
   const { step: _, number: __, ...list } = row;
@@ -119,7 +119,7 @@ function OwnerRow(row: RowProps<OwnerStep>) {
         )
       }
     >
-      <StepSentence step={step} planned={null} {...{ missions, onChange }} />
+      <StepSentence step={step} planned={null} {...{ robot, missions, onChange }} />
     </StepRow>
   );
 }

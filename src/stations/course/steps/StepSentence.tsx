@@ -1,31 +1,58 @@
+import { useMemo, useState } from 'react';
 import type { PlannedStep } from '../../../core/course/plan';
 import type { Mission } from '../../../core/table/table';
+import type { Robot } from '../../../core/robot/robot';
 import { descriptionOfStep, type Step } from '../../../core/steps/descriptions';
 import { kindOfStep } from '../../../core/steps/registry';
-import { PhraseFields } from '../../../ui/fields/PhraseFields';
+import { Button } from '../../../ui/Button';
+import { hasUnset, PhraseFields } from '../../../ui/fields/PhraseFields';
 
 interface Props {
   step: Step;
   /** Of a motion: how it is planned where it is made first. */
   planned: PlannedStep | null;
+  robot: Robot;
   missions: readonly Mission[];
   onChange(step: Step): void;
 }
 
-/** A step as a plain sentence, its values edited in place. */
-export function StepSentence({ step, planned, missions, onChange }: Props) {
+type Things = Record<string, { id: string; name: string }[]>;
+
+/** What a step may name: missions, and the units that are plugged in, by their labels. */
+function thingsOf({ units }: Robot, missions: readonly Mission[]): Things {
+  const things: Things = { mission: [...missions] };
+  for (const { kind, label, port } of units) {
+    if (port !== null) (things[kind] ??= []).push({ id: label, name: label });
+  }
+  return things;
+}
+
+/** A step as a plain sentence, its values edited in place; what is left out of it comes at a press. */
+export function StepSentence({ step, planned, robot, missions, onChange }: Props) {
+  const [showsUnset, setShowsUnset] = useState(false);
+  const things = useMemo(() => thingsOf(robot, missions), [robot, missions]);
+  const description = descriptionOfStep(step);
+  const unset = planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {});
   return (
-    <PhraseFields
-      description={descriptionOfStep(step)}
-      record={step}
-      unset={planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {})}
-      things={{ mission: missions }}
-      onChange={(name, value) => {
-        const changed = { ...step, [name]: value };
-        // What is left out is not there at all.
-        if (value === undefined) Reflect.deleteProperty(changed, name);
-        onChange(changed);
-      }}
-    />
+    <>
+      <PhraseFields
+        {...{ description, unset, things, showsUnset }}
+        record={step}
+        onChange={(name, value) => {
+          const changed = { ...step, [name]: value };
+          if (value === undefined) {
+            // What is left out is not there at all; its field stays, for another value.
+            Reflect.deleteProperty(changed, name);
+            setShowsUnset(true);
+          }
+          onChange(changed);
+        }}
+      />{' '}
+      {!showsUnset && hasUnset(description, step, unset) && (
+        <Button look="bare" onClick={() => setShowsUnset(true)}>
+          more
+        </Button>
+      )}
+    </>
   );
 }

@@ -1,0 +1,111 @@
+import { followUntil, type FollowUntil } from '../../control/followUntil';
+import { settled } from '../../control/rest';
+import type { DeviceOf } from '../../devices/device';
+import { devicesOf } from '../../devices/ofRobot';
+import type { Robot } from '../../robot/robot';
+import { lineShares } from '../../sensing/lineShares';
+import { atSpeed } from '../driven';
+import type { Leg, StepKind } from '../kind';
+import { rehearsed } from '../rehearsed';
+import { unitNamed, unitOrFirst } from '../unitNamed';
+import type { FollowLineStep } from './description';
+
+type Light = DeviceOf<'light sensor'>;
+
+/** Where nobody has tuned it on the robot. */
+const USUAL_GAIN = 5;
+
+const lightOf = (unit: Light | null) => unit && { unitId: unit.id, channel: 'light' };
+
+const lineIsOf = ({ darker }: FollowLineStep) => (darker ? 'darker' : 'lighter');
+
+/** The middle between line and floor, as that sensor reads them. */
+function middleOf(step: FollowLineStep, unit: Light | null): number {
+  if (unit === null) return 0;
+  const { enterShare, leaveShare } = lineShares(unit.behaviour, lineIsOf(step));
+  return (enterShare + leaveShare) / 2;
+}
+
+/** The sensor that counts crossings: the one that is named, else the first that follows nothing; null: it counts none. */
+function crossingOf(step: FollowLineStep, robot: Robot): FollowUntil['crossing'] {
+  const { crossings, crossingSensor, sensor, astride } = step;
+  if (crossings === undefined) return null;
+  const followed = unitOrFirst(robot, 'light sensor', sensor);
+  const unit =
+    crossingSensor === undefined
+      ? (devicesOf(robot, 'light sensor').find(
+          (one) => one !== followed && one.label !== astride,
+        ) ?? null)
+      : unitNamed(robot, 'light sensor', crossingSensor);
+  const { enterShare, leaveShare } =
+    unit === null ? { enterShare: 0, leaveShare: 0 } : lineShares(unit.behaviour, lineIsOf(step));
+  return {
+    of: lightOf(unit),
+    count: crossings,
+    enter: enterShare,
+    leave: leaveShare,
+    lineIs: lineIsOf(step),
+    on: 'entering',
+    isOnLine: null,
+    seen: 0,
+  };
+}
+
+/** What it keeps, by one sensor over an edge or by two astride the line. */
+function kept(step: FollowLineStep, robot: Robot) {
+  const own = unitOrFirst(robot, 'light sensor', step.sensor);
+  const other = step.astride === undefined ? null : unitNamed(robot, 'light sensor', step.astride);
+  // Floor lies to the left of a left edge: a reading too much like the floor's wants a turn to the right.
+  const wayBack = (step.side === 'left') === step.darker ? -1 : 1;
+  if (step.astride === undefined) {
+    const target = step.target ?? middleOf(step, own);
+    return { of: lightOf(own), minus: null, target, gainRadPerS: wayBack * step.gainRadPerS };
+  }
+  const isLeft = own !== null && other !== null && own.place.leftM > other.place.leftM;
+  const towards = isLeft === step.darker ? -1 : 1;
+  return {
+    of: other === null ? null : lightOf(own),
+    minus: lightOf(other),
+    target: middleOf(step, own) - middleOf(step, other),
+    gainRadPerS: towards * step.gainRadPerS,
+  };
+}
+
+const controlStep = (step: FollowLineStep, { timeoutS }: Leg, robot: Robot) =>
+  settled(
+    followUntil(
+      {
+        ...kept(step, robot),
+        speedMPerS: step.speedMPerS,
+        lengthM: step.lengthM,
+        timeoutS,
+        crossing: crossingOf(step, robot),
+        gapFrom: null,
+        endsAtGap: false,
+      },
+      robot.trackM,
+    ),
+  );
+
+export const followLine: StepKind<FollowLineStep> = {
+  needs: () => ['left motor', 'right motor', 'light sensor'],
+  group: 'follow',
+  isOffered: ({ lines }) => lines.length > 0,
+  asAdded: ({ robot: { measured } }) => ({
+    kind: 'follow-line',
+    side: 'left',
+    darker: true,
+    lengthM: 0.3,
+    speedMPerS: 0.12,
+    gainRadPerS: Math.abs(measured.gains.line ?? USUAL_GAIN),
+  }),
+  plan: (step, from, robot, table) =>
+    rehearsed((leg, exact) => controlStep(step, leg, exact), from, robot, table, {
+      never: 'never-ends',
+      timeoutS: step.timeoutS,
+    }),
+  control: controlStep,
+  asPlanned: ({ timeoutS }) => ({ timeoutS }),
+  drives: true,
+  inProgram: { speed: atSpeed<FollowLineStep>() },
+};

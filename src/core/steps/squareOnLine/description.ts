@@ -1,0 +1,42 @@
+import { description, flag, number, type RecordOf } from '../../description/description';
+import { say } from '../../description/phrase';
+import { speed, TIMEOUT, unitOf } from '../sharedFields';
+
+/** Each side drives until its own light sensor is on the line; then, if told, back a little and on again. */
+export const SQUARE_ON_LINE = description({
+  kind: 'square-on-line',
+  label: 'Square on a line',
+  fields: {
+    darker: flag({
+      label: 'Darker or lighter',
+      about: 'than the floor',
+      yes: 'darker',
+      no: 'lighter',
+      default: true,
+    }),
+    speedMPerS: speed(0.1),
+  },
+  optional: {
+    left: unitOf('light sensor', 'Left light sensor', 'furthest left'),
+    right: unitOf('light sensor', 'Right light sensor', 'furthest right'),
+    secondMPerS: number({
+      label: 'Second pass',
+      about: 'backed off for first; left out: there is none',
+      quantity: 'speed',
+      min: 0.01,
+      max: 5,
+    }),
+    timeoutS: TIMEOUT,
+  },
+  phrase: () => [
+    ...say`Square on a line, ${'darker'} than the floor`,
+    { ifSet: 'left', phrase: say`, on the left by ${'left'}` },
+    { ifSet: 'right', phrase: say`, on the right by ${'right'}` },
+    ...say`, at ${'speedMPerS'}`,
+    { ifSet: 'secondMPerS', phrase: say`, then once more at ${'secondMPerS'}` },
+    ...say`, and take the heading for the planned one`,
+    { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+  ],
+});
+
+export type SquareOnLineStep = RecordOf<typeof SQUARE_ON_LINE>;

@@ -1,0 +1,27 @@
+import { description, number, type RecordOf } from '../../description/description';
+import { say } from '../../description/phrase';
+
+const power = (label: string) =>
+  number({
+    label,
+    about: 'share of full power; negative turns backwards',
+    quantity: 'share',
+    min: -1,
+    max: 1,
+    default: 0.3,
+  });
+
+/** Both motors at a power each, for a time; nothing is steered. */
+export const TIMED = description({
+  kind: 'timed',
+  label: 'For a time',
+  fields: {
+    seconds: number({ label: 'Time', quantity: 'time', min: 0.05, max: 60, default: 1 }),
+    leftShare: power('Left motor'),
+    rightShare: power('Right motor'),
+  },
+  phrase: () =>
+    say`Drive for ${'seconds'}, the left motor at ${'leftShare'}, the right one at ${'rightShare'} of full power`,
+});
+
+export type TimedStep = RecordOf<typeof TIMED>;

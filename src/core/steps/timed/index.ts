@@ -1,0 +1,43 @@
+import { settled } from '../../control/rest';
+import { timed as driveTimed } from '../../control/timed';
+import { meantByPower } from '../../program/byPower';
+import type { Robot } from '../../robot/robot';
+import { rehearsed } from '../rehearsed';
+import type { StepKind } from '../kind';
+import type { TimedStep } from './description';
+
+/** How fast a wheel goes at a share of power: as timed; in proportion to the top speed where nobody timed it. */
+function speedAt(robot: Robot, share: number): number {
+  const timedMPerS = meantByPower(robot, Math.abs(share));
+  return Math.sign(share) * (timedMPerS ?? Math.abs(share) * robot.motors.maxSpeedMPerS);
+}
+
+const controlTimed = ({ seconds, leftShare, rightShare }: TimedStep, robot: Robot) =>
+  settled(
+    driveTimed({
+      leftMPerS: speedAt(robot, leftShare),
+      rightMPerS: speedAt(robot, rightShare),
+      durationS: seconds,
+    }),
+  );
+
+export const timed: StepKind<TimedStep> = {
+  needs: () => ['left motor', 'right motor'],
+  group: 'drive',
+  isOffered: () => true,
+  asAdded: () => ({ kind: 'timed', seconds: 1, leftShare: 0.3, rightShare: 0.3 }),
+  plan: (step, from, robot, table) =>
+    rehearsed((_leg, exact) => controlTimed(step, exact), from, robot, table, {
+      never: 'never-ends',
+    }),
+  control: (step, _leg, robot) => controlTimed(step, robot),
+  drives: true,
+  inProgram: {
+    notes: (_step, { measured }) =>
+      measured.power === null
+        ? [
+            'How fast it goes at that power is a guess: nobody has timed it (Bench: Speed at a power).',
+          ]
+        : [],
+  },
+};

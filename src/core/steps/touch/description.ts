@@ -1,0 +1,31 @@
+import { description, reference, type RecordOf } from '../../description/description';
+import { say } from '../../description/phrase';
+import { BACK, HEADING_GAIN, speed, TIMEOUT } from '../sharedFields';
+
+/** In place of a sensor: the wheels no longer turn. */
+export const STALL = 'stall';
+
+/** Drive until a bumper is pressed, or until the wheels are held. */
+export const TOUCH = description({
+  kind: 'touch',
+  label: 'Until touch',
+  fields: {
+    sensor: reference({
+      label: 'Felt by',
+      about: 'the label of a touch sensor, or “stall”: the wheels are held',
+      to: 'touch sensor',
+      also: { [STALL]: 'held wheels' },
+      default: STALL,
+    }),
+    back: BACK,
+    speedMPerS: speed(0.1),
+    gainMPerSPerRad: HEADING_GAIN,
+  },
+  optional: { timeoutS: TIMEOUT },
+  phrase: () => [
+    ...say`Drive ${'back'} until touch, felt by ${'sensor'}, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
+    { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+  ],
+});
+
+export type TouchStep = RecordOf<typeof TOUCH>;

@@ -1,0 +1,218 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { planRoute } from '../../src/core/course/plan';
+import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { wrap } from '../../src/core/geometry/angle';
+import type { Robot } from '../../src/core/robot/robot';
+import { tableSchema } from '../../src/core/table/table';
+import { bareTable, deg, idealRobot, routeOf, withDevice } from './support';
+
+const light = (label: string, aheadM: number, leftM: number) => ({
+  id: label,
+  kind: 'light sensor',
+  label,
+  place: { aheadM, leftM },
+  behaviour: { noiseShare: 0 },
+});
+/** Two light sensors before the wheels and one far out, a bumper, and an eye on either side; nothing scatters. */
+const robot: Robot = [
+  light('left', 0.06, 0.04),
+  light('right', 0.06, -0.04),
+  light('outer', 0.075, 0.09),
+  { kind: 'touch sensor', label: 'bumper', place: { aheadM: 0.12 } },
+  ...[1, -1].map((side) => ({
+    kind: 'distance sensor',
+    label: side > 0 ? 'D-left' : 'D-right',
+    place: { leftM: 0.05 * side },
+    facingRad: (side * Math.PI) / 2,
+    behaviour: { noiseM: 0, lostEchoShare: 0 },
+  })),
+].reduce((one, unit) => withDevice(one, unit), idealRobot);
+const lagging: Robot = { ...robot, motors: { ...robot.motors, lagS: 0.05 } };
+
+const across = (xM: number) => ({ x1M: xM, y1M: 0, x2M: xM, y2M: 3, widthM: 0.03 });
+const table = tableSchema.parse({ ...bareTable, lines: [across(1.6)] });
+const START = { xM: 1, yM: 1.2, headingRad: 0.1 };
+
+function drive(steps: object[], by: Robot, on = table, start = START) {
+  const route = routeOf(
+    steps.map((step, i) => ({ id: `s${i}`, ...step })),
+    start,
+  );
+  const plan = planRoute(route, by, on);
+  const to = plan.at(-1)?.to ?? start;
+  const simulation = { robot: by, table: on, route, seed: 5 };
+  const exact = { ...route, placement: { alongSdM: 0, acrossSdM: 0, headingSdRad: 0 } };
+  const { end } = simulateRun(
+    { ...simulation, route: exact },
+    prepare({ ...simulation, route: exact }),
+    0,
+  );
+  return {
+    plan,
+    to,
+    end,
+    offM: Math.hypot(end.xM - to.xM, end.yM - to.yM),
+    offRad: Math.abs(wrap(end.headingRad - to.headingRad)),
+    problems: plan.flatMap((one) => one.problems),
+  };
+}
+
+const speed = fc.integer({ min: 8, max: 30 }).map((cm) => cm / 100);
+/** What turns ends on a tick of the loop. */
+const perLoop = ({ radiusM, speedMPerS = 0 }: Motion, { loopPeriodS }: Robot): number =>
+  radiusM === undefined ? 0 : (speedMPerS / radiusM) * loopPeriodS;
+
+interface Motion {
+  kind: string;
+  radiusM?: number;
+  speedMPerS?: number;
+}
+const MOTIONS: Record<string, fc.Arbitrary<Motion>> = {
+  arc: fc.record({
+    kind: fc.constant('arc'),
+    radiusM: fc.integer({ min: 8, max: 50 }).map((cm) => cm / 100),
+    angleRad: fc.integer({ min: -170, max: 170 }).map(deg),
+    back: fc.boolean(),
+    speedMPerS: speed,
+  }),
+  timed: fc.record({
+    kind: fc.constant('timed'),
+    seconds: fc.integer({ min: 3, max: 15 }).map((tenths) => tenths / 10),
+    leftShare: fc.integer({ min: -60, max: 60 }).map((n) => n / 100),
+    rightShare: fc.integer({ min: -60, max: 60 }).map((n) => n / 100),
+  }),
+  'square on a line': fc.record({
+    kind: fc.constant('square-on-line'),
+    left: fc.constant('left'),
+    right: fc.constant('right'),
+    speedMPerS: speed,
+    secondMPerS: fc.option(fc.constant(0.05), { nil: undefined }),
+  }),
+  touch: fc.record({
+    kind: fc.constant('touch'),
+    sensor: fc.constantFrom('bumper', 'stall'),
+    speedMPerS: speed,
+  }),
+  'set heading': fc.record({ kind: fc.constant('set-heading'), headingRad: fc.constant(0.1) }),
+};
+
+describe.each(Object.entries(MOTIONS))('a robot without errors: %s', (_, motion) => {
+  it('ends where the plan has it, with its lag as without', () => {
+    fc.assert(
+      fc.property(motion, (step) => {
+        const ideal = drive([step], robot);
+        expect(ideal.end.failure).toBeNull();
+        expect(ideal.problems).toEqual([]);
+        expect(ideal.offM).toBeLessThan(0.001);
+        expect(ideal.offRad).toBeLessThan(deg(0.1) + perLoop(step, robot));
+        const late = drive([step], lagging);
+        expect(late.offM).toBeLessThan(0.003);
+        expect(late.offRad).toBeLessThan(deg(0.5) + perLoop(step, robot));
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('following', () => {
+  const road = { x1M: 0, y1M: 1, x2M: 4, y2M: 1, widthM: 0.03 };
+  const marked = tableSchema.parse({ ...bareTable, lines: [road, across(2.2), across(2.6)] });
+  /** So far to the left of the line’s middle stands a robot whose left sensor is over its left edge. */
+  const overEdge = { xM: 1, yM: 1 + 0.015 - 0.04, headingRad: 0 };
+
+  it.each([
+    ['the left edge', { side: 'left', sensor: 'left' }, overEdge],
+    ['the right edge', { side: 'right', sensor: 'left' }, { ...overEdge, yM: 1 - 0.015 - 0.04 }],
+    ['astride', { sensor: 'left', astride: 'right' }, { ...overEdge, yM: 1.004 }],
+  ])(
+    'a line, %s: it stays on it, from a little beside and askew, and ends after its length',
+    (_, how, start) => {
+      const step = { kind: 'follow-line', lengthM: 0.8, gainRadPerS: 8, speedMPerS: 0.1, ...how };
+      for (const by of [robot, lagging]) {
+        const askew = { ...start, yM: start.yM + 0.004, headingRad: deg(4) };
+        const { end, to, offM, offRad, problems } = drive([step], by, marked, askew);
+        expect(problems).toEqual([]);
+        expect(end.failure).toBeNull();
+        expect(Math.abs(to.xM - 1.8)).toBeLessThan(0.01);
+        expect(Math.abs(to.yM - start.yM)).toBeLessThan('astride' in how ? 0.02 : 0.006);
+        expect(Math.abs(to.headingRad)).toBeLessThan(deg(2));
+        expect(offM).toBeLessThan(0.003);
+        expect(offRad).toBeLessThan(deg(0.5));
+      }
+    },
+  );
+
+  it('a line to the second crossing that another sensor sees', () => {
+    const how = { side: 'left', sensor: 'left', crossings: 2, crossingSensor: 'outer' };
+    const step = { kind: 'follow-line', lengthM: 3, gainRadPerS: 8, ...how };
+    const { to, end } = drive([step], robot, marked, overEdge);
+    // A little before its edge, as its spot is wide, with what a change of heading makes of it.
+    expect(Math.abs(to.xM + 0.075 - 2.585)).toBeLessThan(0.01);
+    expect(end.failure).toBeNull();
+    const { problems } = drive([{ ...step, crossingSensor: 'none' }], robot, marked, overEdge);
+    expect(problems).toEqual(['no-such-sensor']);
+  });
+
+  it('a line that is not there ends by its time, and not on the line', () => {
+    const step = { kind: 'follow-line', sensor: 'left', timeoutS: 2, lengthM: 3 };
+    const { end } = drive([step], robot, bareTable, overEdge);
+    expect(end.failure).toBe('time');
+    expect(end.timeS).toBeLessThan(2.5);
+  });
+
+  const walled = tableSchema.parse({
+    ...bareTable,
+    walls: [{ x1M: 0.5, y1M: 1.2, x2M: 2, y2M: 1.2 }],
+  });
+  it.each(['left', 'right'] as const)('a wall on the %s, to its end', (side) => {
+    const sign = side === 'left' ? 1 : -1;
+    const start = { xM: side === 'left' ? 1 : 1.5, yM: 1.2 - sign * 0.19, headingRad: 0 };
+    const step = { kind: 'follow-wall', side, keepM: 0.12, lengthM: 2, toEnd: true };
+    const { to, end, problems } = drive([step], robot, walled, start);
+    expect(problems).toEqual([]);
+    expect(end.failure).toBeNull();
+    // Past the end of the wall, at the kept distance from it.
+    expect(to.xM).toBeGreaterThan(2);
+    expect(to.xM).toBeLessThan(2.08);
+    expect(Math.abs(1.2 - to.yM)).toBeCloseTo(0.05 + 0.12, 1);
+    const [planned] = drive([{ ...step, toEnd: false, lengthM: 0.5 }], robot, walled, start).plan;
+    expect(planned?.distanceM).toBeCloseTo(0.5, 2);
+  });
+});
+
+it('what Corvat does not know is carried to where the team says that it ends, scattered as they say', () => {
+  const free = {
+    kind: 'free',
+    words: 'hooks the crate',
+    alongM: 0.1,
+    acrossM: 0.05,
+    headingRad: 0.5,
+  };
+  const sure = { alongSdM: 0, acrossSdM: 0, headingSdRad: 0 };
+  const after = { kind: 'straight', distanceM: 0.2 };
+  const exact = drive([{ ...free, ...sure }, after], robot);
+  expect(exact.offM).toBeLessThan(0.001);
+  expect(exact.offRad).toBeLessThan(deg(0.1));
+  const guessed = drive([free], robot);
+  expect(guessed.offM).toBeGreaterThan(0.0005);
+});
+
+it('a set heading is what later turns count from', () => {
+  // Placed 10° off, a program that says so turns to 90° on the table all the same.
+  const off = { xM: 1, yM: 1, headingRad: deg(10) };
+  const steps = [{ kind: 'turn', mode: 'to', angleRad: deg(90), leadRad: 0 }];
+  const route = routeOf(
+    [
+      { id: 'h', kind: 'set-heading', headingRad: deg(10) },
+      { id: 't', ...steps[0] },
+    ],
+    { ...off, headingRad: 0 },
+  );
+  const plan = planRoute(route, robot, bareTable);
+  expect(plan[0]?.problems).toEqual(['heading-not-here']);
+  const simulation = { robot, table: bareTable, route, seed: 1 };
+  const { end } = simulateRun(simulation, prepare(simulation), 0);
+  // It looked to 0 and took that for 10: it turns by 80 only.
+  expect(Math.abs(wrap(end.headingRad - deg(80)))).toBeLessThan(deg(2.5));
+});
