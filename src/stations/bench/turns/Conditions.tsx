@@ -1,49 +1,24 @@
-import { teamNames } from '../../../core/text/displaySettings';
+import { useState } from 'react';
 import { driftText } from '../../../core/gyro/driftText';
-import { MADE_UNDER } from '../../../core/trials/lists/madeUnder';
-import { TURN_LIST } from '../../../core/trials/lists/driving';
 import type { TurnTrials } from '../../../formats/benchRecords';
-import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
-import { turnConditionsForm } from '../../parsers';
-import styles from '../Bench.module.css';
-import { AnglesField } from './AnglesField';
+import { fetchedLater } from '../../../ui/fetchedLater';
 
-const { surface, battery, who } = MADE_UNDER;
-const F = fieldsOf<TurnTrials['conditions']>();
+const ConditionsForm = fetchedLater(async () => (await import('./ConditionsForm')).ConditionsForm);
 
-/** Under what the trials are made, and what is known besides. */
-export function Conditions({
-  conditions,
-  onChange: set,
-}: {
+/** Under what the trials are made, and what is known besides; its fields are fetched when it is unfolded. */
+export function Conditions(props: {
   conditions: TurnTrials['conditions'];
   onChange(part: Partial<TurnTrials['conditions']>): void;
 }) {
+  const [wanted, setWanted] = useState(false);
+  const { driftRadPerS } = props.conditions;
   return (
-    <details>
+    <details onToggle={() => setWanted(true)}>
       <summary>
         Conditions: surface, battery, who measures,{' '}
-        {conditions.driftRadPerS === 0
-          ? 'no known drift'
-          : `a drift of ${driftText(conditions.driftRadPerS)} taken out`}
+        {driftRadPerS === 0 ? 'no known drift' : `a drift of ${driftText(driftRadPerS)} taken out`}
       </summary>
-      <RecordForm
-        className={styles.fields}
-        record={conditions}
-        schema={turnConditionsForm}
-        onChange={set}
-      >
-        <F.Value name="surface" field={surface} />
-        <F.Value name="battery" field={battery} />
-        <F.Value name="who" field={who} suggestions={teamNames()} />
-        <F.Value name="stopMode" field={TURN_LIST.stopMode} />
-        <F.Value name="driftRadPerS" field={TURN_LIST.driftRadPerS} />
-        <F.Value name="readingSdRad" field={TURN_LIST.readingSdRad} />
-        <AnglesField
-          anglesRad={conditions.wantedRad}
-          onChange={(wantedRad) => set({ wantedRad })}
-        />
-      </RecordForm>
+      {wanted && <ConditionsForm {...props} />}
     </details>
   );
 }
