@@ -94,6 +94,21 @@ const MOTIONS: Record<string, fc.Arbitrary<Motion>> = {
     sensor: fc.constantFrom('bumper', 'stall'),
     speedMPerS: speed,
   }),
+  'turn about a wheel': fc.record({
+    kind: fc.constant('turn'),
+    mode: fc.constant('by'),
+    angleRad: fc.integer({ min: 20, max: 170 }).chain((n) => fc.constantFrom(deg(n), deg(-n))),
+    about: fc.constantFrom('left-wheel', 'right-wheel', 'centre'),
+    strategy: fc.constant('encoder'),
+    slowRateRadPerS: fc.constant(0.1),
+  }),
+  'drive without heading hold': fc.record({
+    kind: fc.constant('straight'),
+    distanceM: fc.integer({ min: -60, max: 60 }).map((cm) => cm / 100),
+    strategy: fc.constantFrom('encoder-balance', 'open-loop', 'heading-hold'),
+    holds: fc.constantFrom('planned', 'as-it-stands'),
+    speedMPerS: speed,
+  }),
   'set heading': fc.record({ kind: fc.constant('set-heading'), headingRad: fc.constant(0.1) }),
 };
 
@@ -196,6 +211,19 @@ it('what Corvat does not know is carried to where the team says that it ends, sc
   expect(exact.offRad).toBeLessThan(deg(0.1));
   const guessed = drive([free], robot);
   expect(guessed.offM).toBeGreaterThan(0.0005);
+});
+
+it('a slow last piece of an approach takes its time, and stops nearer to its threshold', () => {
+  const eye = { kind: 'distance sensor', place: { aheadM: 0.12 }, behaviour: { noiseM: 0 } };
+  const looking = withDevice(lagging, eye);
+  const step = { kind: 'approach', thresholdM: 0.2, speedMPerS: 0.3 };
+  const [once, twice] = [step, { ...step, slowMPerS: 0.05 }].map((one) => {
+    const { end, plan } = drive([one], looking, bareTable);
+    return { end, beyondM: end.xM - (plan[0]?.to.xM ?? 0), durationS: plan[0]?.durationS ?? 0 };
+  });
+  expect(twice?.beyondM).toBeLessThan((once?.beyondM ?? 0) / 2);
+  expect(Math.abs((twice?.end.timeS ?? 0) - (twice?.durationS ?? 0))).toBeLessThan(0.6);
+  expect(drive([{ ...step, sensor: 'none' }], looking).problems).toEqual(['no-such-sensor']);
 });
 
 it('a set heading is what later turns count from', () => {

@@ -49,6 +49,14 @@ const variantsOf = (step: Step): [string, Step][] =>
     return value === undefined ? [] : [[name, { ...step, [name]: other(field, value) } as Step]];
   });
 
+/** The step with each choice that it leaves out made. */
+const chosenOf = (step: Step): Step[] =>
+  Object.entries(descriptionOfStep(step).optional).flatMap(([name, field]) =>
+    field.is === 'choice'
+      ? Object.keys(field.options).map((value) => ({ ...step, [name]: value }) as Step)
+      : [],
+  );
+
 describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %s', (_, step) => {
   it('can be saved as it is when it is added, and has nothing doubtful about it', () => {
     expect(stepSchema.parse(step)).toEqual(step);
@@ -73,7 +81,9 @@ describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %
     // What is chosen decides what is said: of each variant its variants, too.
     const near = variantsOf(step).map(([, one]) => one);
     const variants = [...near, ...near.flatMap((one) => variantsOf(one).map(([, two]) => two))];
-    const slots = [step, ...variants].flatMap((one) => slotsOf(about.phrase(one as never)));
+    const slots = [step, ...variants, ...chosenOf(step)].flatMap((one) =>
+      slotsOf(about.phrase(one as never)),
+    );
     expect(new Set(slots.map(({ slot }) => slot))).toEqual(new Set(names));
     holdsItsLimits(
       describedFields(about),

@@ -22,7 +22,8 @@ export function withHeadingGain(
   let changed = 0;
   const steps = withMotions(route.steps, (step) => {
     const { steering } = kindOfStep(step).inProgram;
-    if (steering === undefined || isSame(steering.of(step).gainMPerSPerRad, tuned)) return step;
+    const now = steering?.of(step)?.gainMPerSPerRad;
+    if (steering === undefined || now === undefined || isSame(now, tuned)) return step;
     changed += 1;
     return steering.withGain(step, tuned);
   });

@@ -51,9 +51,9 @@ export function withTurnCalibration(
     // Of a turn that is made several times the first counts that turns at all.
     const turning = plan.find((one) => one.step.id === step.id && one.angleRad !== 0);
     const kind = kindOfStep(step).turning;
-    if (kind === undefined || turning === undefined) return step;
+    const told = kind?.of(step) ?? null;
+    if (kind === undefined || told === null || turning === undefined) return step;
     const { angleRad, number } = turning;
-    const told = kind.of(step);
     const lead = leadFor(turns, angleRad, told.rateRadPerS);
     if (lead === null) unknown += 1;
     else known += 1;

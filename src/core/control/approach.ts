@@ -13,15 +13,17 @@ export interface Approach {
   timeoutS: number;
   /** The distance sensor; left out: the one that looks ahead. Null: there is none. */
   sensor?: Device | null;
+  /** From this reading on it goes slower. */
+  slows?: { at: number; speedMPerS: number } | undefined;
 }
 
 /** Drive ahead until the distance reading is at or under a threshold; a lost echo is no reading. */
 export function approach(
-  { thresholdM, speedMPerS, keep, timeoutS, sensor }: Approach,
+  { thresholdM, speedMPerS, keep, timeoutS, sensor, slows }: Approach,
   robot: Robot,
 ): Controller {
   const unit = sensor === undefined ? lookingAhead(robot) : sensor;
   const of = unit && { unitId: unit.id, channel: 'distance' };
   const endsWhen = { of, passes: 'below', value: thresholdM, confirmations: 1 } as const;
-  return untilRead({ endsWhen, speedMPerS, keep, timeoutS }, robot);
+  return untilRead({ endsWhen, speedMPerS, keep, timeoutS, slows }, robot);
 }

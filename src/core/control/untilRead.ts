@@ -1,5 +1,5 @@
 import type { Robot } from '../robot/robot';
-import { controller, type Begun, type Controller, type Tick } from './controller';
+import { controller, type Begun, type Controller, type Readings, type Tick } from './controller';
 import { hasEnded, type EndsWhen, type Passed } from './endsWhen';
 import { PROFILE_SHARE } from './settings';
 import { steer, type Steered, type StraightStrategy } from './straight/steering';
@@ -10,12 +10,26 @@ export interface UntilRead {
   speedMPerS: number;
   keep: StraightStrategy;
   timeoutS: number;
+  /** From this reading on it goes slower; left out: it keeps its speed. */
+  slows?: { at: number; speedMPerS: number } | undefined;
 }
 
-interface State extends UntilRead, Begun, Passed, Steered {
+interface State extends Omit<UntilRead, 'slows'>, Begun, Passed, Steered {
+  /** Past this reading it has the other speed; never where there is none. */
+  slowAt: number;
+  slowMPerS: number;
+  isSlow: boolean;
   /** So much faster from one tick to the next. */
   rampMPerS: number;
   commandedMPerS: number;
+}
+
+function slowDown(state: State, now: Readings): void {
+  const { endsWhen, slowAt } = state;
+  if (state.isSlow || endsWhen.of === null || Number.isNaN(slowAt)) return;
+  const reading = now.reading(endsWhen.of);
+  if (reading === null) return;
+  state.isSlow = endsWhen.passes === 'below' ? reading <= slowAt : reading >= slowAt;
 }
 
 const tick: Tick<State> = (state, now, wheels) => {
@@ -23,8 +37,10 @@ const tick: Tick<State> = (state, now, wheels) => {
   state.startS ??= now.timeS;
   if (hasEnded(state.endsWhen, state, now)) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
+  slowDown(state, now);
   const sign = Math.sign(state.speedMPerS);
-  const speed = Math.min(Math.abs(state.speedMPerS), state.commandedMPerS + state.rampMPerS);
+  const wanted = state.isSlow ? state.slowMPerS : Math.abs(state.speedMPerS);
+  const speed = Math.min(wanted, state.commandedMPerS + state.rampMPerS);
   state.commandedMPerS = speed;
   const half = steer(state.keep, state, now) / 2;
   wheels.leftMPerS = sign * speed - half;
@@ -34,7 +50,7 @@ const tick: Tick<State> = (state, now, wheels) => {
 
 /** Drive straight until something is read; a lost echo is no reading. */
 export const untilRead = (
-  { endsWhen, speedMPerS, keep, timeoutS }: UntilRead,
+  { endsWhen, speedMPerS, keep, timeoutS, slows }: UntilRead,
   robot: Robot,
 ): Controller =>
   controller<State>(tick, {
@@ -42,6 +58,9 @@ export const untilRead = (
     speedMPerS,
     keep,
     timeoutS,
+    slowAt: slows?.at ?? Number.NaN,
+    slowMPerS: slows?.speedMPerS ?? speedMPerS,
+    isSlow: false,
     rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
     startS: null,
     passed: 0,

@@ -75,7 +75,7 @@ function commandText(robot: Robot, step: MotionStep, { distanceM, angleRad }: Si
 /** The gain with which a step holds its heading, as programs steer; null where it has none, or that cannot be told. */
 export function stepGainInProgram(robot: Robot, step: MotionStep): string | null {
   const steering = kindOfStep(step).inProgram.steering?.of(step);
-  if (steering === undefined) return null;
+  if (steering == null) return null;
   const gain = gainInProgram(robot, steering.gainMPerSPerRad, steering.speedMPerS);
   return gain && `gain ${number(gain.perAngle, 2)} ${gain.unit} per ${gain.angle}`;
 }

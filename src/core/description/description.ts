@@ -18,6 +18,8 @@ interface Value {
   wanted?: string;
   /** It may be missing, and is null then. */
   orNothing?: true;
+  /** What it means to leave it out, where that can be chosen. */
+  leftOut?: string;
 }
 
 /** A number with its limits in SI: record, form and refusals go by them alike. */
@@ -81,8 +83,6 @@ export interface ReferenceValue extends Value {
   to: string;
   /** What it may be besides, with the words for it. */
   also?: Readonly<Record<string, string>>;
-  /** What it means to leave it out. */
-  leftOut?: string;
   default?: string;
 }
 

@@ -11,4 +11,4 @@ export const stopSpeedMPerS = (step: MotionStep | undefined): number =>
 
 /** How fast a motion turns; 0 for one that does not. */
 export const turningRateOf = (step: MotionStep | undefined): number =>
-  step === undefined ? 0 : (kindOfStep(step).turning?.of(step).rateRadPerS ?? 0);
+  step === undefined ? 0 : (kindOfStep(step).turning?.of(step)?.rateRadPerS ?? 0);

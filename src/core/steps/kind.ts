@@ -62,7 +62,8 @@ export interface InProgram<S> {
   /** What else whoever types the program should know, in sentences, as it was measured. */
   notes?(step: S, robot: Robot): string[];
   steering?: {
-    of(step: S): { gainMPerSPerRad: number; speedMPerS: number };
+    /** Null: this one holds no heading. */
+    of(step: S): { gainMPerSPerRad: number; speedMPerS: number } | null;
     withGain(step: S, gainMPerSPerRad: number): S;
   };
 }
@@ -100,9 +101,9 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   plan(step: S, from: Pose, robot: Robot, table: Table): Motion;
   /** The motion, as an exported program makes it. */
   control(step: S, leg: Leg, robot: Robot): Controller;
-  /** Of a step that turns on the spot: how fast, and how early its motors stop. */
+  /** Of a step that turns on the spot and stops early: how fast, and how early; null: this one turns otherwise. */
   turning?: {
-    of(step: S): { rateRadPerS: number; leadRad: number };
+    of(step: S): { rateRadPerS: number; leadRad: number } | null;
     withLead(step: S, leadRad: number): S;
   };
   /** What holds where a value was left out, by what was planned; for what may be left out. */

@@ -58,7 +58,7 @@ export function turnErrors(
   const known = new Map<string, TurnError>();
   return plan.map(({ step, angleRad }) => {
     const told = kindOfStep(step).turning?.of(step);
-    if (turns === null || told === undefined || angleRad === 0) return null;
+    if (turns === null || told == null || angleRad === 0) return null;
     const { rateRadPerS, leadRad } = told;
     const stop = stopOf(turns, angleRad, rateRadPerS);
     if (stop === null) return null;

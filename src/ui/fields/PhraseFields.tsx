@@ -166,9 +166,16 @@ function SlotField(props: SlotProps) {
   }
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);
-  if (Object.keys(words).length > MOST_SIDE_BY_SIDE) {
+  if (isOptional || Object.keys(words).length > MOST_SIDE_BY_SIDE) {
     const of = Object.entries(words).map(([id, name]) => ({ id, name }));
-    return <ListSlot {...{ label, of, onChange }} value={String(value)} />;
+    return (
+      <ListSlot
+        {...{ label, of }}
+        value={value === undefined ? '' : String(value)}
+        leftOut={isOptional ? (field.leftOut ?? 'as usual') : undefined}
+        onChange={(id) => onChange(id === '' ? undefined : isFlag ? id === 'true' : id)}
+      />
+    );
   }
   return (
     <Choice

@@ -9,6 +9,8 @@ export interface Straight {
   speedMPerS: number;
   keep: StraightStrategy;
   timeoutS: number;
+  /** Left out: it speeds up and slows down within the motors' acceleration; false: it goes at its speed at once. */
+  ramp?: boolean;
 }
 
 /** How long a straight should take, its rest included. */
@@ -32,7 +34,7 @@ const tick: Tick<State> = (state, now, wheels) => {
   const left = Math.abs(distanceM) - sign * (travelled - state.startM);
   if (left <= 0) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
-  const speed = profiledSpeed(state, left);
+  const speed = state.ramp === false ? state.speedMPerS : profiledSpeed(state, left);
   const half = steer(state.keep, state, now) / 2;
   wheels.leftMPerS = sign * speed - half;
   wheels.rightMPerS = sign * speed + half;
@@ -48,7 +50,7 @@ const tick: Tick<State> = (state, now, wheels) => {
  * the braking curve brought forward by what the motors' lag lets the robot roll.
  */
 export function straight(
-  { distanceM, speedMPerS, keep, timeoutS }: Straight,
+  { distanceM, speedMPerS, keep, timeoutS, ramp = true }: Straight,
   robot: Robot,
 ): Controller {
   const accelMPerS2 = profileAcceleration(robot);
@@ -57,6 +59,7 @@ export function straight(
     speedMPerS,
     keep,
     timeoutS,
+    ramp,
     accelMPerS2,
     rampMPerS: accelMPerS2 * robot.loopPeriodS,
     rolledByLagMPerS: accelMPerS2 * robot.motors.lagS,

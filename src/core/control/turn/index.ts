@@ -5,6 +5,9 @@ import type { TurnStrategy } from './schema';
 import type { KeptInTurn } from './way';
 import { wayOf } from './ways';
 
+/** What stays where it is. */
+export type TurnAbout = 'centre' | 'left-wheel' | 'right-wheel';
+
 export interface Turn {
   /** Signed, left positive. */
   angleRad: number;
@@ -17,6 +20,8 @@ export interface Turn {
   timeoutS: number;
   /** About the inner wheel, which stands; on the spot where it is left out. */
   pivots?: boolean;
+  /** About which point it turns: one of its wheels stands then, whichever way it turns. */
+  about?: TurnAbout;
 }
 
 /** Time in which the motors come up to their speed, s. */
@@ -37,6 +42,14 @@ interface State extends Turn, KeptInTurn {
 
 const turnedBy = (now: Readings, trackM: number) => (now.rightM - now.leftM) / trackM;
 
+/** Which share of a turn the right wheel makes: on the spot half of it; about a wheel the other has all of it. */
+function rightShare({ about, pivots }: State, rateRadPerS: number): number {
+  if (about === 'left-wheel') return 1;
+  if (about === 'right-wheel') return 0;
+  if (pivots !== true) return 0.5;
+  return rateRadPerS > 0 ? 1 : 0;
+}
+
 const tick: Tick<State> = (state, now, wheels) => {
   const { angleRad, how, fromReadingRad, trackM } = state;
   const reading = now.headingRad;
@@ -54,9 +67,7 @@ const tick: Tick<State> = (state, now, wheels) => {
   const rateRadPerS = wayOf(how).rate(how, begun.targetRad, state, timeS, gyroRad, encoderRad);
   if (rateRadPerS === null) return 'done';
   if (timeS > state.timeoutS) return 'time';
-  // On the spot both share the turn; about the inner wheel the outer one has all of it, forwards.
-  const outer = rateRadPerS > 0 ? 1 : 0;
-  const rightM = rateRadPerS * trackM * (state.pivots === true ? outer : 0.5);
+  const rightM = rateRadPerS * trackM * rightShare(state, rateRadPerS);
   wheels.leftMPerS = rightM - rateRadPerS * trackM;
   wheels.rightMPerS = rightM;
   return 'go on';
@@ -64,7 +75,7 @@ const tick: Tick<State> = (state, now, wheels) => {
 
 /** Turn by one of four ways, on the spot or about the inner wheel; the track is that of the record, as a program has it. */
 export const turn = (
-  { angleRad, how, fromReadingRad, timeoutS, pivots = false }: Turn,
+  { angleRad, how, fromReadingRad, timeoutS, pivots = false, about = 'centre' }: Turn,
   trackM: number,
 ): Controller =>
   controller<State>(tick, {
@@ -73,6 +84,7 @@ export const turn = (
     fromReadingRad,
     timeoutS,
     pivots,
+    about,
     trackM,
     begun: null,
     integralRadPerS: 0,

@@ -1,6 +1,6 @@
 import { description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { HEADING_GAIN, speed, TIMEOUT } from '../sharedFields';
+import { HEADING_GAIN, speed, TIMEOUT, unitOf } from '../sharedFields';
 
 /** Drive until the distance reading is at or below a threshold; fails at the time-out. */
 export const APPROACH = description({
@@ -12,10 +12,29 @@ export const APPROACH = description({
     gainMPerSPerRad: HEADING_GAIN,
   },
   optional: {
+    sensor: unitOf('distance sensor', 'Distance sensor', 'the one that looks ahead'),
+    slowMPerS: number({
+      label: 'Slow speed',
+      about: 'of the last piece; left out: one speed',
+      quantity: 'speed',
+      min: 0.01,
+      max: 5,
+    }),
+    slowFromM: number({
+      label: 'Slow from',
+      about: 'the reading from which on it is slow; left out: 10 cm before the threshold',
+      quantity: 'length',
+      min: 0.005,
+      max: 5,
+    }),
     timeoutS: TIMEOUT,
   },
   phrase: () => [
-    ...say`Drive until the distance reads ${'thresholdM'} or less, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
+    ...say`Drive until the distance`,
+    { ifSet: 'sensor', phrase: say` of ${'sensor'}` },
+    ...say` reads ${'thresholdM'} or less, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
+    { ifSet: 'slowMPerS', phrase: say`, then at ${'slowMPerS'}` },
+    { ifSet: 'slowFromM', phrase: say` from ${'slowFromM'} on` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
   ],
 });

@@ -12,18 +12,45 @@ import { gapAhead } from '../../table/ray';
 import { errorLength } from '../../text/quantities';
 import { lookingAhead } from '../../devices/ofRobot';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
+import { unitNamed } from '../unitNamed';
 import { heldHeading, type StepKind } from '../kind';
 import type { ApproachStep } from './description';
 
+/** The distance sensor that is named, else the one that looks ahead. */
+const sensorOf = ({ sensor }: ApproachStep, robot: Robot) =>
+  sensor === undefined ? lookingAhead(robot) : unitNamed(robot, 'distance sensor', sensor);
+
+/** So far before its threshold it slows down, where nobody says. */
+const SLOW_FOR_M = 0.1;
+
+/** From which reading on it has its slow speed; null: it has one speed. */
+const slowsAt = ({ slowMPerS, slowFromM, thresholdM }: ApproachStep) =>
+  slowMPerS === undefined
+    ? undefined
+    : { at: slowFromM ?? thresholdM + SLOW_FOR_M, speedMPerS: slowMPerS };
+
+/** With which speed it comes to its threshold. */
+const lastSpeed = ({ slowMPerS, speedMPerS }: ApproachStep): number => slowMPerS ?? speedMPerS;
+
+/** How long its way takes: the last piece of it may be slow. */
+function wayS(step: ApproachStep, distanceM: number): number {
+  const slows = slowsAt(step);
+  const slowM = slows === undefined ? 0 : Math.max(0, slows.at - step.thresholdM);
+  const [fast, slow] = [Math.max(0, distanceM - slowM), Math.min(slowM, distanceM)];
+  return fast / step.speedMPerS + slow / lastSpeed(step);
+}
+
 /** How far it is until the recorded sensor reads the threshold, or why it never will. */
 function wayTo(
-  thresholdM: number,
+  step: ApproachStep,
   from: Pose,
   robot: Robot,
   table: Table,
 ): { distanceM: number } | { problem: PlanProblem } {
-  const sensor = lookingAhead(robot);
-  if (sensor === null) return { problem: 'no-distance-sensor' };
+  const { thresholdM } = step;
+  const sensor = sensorOf(step, robot);
+  if (sensor === null)
+    return { problem: step.sensor === undefined ? 'no-distance-sensor' : 'no-such-sensor' };
   const { offsetM, scale } = sensor.behaviour;
   const gap = offsetM + scale * gapAhead(from, sensor, 0, obstacles(table));
   if (gap === Infinity) return { problem: 'nothing-ahead' };
@@ -59,35 +86,39 @@ export const approach: StepKind<ApproachStep> = {
     speedMPerS: 0.12,
     gainMPerSPerRad: newGain(place),
   }),
-  plan({ thresholdM, speedMPerS, timeoutS }, from, robot, table) {
-    const way = wayTo(thresholdM, from, robot, table);
+  plan(step, from, robot, table) {
+    const way = wayTo(step, from, robot, table);
     // Where it was measured how far it drives on, the plan has it.
-    const onM = drivesOnM(robot, speedMPerS) ?? 0;
+    const onM = drivesOnM(robot, lastSpeed(step)) ?? 0;
     const distanceM = 'problem' in way ? 0 : way.distanceM + onM;
-    const durationS = distanceM / speedMPerS + STARTING_S + SETTLE_S;
+    const durationS = wayS(step, distanceM) + STARTING_S + SETTLE_S;
     return {
       to: ahead(from, distanceM),
       distanceM,
       angleRad: 0,
       durationS,
-      timeoutS: timeoutS ?? timeoutFor(durationS),
+      timeoutS: step.timeoutS ?? timeoutFor(durationS),
       problems: 'problem' in way ? [way.problem] : [],
     };
   },
   control(step, leg, robot) {
     const { speedMPerS } = step;
     const keep = heldHeading(step, leg);
-    const { scale, minM } = lookingAhead(robot)?.behaviour ?? { scale: 1, minM: 0 };
+    const sensor = sensorOf(step, robot);
+    const { scale, minM } = sensor?.behaviour ?? { scale: 1, minM: 0 };
     const thresholdM = Math.max(minM, step.thresholdM - scale * leg.lateM);
     return settled(
-      controlApproach({ thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS }, robot),
+      controlApproach(
+        { thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS, sensor, slows: slowsAt(step) },
+        robot,
+      ),
     );
   },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
-  stopsBy: ({ thresholdM, speedMPerS }) => ({ thresholdM, speedMPerS }),
+  stopsBy: (step) => ({ thresholdM: step.thresholdM, speedMPerS: lastSpeed(step) }),
   drives: true,
   inProgram: {
     ...drivenInProgram<ApproachStep>(),
-    notes: ({ speedMPerS, thresholdM }, robot) => notesOf(robot, speedMPerS, thresholdM),
+    notes: (step, robot) => notesOf(robot, lastSpeed(step), step.thresholdM),
   },
 };

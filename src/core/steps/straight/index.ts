@@ -1,9 +1,34 @@
-import { timeoutS } from '../../control/settings';
+import { SETTLE_S, timeoutS } from '../../control/settings';
 import { settled } from '../../control/rest';
 import { expectedStraightS, straight as driveStraight } from '../../control/straight';
-import { ahead, drivenInProgram, newGain } from '../driven';
-import { heldHeading, type StepKind } from '../kind';
+import type { StraightStrategy } from '../../control/straight/steering';
+import type { Robot } from '../../robot/robot';
+import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
+import type { Leg, StepKind } from '../kind';
 import type { StraightStep } from './description';
+
+/** Where nobody has tuned it on the robot. */
+const USUAL_BALANCE_GAIN = 5;
+
+/** What keeps it straight. */
+function keepOf(step: StraightStep, leg: Leg, { measured: { gains } }: Robot): StraightStrategy {
+  const { strategy = 'heading-hold', holds = 'planned', gainMPerSPerRad } = step;
+  const isPlanned = holds === 'planned';
+  switch (strategy) {
+    case 'heading-hold':
+      return { strategy, gainMPerSPerRad, headingRad: isPlanned ? leg.plannedReadingRad : null };
+    case 'encoder-balance': {
+      const tuned = Math.abs(gains.balance ?? USUAL_BALANCE_GAIN);
+      return { strategy, gainPerS: step.balanceGainPerS ?? tuned, carried: isPlanned };
+    }
+    case 'open-loop':
+      return { strategy };
+  }
+}
+
+/** Told to stand at full speed it rolls on: while its lag lasts, and while it slows down. */
+const rollsOnM = (mPerS: number, { motors: { lagS, maxAccelerationMPerS2 } }: Robot): number =>
+  mPerS * lagS + (mPerS * Math.abs(mPerS)) / (2 * maxAccelerationMPerS2);
 
 export const straight: StepKind<StraightStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
@@ -15,10 +40,12 @@ export const straight: StepKind<StraightStep> = {
     speedMPerS: 0.3,
     gainMPerSPerRad: newGain(place),
   }),
-  plan({ distanceM, speedMPerS }, from, robot) {
-    const durationS = expectedStraightS(distanceM, speedMPerS, robot);
+  plan({ distanceM, speedMPerS, ramp = true }, from, robot) {
+    const durationS = ramp
+      ? expectedStraightS(distanceM, speedMPerS, robot)
+      : Math.abs(distanceM) / speedMPerS + STARTING_S + SETTLE_S;
     return {
-      to: ahead(from, distanceM),
+      to: ahead(from, distanceM + (ramp ? 0 : rollsOnM(Math.sign(distanceM) * speedMPerS, robot))),
       distanceM,
       angleRad: 0,
       durationS,
@@ -27,16 +54,23 @@ export const straight: StepKind<StraightStep> = {
     };
   },
   control(step, leg, robot) {
-    const { distanceM, speedMPerS } = step;
-    const keep = heldHeading(step, leg);
+    const { distanceM, speedMPerS, ramp = true } = step;
+    const keep = keepOf(step, leg, robot);
     const drivenM = Math.sign(distanceM) * Math.max(0, Math.abs(distanceM) + leg.lateM);
     const { timeoutS: limit } = leg;
-    return settled(driveStraight({ distanceM: drivenM, speedMPerS, keep, timeoutS: limit }, robot));
+    return settled(
+      driveStraight({ distanceM: drivenM, speedMPerS, keep, timeoutS: limit, ramp }, robot),
+    );
   },
   byEncoders: ({ distanceM, speedMPerS }) => ({ distanceM, speedMPerS }),
   drives: true,
   inProgram: {
     ...drivenInProgram<StraightStep>(),
+    steering: {
+      of: ({ strategy = 'heading-hold', gainMPerSPerRad, speedMPerS }) =>
+        strategy === 'heading-hold' ? { gainMPerSPerRad, speedMPerS } : null,
+      withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
+    },
     travel: {
       distanceM: ({ distanceM }) => Math.abs(distanceM),
       withDistance: (step, distanceM) => ({

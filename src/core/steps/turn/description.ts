@@ -1,6 +1,10 @@
 import { choice, description, number, type RecordOf } from '../../description/description';
 import { say, side, size } from '../../description/phrase';
 
+/** Which strategies say how early they stop, and which slow down first. */
+const STOPS_EARLY = ['stop-early', 'two-speed'];
+const SLOWS_DOWN = ['encoder', 'two-speed'];
+
 /** Spin on the spot until the reading is within `leadRad` of the wanted heading. */
 export const TURN = description({
   kind: 'turn',
@@ -35,7 +39,49 @@ export const TURN = description({
       default: 0.08,
     }),
   },
-  phrase: ({ mode, direction }) => [
+  optional: {
+    about: choice({
+      label: 'About what',
+      leftOut: 'on the spot',
+      options: {
+        centre: 'on the spot',
+        'left-wheel': 'about the left wheel',
+        'right-wheel': 'about the right wheel',
+      },
+    }),
+    strategy: choice({
+      label: 'How it stops',
+      leftOut: 'stopping early',
+      options: {
+        'stop-early': 'stopping early',
+        encoder: 'by the encoders, slowing',
+        'two-speed': 'slower',
+        proportional: 'slowing with what is left',
+      },
+    }),
+    slowRateRadPerS: number({
+      label: 'Slow rate',
+      about: 'of the strategies that slow down',
+      quantity: 'turning rate',
+      min: 0.05,
+      max: 20,
+    }),
+    slowFromRad: number({
+      label: 'Slow for the last',
+      about: 'for "two-speed"',
+      quantity: 'angle',
+      min: 0,
+      max: 3.2,
+    }),
+    kpPerS: number({
+      label: 'Turn gain',
+      about: 'for "proportional": rate per angle left',
+      quantity: 'gain',
+      min: 0,
+      max: 100,
+    }),
+  },
+  phrase: ({ mode, direction, strategy = 'stop-early' }) => [
     ...say`Turn ${'mode'} `,
     ...(mode === 'by'
       ? say`${size('angleRad')} to the ${side('angleRad', 'Direction', { plus: 'left', minus: 'right' })}`
@@ -45,7 +91,19 @@ export const TURN = description({
       : direction === 'short'
         ? say`the ${'direction'} way`
         : say`to the ${'direction'}`),
-    ...say`, at ${'rateRadPerS'}, stopping ${'leadRad'} early`,
+    ...say`, at ${'rateRadPerS'}`,
+    ...(STOPS_EARLY.includes(strategy) ? say`, stopping ${'leadRad'} early` : []),
+    { ifSet: 'about', phrase: say`, ${'about'}` },
+    { ifSet: 'strategy', phrase: say`, ${'strategy'}` },
+    ...(SLOWS_DOWN.includes(strategy)
+      ? [{ ifSet: 'slowRateRadPerS', phrase: say`, slow at ${'slowRateRadPerS'}` } as const]
+      : []),
+    ...(strategy === 'two-speed'
+      ? [{ ifSet: 'slowFromRad', phrase: say` for the last ${'slowFromRad'}` } as const]
+      : []),
+    ...(strategy === 'proportional'
+      ? [{ ifSet: 'kpPerS', phrase: say`, with gain ${'kpPerS'}` } as const]
+      : []),
   ],
 });
 

@@ -4,8 +4,18 @@ import { timeoutS } from '../../control/settings';
 import { expectedTurnS, turn as controlTurn } from '../../control/turn';
 import { isHalfTurn, radiansFromDegrees, turnAngle } from '../../geometry/angle';
 import { commandFromRate, rateFromCommand } from '../../program/turnRate';
+import { turnStrategySchema, type TurnStrategy } from '../../control/turn/schema';
+import { toTable, type Pose } from '../../geometry/pose';
+import type { Robot } from '../../robot/robot';
 import type { NewStepPlace, StepKind } from '../kind';
 import type { TurnStep } from './description';
+
+/** What a program has of it besides its gain. */
+const USUAL_PROPORTIONAL = turnStrategySchema.parse({
+  school: 'proportional',
+  rateRadPerS: 1,
+  kpPerS: 1,
+}) as Extract<TurnStrategy, { school: 'proportional' }>;
 
 const ADDED = { angleRad: radiansFromDegrees(90), rateRadPerS: radiansFromDegrees(90) };
 
@@ -15,6 +25,51 @@ function measuredLead({ headingRad, turns, isRepeated = false }: NewStepPlace): 
   const toRad = isRepeated ? 0 : turnAngle(headingRad, ADDED.angleRad, 'short');
   const angleRad = toRad || ADDED.angleRad;
   return leadFor(turns, angleRad, ADDED.rateRadPerS) ?? 0;
+}
+
+/** Where nobody says otherwise. */
+const USUAL = { slowRateRadPerS: 0.6, slowFromRad: 0.5, kpPerS: 4 };
+
+/** The strategy with its values. */
+function howOf(step: TurnStep, leadRad: number, { measured: { gains } }: Robot): TurnStrategy {
+  const { strategy = 'stop-early', rateRadPerS, slowFromRad = USUAL.slowFromRad } = step;
+  const slow = Math.min(step.slowRateRadPerS ?? USUAL.slowRateRadPerS, rateRadPerS);
+  const kpPerS = step.kpPerS ?? Math.abs(gains.turn ?? USUAL.kpPerS);
+  switch (strategy) {
+    case 'stop-early':
+      return { school: strategy, rateRadPerS, leadRad };
+    case 'encoder':
+      return { school: strategy, rateRadPerS, endRateRadPerS: slow };
+    case 'two-speed':
+      return { school: strategy, rateRadPerS, slowRateRadPerS: slow, slowFromRad, leadRad };
+    case 'proportional':
+      return { ...USUAL_PROPORTIONAL, rateRadPerS, kpPerS };
+  }
+}
+
+const isOnSpot = ({ about = 'centre' }: TurnStep): boolean => about === 'centre';
+
+/** Of a turn about a wheel: the way of the axle's middle. */
+function wayOf({ about }: TurnStep, from: Pose, angleRad: number, { trackM }: Robot) {
+  const leftM = (about === 'left-wheel' ? 1 : -1) * (trackM / 2);
+  return {
+    centre: toTable(from, { xM: 0, yM: leftM }),
+    radiusM: trackM / 2,
+    fromRad: from.headingRad - Math.sign(leftM) * (Math.PI / 2),
+    sweepRad: angleRad,
+  };
+}
+
+function endOf(step: TurnStep, from: Pose, angleRad: number, robot: Robot): Pose {
+  const headingRad = from.headingRad + angleRad;
+  if (isOnSpot(step)) return { ...from, headingRad };
+  const { centre, radiusM, fromRad } = wayOf(step, from, angleRad, robot);
+  const rad = fromRad + angleRad;
+  return {
+    xM: centre.xM + radiusM * Math.cos(rad),
+    yM: centre.yM + radiusM * Math.sin(rad),
+    headingRad,
+  };
 }
 
 export const turn: StepKind<TurnStep> = {
@@ -28,31 +83,38 @@ export const turn: StepKind<TurnStep> = {
     direction: 'short',
     leadRad: measuredLead(place),
   }),
-  plan(step, from) {
-    const { mode, direction, rateRadPerS, leadRad } = step;
+  plan(step, from, robot) {
+    const { mode, direction } = step;
     const angleRad =
       mode === 'by' ? step.angleRad : turnAngle(from.headingRad, step.angleRad, direction);
-    const durationS = expectedTurnS({ school: 'stop-early', rateRadPerS, leadRad }, angleRad);
+    const durationS = expectedTurnS(howOf(step, step.leadRad, robot), angleRad);
     const doubtful =
       mode === 'to' && direction === 'short' && isHalfTurn(from.headingRad, step.angleRad);
     return {
-      to: { ...from, headingRad: from.headingRad + angleRad },
+      to: endOf(step, from, angleRad, robot),
       distanceM: 0,
       angleRad,
       durationS,
       timeoutS: timeoutS(durationS),
       problems: doubtful ? ['half-turn'] : [],
+      ...(!isOnSpot(step) && { trail: [{ arc: wayOf(step, from, angleRad, robot) }] }),
     };
   },
-  control({ rateRadPerS, leadRad, mode }, leg, robot) {
-    const how = { school: 'stop-early' as const, rateRadPerS, leadRad: leadRad - leg.lateRad };
+  control(step, leg, robot) {
+    const { mode, about = 'centre' } = step;
+    const how = howOf(step, step.leadRad - leg.lateRad, robot);
     // To a heading: what earlier turns left over is taken out. By an angle: it is not.
     const fromReadingRad = mode === 'to' ? leg.plannedReadingRad : null;
     const { angleRad, timeoutS: limit } = leg;
-    return settled(controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit }, robot.trackM));
+    return settled(
+      controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit, about }, robot.trackM),
+    );
   },
   turning: {
-    of: ({ rateRadPerS, leadRad }) => ({ rateRadPerS, leadRad }),
+    of: (step) =>
+      isOnSpot(step) && (step.strategy ?? 'stop-early') === 'stop-early'
+        ? { rateRadPerS: step.rateRadPerS, leadRad: step.leadRad }
+        : null,
     withLead: (step, leadRad) => ({ ...step, leadRad }),
   },
   drives: false,
