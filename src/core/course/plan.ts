@@ -3,7 +3,7 @@ import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import type { Motion } from '../steps/kind';
 import { inOrder, type Run } from '../steps/inOrder';
-import { kindOfStep } from '../steps/registry';
+import { planStep } from '../steps/untilCondition';
 import type { Route } from './route';
 import type { Table } from '../table/table';
 
@@ -24,7 +24,7 @@ const outside = (pose: Pose, table: Table) =>
 export function planRoute(route: Route, robot: Robot, table: Table): PlannedStep[] {
   let pose: Pose = route.start;
   return inOrder(route.steps).map((run) => {
-    const motion = kindOfStep(run.step).plan(run.step, pose, robot, table);
+    const motion = planStep(run.step, pose, robot, table);
     const planned = { ...run, from: pose, ...motion };
     pose = planned.to;
     if (outside(pose, table)) planned.problems.push('off-table');

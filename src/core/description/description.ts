@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import type { QuantityName } from '../quantities/quantities';
 import type { Phrase } from './phrase';
 
@@ -86,8 +87,17 @@ export interface ReferenceValue extends Value {
   default?: string;
 }
 
+/** Something with a shape of its own, which says itself how it is checked and said. */
+export interface PartValue<T = unknown> extends Value {
+  is: 'part';
+  schema: z.ZodType<T>;
+  words(value: T): string;
+  /** Which editor it has on screen. */
+  editor: string;
+}
+
 export type AnyValue =
-  NumberValue | ChoiceValue | NumeralValue | FlagValue | ReferenceValue | TextValue;
+  NumberValue | ChoiceValue | NumeralValue | FlagValue | ReferenceValue | TextValue | PartValue;
 export type Fields = Readonly<Record<string, AnyValue>>;
 
 type SetValueOf<F> = F extends NumberValue
@@ -100,7 +110,9 @@ type SetValueOf<F> = F extends NumberValue
         ? boolean
         : F extends ReferenceValue | TextValue
           ? string
-          : never;
+          : F extends PartValue<infer T>
+            ? T
+            : never;
 
 export type ValueOf<F> = F extends { orNothing: true } ? SetValueOf<F> | null : SetValueOf<F>;
 
@@ -177,6 +189,7 @@ export const reference = (of: Omit<ReferenceValue, 'is'>): ReferenceValue => ({
   is: 'reference',
   ...of,
 });
+export const part = <T>(of: Omit<PartValue<T>, 'is'>): PartValue<T> => ({ is: 'part', ...of });
 export const text = (of: Omit<TextValue, 'is'>): TextValue => ({ is: 'text', ...of });
 export const numeral = <const T extends number>(
   of: Value & { options: Record<T, string>; default?: NoInfer<T> },

@@ -26,6 +26,7 @@ function bareSchema(field: AnyValue): z.ZodType {
   if (field.is === 'number') return numberSchema(field);
   if (field.is === 'flag') return z.boolean();
   if (field.is === 'reference') return idSchema;
+  if (field.is === 'part') return field.schema;
   if (field.is === 'text') {
     const { mostLetters = MOST_LETTERS, isNeeded, wanted } = field;
     const line = z.string().trim().max(mostLetters, `expected at most ${mostLetters} characters`);

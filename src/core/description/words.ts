@@ -24,6 +24,7 @@ export function slotWords(
     return field.also?.[id] ?? names?.[field.to]?.(id) ?? id;
   }
   if (field.is === 'text') return String(value);
+  if (field.is === 'part') return field.words(value);
   const si = Number(value);
   if (typeof part === 'object') return si < 0 ? part.minus : part.plus;
   return QUANTITIES[quantity ?? field.quantity].text(part === 'size' ? Math.abs(si) : si);
@@ -69,6 +70,10 @@ export const exactValue = (field: AnyValue, value: unknown, names?: Names): stri
 export const exactWords = (field: AnyValue, value: unknown, names: Names): string =>
   `${nameWords(field)} ${value === undefined ? 'not set' : exactValue(field, value, names)}`;
 
+/** Parts with a shape of their own are the same where all that they say is. */
+const isSame = (a: unknown, b: unknown): boolean =>
+  a === b || (typeof a === 'object' && JSON.stringify(a) === JSON.stringify(b));
+
 /** The values in which two records of a kind differ, exactly: for differences that a sentence rounds away. */
 export function differingWords(
   before: [of: Description, record: object],
@@ -77,7 +82,7 @@ export function differingWords(
 ): { before: string; after: string } {
   const [[, old], [of, now]] = [before, after];
   const fields = Object.entries(describedFields(of)).filter(
-    ([name]) => Reflect.get(old, name) !== Reflect.get(now, name),
+    ([name]) => !isSame(Reflect.get(old, name), Reflect.get(now, name)),
   );
   const say = ([{ phrase }, record]: [Description, object]) => {
     const said = phrase(record as never);

@@ -13,6 +13,7 @@ import type { Table } from '../table/table';
 import type { Robot } from '../robot/robot';
 import { missionOfStep } from '../steps/descriptions';
 import { kindOfStep } from '../steps/registry';
+import { controlStep } from '../steps/untilCondition';
 import { allInRun, type InRun, type OneRun } from '../sources/inRun';
 import type { Doubt, SampledRobot } from '../sources/source';
 import { ERRORS, sampledRobot, type ErrorTimes } from '../sources/sources';
@@ -175,8 +176,17 @@ export function simulateRun(
     const plannedReadingRad = asPlanned(planned.from) + beyondPlanRad;
     const angleRad = headingScale * planned.angleRad;
     const limitS = Math.min(planned.timeoutS, MAX_RUN_S);
-    const leg = { ...planned, timeoutS: limitS, angleRad, plannedReadingRad, lateRad, lateM };
-    const motion = kind.control(step, leg, robot);
+    const fromHeadingRad = planned.from.headingRad;
+    const leg = {
+      ...planned,
+      timeoutS: limitS,
+      angleRad,
+      fromHeadingRad,
+      plannedReadingRad,
+      lateRad,
+      lateM,
+    };
+    const motion = controlStep(step, leg, robot);
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);

@@ -30,6 +30,8 @@ export interface Machine extends Drivable {
 
 /** What tells a program that its wheels are held: they turn less than they are told. */
 export const WHEELS_HELD: ReadingOf = { unitId: 'wheels', channel: 'held' };
+/** Volts of the battery. */
+export const BATTERY_VOLTS: ReadingOf = { unitId: 'battery', channel: 'volts' };
 /** Held for so long, a program is sure of it. */
 const HELD_S = 0.1;
 /** The border takes so much of the way that it drives when it holds the robot. */
@@ -143,6 +145,7 @@ class SimulatedMachine implements Machine {
       const sinceS = this.hitWall ? -Infinity : (this.heldSinceS ?? Infinity);
       return this.readings.timeS - sinceS >= HELD_S ? 1 : 0;
     }
+    if (unitId === BATTERY_VOLTS.unitId) return this.robot.measured.power?.nowV ?? null;
     let read = this.unitReaders.get(unitId);
     if (read === undefined) {
       read = this.newReader(unitId);

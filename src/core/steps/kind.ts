@@ -37,7 +37,8 @@ export interface Motion {
 
 /** What a controller of a step is told beside the step itself; its angles are as the heading sensor is to read them. */
 export interface Leg extends Motion {
-  /** The reading of the heading that the plan has at its start. */
+  /** The heading on the table that the plan has at its start, and the reading of it. */
+  fromHeadingRad: number;
   plannedReadingRad: number;
   /** How much further a turn goes on this time than the robot's physics would have it. */
   lateRad: number;

@@ -12,13 +12,9 @@ import { linesThrough } from './trail';
 const LONGEST_S = 60;
 
 /** What a motion is told that is made by itself, from a place where its heading reads 0. */
-const legFrom = (from: Pose, timeoutS: number): Leg => ({
-  to: from,
-  distanceM: 0,
-  angleRad: 0,
-  durationS: timeoutS,
-  timeoutS,
-  problems: [],
+const legFrom = (from: Pose, planned: Motion): Leg => ({
+  ...planned,
+  fromHeadingRad: from.headingRad,
   plannedReadingRad: 0,
   lateRad: 0,
   lateM: 0,
@@ -33,6 +29,22 @@ const whyNot = ({ ended }: Rehearsed, never: PlanProblem): PlanProblem | null =>
         ? 'meets-wall'
         : never;
 
+const notPlanned = (from: Pose): Motion => ({
+  to: from,
+  distanceM: 0,
+  angleRad: 0,
+  durationS: LONGEST_S,
+  timeoutS: LONGEST_S,
+  problems: [],
+});
+
+interface Of {
+  never: PlanProblem;
+  timeoutS?: number | undefined;
+  /** What it is planned to do where nothing else ends it. */
+  planned?: Motion;
+}
+
 /**
  * The plan of a motion that no formula tells: as the exact robot makes it. One that never ends stays where it begins.
  *
@@ -45,9 +57,9 @@ export function rehearsed(
   from: Pose,
   robot: Robot,
   table: Table,
-  { never, timeoutS }: { never: PlanProblem; timeoutS?: number | undefined },
+  { never, timeoutS, planned = notPlanned(from) }: Of,
 ): Motion {
-  const made = rehearse((exact) => control(legFrom(from, LONGEST_S), exact), from, robot, table);
+  const made = rehearse((exact) => control(legFrom(from, planned), exact), from, robot, table);
   const problem = whyNot(made, never);
   const isMade = problem === null || problem === 'meets-wall';
   const durationS = isMade ? made.durationS : 0;

@@ -1,5 +1,7 @@
 import type { DeviceKindName } from '../devices/registry';
-import { flag, number, reference, type NumberValue } from '../description/description';
+import { conditionSchema, type Condition } from './condition/schema';
+import { conditionWords } from './condition/words';
+import { flag, number, part, reference, type NumberValue } from '../description/description';
 
 /** Values that kinds of step have in common. */
 export const speed = (usual?: number): NumberValue =>
@@ -35,6 +37,15 @@ export const TIMEOUT = number({
   quantity: 'time',
   min: 0.1,
   max: 150,
+});
+
+/** What may end it besides. */
+export const UNTIL = part<Condition>({
+  label: 'Or until',
+  about: 'ends it, too, as soon as it holds',
+  schema: conditionSchema,
+  words: conditionWords,
+  editor: 'condition',
 });
 
 /** A unit that a step names by its label, and which it is where it names none. */

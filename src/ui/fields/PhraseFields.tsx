@@ -1,4 +1,4 @@
-import { Fragment, useId } from 'react';
+import { Fragment, useId, type ComponentType } from 'react';
 import {
   describedFields,
   MOST_LETTERS,
@@ -24,9 +24,18 @@ interface Props {
   unset?: object;
   /** What a value may point at. */
   things?: Readonly<Record<string, readonly { id: string; name: string }[]>>;
+  /** Of what has a shape of its own: how it is edited, by the name of its editor. */
+  editors?: Readonly<Record<string, ComponentType<EditorProps>>>;
   /** Also what is left out has its field. */
   showsUnset?: boolean;
   onChange(name: string, value: unknown): void;
+}
+
+/** The editor of a part that has a shape of its own: undefined where it is left out. */
+export interface EditorProps {
+  label: string;
+  value: unknown;
+  onChange(value: unknown): void;
 }
 
 interface SlotProps<F extends AnyValue = AnyValue> {
@@ -34,6 +43,7 @@ interface SlotProps<F extends AnyValue = AnyValue> {
   field: F;
   value: unknown;
   things: NonNullable<Props['things']>;
+  editors: NonNullable<Props['editors']>;
   /** It may be left out: emptied, it is. */
   isOptional: boolean;
   onChange(value: unknown): void;
@@ -139,7 +149,7 @@ function ListSlot({
 }
 
 function SlotField(props: SlotProps) {
-  const { slot, field, value, things, isOptional, onChange } = props;
+  const { slot, field, value, things, editors, isOptional, onChange } = props;
   const label = slot.label ?? field.label;
   if (field.is === 'number') return <NumberSlot {...props} field={field} />;
   if (field.is === 'reference') {
@@ -163,6 +173,10 @@ function SlotField(props: SlotProps) {
         onChange={(text) => onChange(isOptional && text.trim() === '' ? undefined : text)}
       />
     );
+  }
+  if (field.is === 'part') {
+    const Editor = editors[field.editor];
+    return Editor === undefined ? null : <Editor {...{ label, value, onChange }} />;
   }
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);
@@ -199,7 +213,15 @@ export const hasUnset = (
 
 /** A record as its sentence, the values edited in place. */
 export function PhraseFields(props: Props) {
-  const { description, record, unset = {}, things = {}, showsUnset = true, onChange } = props;
+  const {
+    description,
+    record,
+    unset = {},
+    things = {},
+    editors = {},
+    showsUnset = true,
+    onChange,
+  } = props;
   const fields = describedFields(description);
   const partsOf = (phrase: Phrase) =>
     phrase.map((part, i) => {
@@ -217,6 +239,7 @@ export function PhraseFields(props: Props) {
           field={field}
           value={Reflect.get(record, part.slot) ?? Reflect.get(unset, part.slot)}
           things={things}
+          editors={editors}
           isOptional={part.slot in (description.optional ?? {})}
           onChange={(value) => onChange(part.slot, value)}
         />

@@ -1,6 +1,6 @@
 import { description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { HEADING_GAIN, speed, TIMEOUT, unitOf } from '../sharedFields';
+import { HEADING_GAIN, speed, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Drive until the distance reading is at or below a threshold; fails at the time-out. */
 export const APPROACH = description({
@@ -12,6 +12,7 @@ export const APPROACH = description({
     gainMPerSPerRad: HEADING_GAIN,
   },
   optional: {
+    until: UNTIL,
     sensor: unitOf('distance sensor', 'Distance sensor', 'the one that looks ahead'),
     slowMPerS: number({
       label: 'Slow speed',
@@ -35,6 +36,7 @@ export const APPROACH = description({
     ...say` reads ${'thresholdM'} or less, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
     { ifSet: 'slowMPerS', phrase: say`, then at ${'slowMPerS'}` },
     { ifSet: 'slowFromM', phrase: say` from ${'slowFromM'} on` },
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
   ],
 });

@@ -1,6 +1,6 @@
 import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed, TIMEOUT, unitOf } from '../sharedFields';
+import { speed, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Drive along a line's edge, or astride it with two sensors, for so much of the way or to the n-th crossing. */
 export const FOLLOW_LINE = description({
@@ -39,6 +39,7 @@ export const FOLLOW_LINE = description({
     }),
   },
   optional: {
+    until: UNTIL,
     sensor: unitOf('light sensor', 'Light sensor'),
     astride: unitOf('light sensor', 'On the other side', 'none: one edge'),
     target: number({
@@ -67,6 +68,7 @@ export const FOLLOW_LINE = description({
     ...say` for ${'lengthM'} at ${'speedMPerS'} with gain ${'gainRadPerS'}`,
     { ifSet: 'crossings', phrase: say`, or to crossing ${'crossings'}` },
     { ifSet: 'crossingSensor', phrase: say`, seen by ${'crossingSensor'}` },
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
   ],
 });

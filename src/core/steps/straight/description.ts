@@ -1,6 +1,6 @@
 import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say, side, size } from '../../description/phrase';
-import { HEADING_GAIN, speed } from '../sharedFields';
+import { HEADING_GAIN, speed, UNTIL } from '../sharedFields';
 
 /** Drive by the encoders; the heading is held by the gyro: wheel difference = gain · heading error. */
 export const STRAIGHT = description({
@@ -18,6 +18,7 @@ export const STRAIGHT = description({
     gainMPerSPerRad: HEADING_GAIN,
   },
   optional: {
+    until: UNTIL,
     strategy: choice({
       label: 'Kept straight',
       leftOut: 'by the heading',
@@ -59,6 +60,7 @@ export const STRAIGHT = description({
       ? [{ ifSet: 'balanceGainPerS', phrase: say` with gain ${'balanceGainPerS'}` } as const]
       : []),
     ...(strategy === 'open-loop' ? [] : [{ ifSet: 'holds', phrase: say`, ${'holds'}` } as const]),
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
   ],
 });
 

@@ -1,4 +1,5 @@
 import { description, number, type RecordOf } from '../../description/description';
+import { UNTIL } from '../sharedFields';
 import { say } from '../../description/phrase';
 
 const power = (label: string) =>
@@ -20,8 +21,11 @@ export const TIMED = description({
     leftShare: power('Left motor'),
     rightShare: power('Right motor'),
   },
-  phrase: () =>
-    say`Drive for ${'seconds'}, the left motor at ${'leftShare'}, the right one at ${'rightShare'} of full power`,
+  optional: { until: UNTIL },
+  phrase: () => [
+    ...say`Drive for ${'seconds'}, the left motor at ${'leftShare'}, the right one at ${'rightShare'} of full power`,
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
+  ],
 });
 
 export type TimedStep = RecordOf<typeof TIMED>;

@@ -1,4 +1,5 @@
 import { choice, description, number, type RecordOf } from '../../description/description';
+import { UNTIL } from '../sharedFields';
 import { say, side, size } from '../../description/phrase';
 
 /** Which strategies say how early they stop, and which slow down first. */
@@ -40,6 +41,7 @@ export const TURN = description({
     }),
   },
   optional: {
+    until: UNTIL,
     about: choice({
       label: 'About what',
       leftOut: 'on the spot',
@@ -104,6 +106,7 @@ export const TURN = description({
     ...(strategy === 'proportional'
       ? [{ ifSet: 'kpPerS', phrase: say`, with gain ${'kpPerS'}` } as const]
       : []),
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
   ],
 });
 

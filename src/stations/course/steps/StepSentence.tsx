@@ -5,7 +5,8 @@ import type { Robot } from '../../../core/robot/robot';
 import { descriptionOfStep, type Step } from '../../../core/steps/descriptions';
 import { kindOfStep } from '../../../core/steps/registry';
 import { Button } from '../../../ui/Button';
-import { hasUnset, PhraseFields } from '../../../ui/fields/PhraseFields';
+import { ConditionEditor } from './ConditionEditor';
+import { hasUnset, PhraseFields, type EditorProps } from '../../../ui/fields/PhraseFields';
 
 interface Props {
   step: Step;
@@ -31,12 +32,16 @@ function thingsOf({ units }: Robot, missions: readonly Mission[]): Things {
 export function StepSentence({ step, planned, robot, missions, onChange }: Props) {
   const [showsUnset, setShowsUnset] = useState(false);
   const things = useMemo(() => thingsOf(robot, missions), [robot, missions]);
+  const editors = useMemo(
+    () => ({ condition: (props: EditorProps) => <ConditionEditor {...props} robot={robot} /> }),
+    [robot],
+  );
   const description = descriptionOfStep(step);
   const unset = planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {});
   return (
     <>
       <PhraseFields
-        {...{ description, unset, things, showsUnset }}
+        {...{ description, unset, things, editors, showsUnset }}
         record={step}
         onChange={(name, value) => {
           const changed = { ...step, [name]: value };

@@ -1,0 +1,37 @@
+import { endingWhen } from '../control/condition';
+import type { Controller } from '../control/controller';
+import type { Pose } from '../geometry/pose';
+import type { Robot } from '../robot/robot';
+import type { Table } from '../table/table';
+import type { Condition } from './condition/schema';
+import { watchedOf } from './condition/watched';
+import type { MotionStep } from './descriptions';
+import type { Leg, Motion } from './kind';
+import { kindOfStep } from './registry';
+import { rehearsed } from './rehearsed';
+
+const untilOf = (step: MotionStep): Condition | undefined =>
+  'until' in step ? conditionIn(step.until) : undefined;
+
+/** A step that waits has words of its own there. */
+const conditionIn = (until: unknown): Condition | undefined =>
+  typeof until === 'object' && until !== null ? (until as Condition) : undefined;
+
+/** The controller of a step: that of its kind, which a condition may end. */
+export function controlStep(step: MotionStep, leg: Leg, robot: Robot): Controller {
+  const motion = kindOfStep(step).control(step, leg, robot);
+  const until = untilOf(step);
+  return until === undefined ? motion : endingWhen(motion, watchedOf(until, leg, robot));
+}
+
+/** The plan of a step: that of its kind; where a condition may end it, as the exact robot makes it. */
+export function planStep(step: MotionStep, from: Pose, robot: Robot, table: Table): Motion {
+  const planned = kindOfStep(step).plan(step, from, robot, table);
+  if (untilOf(step) === undefined) return planned;
+  const made = rehearsed((leg, exact) => controlStep(step, leg, exact), from, robot, table, {
+    never: 'never-ends',
+    planned,
+  });
+  // Where nothing is read in time, it ends as it does without.
+  return { ...made, timeoutS: planned.timeoutS };
+}
