@@ -170,7 +170,7 @@ describe('a motion that a condition ends', () => {
       stepSchema.parse({ id: 'a', kind: 'straight', distanceM: 0.3, until });
     const both = { any: [dark, { reading: 'time', is: 'above', value: 2, confirmations: 3 }] };
     expect(describeStep(step(both), [])).toMatch(
-      /, or until the light of L1 is 30 % or less or the step’s time is 2 s or more, 3 times in a row$/,
+      /, or until the light of L1 reads 30 % or less or the step’s time is 2 s or more, 3 times in a row$/,
     );
     const [before, after] = [routeOf([step(dark)]), routeOf([step({ ...dark, value: 0.4 })])];
     expect(compareRoutes(before, before, [])).toEqual([]);

@@ -52,9 +52,12 @@ const variantsOf = (step: Step): [string, Step][] =>
 /** The step with each choice that it leaves out made. */
 const chosenOf = (step: Step): Step[] =>
   Object.entries(descriptionOfStep(step).optional).flatMap(([name, field]) =>
-    field.is === 'choice'
-      ? Object.keys(field.options).map((value) => ({ ...step, [name]: value }) as Step)
-      : [],
+    (field.is === 'choice'
+      ? Object.keys(field.options)
+      : field.is === 'flag'
+        ? [true, false]
+        : []
+    ).map((value) => ({ ...step, [name]: value }) as Step),
   );
 
 describe.each(added.map((step): [string, Step] => [step.kind, step]))('a step: %s', (_, step) => {

@@ -74,7 +74,8 @@ describe('the model of turns', () => {
           for (const { wantedRad, rateRadPerS, commandRad } of model.commands) {
             const sign = Math.sign(wantedRad);
             const truly = deg(c(rateRadPerS / deg(1))) + (1 + k) * Math.abs(commandRad ?? 0);
-            expect(sign * truly).toBeCloseTo(wantedRad, 5);
+            // Told from trials to the last digit, but for what fitting it leaves: under 0.003°.
+            expect(sign * truly).toBeCloseTo(wantedRad, 4);
           }
         },
       ),

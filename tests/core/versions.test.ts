@@ -66,6 +66,33 @@ describe('a route that an earlier Corvat kept', () => {
     expect(new Set(ids).size).toBe(7);
   });
 
+  it('waits for what it waited for when each value had a field of its own', () => {
+    const before = [
+      { kind: 'wait', timeS: 2 },
+      { kind: 'wait', until: 'reading', sensor: 'colour sensor: red', passes: 'above', value: 0.4 },
+      { kind: 'wait', until: 'reading', sensor: 'touch sensor', passes: 'below', timeS: 3 },
+    ].map((step, i) => ({ ...step, id: `w${i}` }));
+    const part = { kind: 'part', name: 'waits', id: 'p', steps: before };
+    const { steps } = routeSchema.parse({ start: START, steps: [part], format: 'steps with ids' });
+    const until = (unit: string, channel: string, is: string, value: number) => ({
+      reading: { unit, channel },
+      is,
+      value,
+      confirmations: 1,
+    });
+    expect(steps).toMatchObject([
+      {
+        steps: [
+          { id: 'w0', seconds: 2 },
+          { seconds: 1, until: until('colour sensor', 'red', 'above', 0.4) },
+          { seconds: 3, until: until('touch sensor', 'touch', 'below', 0.5) },
+        ],
+      },
+    ]);
+    const today = { kind: 'wait', id: 'w', seconds: 2, until: until('L1', 'light', 'below', 0.2) };
+    expect(routeSchema.parse({ start: START, steps: [today] }).steps).toEqual([today]);
+  });
+
   it('that is nested without end is refused, and breaks nothing', () => {
     let deep: object = DRIVE;
     for (let i = 0; i < 3000; i += 1) deep = { kind: 'part', name: 'in', steps: [deep] };

@@ -1,6 +1,6 @@
 import type { Route } from './route';
 import { motionsOf } from '../steps/tree';
-import { kindOfStep } from '../steps/registry';
+import { neededBy } from '../steps/neededBy';
 import type { Robot } from '../robot/robot';
 import { counted, degrees } from '../text/quantities';
 import { devicesOf } from '../devices/ofRobot';
@@ -128,8 +128,7 @@ export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
   const counts = new Map<DeviceKindName, number>();
   for (const route of routes) {
     for (const step of motionsOf(route.steps)) {
-      for (const kind of kindOfStep(step).needs(step))
-        counts.set(kind, (counts.get(kind) ?? 0) + 1);
+      for (const kind of neededBy(step)) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     }
   }
   return [...counts].map(([kind, steps]) => {

@@ -2,7 +2,7 @@ import type { Mission, Table } from '../table/table';
 import type { Route } from '../course/route';
 import { missionOfStep } from '../steps/descriptions';
 import { inOrder } from '../steps/inOrder';
-import { kindOfStep } from '../steps/registry';
+import { neededBy } from '../steps/neededBy';
 
 /** How exactly a distance sensor has to read for a mission that is worked after it was used. */
 export interface MissionTolerance {
@@ -24,7 +24,7 @@ interface RouteOnTable {
 function afterDistance({ route, table }: RouteOnTable): Mission[] {
   let byDistance = false;
   return inOrder(route.steps).flatMap(({ step }) => {
-    if (kindOfStep(step).needs(step).includes('distance sensor')) byDistance = true;
+    if (neededBy(step).includes('distance sensor')) byDistance = true;
     const id = missionOfStep(step);
     return byDistance ? table.missions.filter((mission) => mission.id === id) : [];
   });

@@ -120,6 +120,8 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   takesHeading?(step: S, robot: Robot): { shareLeft: number; sdRad: number; headingRad?: number };
   /** Of a step of which no controller knows how it moves: by how much, in the robot's own frame, and its scatter. */
   carries?(step: S): { by: Pose; sd: Pose; isGuess: boolean };
+  /** A condition of it is its own affair: it is planned and made with it. */
+  endsByItself?: true;
   /** Whether it takes the robot to another place. */
   drives: boolean;
   inProgram: InProgram<S>;

@@ -10,12 +10,9 @@ import type { Leg, Motion } from './kind';
 import { kindOfStep } from './registry';
 import { rehearsed } from './rehearsed';
 
+/** What may end a step besides its kind's own rule. */
 const untilOf = (step: MotionStep): Condition | undefined =>
-  'until' in step ? conditionIn(step.until) : undefined;
-
-/** A step that waits has words of its own there. */
-const conditionIn = (until: unknown): Condition | undefined =>
-  typeof until === 'object' && until !== null ? (until as Condition) : undefined;
+  'until' in step && kindOfStep(step).endsByItself === undefined ? step.until : undefined;
 
 /** The controller of a step: that of its kind, which a condition may end. */
 export function controlStep(step: MotionStep, leg: Leg, robot: Robot): Controller {

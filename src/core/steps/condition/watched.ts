@@ -1,11 +1,21 @@
 import type { Watched, WatchedSource } from '../../control/condition';
 import { radiansFromDegrees } from '../../geometry/angle';
-import { isA } from '../../devices/ofRobot';
+import { READ_BY_STEPS } from '../../devices/channels';
+import { isA, readBySteps } from '../../devices/ofRobot';
 import { BATTERY_VOLTS } from '../../machine/machine';
 import { motorDegreesFromDistance } from '../../robot/conversions';
 import type { Robot } from '../../robot/robot';
 import type { Leg } from '../kind';
 import type { Condition, Reading } from './schema';
+
+/** The unit of a kind that steps read, where the condition names the kind. */
+function ofKind(reading: Reading, robot: Robot) {
+  if (typeof reading !== 'object' || !('unit' in reading)) return undefined;
+  const wanted = READ_BY_STEPS.find(
+    ({ kind, channel }) => kind === reading.unit && channel.name === reading.channel,
+  );
+  return wanted && (readBySteps(robot, wanted) ?? undefined);
+}
 
 /** Where the program finds what a condition looks at. */
 function sourceOf(reading: Reading, leg: Leg, robot: Robot): WatchedSource {
@@ -22,7 +32,9 @@ function sourceOf(reading: Reading, leg: Leg, robot: Robot): WatchedSource {
   const name = 'motor' in reading ? reading.motor : reading.unit;
   const pluggedIn = robot.units.filter(({ port }) => port !== null);
   const unit =
-    pluggedIn.find(({ label }) => label === name) ?? pluggedIn.find(({ id }) => id === name);
+    pluggedIn.find(({ label }) => label === name) ??
+    pluggedIn.find(({ id }) => id === name) ??
+    ofKind(reading, robot);
   if (unit === undefined) return { from: 'unit', of: null, factor: 1 };
   if ('unit' in reading)
     return { from: 'unit', of: { unitId: unit.id, channel: reading.channel }, factor: 1 };

@@ -28,12 +28,15 @@ export function readingWords(reading: Reading): string {
   if (reading === 'time') return 'the step’s time';
   if (reading === 'heading') return 'the heading';
   if ('motor' in reading) return `motor ${reading.motor}`;
-  return `the ${readsOf(reading.channel)?.words ?? reading.channel} of ${reading.unit}`;
+  const what = `the ${readsOf(reading.channel)?.words ?? reading.channel}`;
+  // Named by its kind it is the one that looks ahead, or the only one.
+  const isKind = READ_BY_STEPS.some(({ kind }) => kind === reading.unit);
+  return isKind ? what : `${what} of ${reading.unit}`;
 }
 
 const IS_WORDS = {
-  above: (value: string) => `is ${value} or more`,
-  below: (value: string) => `is ${value} or less`,
+  above: (value: string, verb: string) => `${verb} ${value} or more`,
+  below: (value: string, verb: string) => `${verb} ${value} or less`,
   changed: (value: string) => `has changed by ${value}`,
   still: (value: string) => `stays within ${value}`,
 };
@@ -41,10 +44,11 @@ const IS_WORDS = {
 function singleWords(single: Single): string {
   const { reading, is, value, confirmations, timeoutS } = single;
   const states = statesOf(reading);
+  const verb = typeof reading === 'object' && 'unit' in reading ? 'reads' : 'is';
   const said =
     states !== null && (is === 'above' || is === 'below')
       ? `is ${states[is]}`
-      : IS_WORDS[is](QUANTITIES[quantityOf(single)].text(value));
+      : IS_WORDS[is](QUANTITIES[quantityOf(single)].text(value), verb);
   const often = confirmations === 1 ? '' : `, ${counted(confirmations, 'time')} in a row`;
   const limit =
     timeoutS === undefined ? '' : `, within ${QUANTITIES.time.text(timeoutS)} or it has failed`;

@@ -1,61 +1,34 @@
-import { choice, description, number, type RecordOf } from '../../description/description';
+import { description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { READ_BY_STEPS, type ReadByKind } from '../../devices/channels';
+import { UNTIL } from '../sharedFields';
 
-/** The reading of a step that nobody has said it of. */
-const USUAL = READ_BY_STEPS[0] as ReadByKind;
-export const USUAL_SENSOR = USUAL.name;
-
-/** What a step waits for, by the name that its record has for it. */
-export const readingOf = (sensor: string): ReadByKind =>
-  READ_BY_STEPS.find(({ name }) => name === sensor) ?? USUAL;
-
-/** Stand for a time, or until a reading passes a value; when the time is over it goes on in any case. */
+/** Stand for a time, until a condition holds, or for the start signal; when the time is over it goes on in any case. */
 export const WAIT = description({
   kind: 'wait',
   label: 'Wait',
   fields: {
-    until: choice({
-      label: 'For a time or until a reading',
-      options: { time: 'for', reading: 'until' },
-      default: 'time',
-    }),
-    sensor: choice<string>({
-      label: 'What reads',
-      about: 'for "reading"',
-      options: Object.fromEntries(
-        READ_BY_STEPS.map(({ name, channel }) => [name, channel.reads?.words ?? name]),
-      ),
-      default: USUAL_SENSOR,
-    }),
-    passes: choice({
-      label: 'Under or over',
-      about: 'for "reading"',
-      options: { below: 'or less', above: 'or more' },
-      default: 'below',
-    }),
-    value: number({
-      label: 'Reading',
-      about: 'for "reading": metres, or a share of full scale',
-      quantity: 'ratio',
-      min: 0,
-      max: 5,
-      default: 0.12,
-    }),
-    timeS: number({ label: 'Time', quantity: 'time', min: 0, max: 60, default: 1 }),
+    seconds: number({ label: 'Time', quantity: 'time', min: 0, max: 60, default: 1 }),
   },
-  phrase({ until, sensor }) {
-    if (until === 'time') return say`Wait ${'until'} ${'timeS'}`;
-    const { reads } = readingOf(sensor).channel;
-    const is = reads?.states;
-    return [
-      ...say`Wait ${'until'} the ${'sensor'} `,
-      ...(is === undefined
-        ? say`reads ${{ slot: 'value', quantity: reads?.quantity ?? 'ratio', most: reads?.most ?? 1 }} ${'passes'}`
-        : say`is ${{ slot: 'passes', words: is }}`),
-      ...say`, for ${{ slot: 'timeS', label: 'Time at most' }} at most`,
-    ];
+  optional: {
+    until: { ...UNTIL, label: 'Until' },
+    start: flag({
+      label: 'For what',
+      about: 'true: for the start signal, however long that takes',
+      yes: 'the start signal',
+      no: 'a time',
+      leftOut: 'a time',
+    }),
   },
+  phrase: ({ until, start }) =>
+    start === true
+      ? say`Wait for ${'start'}`
+      : [
+          'Wait ',
+          { ifSet: 'until', phrase: say`until ${'until'}, ` },
+          ...say`for ${{ slot: 'seconds', ...(until !== undefined && { label: 'Time at most' }) }}`,
+          ...(until === undefined ? [] : [' at most']),
+          { ifSet: 'start', phrase: say` (${'start'})` },
+        ],
 });
 
 export type WaitStep = RecordOf<typeof WAIT>;
