@@ -27,7 +27,7 @@ export const WAIT = description({
           { ifSet: 'until', phrase: say`until ${'until'}, ` },
           ...say`for ${{ slot: 'seconds', ...(until !== undefined && { label: 'Time at most' }) }}`,
           ...(until === undefined ? [] : [' at most']),
-          { ifSet: 'start', phrase: say` (${'start'})` },
+          { ifSet: 'start', phrase: say`; it waits for ${'start'}` },
         ],
 });
 

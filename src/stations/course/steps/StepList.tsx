@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import {
   closestCenter,
   DndContext,
@@ -28,7 +29,7 @@ import styles from './StepList.module.css';
 import { placeOf, type Place } from './editRoute';
 import { ProgramLine } from '../ProgramLine';
 import { StepRow } from './StepRow';
-import { StepSentence } from './StepSentence';
+import { leavesOut, StepSentence } from './StepSentence';
 import { useMoveKeys } from './useMoveKeys';
 
 interface Props {
@@ -77,15 +78,21 @@ const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
 
 function MotionRow(row: RowProps<MotionStep>) {
   const { step, number: at, plan, missions, robot, onChange } = row;
-  const made = plan.filter((planned) => planned.step.id === step.id);
+  const made = plan.filter((one) => one.step.id === step.id);
+  const planned = made[0] ?? null;
+  const [showsUnset, setShowsUnset] = useState(false);
   return (
     <StepRow
       {...actionsOf(step, row)}
       number={at}
       foot={arrival(made)}
       problems={sentencesOf(made)}
+      {...(!showsUnset && leavesOut(step, planned) && { onMore: () => setShowsUnset(true) })}
     >
-      <StepSentence step={step} planned={made[0] ?? null} {...{ robot, missions, onChange }} />
+      <StepSentence
+        {...{ step, planned, robot, missions, showsUnset, onChange }}
+        onShowUnset={() => setShowsUnset(true)}
+      />
       <ProgramLine {...{ step, robot, onChange }} />
     </StepRow>
   );
@@ -119,7 +126,12 @@ function OwnerRow(row: RowProps<OwnerStep>) {
         )
       }
     >
-      <StepSentence step={step} planned={null} {...{ robot, missions, onChange }} />
+      <StepSentence
+        {...{ step, robot, missions, onChange }}
+        planned={null}
+        showsUnset
+        onShowUnset={() => undefined}
+      />
     </StepRow>
   );
 }

@@ -17,6 +17,8 @@ interface Props {
   children: ReactNode;
   /** The steps that it owns. */
   inner?: ReactNode;
+  /** Gives what is left out of it fields; left out: nothing is. */
+  onMore?: () => void;
   onSelect(): void;
   onDuplicate(): void;
   onRemove(): void;
@@ -58,6 +60,11 @@ export function StepRow(row: Props) {
         <div className={styles.rowFoot}>
           <small className={styles.arrival}>{row.foot}</small>
           <span className={styles.rowActions}>
+            {row.onMore !== undefined && (
+              <Button look="bare" aria-label={`More of step ${row.number}`} onClick={row.onMore}>
+                more
+              </Button>
+            )}
             <Button
               look="bare"
               aria-label={`Duplicate step ${row.number}`}

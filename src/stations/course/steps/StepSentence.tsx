@@ -1,10 +1,9 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import type { PlannedStep } from '../../../core/course/plan';
 import type { Mission } from '../../../core/table/table';
 import type { Robot } from '../../../core/robot/robot';
 import { descriptionOfStep, type Step } from '../../../core/steps/descriptions';
 import { kindOfStep } from '../../../core/steps/registry';
-import { Button } from '../../../ui/Button';
 import { ConditionEditor } from './ConditionEditor';
 import { hasUnset, PhraseFields, type EditorProps } from '../../../ui/fields/PhraseFields';
 
@@ -14,6 +13,9 @@ interface Props {
   planned: PlannedStep | null;
   robot: Robot;
   missions: readonly Mission[];
+  /** Also what is left out has its field. */
+  showsUnset: boolean;
+  onShowUnset(): void;
   onChange(step: Step): void;
 }
 
@@ -28,36 +30,37 @@ function thingsOf({ units }: Robot, missions: readonly Mission[]): Things {
   return things;
 }
 
+/** What holds where a value was left out, by what was planned. */
+const unsetOf = (planned: PlannedStep | null): object =>
+  planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {});
+
+/** Whether something of a step is left out that has no field yet. */
+export const leavesOut = (step: Step, planned: PlannedStep | null): boolean =>
+  hasUnset(descriptionOfStep(step), step, unsetOf(planned));
+
 /** A step as a plain sentence, its values edited in place; what is left out of it comes at a press. */
-export function StepSentence({ step, planned, robot, missions, onChange }: Props) {
-  const [showsUnset, setShowsUnset] = useState(false);
+export function StepSentence(props: Props) {
+  const { step, planned, robot, missions, showsUnset, onShowUnset, onChange } = props;
   const things = useMemo(() => thingsOf(robot, missions), [robot, missions]);
   const editors = useMemo(
     () => ({ condition: (props: EditorProps) => <ConditionEditor {...props} robot={robot} /> }),
     [robot],
   );
   const description = descriptionOfStep(step);
-  const unset = planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {});
+  const unset = unsetOf(planned);
   return (
-    <>
-      <PhraseFields
-        {...{ description, unset, things, editors, showsUnset }}
-        record={step}
-        onChange={(name, value) => {
-          const changed = { ...step, [name]: value };
-          if (value === undefined) {
-            // What is left out is not there at all; its field stays, for another value.
-            Reflect.deleteProperty(changed, name);
-            setShowsUnset(true);
-          }
-          onChange(changed);
-        }}
-      />{' '}
-      {!showsUnset && hasUnset(description, step, unset) && (
-        <Button look="bare" onClick={() => setShowsUnset(true)}>
-          more
-        </Button>
-      )}
-    </>
+    <PhraseFields
+      {...{ description, unset, things, editors, showsUnset }}
+      record={step}
+      onChange={(name, value) => {
+        const changed = { ...step, [name]: value };
+        if (value === undefined) {
+          // What is left out is not there at all; its field stays, for another value.
+          Reflect.deleteProperty(changed, name);
+          onShowUnset();
+        }
+        onChange(changed);
+      }}
+    />
   );
 }
