@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { routeSchema } from '../../src/core/course/route';
 import { catalog } from '../../src/core/procedures/catalog';
 import { describeIssue } from '../../src/formats/issues';
 import { readJson } from '../../src/formats/jsonText';
@@ -11,6 +12,10 @@ export interface CalcAnswer {
 }
 
 const said = (out: string): CalcAnswer => ({ status: 0, out: `${out}\n`, err: '' });
+/** What is said in several places stands once: a route within routes would make it endless. */
+const schemaText = (schema: z.ZodType): string =>
+  JSON.stringify(z.toJSONSchema(schema, { io: 'input', reused: 'ref' }), null, 2);
+
 const refused = (sentence: string): CalcAnswer => ({ status: 2, out: '', err: `${sentence}\n` });
 
 function parsed(text: string): { value: unknown } | { problem: string } {
@@ -40,6 +45,7 @@ export async function calcAnswer(
       catalog.map(({ name: known, summary }) => `${known.padEnd(14)} ${summary}`).join('\n'),
     );
   }
+  if (name === 'route' && option === '--schema') return said(schemaText(routeSchema));
   const procedure = catalog.find((candidate) => candidate.name === name);
   if (procedure === undefined) {
     return refused(
@@ -47,7 +53,7 @@ export async function calcAnswer(
     );
   }
   if (option === '--schema') {
-    return said(JSON.stringify(z.toJSONSchema(procedure.input, { io: 'input' }), null, 2));
+    return said(schemaText(procedure.input));
   }
   if (option !== undefined) return refused(`${option}: no such option; there is --schema`);
   const json = parsed(await readInput());

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 import { recordedRuns } from '../core/support';
@@ -24,6 +25,15 @@ describe('corvat calc', () => {
       const { out } = await calcAnswer([name, '--schema'], () => Promise.reject(new Error('read')));
       expect(JSON.parse(out)).toHaveProperty('type', 'object');
     }
+  });
+
+  it('publishes what a route is: its schema is the one beside the formats', async () => {
+    const { out } = await calcAnswer(['route', '--schema'], () =>
+      Promise.reject(new Error('read')),
+    );
+    expect(JSON.parse(out)).toEqual(
+      JSON.parse(readFileSync('docs/formats/route.schema.json', 'utf8')),
+    );
   });
 
   it('answers on the command line as within, and ends with 2 for wrong input', async () => {
