@@ -26,6 +26,7 @@ const table = { ...bareTable, missions: [beam], lines: [line] };
 const robot = [
   { kind: 'distance sensor', place: { aheadM: 0.1 } },
   { kind: 'distance sensor', facingRad: Math.PI / 2 },
+  { kind: 'attachment motor' },
   { kind: 'light sensor', place: { aheadM: 0.05 } },
   { kind: 'light sensor', place: { aheadM: 0.05, leftM: 0.05 } },
 ].reduce((one: Robot, unit) => withDevice(one, unit), idealRobot);

@@ -18,7 +18,7 @@ export interface CalibrationKindOf<V extends { kind: string }> {
   measuredBy: { procedure: string; words: string };
   /** What was changed since, it no longer holds. A swapped port changes nothing. */
   restsOn: readonly RobotPart[];
-  /** No plan computes with it: it is typed into programs, and the Bench begins with it. */
+  /** No figure of a forecast hangs on it: it is typed into programs and steps, and the Bench begins with it. */
   isOnlyTyped?: true;
   /** A route is planned with it, step by step; every other changes the robot that is computed with. */
   isInRoutes?: true;

@@ -150,6 +150,7 @@ export function simulateRun(
   const start = offStart(route, errors.placed());
   const machine = createMachine(onBattery(robot, errors.moreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
+  const arms = randomStream(seed, runIndex, 'arms');
   const carriedBy = randomStream(seed, runIndex, 'free');
   let current = 0;
   const onLoop = () => watch(machine, current);
@@ -187,6 +188,8 @@ export function simulateRun(
       lateM,
     };
     const motion = controlStep(step, leg, robot);
+    const arm = kind.movesArm?.(step, robot, arms) ?? null;
+    if (arm !== null) machine.moveArm(arm);
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);

@@ -2,7 +2,9 @@ import type { Readings, WheelSpeeds } from '../control/controller';
 import type { Drivable } from '../control/drive';
 import { batteryShare } from '../program/byPower';
 import { distanceFromMotorDegrees } from '../robot/conversions';
+import { degreesFromRadians } from '../geometry/angle';
 import { toTable, type Pose } from '../geometry/pose';
+import { Arm, type ArmCommand } from './arm';
 import type { Robot } from '../robot/robot';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
@@ -24,6 +26,8 @@ export interface Machine extends Drivable {
   read(of: ReadingOf): number | null;
   /** Move the robot on its floor, in its own frame, as something does that no motor is told of. */
   carry(by: Pose): void;
+  /** Let the motor of an attachment begin to move; it goes on by itself. */
+  moveArm(command: ArmCommand): void;
   /** Turn the robot on its floor, as something does that no motor is told of. */
   kick(angleRad: number): void;
 }
@@ -64,6 +68,7 @@ class SimulatedMachine implements Machine {
   private readonly left: Wheel;
   private readonly right: Wheel;
   private readonly gyro: Gyro | null;
+  private readonly arms = new Map<string, Arm>();
   private readonly unitReaders = new Map<string, DeviceReader | null>();
   private readonly slip: Slip;
   private readonly periodS: number;
@@ -165,14 +170,27 @@ class SimulatedMachine implements Machine {
     this.freeM = 0;
   }
 
+  moveArm(command: ArmCommand): void {
+    this.armOf(command.unitId).begin(command, this.readings.timeS);
+  }
+
+  private armOf(id: string): Arm {
+    const arm = this.arms.get(id) ?? new Arm();
+    this.arms.set(id, arm);
+    return arm;
+  }
+
   private newReader(id: string): DeviceReader | null {
     const unit = this.robot.units.find((one) => one.id === id && one.port !== null);
     if (unit === undefined) return null;
+    const degreesOf = () => degreesFromRadians(this.armOf(id).angleRad(this.readings.timeS));
     return deviceReader(unit, {
       surfaces: obstacles(this.table),
       floor: this.table,
       random: randomStream(this.seed, this.runIndex, `unit: ${id}`),
-      attachmentDegrees: 0,
+      get attachmentDegrees() {
+        return degreesOf();
+      },
     });
   }
 

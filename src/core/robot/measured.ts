@@ -51,6 +51,15 @@ const voltsSchema = z.strictObject({
   toM: z.number(),
 });
 
+/** Where an arm stands at the positions that were named, and how single moves scatter. */
+const armSchema = z.strictObject({
+  /** Null: that of the first of its motors. */
+  unitId: z.string().min(1).max(40).nullable(),
+  positions: z.array(
+    z.strictObject({ name: z.string().max(40), angleRad: z.number(), sdRad: notNegative }),
+  ),
+});
+
 /** How far off the plan it stands at the start, in the frame of the start, as it was placed. */
 const placedSchema = z.strictObject({ xM: z.number(), yM: z.number(), headingRad: z.number() });
 
@@ -66,6 +75,7 @@ export const measuredSchema = z.strictObject({
   power: powerSchema.nullable().default(null),
   volts: voltsSchema.nullable().default(null),
   placed: placedSchema.nullable().default(null),
+  arms: z.array(armSchema).max(20).default([]),
   /** The gains that were tuned, by their controllers, each in SI. */
   gains: z.partialRecord(z.enum(TUNED_IDS), z.number().min(-1e4).max(1e4)).default({}),
 });

@@ -3,10 +3,10 @@ import type { DeviceReader, SensedWorld } from './reader';
 
 /** The motor of an attachment: its angle in whole counts, degrees. */
 export function attachmentReader(
-  { behaviour }: DeviceOf<'attachment motor'>,
-  { attachmentDegrees }: SensedWorld,
+  { behaviour: { countsPerMotorDegree } }: DeviceOf<'attachment motor'>,
+  world: SensedWorld,
 ): DeviceReader {
-  const { countsPerMotorDegree } = behaviour;
-  const angle = Math.floor(attachmentDegrees * countsPerMotorDegree + 1e-9) / countsPerMotorDegree;
-  return () => ({ angle });
+  return () => ({
+    angle: Math.floor(world.attachmentDegrees * countsPerMotorDegree + 1e-9) / countsPerMotorDegree,
+  });
 }

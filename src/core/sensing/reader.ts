@@ -11,7 +11,7 @@ export interface SensedWorld {
   /** The sensor's own chance. */
   random: RandomStream;
   /** How far the motor of an attachment was turned, degrees. */
-  attachmentDegrees: number;
+  readonly attachmentDegrees: number;
 }
 
 /**

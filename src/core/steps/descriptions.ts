@@ -1,4 +1,5 @@
 import { describedFields, type Description, type RecordOf } from '../description/description';
+import { ATTACHMENT } from './attachment/description';
 import { APPROACH } from './approach/description';
 import { ARC } from './arc/description';
 import { FOLLOW_LINE } from './followLine/description';
@@ -30,6 +31,7 @@ export const MOTION_DESCRIPTIONS = {
   'square-on-line': SQUARE_ON_LINE,
   'follow-line': FOLLOW_LINE,
   'follow-wall': FOLLOW_WALL,
+  attachment: ATTACHMENT,
   mark: MARK,
   wait: WAIT,
   'set-heading': SET_HEADING,

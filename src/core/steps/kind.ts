@@ -2,6 +2,8 @@ import type { TurnsCalibration } from '../calibrationValues/turns';
 import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
 import type { PlanProblem } from './problems';
+import type { ArmCommand } from '../machine/arm';
+import type { RandomStream } from '../stats/random';
 import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../robot/programWays';
@@ -122,6 +124,8 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   carries?(step: S): { by: Pose; sd: Pose; isGuess: boolean };
   /** A condition of it is its own affair: it is planned and made with it. */
   endsByItself?: true;
+  /** Of a step that moves an attachment: what its motor is told as the step begins; null: there is no such motor. */
+  movesArm?(step: S, robot: Robot, random: RandomStream): ArmCommand | null;
   /** Whether it takes the robot to another place. */
   drives: boolean;
   inProgram: InProgram<S>;

@@ -17,6 +17,9 @@ export const PROBLEM_SENTENCES = {
     'Nothing that is planned changes this reading here: it waits the whole time, unless something else moves.',
   'no-line-ahead':
     'So many lines do not lie ahead of its light sensor here: it would drive until its time is over.',
+  'unknown-position':
+    'No position of that name was measured of this arm: name one that was, or give an angle.',
+  'nowhere-to-move': 'It is not said where the arm is to go: a position, an angle or a time.',
   'never-ends': 'Nothing ends this here: it would go on until its time is over.',
   'nothing-to-touch': 'It meets nothing here: it would drive until its time is over.',
   'meets-wall': 'It runs into a wall on the way.',

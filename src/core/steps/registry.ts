@@ -1,5 +1,6 @@
 import { approach } from './approach';
 import { arc } from './arc';
+import { attachment } from './attachment';
 import type { MotionStep, OwnerStep, Step } from './descriptions';
 import { followLine } from './followLine';
 import { followWall } from './followWall';
@@ -31,6 +32,7 @@ const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
   'square-on-line': squareOnLine,
   'follow-line': followLine,
   'follow-wall': followWall,
+  attachment,
   mark,
   wait,
   'set-heading': setHeading,

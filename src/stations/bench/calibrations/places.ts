@@ -1,6 +1,6 @@
 import type { CalibrationKind } from '../../../core/calibration/calibration';
 import { belongsTo, devicesFor } from '../../../core/calibration/holding';
-import { CALIBRATION_KINDS } from '../../../core/calibration/registry';
+import { CALIBRATION_KINDS, kindOfCalibration } from '../../../core/calibration/registry';
 import type { SavedCalibrationChange } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 
@@ -17,6 +17,8 @@ export interface Place {
 export const placesOf = ({ robot }: RobotRecord): Place[] =>
   CALIBRATION_KINDS.flatMap(({ kind }): Place[] => {
     const [first = null, ...others] = devicesFor(robot, kind);
+    // Of a unit that is not on it nothing can hold.
+    if (first === null && kindOfCalibration(kind).unit !== null) return [];
     return [
       { kind, unitId: first, isOther: false },
       ...others.map((unitId) => ({ kind, unitId, isOther: true })),

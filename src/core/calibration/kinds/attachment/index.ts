@@ -16,5 +16,17 @@ export const attachment: CalibrationKindOf<AttachmentCalibration> = {
           `${name} at ${degrees(angleRad)} ± ${degrees(sdRad)}${endedBy === 'time' ? ' by time' : ''}`,
       )
       .join(', '),
-  fit: (robot) => robot,
+  fit: (robot, { unitId = null, positions }) => ({
+    ...robot,
+    measured: {
+      ...robot.measured,
+      arms: [
+        ...robot.measured.arms.filter((arm) => arm.unitId !== unitId),
+        {
+          unitId,
+          positions: positions.map(({ name, angleRad, sdRad }) => ({ name, angleRad, sdRad })),
+        },
+      ],
+    },
+  }),
 };
