@@ -174,6 +174,9 @@ describe('following', () => {
     const { end } = drive([step], robot, bareTable, overEdge);
     expect(end.failure).toBe('time');
     expect(end.timeS).toBeLessThan(2.5);
+    const on = { kind: 'set-heading', headingRad: 0 };
+    const went = drive([{ ...step, onTimeout: 'go-on' }, on], robot, bareTable, overEdge);
+    expect(went.end).toMatchObject({ failure: null, failedStep: null });
   });
 
   const walled = tableSchema.parse({
@@ -243,4 +246,23 @@ it('a set heading is what later turns count from', () => {
   const { end } = simulateRun(simulation, prepare(simulation), 0);
   // It looked to 0 and took that for 10: it turns by 80 only.
   expect(Math.abs(wrap(end.headingRad - deg(80)))).toBeLessThan(deg(2.5));
+});
+
+it.each([
+  { kind: 'straight', distanceM: 1 },
+  { kind: 'turn', mode: 'by', angleRad: 3 },
+  { kind: 'arc', radiusM: 0.3 },
+  { kind: 'approach', thresholdM: 0.1, sensor: 'D-left' },
+  { kind: 'touch', sensor: 'stall' },
+  { kind: 'square-up', back: false },
+  { kind: 'to-line' },
+  { kind: 'square-on-line', left: 'left', right: 'right' },
+  { kind: 'follow-line', sensor: 'left' },
+  { kind: 'follow-wall', side: 'left' },
+])('its time-out stops it: $kind', (step) => {
+  const timeoutS = 0.3;
+  const { end } = drive([{ ...step, timeoutS }], robot);
+  expect(end.failure).toBe('time');
+  expect(end.timeS).toBeLessThan(timeoutS + 0.5);
+  expect(drive([{ ...step, timeoutS, onTimeout: 'go-on' }], robot).end.failure).toBeNull();
 });

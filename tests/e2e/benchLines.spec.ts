@@ -127,6 +127,27 @@ test('three tests of the heading, typed from a small screen, are kept with the r
   await applied(page, 'Keep this with the robot…', 'Kept with the robot.');
   await open(page, `/bench/heading-tests?robot=${PIPIT}`);
   await expect(verdict(page)).toContainText('a start leaves it as it was; running motors push it');
+  // From a file, as a logger writes them.
+  const axis = page.getByRole('region', { name: 'Which angle is the heading?' });
+  await axis.getByText('From a file', { exact: true }).click();
+  await axis.getByLabel('Angles before and after (CSV)').setInputFiles({
+    name: 'angles.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('angle,before_deg,after_deg\nalpha,3,92\nbeta,10,11\n'),
+  });
+  await axis.getByRole('button', { name: 'Take 2 angles' }).click();
+  await expect(axis).toContainText(
+    '“alpha” is the heading: it grows as the robot turns to the left',
+  );
+  const again = page.getByRole('region', { name: 'Do running motors disturb it?' });
+  await again.getByText('From a file', { exact: true }).click();
+  await again.getByLabel('Standing with motors off and running (CSV)').setInputFiles({
+    name: 'standing.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('motors,first_deg,then_deg,time_s\noff,10,10,30\nrunning,10,10,30\n'),
+  });
+  await again.getByRole('button', { name: 'Take 2 looks' }).click();
+  await expect(again).toContainText('Running motors are not proved to disturb it');
   // The stand-in's own angle can be read at a press.
   await act(page, { do: 'set-clock', rate: 0 }, { do: 'power-on', inHand: false });
   await page.getByRole('button', { name: 'Read all before' }).click();

@@ -4,7 +4,7 @@ import { expect, open, test } from './corvat';
 const VOLTS = `unit,tape_cm,reading_v
 ${[10, 15, 20, 40, 80]
   .flatMap((cm) => [-1, 0, 1].map((odd) => [cm, 0.1 + 24 / (cm + 0.4) + 0.01 * odd] as const))
-  .map(([cm, volts]) => `D1,${cm},${volts.toFixed(3)}`)
+  .map(([cm, volts]) => `D3,${cm},${volts.toFixed(3)}`)
   .join('\n')}
 `;
 
@@ -14,7 +14,7 @@ test('a sensor that shows volts gets its curve, and the step card says them', as
   await open(page, '/bench/range?new');
   await page.getByRole('radio', { name: 'volts' }).check();
   await expect(page.getByRole('button', { name: /Take what it reads now/ })).toHaveCount(0);
-  await page.getByLabel('Unit', { exact: true }).fill('D1');
+  await page.getByLabel('Unit', { exact: true }).fill('D3');
   await page.getByLabel('It reads (V)').fill('2.4');
   await page.keyboard.press('Enter');
   await expect(page.getByText('1 reading, the newest first')).toBeVisible();
@@ -30,7 +30,7 @@ test('a sensor that shows volts gets its curve, and the step card says them', as
   await page.getByLabel('Why?').fill('Typed by mistake');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('verdict')).toContainText(
-    /D1 shows 2\.4\d V at 10 cm and 0\.4\d? ?V at 80 cm: the nearer, the more/,
+    /D3 shows 2\.4\d V at 10 cm and 0\.4\d? ?V at 80 cm: the nearer, the more/,
   );
   const table = page.getByRole('table', { name: 'What to compare with, to stop at a distance' });
   await expect(table.getByRole('row', { name: /^20 cm/ })).toContainText(/1\.2\d V or more/);

@@ -90,3 +90,24 @@ test('a turn ends at what a sensor reads, or when its time is over: two conditio
   await until.getByRole('button', { name: 'Remove condition 2' }).click();
   await expect(until.getByLabel('Its value')).toHaveCount(1);
 });
+
+test('what the check finds about a step is said there, and mended at a press', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('button', { name: 'To a line' }).click();
+  const step = page.getByTestId('step-18');
+  await step.getByLabel('Speed').fill('400');
+  await expect(step).toContainText('may be passed between two readings of L1');
+  await step.getByRole('button', { name: /^Drive at \d+/ }).click();
+  await expect(step).not.toContainText('may be passed');
+  await page.getByRole('button', { name: 'Mission', exact: true }).click();
+  const mission = page.getByTestId('step-19');
+  await mission.getByRole('combobox', { name: 'Mission' }).selectOption('seed drawer');
+  await expect(mission).toContainText(
+    'The seed drawer is worked in step 4 already: it counts once.',
+  );
+  await expect(mission).toContainText('off the seed drawer: outside its window');
+  await mission.getByRole('button', { name: 'Take this step out' }).click();
+  await expect(mission).toBeHidden();
+});

@@ -20,11 +20,15 @@ export interface Arc {
   /** The reading of the heading at which it is planned to begin; null: that with which it begins. */
   fromReadingRad: number | null;
   timeoutS: number;
+  /** It drives on by so much, along the same arc. */
+  lateM?: number;
 }
 
 interface State extends Profiled {
   sign: number;
+  /** In which it turns by its angle, and after which it stops. */
   lengthM: number;
+  endM: number;
   angleRad: number;
   gainMPerSPerRad: number;
   /** Null before it begins, where it is not planned. */
@@ -51,9 +55,9 @@ const tick: Tick<State> = (state, now, wheels) => {
   }
   const doneM = sign * (travelled - state.startM);
   // What its lag lets it roll after that is part of the way: on an arc it would turn the robot further.
-  if (doneM >= lengthM - state.rollingMPerS * state.lagS) return 'done';
+  if (doneM >= state.endM - state.rollingMPerS * state.lagS) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
-  const speed = profiledSpeed(state, lengthM - doneM);
+  const speed = profiledSpeed(state, Math.max(0, state.endM - doneM));
   state.rollingMPerS += (speed - state.rollingMPerS) * state.followsPerLoop;
   const wantedRad = (state.fromReadingRad ?? 0) + (angleRad * doneM) / lengthM;
   const half =
@@ -87,7 +91,7 @@ export function expectedArcS(
  * Robots, 2nd ed., 2011, section 3.2), with the heading fed forward and corrected in proportion.
  */
 export function arc(
-  { radiusM, angleRad, speedMPerS, gainMPerSPerRad, fromReadingRad, timeoutS }: Arc,
+  { radiusM, angleRad, speedMPerS, gainMPerSPerRad, fromReadingRad, timeoutS, lateM = 0 }: Arc,
   robot: Robot,
 ): Controller {
   const outer = outerShare(radiusM, robot);
@@ -95,6 +99,7 @@ export function arc(
   return controller<State>(tick, {
     sign: Math.sign(speedMPerS),
     lengthM: radiusM * Math.abs(angleRad),
+    endM: radiusM * Math.abs(angleRad) + lateM,
     angleRad,
     gainMPerSPerRad,
     fromReadingRad,

@@ -1,4 +1,3 @@
-import type { z } from 'zod';
 import type { QuantityName } from '../quantities/quantities';
 import type { Phrase } from './phrase';
 
@@ -87,13 +86,12 @@ export interface ReferenceValue extends Value {
   default?: string;
 }
 
-/** Something with a shape of its own, which says itself how it is checked and said. */
+/** Something with a shape of its own, which says itself how it is said; whoever checks it knows its schema by its name. */
 export interface PartValue<T = unknown> extends Value {
   is: 'part';
-  schema: z.ZodType<T>;
   words(value: T): string;
-  /** Which editor it has on screen. */
-  editor: string;
+  /** By which its schema and its editor are known. */
+  shape: string;
 }
 
 export type AnyValue =

@@ -22,11 +22,15 @@ function numberSchema({ min, max, open, notZero, whole, wanted, beyond }: Number
   return notZero === true ? within.refine((value) => value !== 0, wanted) : within;
 }
 
-function bareSchema(field: AnyValue): z.ZodType {
+/** What checks parts that have a shape of their own, by its name. */
+export type Parts = Readonly<Record<string, z.ZodType>>;
+const NO_PARTS: Parts = {};
+
+function bareSchema(field: AnyValue, parts: Parts): z.ZodType {
   if (field.is === 'number') return numberSchema(field);
   if (field.is === 'flag') return z.boolean();
   if (field.is === 'reference') return idSchema;
-  if (field.is === 'part') return field.schema;
+  if (field.is === 'part') return parts[field.shape] ?? z.never();
   if (field.is === 'text') {
     const { mostLetters = MOST_LETTERS, isNeeded, wanted } = field;
     const line = z.string().trim().max(mostLetters, `expected at most ${mostLetters} characters`);
@@ -39,10 +43,15 @@ function bareSchema(field: AnyValue): z.ZodType {
 }
 
 /** What checks one value. */
-export function valueSchema<F extends AnyValue>(field: F): z.ZodType<ValueOf<F>, ValueOf<F>>;
-export function valueSchema(field: AnyValue): z.ZodType {
+export function valueSchema<F extends AnyValue>(
+  field: F,
+  parts?: Parts,
+): z.ZodType<ValueOf<F>, ValueOf<F>>;
+export function valueSchema(field: AnyValue, parts: Parts = NO_PARTS): z.ZodType {
   const bare =
-    field.orNothing === true ? bareSchema(field).nullable().default(null) : bareSchema(field);
+    field.orNothing === true
+      ? bareSchema(field, parts).nullable().default(null)
+      : bareSchema(field, parts);
   const whole =
     'default' in field && field.default !== undefined ? bare.default(field.default) : bare;
   const about = field.about ?? (typeof field.hint === 'string' ? field.hint : undefined);
@@ -55,9 +64,9 @@ type ShapeOf<F extends Fields> = {
 };
 
 /** What checks each of these values, for a record that holds others, too. */
-export const shapeOf = <F extends Fields>(fields: F) =>
+export const shapeOf = <F extends Fields>(fields: F, parts: Parts = NO_PARTS) =>
   Object.fromEntries(
-    Object.entries(fields).map(([name, field]) => [name, valueSchema(field)]),
+    Object.entries(fields).map(([name, field]) => [name, valueSchema(field, parts)]),
   ) as unknown as ShapeOf<F>;
 
 /** What checks values within a record: those of these fields, within their limits, and nothing else. */
@@ -70,12 +79,12 @@ export const partSchema = <F extends Fields>(fields: F) =>
   >;
 
 /** What checks a record of a kind: its fields within their limits, and nothing else. */
-export const schemaOf = ({ kind, fields, optional }: Description) =>
+export const schemaOf = ({ kind, fields, optional }: Description, parts: Parts = NO_PARTS) =>
   z.strictObject({
     id: idSchema,
     kind: z.literal(kind),
-    ...shapeOf(fields),
+    ...shapeOf(fields, parts),
     ...Object.fromEntries(
-      Object.entries(shapeOf(optional)).map(([name, schema]) => [name, schema.optional()]),
+      Object.entries(shapeOf(optional, parts)).map(([name, schema]) => [name, schema.optional()]),
     ),
   });

@@ -11,7 +11,7 @@ import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { Table } from '../table/table';
 import type { Robot } from '../robot/robot';
-import { missionOfStep } from '../steps/descriptions';
+import { missionOfStep, type MotionStep } from '../steps/descriptions';
 import { kindOfStep } from '../steps/registry';
 import { controlStep } from '../steps/untilCondition';
 import { allInRun, type InRun, type OneRun } from '../sources/inRun';
@@ -117,6 +117,10 @@ const errorsIn = (
     ),
   );
 
+/** A step may go on when its time is over. */
+const afterTimeout = (step: MotionStep, said: 'done' | Failure): 'done' | Failure =>
+  said === 'time' && 'onTimeout' in step && step.onTimeout === 'go-on' ? 'done' : said;
+
 /** How far it was carried this time. */
 const scattered = ({ by, sd }: { by: Pose; sd: Pose }, random: RandomStream): Pose => ({
   xM: by.xM + sd.xM * random.normal(),
@@ -193,12 +197,14 @@ export function simulateRun(
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
-    const said = drive(machine, motion, onLoop);
+    const said = afterTimeout(step, drive(machine, motion, onLoop));
     failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;
     if (failure !== null) break;
     const taken = kind.takesHeading?.(step, robot);
     if (taken !== undefined) {
-      const leftRad = taken.shareLeft * askewRad + errors.takenRad(index);
+      // What is set by the program alone is off by nothing that a wall leaves.
+      const byWallRad = taken.headingRad === undefined ? errors.takenRad(index) : 0;
+      const leftRad = taken.shareLeft * askewRad + byWallRad;
       const { headingRad = planned.to.headingRad } = taken;
       beyondPlanRad =
         machine.readings.headingRad - asPlanned({ ...planned.to, headingRad }) + leftRad;

@@ -3,14 +3,14 @@ import { plannedEnd, planRoute, type PlannedStep } from '../course/plan';
 import { routeSchema } from '../course/route';
 import { procedure } from '../procedure/procedure';
 import { robotSchema } from '../robot/robot';
-import { PROBLEM_SENTENCES } from '../steps/problems';
+import { routeCheck } from '../forecast/routeCheck';
 import { trailOf } from '../steps/trail';
 import { tableSchema } from '../table/table';
 
 const planInput = z.strictObject({ robot: robotSchema, table: tableSchema, route: routeSchema });
 
 /** Where a step stands in its route: its place in the list, in the list of the step at that place, and so on. */
-const pathOf = ({ number }: PlannedStep): (number | 'steps')[] =>
+const pathOf = ({ number }: Pick<PlannedStep, 'number'>): (number | 'steps')[] =>
   number
     .split('.')
     .flatMap((place, i) => [...(i === 0 ? [] : ['steps' as const]), Number(place) - 1]);
@@ -36,9 +36,12 @@ function plan({ robot, table, route }: z.output<typeof planInput>) {
     steps,
     branches: [],
     end: plannedEnd(route, planned),
-    check: steps.flatMap(({ path, problems }) =>
-      problems.map((problem) => ({ path, problem, sentence: PROBLEM_SENTENCES[problem] })),
-    ),
+    check: routeCheck(planned, robot, table).map(({ number, problem, sentence, mend }) => ({
+      path: pathOf({ number }),
+      problem,
+      sentence,
+      ...(mend !== undefined && { mend }),
+    })),
   };
 }
 

@@ -9,6 +9,6 @@ export const drivesByEncoders = (step: MotionStep | undefined): boolean =>
 export const stopSpeedMPerS = (step: MotionStep | undefined): number =>
   step === undefined ? 0 : (kindOfStep(step).stopsBy?.(step).speedMPerS ?? 0);
 
-/** How fast a motion turns; 0 for one that does not. */
+/** How fast a motion turns when its motors stop; 0 for one that does not. */
 export const turningRateOf = (step: MotionStep | undefined): number =>
-  step === undefined ? 0 : (kindOfStep(step).turning?.of(step)?.rateRadPerS ?? 0);
+  step === undefined ? 0 : (kindOfStep(step).stopsTurningAt?.(step) ?? 0);

@@ -109,6 +109,8 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
     of(step: S): { rateRadPerS: number; leadRad: number } | null;
     withLead(step: S, leadRad: number): S;
   };
+  /** Of a step that turns and whose motors stop at full tilt: how fast then; what is not known of stops is in proportion. */
+  stopsTurningAt?(step: S): number;
   /** What holds where a value was left out, by what was planned; for what may be left out. */
   asPlanned?(motion: Motion): Partial<S>;
   /** Of a step that ends by the encoders: how far it drives, and how fast. */
@@ -124,6 +126,12 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   carries?(step: S): { by: Pose; sd: Pose; isGuess: boolean };
   /** A condition of it is its own affair: it is planned and made with it. */
   endsByItself?: true;
+  /** Of a step that sees lines as it comes over them: how fast, by which light sensor, and the same at another speed. */
+  crossesLines?(step: S): {
+    speedMPerS: number;
+    sensor: string | undefined;
+    withSpeed(speedMPerS: number): S;
+  } | null;
   /** Of a step that moves an attachment: what its motor is told as the step begins; null: there is no such motor. */
   movesArm?(step: S, robot: Robot, random: RandomStream): ArmCommand | null;
   /** Whether it takes the robot to another place. */

@@ -1,6 +1,6 @@
 import { READ_BY_STEPS } from '../devices/channels';
 import type { DeviceKindName } from '../devices/registry';
-import { singlesOf } from './condition/schema';
+import { singlesOf } from './condition/condition';
 import type { MotionStep } from './descriptions';
 import { kindOfStep } from './registry';
 

@@ -1,7 +1,14 @@
 import type { DeviceKindName } from '../devices/registry';
-import { conditionSchema, type Condition } from './condition/schema';
+import type { Condition } from './condition/condition';
 import { conditionWords } from './condition/words';
-import { flag, number, part, reference, type NumberValue } from '../description/description';
+import {
+  choice,
+  flag,
+  number,
+  part,
+  reference,
+  type NumberValue,
+} from '../description/description';
 
 /** Values that kinds of step have in common. */
 export const speed = (usual?: number): NumberValue =>
@@ -39,13 +46,19 @@ export const TIMEOUT = number({
   max: 150,
 });
 
+/** What a program does then. */
+export const ON_TIMEOUT = choice({
+  label: 'After its time-out',
+  options: { fail: 'has failed, and the robot stands', 'go-on': 'goes on with the next step' },
+  leftOut: 'has failed, and the robot stands',
+});
+
 /** What may end it besides. */
 export const UNTIL = part<Condition>({
   label: 'Or until',
   about: 'ends it, too, as soon as it holds',
-  schema: conditionSchema,
   words: conditionWords,
-  editor: 'condition',
+  shape: 'condition',
 });
 
 /** A unit that a step names by its label, and which it is where it names none. */

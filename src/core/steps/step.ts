@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { schemaOf } from '../description/schema';
+import { conditionSchema } from './condition/schema';
 import {
   MOTION_DESCRIPTIONS,
   OWNER_DESCRIPTIONS,
@@ -12,9 +13,12 @@ const MOST_LEVELS = 4;
 /** A list has so many at most. */
 const MOST_STEPS = 100;
 
-const [first, ...others] = Object.values(MOTION_DESCRIPTIONS).map(schemaOf);
+/** What steps hold that has a shape of its own. */
+const PARTS = { condition: conditionSchema };
+
+const [first, ...others] = Object.values(MOTION_DESCRIPTIONS).map((one) => schemaOf(one, PARTS));
 const motions = [first as NonNullable<typeof first>, ...others] as const;
-const owners = Object.values(OWNER_DESCRIPTIONS).map(schemaOf);
+const owners = Object.values(OWNER_DESCRIPTIONS).map((one) => schemaOf(one, PARTS));
 
 /** A step that owns none: what each kind has stands in its own folder. */
 export const motionSchema = z.discriminatedUnion('kind', motions, {

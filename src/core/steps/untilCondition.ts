@@ -1,9 +1,10 @@
 import { endingWhen } from '../control/condition';
+import { within } from '../control/within';
 import type { Controller } from '../control/controller';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import type { Table } from '../table/table';
-import type { Condition } from './condition/schema';
+import type { Condition } from './condition/condition';
 import { watchedOf } from './condition/watched';
 import type { MotionStep } from './descriptions';
 import type { Leg, Motion } from './kind';
@@ -14,11 +15,13 @@ import { rehearsed } from './rehearsed';
 const untilOf = (step: MotionStep): Condition | undefined =>
   'until' in step && kindOfStep(step).endsByItself === undefined ? step.until : undefined;
 
-/** The controller of a step: that of its kind, which a condition may end. */
+/** The controller of a step: that of its kind, within its time-out where one is set; a condition may end it. */
 export function controlStep(step: MotionStep, leg: Leg, robot: Robot): Controller {
   const motion = kindOfStep(step).control(step, leg, robot);
+  const isLimited = 'timeoutS' in step && step.timeoutS !== undefined;
+  const limited = isLimited ? within(motion, leg.timeoutS) : motion;
   const until = untilOf(step);
-  return until === undefined ? motion : endingWhen(motion, watchedOf(until, leg, robot));
+  return until === undefined ? limited : endingWhen(limited, watchedOf(until, leg, robot));
 }
 
 /** The plan of a step: that of its kind; where a condition may end it, as the exact robot makes it. */

@@ -3,6 +3,7 @@ import { ATTACHMENT_MOVE } from './attachment';
 import { COLOUR_TRIAL } from './colour';
 import { FAULT_LOOK } from './faultLook';
 import { GAIN_TRIAL } from './gain';
+import { PROGRAM_START, REPORTED_ANGLE, STANDING_STRETCH } from './headingTest';
 import { LAP_TRIAL } from './lap';
 import { LINE_PASS } from './linePass';
 import { LINE_SQUARING_TRIAL } from './lineSquaring';
@@ -57,6 +58,9 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   attachments: ATTACHMENT_MOVE,
   'passes over a line': LINE_PASS,
   'squaring on a line': LINE_SQUARING_TRIAL,
+  'angles of the controller': REPORTED_ANGLE,
+  'starts of a program': PROGRAM_START,
+  'standing with motors off and running': STANDING_STRETCH,
   'square laps': LAP_TRIAL,
   anchors: ANCHOR,
 };

@@ -21,6 +21,7 @@ import { KeyHelp } from '../../ui/page/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/page/useKeys';
 import { useToast } from '../../ui/useToast';
+import { routeCheck } from '../../core/forecast/routeCheck';
 import { doubtsThatTouch } from '../../core/sources/sources';
 import { restsOn } from '../../core/sources/restsOn';
 import { RestsOnFold } from '../RestsOnFold';
@@ -94,6 +95,7 @@ function CourseEditor(props: Props) {
   const route = history.present;
   const { table } = course;
   const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
+  const check = useMemo(() => routeCheck(plan, robot.robot, table), [plan, robot, table]);
   const [selected, setSelected] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'save' | 'versions' | 'keys' | null>(null);
   const [toast, tell] = useToast();
@@ -223,6 +225,7 @@ function CourseEditor(props: Props) {
           <StepList
             steps={route.steps}
             plan={plan}
+            check={check}
             robot={robot.robot}
             missions={table.missions}
             selected={selected}

@@ -175,7 +175,7 @@ function SlotField(props: SlotProps) {
     );
   }
   if (field.is === 'part') {
-    const Editor = editors[field.editor];
+    const Editor = editors[field.shape];
     return Editor === undefined ? null : <Editor {...{ label, value, onChange }} />;
   }
   const isFlag = field.is === 'flag';

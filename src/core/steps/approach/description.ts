@@ -1,6 +1,6 @@
 import { description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { HEADING_GAIN, speed, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
+import { HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Drive until the distance reading is at or below a threshold; fails at the time-out. */
 export const APPROACH = description({
@@ -29,6 +29,7 @@ export const APPROACH = description({
       max: 5,
     }),
     timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
   },
   phrase: () => [
     ...say`Drive until the distance`,
@@ -38,6 +39,7 @@ export const APPROACH = description({
     { ifSet: 'slowFromM', phrase: say` from ${'slowFromM'} on` },
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

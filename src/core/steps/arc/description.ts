@@ -1,6 +1,6 @@
 import { description, number, type RecordOf } from '../../description/description';
 import { say, side, size } from '../../description/phrase';
-import { BACK, HEADING_GAIN, speed, TIMEOUT, UNTIL } from '../sharedFields';
+import { BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, UNTIL } from '../sharedFields';
 
 /** Drive along an arc by the encoders, the heading held to what the way wants it to be. */
 export const ARC = description({
@@ -27,11 +27,12 @@ export const ARC = description({
     speedMPerS: speed(0.2),
     gainMPerSPerRad: HEADING_GAIN,
   },
-  optional: { until: UNTIL, timeoutS: TIMEOUT },
+  optional: { until: UNTIL, timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
   phrase: () => [
     ...say`Drive an arc ${'back'} of radius ${'radiusM'}, by ${size('angleRad')} to the ${side('angleRad', 'Side', { plus: 'left', minus: 'right' })}, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

@@ -1,27 +1,6 @@
 import { z } from 'zod';
-import { number } from '../../description/description';
 import { valueSchema } from '../../description/schema';
-
-/** The numbers of a condition. */
-export const CONDITION = {
-  value: number({
-    label: 'Its value',
-    about: 'in SI: metres, radians, seconds, volts, a share of full scale',
-    quantity: 'ratio',
-    min: -1000,
-    max: 1000,
-    default: 0,
-  }),
-  confirmations: number({
-    label: 'Times in a row',
-    quantity: 'times',
-    whole: true,
-    min: 1,
-    max: 100,
-    default: 1,
-  }),
-  timeoutS: number({ label: 'Within', quantity: 'time', min: 0.1, max: 150 }),
-};
+import { CONDITION, type Condition, type Single } from './condition';
 
 /** So deep conditions stand within each other at most, and so many in one. */
 const MOST_LEVELS = 3;
@@ -50,17 +29,6 @@ const singleSchema = z.strictObject({
   timeoutS: valueSchema(CONDITION.timeoutS).optional(),
 });
 
-export type Reading = z.output<typeof readingSchema>;
-export interface Single {
-  reading: Reading;
-  is: 'above' | 'below' | 'changed' | 'still';
-  value: number;
-  confirmations: number;
-  timeoutS?: number | undefined;
-}
-/** Something that is read, or all or any of several. */
-export type Condition = Single | { all: Condition[] } | { any: Condition[] };
-
 function conditionOver(levels: number): z.ZodType<Condition> {
   if (levels === 0) return singleSchema as unknown as z.ZodType<Condition>;
   const parts = z
@@ -79,9 +47,3 @@ function conditionOver(levels: number): z.ZodType<Condition> {
 
 /** What ends a motion, a wait or a repetition, or decides which steps are made. */
 export const conditionSchema = conditionOver(MOST_LEVELS - 1);
-
-/** The conditions that a condition is made of; of a single one itself. */
-export const singlesOf = (condition: Condition): Single[] => {
-  if ('all' in condition) return condition.all.flatMap(singlesOf);
-  return 'any' in condition ? condition.any.flatMap(singlesOf) : [condition];
-};

@@ -6,7 +6,7 @@ import { BATTERY_VOLTS } from '../../machine/machine';
 import { motorDegreesFromDistance } from '../../robot/conversions';
 import type { Robot } from '../../robot/robot';
 import type { Leg } from '../kind';
-import type { Condition, Reading } from './schema';
+import type { Condition, Reading } from './condition';
 
 /** The unit of a kind that steps read, where the condition names the kind. */
 function ofKind(reading: Reading, robot: Robot) {

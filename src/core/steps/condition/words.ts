@@ -1,7 +1,7 @@
 import { READ_BY_STEPS } from '../../devices/channels';
 import { QUANTITIES, type QuantityName } from '../../quantities/quantities';
 import { counted } from '../../text/quantities';
-import type { Condition, Reading, Single } from './schema';
+import type { Condition, Reading, Single } from './condition';
 
 /** What is on or off, as it is called either way; null for what has a size. */
 export function statesOf(reading: Reading): { above: string; below: string } | null {

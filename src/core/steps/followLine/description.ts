@@ -1,6 +1,6 @@
 import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
+import { speed, ON_TIMEOUT, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Drive along a line's edge, or astride it with two sensors, for so much of the way or to the n-th crossing. */
 export const FOLLOW_LINE = description({
@@ -59,6 +59,7 @@ export const FOLLOW_LINE = description({
     }),
     crossingSensor: unitOf('light sensor', 'Seen by', 'another one'),
     timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
   },
   phrase: () => [
     ...say`Follow the ${'side'} edge of a line ${'darker'} than the floor`,
@@ -70,6 +71,7 @@ export const FOLLOW_LINE = description({
     { ifSet: 'crossingSensor', phrase: say`, seen by ${'crossingSensor'}` },
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

@@ -105,6 +105,14 @@ export const followLine: StepKind<FollowLineStep> = {
       timeoutS: step.timeoutS,
     }),
   control: controlStep,
+  crossesLines: (step) =>
+    step.crossings === undefined
+      ? null
+      : {
+          speedMPerS: step.speedMPerS,
+          sensor: step.crossingSensor,
+          withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
+        },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
   inProgram: { speed: atSpeed<FollowLineStep>() },

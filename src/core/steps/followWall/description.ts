@@ -1,6 +1,6 @@
 import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
+import { speed, ON_TIMEOUT, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Drive along a wall at a reading of a sensor that looks to it, for so much of the way or to the wall's end. */
 export const FOLLOW_WALL = description({
@@ -48,6 +48,7 @@ export const FOLLOW_WALL = description({
     until: UNTIL,
     sensor: unitOf('distance sensor', 'Distance sensor', 'the one that looks there'),
     timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
   },
   phrase: () => [
     ...say`Follow the wall on the ${'side'}`,
@@ -55,6 +56,7 @@ export const FOLLOW_WALL = description({
     ...say`, keeping ${'keepM'}, for ${'lengthM'} ${'toEnd'} at ${'speedMPerS'} with gain ${'gainRadPerSPerM'}`,
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

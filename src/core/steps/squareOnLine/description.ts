@@ -1,6 +1,6 @@
 import { description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed, TIMEOUT, unitOf } from '../sharedFields';
+import { speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
 
 /** Each side drives until its own light sensor is on the line; then, if told, back a little and on again. */
 export const SQUARE_ON_LINE = description({
@@ -27,6 +27,7 @@ export const SQUARE_ON_LINE = description({
       max: 5,
     }),
     timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
   },
   phrase: () => [
     ...say`Square on a line, ${'darker'} than the floor`,
@@ -36,6 +37,7 @@ export const SQUARE_ON_LINE = description({
     { ifSet: 'secondMPerS', phrase: say`, then once more at ${'secondMPerS'}` },
     ...say`, and take the heading for the planned one`,
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

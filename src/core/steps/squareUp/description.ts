@@ -1,6 +1,6 @@
 import { description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed } from '../sharedFields';
+import { ON_TIMEOUT, speed, TIMEOUT } from '../sharedFields';
 
 /** Press against the border, and take the heading for the wall's. */
 export const SQUARE_UP = description({
@@ -24,8 +24,12 @@ export const SQUARE_UP = description({
       default: 1,
     }),
   },
-  phrase: () =>
-    say`Drive ${'back'} against the border at ${'speedMPerS'}, press for ${'pressS'}, and take the heading for the wall’s`,
+  optional: { timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
+  phrase: () => [
+    ...say`Drive ${'back'} against the border at ${'speedMPerS'}, press for ${'pressS'}, and take the heading for the wall’s`,
+    { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
+  ],
 });
 
 export type SquareUpStep = RecordOf<typeof SQUARE_UP>;

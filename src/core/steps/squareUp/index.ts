@@ -72,7 +72,7 @@ export const squareUp: StepKind<SquareUpStep> = {
       distanceM: step.back ? -wayM : wayM,
       angleRad: askewRad,
       durationS,
-      timeoutS: timeoutS(durationS),
+      timeoutS: step.timeoutS ?? timeoutS(durationS),
       problems,
     };
   },

@@ -1,6 +1,6 @@
 import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say, side, size } from '../../description/phrase';
-import { HEADING_GAIN, speed, UNTIL } from '../sharedFields';
+import { HEADING_GAIN, speed, UNTIL, ON_TIMEOUT, TIMEOUT } from '../sharedFields';
 
 /** Drive by the encoders; the heading is held by the gyro: wheel difference = gain · heading error. */
 export const STRAIGHT = description({
@@ -19,6 +19,8 @@ export const STRAIGHT = description({
   },
   optional: {
     until: UNTIL,
+    timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
     strategy: choice({
       label: 'Kept straight',
       leftOut: 'by the heading',
@@ -61,6 +63,8 @@ export const STRAIGHT = description({
       : []),
     ...(strategy === 'open-loop' ? [] : [{ ifSet: 'holds', phrase: say`, ${'holds'}` } as const]),
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
+    { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

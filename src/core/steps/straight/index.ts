@@ -40,7 +40,7 @@ export const straight: StepKind<StraightStep> = {
     speedMPerS: 0.3,
     gainMPerSPerRad: newGain(place),
   }),
-  plan({ distanceM, speedMPerS, ramp = true }, from, robot) {
+  plan({ distanceM, speedMPerS, ramp = true, timeoutS: limitS }, from, robot) {
     const durationS = ramp
       ? expectedStraightS(distanceM, speedMPerS, robot)
       : Math.abs(distanceM) / speedMPerS + STARTING_S + SETTLE_S;
@@ -49,7 +49,7 @@ export const straight: StepKind<StraightStep> = {
       distanceM,
       angleRad: 0,
       durationS,
-      timeoutS: timeoutS(durationS),
+      timeoutS: limitS ?? timeoutS(durationS),
       problems: [],
     };
   },

@@ -1,6 +1,6 @@
 import { choice, description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { BACK, HEADING_GAIN, speed, TIMEOUT, unitOf } from '../sharedFields';
+import { BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
 
 /** Drive until a light sensor has come to, or over, so many lines; fails at the time-out. */
 export const TO_LINE = description({
@@ -35,12 +35,14 @@ export const TO_LINE = description({
   optional: {
     sensor: unitOf('light sensor', 'Light sensor'),
     timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
   },
   phrase: () => [
     ...say`Drive ${'back'} until the light sensor`,
     { ifSet: 'sensor', phrase: say` ${'sensor'}` },
     ...say` ${'on'} line ${'count'}, ${'darker'} than the floor, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

@@ -82,6 +82,11 @@ export const toLine: StepKind<ToLineStep> = {
       ),
     );
   },
+  crossesLines: (step) => ({
+    speedMPerS: step.speedMPerS,
+    sensor: step.sensor,
+    withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
+  }),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
   inProgram: drivenInProgram<ToLineStep>(),

@@ -1,5 +1,5 @@
 import { choice, description, number, type RecordOf } from '../../description/description';
-import { UNTIL } from '../sharedFields';
+import { UNTIL, ON_TIMEOUT, TIMEOUT } from '../sharedFields';
 import { say, side, size } from '../../description/phrase';
 
 /** Which strategies say how early they stop, and which slow down first. */
@@ -42,6 +42,8 @@ export const TURN = description({
   },
   optional: {
     until: UNTIL,
+    timeoutS: TIMEOUT,
+    onTimeout: ON_TIMEOUT,
     about: choice({
       label: 'About what',
       leftOut: 'on the spot',
@@ -107,6 +109,8 @@ export const TURN = description({
       ? [{ ifSet: 'kpPerS', phrase: say`, with gain ${'kpPerS'}` } as const]
       : []),
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
+    { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
+    { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
 });
 

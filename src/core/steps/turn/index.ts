@@ -4,18 +4,23 @@ import { timeoutS } from '../../control/settings';
 import { expectedTurnS, turn as controlTurn } from '../../control/turn';
 import { isHalfTurn, radiansFromDegrees, turnAngle } from '../../geometry/angle';
 import { commandFromRate, rateFromCommand } from '../../program/turnRate';
-import { turnStrategySchema, type TurnStrategy } from '../../control/turn/schema';
+import type { TurnStrategy } from '../../control/turn/schema';
 import { toTable, type Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
 import type { NewStepPlace, StepKind } from '../kind';
 import type { TurnStep } from './description';
 
 /** What a program has of it besides its gain. */
-const USUAL_PROPORTIONAL = turnStrategySchema.parse({
+const USUAL_PROPORTIONAL = {
   school: 'proportional',
-  rateRadPerS: 1,
-  kpPerS: 1,
-}) as Extract<TurnStrategy, { school: 'proportional' }>;
+  kd: 0,
+  kiPerS2: 0,
+  leastRateRadPerS: 0.25,
+  integralLimitRadPerS: 0.4,
+  settledRad: 0.0175,
+  settledRateRadPerS: 0.09,
+  settledS: 0.1,
+} as const;
 
 const ADDED = { angleRad: radiansFromDegrees(90), rateRadPerS: radiansFromDegrees(90) };
 
@@ -95,7 +100,7 @@ export const turn: StepKind<TurnStep> = {
       distanceM: 0,
       angleRad,
       durationS,
-      timeoutS: timeoutS(durationS),
+      timeoutS: step.timeoutS ?? timeoutS(durationS),
       problems: doubtful ? ['half-turn'] : [],
       ...(!isOnSpot(step) && { trail: [{ arc: wayOf(step, from, angleRad, robot) }] }),
     };
@@ -105,10 +110,20 @@ export const turn: StepKind<TurnStep> = {
     const how = howOf(step, step.leadRad - leg.lateRad, robot);
     // To a heading: what earlier turns left over is taken out. By an angle: it is not.
     const fromReadingRad = mode === 'to' ? leg.plannedReadingRad : null;
-    const { angleRad, timeoutS: limit } = leg;
+    const { timeoutS: limit } = leg;
+    // One that does not stop early goes on by so much all the same.
+    const lateRad = how.school === 'encoder' ? leg.lateRad : 0;
+    const angleRad = leg.angleRad + Math.sign(leg.angleRad) * lateRad;
     return settled(
       controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit, about }, robot.trackM),
     );
+  },
+  stopsTurningAt: (step) => {
+    const { strategy = 'stop-early', rateRadPerS } = step;
+    const slow = Math.min(step.slowRateRadPerS ?? USUAL.slowRateRadPerS, rateRadPerS);
+    // In proportion to what is left it comes to its heading by itself.
+    if (strategy === 'proportional') return 0;
+    return strategy === 'stop-early' ? rateRadPerS : slow;
   },
   turning: {
     of: (step) =>

@@ -8,7 +8,9 @@ import { TextField } from '../../../ui/fields/TextField';
 import styles from '../Bench.module.css';
 import type { useReadingNow } from '../logs/useReadingNow';
 import own from './HeadingTests.module.css';
-import { Angle, Test, type Read } from './parts';
+import { REPORTED_ANGLE } from '../../../core/trials/headingTest';
+import { TrialsFile } from '../trials/TrialsFile';
+import { Angle, Test, typedRead, type Read } from './parts';
 
 interface Row {
   name: string;
@@ -94,6 +96,19 @@ export function AxisTest({ now, before, onFound }: Props) {
           <Angle label="After" value={row.after} onChange={(read) => at(i, { after: read })} />
         </div>
       ))}
+      <TrialsFile
+        label="Angles before and after (CSV)"
+        kind={REPORTED_ANGLE}
+        onTake={(taken) =>
+          change(
+            taken.map(({ name, beforeRad, afterRad }) => ({
+              name,
+              before: typedRead(beforeRad),
+              after: typedRead(afterRad),
+            })),
+          )
+        }
+      />
     </Test>
   );
 }

@@ -6,6 +6,8 @@ import { ValueField } from '../../../ui/fields/ValueField';
 import styles from '../Bench.module.css';
 import type { useReadingNow } from '../logs/useReadingNow';
 import own from './HeadingTests.module.css';
+import { STANDING_STRETCH } from '../../../core/trials/headingTest';
+import { TrialsFile } from '../trials/TrialsFile';
 import { Angle, Test, type Read } from './parts';
 
 interface Props {
@@ -99,6 +101,26 @@ export function MotorsTest({ now, before, onFound }: Props) {
           </div>
         );
       })}
+      <TrialsFile
+        label="Standing with motors off and running (CSV)"
+        kind={STANDING_STRETCH}
+        onTake={(taken) => {
+          const pairOf = (motors: 'off' | 'running') => {
+            const one = taken.findLast((each) => each.motors === motors);
+            // As of a log: each reading has its time.
+            return one === undefined
+              ? NOTHING
+              : {
+                  from: { rad: one.fromRad, tS: 0 },
+                  until: { rad: one.untilRad, tS: one.durationS },
+                };
+          };
+          const [off, on] = [pairOf('off'), pairOf('running')];
+          setResting(off);
+          setRunning(on);
+          told(judged(off, on, durationS, stepRad));
+        }}
+      />
     </Test>
   );
 }

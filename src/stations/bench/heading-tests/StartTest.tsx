@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { zeroedByStart } from '../../../core/gyro/headingTests';
 import type { useReadingNow } from '../logs/useReadingNow';
-import { Angle, Test, type Read } from './parts';
+import { PROGRAM_START } from '../../../core/trials/headingTest';
+import { TrialsFile } from '../trials/TrialsFile';
+import { Angle, Test, typedRead, type Read } from './parts';
 
 interface Props {
   now: ReturnType<typeof useReadingNow>;
@@ -38,6 +40,14 @@ export function StartTest({ now, before, onFound }: Props) {
         value={second}
         now={now}
         onChange={(read) => change(first, read)}
+      />
+      <TrialsFile
+        label="Before and after a start (CSV)"
+        kind={PROGRAM_START}
+        onTake={(taken) => {
+          const newest = taken.at(-1);
+          if (newest !== undefined) change(typedRead(newest.beforeRad), typedRead(newest.afterRad));
+        }}
       />
     </Test>
   );

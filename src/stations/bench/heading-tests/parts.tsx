@@ -17,6 +17,9 @@ export interface Read {
   tS: number | null;
 }
 
+/** As it is typed, or stands in a file. */
+export const typedRead = (rad: number): Read => ({ rad, tS: null });
+
 /** The heading of a reading; null where it tells none. */
 export const headingOfReading = ({ heading_deg: shown, t_s: tS }: Reading): Read | null =>
   typeof shown === 'number' ? { rad: radiansFromDegrees(shown), tS } : null;

@@ -1,6 +1,5 @@
 import { ulid } from 'ulid';
-import type { CalibrationValue } from '../../../core/calibration/calibration';
-import { calibrationOfUnit } from '../../../core/calibration/ofUnit';
+import type { LightThresholdCalibration } from '../../../core/calibrationValues/lightThreshold';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { thresholdShares } from '../../../core/light/thresholdShares';
 import { leftAndRight } from '../../../core/light/twoLightSensors';
@@ -19,10 +18,12 @@ import { useProgram } from '../standIn/useProgram';
 /** So far off the line's normal the stand-in is placed in turn, where nothing is typed. */
 const BEFORE_RAD = [8, -6, 10, -9, 5, -7].map(radiansFromDegrees);
 
+/** What holds for each of its light sensors, by their ids; null: nothing does. */
+export type Thresholds = Readonly<Record<string, LightThresholdCalibration | null>>;
+
 interface Props {
   robot: RobotRecord;
-  /** Those of line and floor that hold for its sensors. */
-  thresholds: readonly CalibrationValue[];
+  thresholds: Thresholds;
   made: number;
   onTrial(trial: LineSquaringTrialRecord): void;
 }
@@ -36,10 +37,7 @@ export function SquareEntry({ robot, thresholds, made, onTrial }: Props) {
     const { speedMPerS, secondMPerS, beforeRad: typed } = entry;
     const beforeRad = typed ?? BEFORE_RAD[made % BEFORE_RAD.length] ?? 0;
     const [left, right] = [sides.left, sides.right].map((unit) =>
-      thresholdShares(
-        calibrationOfUnit(thresholds, 'light-threshold', robot.robot, unit.id),
-        unit.behaviour,
-      ),
+      thresholdShares(thresholds[unit.id] ?? null, unit.behaviour),
     );
     if (left === undefined || right === undefined) return;
     void program.run(

@@ -1,5 +1,4 @@
 import { useMemo } from 'react';
-import type { CalibrationValue } from '../../../core/calibration/calibration';
 import { calibrationFromLineSquaring } from '../../../core/calibration/kinds/lineSquaring/fromStudy';
 import { CARE_AT_THE_BENCH } from '../../../core/course/care';
 import { lookingSdRad, type LineSquaringWay } from '../../../core/light/lineSquaring';
@@ -24,13 +23,13 @@ import { DescribedTable } from '../trials/DescribedTable';
 import { TrialsFile } from '../trials/TrialsFile';
 import { TrialsShell } from '../trials/TrialsShell';
 import { useTrials } from '../trials/useTrials';
-import { SquareEntry } from './SquareEntry';
+import { SquareEntry, type Thresholds } from './SquareEntry';
 
 interface Props extends BenchProps {
   trials: LineSquaringTrials;
   lists: TrialListEntry[];
   /** The threshold that holds for the first of its light sensors; null: none does. */
-  thresholds: CalibrationValue[];
+  thresholds: Thresholds;
 }
 
 const STEPS = [

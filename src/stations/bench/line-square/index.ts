@@ -1,9 +1,12 @@
+import { calibrationOfUnit } from '../../../core/calibration/ofUnit';
+import { devicesOf } from '../../../core/devices/ofRobot';
 import { allHeld } from '../../../formats/holding';
 import { calibrationFromLineSquaring } from '../../../core/calibration/kinds/lineSquaring/fromStudy';
 import { twoLightSensors } from '../../../core/light/twoLightSensors';
 import { lineSquaringStudy } from '../../../core/light/lineSquaringStudy';
 import { heldOf, notApplied } from '../known';
 import type { Procedure } from '../procedure';
+import type { Thresholds } from './SquareEntry';
 import { emptyList } from '../trials/emptyList';
 import { notAside, openedList, usedTrials } from '../trials/openedList';
 import { foundInList } from '../waiting';
@@ -33,6 +36,11 @@ export const lineSquare: Procedure = {
       facts.holding(),
     ]);
     const values = allHeld(holding).map(({ value }) => value);
-    return { ...list, thresholds: values.filter(({ kind }) => kind === 'light-threshold') };
+    const { robot } = facts.robot;
+    const thresholds = devicesOf(robot, 'light sensor').map(({ id }) => [
+      id,
+      calibrationOfUnit(values, 'light-threshold', robot, id),
+    ]);
+    return { ...list, thresholds: Object.fromEntries(thresholds) as Thresholds };
   },
 };

@@ -5,7 +5,7 @@ import {
   type Condition,
   type Reading,
   type Single,
-} from '../../../core/steps/condition/schema';
+} from '../../../core/steps/condition/condition';
 import { quantityOf, readingWords, statesOf } from '../../../core/steps/condition/words';
 import { QUANTITIES } from '../../../core/quantities/quantities';
 import { Button } from '../../../ui/Button';

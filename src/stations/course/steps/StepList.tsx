@@ -15,7 +15,7 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import type { PlannedStep } from '../../../core/course/plan';
-import { PROBLEM_SENTENCES } from '../../../core/steps/problems';
+import type { CheckFinding } from '../../../core/forecast/routeCheck';
 import type { Mission } from '../../../core/table/table';
 import type { Robot } from '../../../core/robot/robot';
 import {
@@ -35,6 +35,8 @@ import { useMoveKeys } from './useMoveKeys';
 interface Props {
   steps: readonly Step[];
   plan: readonly PlannedStep[];
+  /** What is doubtful about its steps. */
+  check: readonly CheckFinding[];
   robot: Robot;
   missions: readonly Mission[];
   selected: string | null;
@@ -64,10 +66,6 @@ const arrival = (made: readonly PlannedStep[]): string => {
   return `to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s${timesText(made.length)}`;
 };
 
-const sentencesOf = (made: readonly PlannedStep[]): string[] => [
-  ...new Set(made.flatMap(({ problems }) => problems).map((problem) => PROBLEM_SENTENCES[problem])),
-];
-
 const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
   id,
   isSelected: list.selected === id,
@@ -77,7 +75,7 @@ const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
 });
 
 function MotionRow(row: RowProps<MotionStep>) {
-  const { step, number: at, plan, missions, robot, onChange } = row;
+  const { step, number: at, plan, check, missions, robot, onChange } = row;
   const made = plan.filter((one) => one.step.id === step.id);
   const planned = made[0] ?? null;
   const [showsUnset, setShowsUnset] = useState(false);
@@ -86,7 +84,8 @@ function MotionRow(row: RowProps<MotionStep>) {
       {...actionsOf(step, row)}
       number={at}
       foot={arrival(made)}
-      problems={sentencesOf(made)}
+      problems={check.filter(({ number: of }) => of === at)}
+      onMend={(mended) => (mended === null ? row.onRemove(step.id) : onChange(mended))}
       {...(!showsUnset && leavesOut(step, planned) && { onMore: () => setShowsUnset(true) })}
     >
       <StepSentence

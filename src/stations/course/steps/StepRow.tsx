@@ -2,6 +2,8 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Copy, X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import type { CheckFinding } from '../../../core/forecast/routeCheck';
+import type { MotionStep } from '../../../core/steps/descriptions';
 import { Button } from '../../../ui/Button';
 import { classes } from '../../../ui/classes';
 import styles from './StepList.module.css';
@@ -12,7 +14,9 @@ interface Props {
   isSelected: boolean;
   /** Under the sentence: where it ends, how long it takes. */
   foot: string;
-  problems: readonly string[];
+  problems: readonly CheckFinding[];
+  /** Mends one of them: the step as it is then; null: it is taken out. */
+  onMend?(step: MotionStep | null): void;
   /** The sentence, and what belongs to it. */
   children: ReactNode;
   /** The steps that it owns. */
@@ -83,9 +87,14 @@ export function StepRow(row: Props) {
             </Button>
           </span>
         </div>
-        {row.problems.map((problem) => (
-          <small key={problem} className={styles.problem}>
-            {problem}
+        {row.problems.map(({ sentence, mend }) => (
+          <small key={sentence} className={styles.problem}>
+            {sentence}{' '}
+            {mend !== undefined && row.onMend !== undefined && (
+              <Button look="bare" onClick={() => row.onMend?.(mend.step)}>
+                {mend.words}
+              </Button>
+            )}
           </small>
         ))}
       </div>

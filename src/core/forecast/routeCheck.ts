@@ -1,0 +1,132 @@
+import { offsetFrom, alongAcross, isInWindow } from '../geometry/pose';
+import type { PlannedStep } from '../course/plan';
+import { lineSpeed } from '../light/lineSpeed';
+import { COMMAND_WAYS } from '../program/commands';
+import type { Robot } from '../robot/robot';
+import { missionOfStep, type MotionStep } from '../steps/descriptions';
+import { PROBLEM_SENTENCES } from '../steps/problems';
+import { kindOfStep } from '../steps/registry';
+import { unitOrFirst } from '../steps/unitNamed';
+import { missionName } from '../table/missionName';
+import type { Table } from '../table/table';
+import { benchLength, benchSpeed, degrees, errorLength } from '../text/quantities';
+
+/** Something about a step that a coach should know before any run. */
+export interface CheckFinding {
+  /** Of the step, as plans have it: "4.2". */
+  number: string;
+  problem: string;
+  sentence: string;
+  /** What mends it in one press: the step as it would be then, or null where it is taken out. */
+  mend?: { words: string; step: MotionStep | null };
+}
+
+/** A line begins where so much of the spot lies on it: the middle, and a little hysteresis. */
+const ENTERS_AT = 0.6;
+/** Speeds are set in steps of a centimetre a second, downwards. */
+const ROUNDED_M_PER_S = 0.01;
+
+type Check = (planned: PlannedStep, about: About) => CheckFinding[];
+
+interface About {
+  plan: readonly PlannedStep[];
+  robot: Robot;
+  table: Table;
+}
+
+const asPlanned: Check = ({ number, problems }) =>
+  problems.map((problem) => ({ number, problem, sentence: PROBLEM_SENTENCES[problem] }));
+
+/** A mission counts once. */
+const markedTwice: Check = ({ step, number }, { plan, table }) => {
+  const missionId = missionOfStep(step);
+  if (missionId === null) return [];
+  const first = plan.find((one) => missionOfStep(one.step) === missionId);
+  if (first === undefined || first.number === number) return [];
+  const name = missionName(table.missions, missionId);
+  return [
+    {
+      number,
+      problem: 'marked-twice',
+      sentence: `The ${name} is worked in step ${first.number} already: it counts once.`,
+      mend: { words: 'Take this step out', step: null },
+    },
+  ];
+};
+
+/** A mark stands within the window of its mission, as planned. */
+const outOfWindow: Check = ({ step, number, to }, { table }) => {
+  const missionId = missionOfStep(step);
+  const mission = table.missions.find(({ id }) => id === missionId);
+  if (mission === undefined || isInWindow(to, mission.pose, mission.window)) return [];
+  const off = offsetFrom(mission.pose, to);
+  const { alongM, acrossM } = alongAcross(off, mission.pose.headingRad);
+  return [
+    {
+      number,
+      problem: 'out-of-window',
+      sentence: `As planned it stands ${errorLength(Math.hypot(alongM, acrossM))} and ${degrees(Math.abs(off.headingRad), 0)} off the ${mission.name}: outside its window.`,
+    },
+  ];
+};
+
+/** A line is looked at while the sensor is on it. */
+const lineTooFast: Check = ({ step, number }, { robot, table }) => {
+  const crossing = kindOfStep(step).crossesLines?.(step) ?? null;
+  const unit = crossing && unitOrFirst(robot, 'light sensor', crossing.sensor);
+  const widths = table.lines.map(({ widthM }) => widthM);
+  if (crossing === null || unit === null || widths.length === 0) return [];
+  const lineWidthM = Math.min(...widths);
+  const { speedMPerS } = lineSpeed({
+    lineWidthM,
+    loopPeriodS: robot.loopPeriodS,
+    sensorPeriodS: unit.behaviour.periodS,
+    spotM: unit.behaviour.spotDiameterM,
+    readings: 1,
+    share: ENTERS_AT,
+  });
+  if (crossing.speedMPerS <= speedMPerS) return [];
+  const safe = Math.floor(speedMPerS / ROUNDED_M_PER_S) * ROUNDED_M_PER_S;
+  return [
+    {
+      number,
+      problem: 'line-too-fast',
+      sentence: `At ${benchSpeed(crossing.speedMPerS)} a line of ${benchLength(lineWidthM)} may be passed between two readings of ${unit.label}.`,
+      ...(safe > 0 && {
+        mend: { words: `Drive at ${benchSpeed(safe)}`, step: crossing.withSpeed(safe) },
+      }),
+    },
+  ];
+};
+
+/** What is told as a power was timed. */
+const notTimed: Check = ({ step, number }, { robot }) => {
+  const { command } = robot.program;
+  const { speed } = kindOfStep(step).inProgram;
+  if (command === null || speed === undefined || !COMMAND_WAYS[command].isPower) return [];
+  if (speed.commanded(step, robot, command) !== null) return [];
+  return [
+    {
+      number,
+      problem: 'not-timed',
+      sentence: 'Nobody has timed the robot at such a speed: which power that is, is a guess.',
+    },
+  ];
+};
+
+const CHECKS: readonly Check[] = [asPlanned, markedTwice, outOfWindow, lineTooFast, notTimed];
+
+/** What is doubtful about a route before any run, step by step, each finding of a step once. */
+export function routeCheck(
+  plan: readonly PlannedStep[],
+  robot: Robot,
+  table: Table,
+): CheckFinding[] {
+  const all = plan.flatMap((planned) =>
+    CHECKS.flatMap((check) => check(planned, { plan, robot, table })),
+  );
+  return all.filter(
+    ({ number, sentence }, i) =>
+      all.findIndex((one) => one.number === number && one.sentence === sentence) === i,
+  );
+}
