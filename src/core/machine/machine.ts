@@ -5,6 +5,7 @@ import { distanceFromMotorDegrees } from '../robot/conversions';
 import { degreesFromRadians } from '../geometry/angle';
 import { toTable, type Pose } from '../geometry/pose';
 import { Arm, type ArmCommand } from './arm';
+import { BATTERY_VOLTS, HELD_S, HELD_SHARE, WHEELS_HELD } from './ownReadings';
 import type { Robot } from '../robot/robot';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
@@ -31,15 +32,6 @@ export interface Machine extends Drivable {
   /** Turn the robot on its floor, as something does that no motor is told of. */
   kick(angleRad: number): void;
 }
-
-/** What tells a program that its wheels are held: they turn less than they are told. */
-export const WHEELS_HELD: ReadingOf = { unitId: 'wheels', channel: 'held' };
-/** Volts of the battery. */
-export const BATTERY_VOLTS: ReadingOf = { unitId: 'battery', channel: 'volts' };
-/** Held for so long, a program is sure of it. */
-const HELD_S = 0.1;
-/** The border takes so much of the way that it drives when it holds the robot. */
-const HELD_SHARE = 0.8;
 
 /** Where the border may be touched, a period of the loop is cut into parts of about this. */
 const CONTACT_STEP_S = 0.002;

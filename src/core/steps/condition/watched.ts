@@ -2,7 +2,7 @@ import type { Watched, WatchedSource } from '../../control/condition';
 import { radiansFromDegrees } from '../../geometry/angle';
 import { READ_BY_STEPS } from '../../devices/channels';
 import { isA, readBySteps } from '../../devices/ofRobot';
-import { BATTERY_VOLTS } from '../../machine/machine';
+import { BATTERY_VOLTS } from '../../machine/ownReadings';
 import { motorDegreesFromDistance } from '../../robot/conversions';
 import type { Robot } from '../../robot/robot';
 import type { Leg } from '../kind';

@@ -1,7 +1,7 @@
 import { settled } from '../../control/rest';
 import { untilRead } from '../../control/untilRead';
 import { devicesOf } from '../../devices/ofRobot';
-import { WHEELS_HELD } from '../../machine/machine';
+import { WHEELS_HELD } from '../../machine/ownReadings';
 import type { Robot } from '../../robot/robot';
 import { drivenInProgram, newGain } from '../driven';
 import { heldHeading, type Leg, type StepKind } from '../kind';

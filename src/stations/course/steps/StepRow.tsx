@@ -63,12 +63,14 @@ export function StepRow(row: Props) {
         {row.children}
         <div className={styles.rowFoot}>
           <small className={styles.arrival}>{row.foot}</small>
-          <span className={styles.rowActions}>
-            {row.onMore !== undefined && (
+          {row.onMore !== undefined && (
+            <span className={styles.more}>
               <Button look="bare" aria-label={`More of step ${row.number}`} onClick={row.onMore}>
                 more
               </Button>
-            )}
+            </span>
+          )}
+          <span className={styles.rowActions}>
             <Button
               look="bare"
               aria-label={`Duplicate step ${row.number}`}
