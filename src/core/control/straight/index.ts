@@ -1,6 +1,7 @@
 import type { Robot } from '../../robot/robot';
 import { controller, travelledM, type Controller, type Tick } from '../controller';
-import { expectedDriveS, profileAcceleration, profiledSpeed, type Profiled } from './profile';
+import { CREEP_M_PER_S } from '../settings';
+import { expectedDriveS, profileAcceleration, type Profiled } from './profile';
 import { steer, type Steered, type StraightStrategy } from './steering';
 
 export interface Straight {
@@ -16,7 +17,8 @@ export interface Straight {
 /** How long a straight should take, its rest included. */
 export const expectedStraightS = expectedDriveS;
 
-interface State extends Straight, Steered, Profiled {
+interface State extends Omit<Straight, 'ramp'>, Steered, Profiled {
+  ramps: boolean;
   hasBegun: boolean;
   startS: number;
   startM: number;
@@ -34,7 +36,15 @@ const tick: Tick<State> = (state, now, wheels) => {
   const left = Math.abs(distanceM) - sign * (travelled - state.startM);
   if (left <= 0) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
-  const speed = state.ramp === false ? state.speedMPerS : profiledSpeed(state, left);
+  // Written out (`profiledSpeed`): numbers that pass through a function are made anew in every tick.
+  const braking = Math.max(
+    CREEP_M_PER_S,
+    Math.sqrt(2 * state.accelMPerS2 * left) - state.rolledByLagMPerS,
+  );
+  const faster = Math.max(CREEP_M_PER_S, state.commandedMPerS + state.rampMPerS);
+  const profiled = Math.min(state.speedMPerS, faster, braking);
+  const speed = state.ramps ? profiled : state.speedMPerS;
+  state.commandedMPerS = speed;
   const half = steer(state.keep, state, now) / 2;
   wheels.leftMPerS = sign * speed - half;
   wheels.rightMPerS = sign * speed + half;
@@ -59,7 +69,7 @@ export function straight(
     speedMPerS,
     keep,
     timeoutS,
-    ramp,
+    ramps: ramp,
     accelMPerS2,
     rampMPerS: accelMPerS2 * robot.loopPeriodS,
     rolledByLagMPerS: accelMPerS2 * robot.motors.lagS,
