@@ -37,6 +37,15 @@ export const BACK = flag({
   default: false,
 });
 
+/** Of a line, against the floor about it. */
+export const DARKER = flag({
+  label: 'Darker or lighter',
+  about: 'than the floor',
+  yes: 'darker',
+  no: 'lighter',
+  default: true,
+});
+
 /** After this the motors stop, and the step has failed. */
 export const TIMEOUT = number({
   label: 'Time-out',

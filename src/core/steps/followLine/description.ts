@@ -1,6 +1,6 @@
-import { choice, description, flag, number, type RecordOf } from '../../description/description';
+import { choice, description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed, ON_TIMEOUT, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
+import { DARKER, speed, ON_TIMEOUT, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Drive along a line's edge, or astride it with two sensors, for so much of the way or to the n-th crossing. */
 export const FOLLOW_LINE = description({
@@ -13,13 +13,7 @@ export const FOLLOW_LINE = description({
       options: { left: 'left', right: 'right' },
       default: 'left',
     }),
-    darker: flag({
-      label: 'Darker or lighter',
-      about: 'than the floor',
-      yes: 'darker',
-      no: 'lighter',
-      default: true,
-    }),
+    darker: DARKER,
     lengthM: number({
       label: 'Length',
       about: 'it ends after so much of the way',

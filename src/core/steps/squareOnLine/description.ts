@@ -1,19 +1,13 @@
-import { description, flag, number, type RecordOf } from '../../description/description';
+import { description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
+import { DARKER, speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
 
 /** Each side drives until its own light sensor is on the line; then, if told, back a little and on again. */
 export const SQUARE_ON_LINE = description({
   kind: 'square-on-line',
   label: 'Square on a line',
   fields: {
-    darker: flag({
-      label: 'Darker or lighter',
-      about: 'than the floor',
-      yes: 'darker',
-      no: 'lighter',
-      default: true,
-    }),
+    darker: DARKER,
     speedMPerS: speed(0.1),
   },
   optional: {

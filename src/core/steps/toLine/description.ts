@@ -1,6 +1,6 @@
-import { choice, description, flag, number, type RecordOf } from '../../description/description';
+import { choice, description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
+import { DARKER, BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
 
 /** Drive until a light sensor has come to, or over, so many lines; fails at the time-out. */
 export const TO_LINE = description({
@@ -21,13 +21,7 @@ export const TO_LINE = description({
       options: { entering: 'goes onto', leaving: 'has come off' },
       default: 'entering',
     }),
-    darker: flag({
-      label: 'Darker or lighter',
-      about: 'than the floor',
-      yes: 'darker',
-      no: 'lighter',
-      default: true,
-    }),
+    darker: DARKER,
     back: BACK,
     speedMPerS: speed(0.15),
     gainMPerSPerRad: HEADING_GAIN,
