@@ -6,6 +6,7 @@ import { devicesOf } from '../../../core/devices/ofRobot';
 import { evenly, inScale } from '../../../core/light/lightScale';
 import { parseDecimal } from '../../../core/text/decimal';
 import { COLOUR_TRIAL } from '../../../core/trials/colour';
+import { counted } from '../../../core/text/quantities';
 import type { ColourTrialRecord, ColourTrials } from '../../../formats/benchRecords';
 import type { RobotRecord } from '../../../formats/records';
 import { Button } from '../../../ui/Button';
@@ -162,7 +163,9 @@ export function ColourEntry({ robot, trials, conditions, onReadings }: Props) {
       <p className="faint" data-testid="colour-place">
         {name.trim() === ''
           ? 'Five readings of each colour, moving the sensor a little.'
-          : `${here} of ${READINGS_EACH} of ${name.trim()}.`}{' '}
+          : here > READINGS_EACH
+            ? `${counted(here, 'reading')} of ${name.trim()}.`
+            : `${here} of ${READINGS_EACH} of ${name.trim()}.`}{' '}
         Read the dark floor and “nothing there” as colours of their own.
       </p>
       <details>
