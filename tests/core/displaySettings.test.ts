@@ -22,6 +22,15 @@ const kind = (key: string) => {
 afterEach(() => setDisplaySettings(PLAIN_DISPLAY));
 
 describe('how a team wants quantities to be said', () => {
+  it('a condition of the heading is turned round with the headings', () => {
+    const until = { reading: 'heading', is: 'above', value: deg(30) };
+    const step = stepSchema.parse({ id: 'a', kind: 'straight', distanceM: 0.3, until });
+    expect(describeStep(step, [])).toContain('the heading is 30° or more');
+    setDisplaySettings(inches);
+    // More to the left is less, where right is positive.
+    expect(describeStep(step, [])).toContain('the heading is −30° or less');
+  });
+
   it('lengths: cm with mm for the errors of runs, mm, or inches throughout', () => {
     expect([benchLength(0.415), errorLength(0.012), benchSpeed(0.3)]).toEqual([
       '41.5 cm',

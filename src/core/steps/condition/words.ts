@@ -34,6 +34,21 @@ export function readingWords(reading: Reading): string {
   return isKind ? what : `${what} of ${reading.unit}`;
 }
 
+const A_LITTLE_RAD = 0.1;
+
+/** A heading that is shown the other way round is less where it is more. */
+const isShownRound = ({ reading }: Single): boolean => {
+  if (reading !== 'heading') return false;
+  const { unit } = QUANTITIES.heading;
+  return unit.show(A_LITTLE_RAD) < unit.show(0);
+};
+/** Over or under, as the team counts what is read. */
+export function sideShown(single: Single): Single['is'] {
+  const { is } = single;
+  if (!isShownRound(single) || (is !== 'above' && is !== 'below')) return is;
+  return is === 'above' ? 'below' : 'above';
+}
+
 const IS_WORDS = {
   above: (value: string, verb: string) => `${verb} ${value} or more`,
   below: (value: string, verb: string) => `${verb} ${value} or less`,
@@ -48,7 +63,7 @@ function singleWords(single: Single): string {
   const said =
     states !== null && (is === 'above' || is === 'below')
       ? `is ${states[is]}`
-      : IS_WORDS[is](QUANTITIES[quantityOf(single)].text(value), verb);
+      : IS_WORDS[sideShown(single)](QUANTITIES[quantityOf(single)].text(value), verb);
   const often = confirmations === 1 ? '' : `, ${counted(confirmations, 'time')} in a row`;
   const limit =
     timeoutS === undefined ? '' : `, within ${QUANTITIES.time.text(timeoutS)} or it has failed`;

@@ -1,5 +1,5 @@
 import { description, number, text, type RecordOf } from '../../description/description';
-import { say } from '../../description/phrase';
+import { say, side, size } from '../../description/phrase';
 
 const scatter = (label: string) =>
   number({
@@ -60,7 +60,7 @@ export const FREE = description({
     }),
   },
   phrase: () => [
-    ...say`“${'words'}”: ends ${'alongM'} ahead and ${'acrossM'} to the left, turned by ${'headingRad'}, after ${'seconds'}`,
+    ...say`“${'words'}”: ends ${size('alongM')} ${side('alongM', 'Ahead or behind', { plus: 'ahead', minus: 'behind' })} and ${size('acrossM')} to the ${side('acrossM', 'Which side', { plus: 'left', minus: 'right' })}, turned by ${size('headingRad')} to the ${side('headingRad', 'Which way', { plus: 'left', minus: 'right' })}, after ${'seconds'}`,
     { ifSet: 'alongSdM', phrase: say`, ± ${'alongSdM'} ahead` },
     { ifSet: 'acrossSdM', phrase: say`, ± ${'acrossSdM'} to the side` },
     { ifSet: 'headingSdRad', phrase: say`, ± ${'headingSdRad'} of heading` },

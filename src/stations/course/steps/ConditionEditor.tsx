@@ -6,7 +6,7 @@ import {
   type Reading,
   type Single,
 } from '../../../core/steps/condition/condition';
-import { quantityOf, readingWords, statesOf } from '../../../core/steps/condition/words';
+import { quantityOf, readingWords, sideShown, statesOf } from '../../../core/steps/condition/words';
 import { QUANTITIES } from '../../../core/quantities/quantities';
 import { Button } from '../../../ui/Button';
 import { ValueField } from '../../../ui/fields/ValueField';
@@ -80,8 +80,13 @@ function SingleEditor({
       <select
         className={styles.select}
         aria-label="Under or over"
-        value={single.is}
-        onChange={(event) => onChange({ ...single, is: event.target.value as Single['is'] })}
+        value={sideShown(single)}
+        onChange={(event) =>
+          onChange({
+            ...single,
+            is: sideShown({ ...single, is: event.target.value as Single['is'] }),
+          })
+        }
       >
         {(states === null
           ? Object.entries(ISES)
