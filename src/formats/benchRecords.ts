@@ -28,6 +28,7 @@ import {
   gainTrialRecord,
   gaugeTrialRecord,
   lightTrialRecord,
+  bendRoundRecord,
   colourTrialRecord,
   presenceTrialRecord,
   attachmentMoveRecord,
@@ -137,6 +138,7 @@ export const benchTrialsRecord = z.discriminatedUnion('procedure', [
   listOf('presence', presenceTrialRecord, shapeOf(PRESENCE_LIST)),
   listOf('guilty-part', faultLookRecord, shapeOf(FAULT_LIST)),
   listOf('line-speed', linePassRecord, {}),
+  listOf('line-follow', bendRoundRecord, {}),
   listOf('line-square', lineSquaringTrialRecord, {}),
   listOf('attachments', attachmentMoveRecord, shapeOf(ATTACHMENT_LIST)),
   listOf('drill', drillTrialRecord, shapeOf(DRILL_LIST)),
@@ -246,6 +248,7 @@ export type { PresenceTrialRecord } from '../core/trials/presence';
 export type FaultTrials = Extract<BenchTrialsRecord, { procedure: 'guilty-part' }>;
 export type { FaultLookRecord } from '../core/trials/faultLook';
 export type LinePassTrials = Extract<BenchTrialsRecord, { procedure: 'line-speed' }>;
+export type BendRounds = Extract<BenchTrialsRecord, { procedure: 'line-follow' }>;
 export type LineSquaringTrials = Extract<BenchTrialsRecord, { procedure: 'line-square' }>;
 export type { LineSquaringTrialRecord } from '../core/trials/lineSquaring';
 export type AttachmentTrials = Extract<BenchTrialsRecord, { procedure: 'attachments' }>;

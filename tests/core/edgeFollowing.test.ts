@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { calibrationFromEdge } from '../../src/core/calibration/kinds/lineFollowing/fromStudy';
 import { robotSchema } from '../../src/core/robot/robot';
 import { alongEdge, bendTable, STRAIGHT_M, type Bend } from '../../src/core/tuning/edge/bend';
+import { heldAtTable, withTable } from '../../src/core/tuning/edge/atTable';
 import { edgeStudy } from '../../src/core/tuning/edge/edgeStudy';
 import {
   bothWays,
@@ -95,9 +96,31 @@ describe('following an edge round a bend', () => {
         expect(followed?.blindS).toBeLessThan(study?.lostAfterS ?? 0);
       }
     }
-    const value = study && calibrationFromEdge(asked, study);
+    const value = study && calibrationFromEdge(asked, study, null);
     expect(value).toMatchObject({ held: 30, runs: 30, tightestBendM: 0.15 });
     expect(value?.targetShare).toBeCloseTo(0.36, 9);
+  });
+
+  it('the table goes before the simulator: rounds driven just so count, and one that was lost keeps it from holding', () => {
+    const asked = { robot, size: SIZE, speedMPerS: 0.12, gainRadPerS: null };
+    const study = edgeStudy(asked);
+    if (study === null) throw new Error('it has a light sensor');
+    const { gainRadPerS } = study;
+    const round = { radiusM: 0.15, speedMPerS: 0.12, gainRadPerS, ended: 'held' } as const;
+    const held = Array.from({ length: 9 }, () => round);
+    // Faster, or with another gain, it is another question.
+    const others = [
+      { ...round, speedMPerS: 0.2 },
+      { ...round, gainRadPerS: 2 * gainRadPerS },
+    ].map((one) => ({ ...one, ended: 'lost' as const }));
+    expect(heldAtTable(others, round)).toBeNull();
+    const all = heldAtTable([...held, ...others], round);
+    expect(all).toMatchObject({ n: 9, successes: 9 });
+    expect(all && withTable(study.sentences, all).found).toBe(study.sentences.found);
+    expect(all && calibrationFromEdge(asked, study, all)).not.toBeNull();
+    const lost = heldAtTable([...held, { ...round, ended: 'lost' as const }], round);
+    expect(lost && withTable(study.sentences, lost).found).toContain('in 1 of 10 rounds');
+    expect(calibrationFromEdge(asked, study, lost)).toBeNull();
   });
 
   it('says why not: too fast for its gain, too tight for its track, no sensor', () => {
@@ -105,7 +128,7 @@ describe('following an edge round a bend', () => {
     const fast = edgeStudy(asked);
     expect(fast?.rounds.successes).toBeLessThan(30);
     expect(fast?.sentences.next).toMatch(/^Drive slower, or with a gain of/);
-    expect(fast && calibrationFromEdge(asked, fast)).toBeNull();
+    expect(fast && calibrationFromEdge(asked, fast, null)).toBeNull();
     const tight = edgeStudy({ ...asked, size: { ...SIZE, radiusM: 0.05 }, speedMPerS: 0.1 });
     expect(tight?.sentences.next).toContain('tighter than half of the robot’s track');
     const blind = robotSchema.parse({ wheelDiameterM: 0.056, trackM: 0.13 });

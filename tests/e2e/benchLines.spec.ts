@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, open, test } from './corvat';
+import { expect, open, reload, test } from './corvat';
 import { act, pass, PIPIT } from './standIn';
 
 test.describe.configure({ mode: 'serial' });
@@ -93,6 +93,26 @@ test('following an edge: the gain that the bend needs, slower where it is tight,
   await applied(page, 'Apply this…', 'This holds from now on.');
   await open(page, '/bench/calibrations');
   await expect(page.getByTestId('holds-line-following')).toContainText('round bends of 20 cm');
+  // The table has the last word: rounds from a file, then one that was lost.
+  await open(page, `/bench/line-follow?robot=${PIPIT}`);
+  await page.getByLabel('Gain', { exact: true }).fill('1');
+  await page.getByText('From a file').click();
+  const row = '150,120,1,held';
+  await page.getByLabel('Rounds along an edge (CSV)').setInputFiles({
+    name: 'rounds.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      `bend_mm,speed_mm_per_s,gain_deg_per_s_per_percent,edge\n${row}\n${row}\n150,120,1,perhaps\n`,
+    ),
+  });
+  await expect(page.getByText('line 4:')).toBeVisible();
+  await page.getByRole('button', { name: 'Take 2 rounds' }).click();
+  await expect(verdict(page)).toContainText('At the table it held in all of 2, driven just so');
+  await page.getByRole('button', { name: 'It lost the edge' }).click();
+  await expect(verdict(page)).toContainText('At the table it lost the edge in 1 of 3 rounds');
+  await expect(page.getByRole('button', { name: 'Apply this…' })).toHaveCount(0);
+  await reload(page);
+  await expect(page.getByText('3 rounds, the newest first')).toBeVisible();
 });
 
 test('three tests of the heading, typed from a small screen, are kept with the robot', async ({

@@ -1,5 +1,6 @@
 import { distanceFromMotorDegrees } from '../robot/conversions';
-import { degreesFromRadians, radiansFromDegrees } from '../geometry/angle';
+import { radiansFromDegrees } from '../geometry/angle';
+import { LINE_GAIN, WALL_GAIN } from '../quantities/units';
 import type { Robot } from '../robot/robot';
 import { benchScale, errorScale, roundLength } from '../text/lengths';
 import { benchLength, benchSpeed, degrees, shortNumber } from '../text/quantities';
@@ -46,7 +47,6 @@ interface InProgram {
 }
 
 const PER_DEGREE = radiansFromDegrees(1);
-const DEGREE = degreesFromRadians(1);
 
 const perDegree: InProgram = {
   per: '°',
@@ -126,13 +126,13 @@ export const SHOWN: Record<TunedId, ShownGain> = {
   wall: {
     title: 'Along a wall',
     get unit() {
-      return `°/s per ${benchScale().label}`;
+      return WALL_GAIN.label;
     },
     get spoken() {
-      return `degrees a second, by the ${benchScale().spoken} too far from the wall`;
+      return WALL_GAIN.spoken;
     },
     get perSi() {
-      return DEGREE / benchScale().perM;
+      return WALL_GAIN.show(1);
     },
     usual: 10,
     get push() {
@@ -149,9 +149,9 @@ export const SHOWN: Record<TunedId, ShownGain> = {
   },
   line: {
     title: 'Along a line',
-    unit: '°/s per %',
-    spoken: 'degrees a second for each percent of light too much',
-    perSi: DEGREE / 100,
+    unit: LINE_GAIN.label,
+    spoken: LINE_GAIN.spoken,
+    perSi: LINE_GAIN.show(1),
     usual: 2,
     push: 'Let it follow the left edge of a line, begun a little beside it.',
     column: { name: 'reading_percent', toSi: 0.01, keepsReading: true },

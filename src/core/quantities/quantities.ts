@@ -19,6 +19,7 @@ import {
   DRIFT,
   DRIFT_SIZE,
   HEADING,
+  LINE_GAIN,
   MILLISECONDS,
   MOTOR_DEGREES,
   PERCENT,
@@ -31,6 +32,7 @@ import {
   SPEED,
   TIMES,
   VOLTS,
+  WALL_GAIN,
   type Unit,
 } from './units';
 
@@ -117,6 +119,8 @@ export const QUANTITIES = {
     text: (si) => shortNumber(si, 2),
     exact: (si) => shortNumber(si, EXACT),
   },
+  'line gain': asShown(LINE_GAIN),
+  'wall gain': asShown(WALL_GAIN),
 } satisfies Record<string, Quantity>;
 
 export type QuantityName = keyof typeof QUANTITIES;

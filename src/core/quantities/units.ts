@@ -112,4 +112,26 @@ export const TIMES = scaled('×', 'times', 1, 0, 1);
 export const RUNS = scaled('runs', 'runs', 1, 0, 5);
 export const POINTS = scaled('points', 'points', 1, 0, 5);
 export const VOLTS = scaled('V', 'volts', 1, 2, 0.1);
+/** Turning for a reading of light that is off, and for a distance that is. */
+export const LINE_GAIN = scaled(
+  '°/s per %',
+  'degrees a second for each percent of light too much',
+  degreesFromRadians(1) / 100,
+  3,
+  0.1,
+);
+const perWallLength = () => degreesFromRadians(1) / benchScale().perM;
+export const WALL_GAIN: Unit = {
+  get label() {
+    return `°/s per ${benchScale().label}`;
+  },
+  get spoken() {
+    return `degrees a second, by the ${benchScale().spoken} too far from the wall`;
+  },
+  show: (si) => si * perWallLength(),
+  read: (shown) => shown / perWallLength(),
+  decimals: 3,
+  limitsPerSi: degreesFromRadians(1) / 100,
+  step: 0.1,
+};
 export const COUNTED_TIMES = scaled('times', 'times', 1, 0, 1);

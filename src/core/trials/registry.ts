@@ -1,5 +1,6 @@
 import { ANCHOR } from './anchor';
 import { ATTACHMENT_MOVE } from './attachment';
+import { BEND_ROUND } from './bendRound';
 import { COLOUR_TRIAL } from './colour';
 import { FAULT_LOOK } from './faultLook';
 import { GAIN_TRIAL } from './gain';
@@ -35,6 +36,7 @@ export const TRIAL_KINDS: Readonly<Record<string, TrialKind>> = {
   light: LIGHT_TRIAL,
   colours: COLOUR_TRIAL,
   'line-speed': LINE_PASS,
+  'line-follow': BEND_ROUND,
   'line-square': LINE_SQUARING_TRIAL,
   presence: PRESENCE_TRIAL,
   'guilty-part': FAULT_LOOK,
@@ -57,6 +59,7 @@ export const FILE_KINDS: Readonly<Record<string, TrialKind>> = {
   'guilty part': FAULT_LOOK,
   attachments: ATTACHMENT_MOVE,
   'passes over a line': LINE_PASS,
+  'rounds along an edge': BEND_ROUND,
   'squaring on a line': LINE_SQUARING_TRIAL,
   'angles of the controller': REPORTED_ANGLE,
   'starts of a program': PROGRAM_START,

@@ -7,6 +7,7 @@ import type { BadLine } from '../readings';
 
 /** So many of the unit that a title ends with are one of SI. */
 const PER_SI: readonly [ending: RegExp, perSi: number][] = [
+  [/_deg_per_s_per_percent$/, degreesFromRadians(1) / 100],
   [/_percent$/, 100],
   [/_mm(_per_s)?$/, 1000],
   [/_cm$/, 100],

@@ -26,7 +26,7 @@ export const FOLLOW_LINE = description({
     gainRadPerS: number({
       label: 'Line gain',
       about: 'turning in rad/s for a reading that is off by all of its scale',
-      quantity: 'gain',
+      quantity: 'line gain',
       min: 0,
       max: 200,
       default: 5,

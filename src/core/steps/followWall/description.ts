@@ -38,7 +38,7 @@ export const FOLLOW_WALL = description({
     gainRadPerSPerM: number({
       label: 'Wall gain',
       about: 'turning in rad/s for a metre too far from it',
-      quantity: 'gain',
+      quantity: 'wall gain',
       min: 0,
       max: 500,
       default: 8,

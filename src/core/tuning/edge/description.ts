@@ -24,7 +24,7 @@ export const EDGE = {
   gainRadPerS: number({
     label: 'Gain',
     hint: 'empty: as much as the bend needs',
-    quantity: 'gain',
+    quantity: 'line gain',
     min: 0,
     max: MOST_GAIN.line,
     open: 'below',

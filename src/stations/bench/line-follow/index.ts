@@ -8,6 +8,8 @@ import { neededGainRadPerS } from '../../../core/tuning/edge/fastestRound';
 import { looksAtEdge } from '../../../core/tuning/edge/followBend';
 import { heldOf, NOTHING_KNOWN } from '../known';
 import { lineWidths } from '../line-speed';
+import { emptyList } from '../trials/emptyList';
+import { openedList } from '../trials/openedList';
 import type { Procedure } from '../procedure';
 
 export const lineFollow: Procedure = {
@@ -29,9 +31,14 @@ export const lineFollow: Procedure = {
     };
   },
   props: async (facts) => {
-    const [holding, widthsM] = await Promise.all([facts.holding(), lineWidths(facts)]);
+    const [list, holding, widthsM] = await Promise.all([
+      openedList(facts, 'line-follow', emptyList('line-follow')),
+      facts.holding(),
+      lineWidths(facts),
+    ]);
     const values = allHeld(holding).map(({ value }) => value);
     return {
+      ...list,
       fitted: facts.fitted(values).robot,
       held: calibrationOf(values, 'light-threshold'),
       widthsM,
