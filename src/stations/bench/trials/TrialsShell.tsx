@@ -130,7 +130,11 @@ export function TrialsShell<T extends BenchTrialsRecord>(props: Props<T>) {
         <ApplyDialog
           robot={robot}
           value={apply.value}
-          evidence={{ trialsId: hasTrials ? record.id : null, stillCheckId: null, raw: [...apply.evidence] }}
+          evidence={{
+            trialsId: hasTrials ? record.id : null,
+            stillCheckId: null,
+            raw: [...apply.evidence],
+          }}
           unitId={apply.unitId}
           surface={surface || null}
           battery={battery || null}
