@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Route } from '../../src/core/course/route';
-import { isOwner, type Step } from '../../src/core/steps/descriptions';
+import { branchesOf, isOwner, type Step } from '../../src/core/steps/descriptions';
 import { motionSchema } from '../../src/core/steps/step';
 import {
   duplicateStep,
@@ -45,14 +45,24 @@ const RING = routeOf([
 ]);
 /** The route as letters, what a step owns in brackets. */
 const shape = (list: readonly Step[]): string =>
-  list.map((step) => step.id + (isOwner(step) ? `(${shape(step.steps)})` : '')).join('');
+  list
+    .map(
+      (step) =>
+        step.id +
+        (isOwner(step)
+          ? branchesOf(step)
+              .map((one) => `(${shape(one.steps)})`)
+              .join('')
+          : ''),
+    )
+    .join('');
 const moved = (id: string, by: -1 | 1, route = RING) => {
   const place = nextPlace(route.steps, id, by);
   return place === null ? null : shape(moveStep(route, id, place).steps);
 };
 
 describe('editing the steps of a route', () => {
-  const own = (index: number) => ({ owner: null, index });
+  const own = (index: number) => ({ owner: null, list: '', index });
 
   it('moves, doubles and removes exactly one', () => {
     expect(idsOf(moveStep(steps('a', 'b', 'c'), 'a', own(2)))).toBe('bca');
@@ -62,7 +72,7 @@ describe('editing the steps of a route', () => {
     expect(moveStep(steps('a'), 'x', own(0))).toEqual(steps('a'));
     const changed = replaceStep(RING, { ...drive, id: 'c' });
     expect(shape(changed.steps)).toBe('ar(bc)d');
-    expect(listOf(changed.steps, 'r')[1]).toEqual({ ...drive, id: 'c' });
+    expect(listOf(changed.steps, { owner: 'r', list: 'steps' })[1]).toEqual({ ...drive, id: 'c' });
   });
 
   it('loses no step by moving, and a move back undoes it', () => {
@@ -90,7 +100,7 @@ describe('editing the steps of a route', () => {
   });
 
   it('never moves a step into itself, and doubles all that is within it under other ids', () => {
-    expect(moveStep(RING, 'r', { owner: 'r', index: 0 })).toBe(RING);
+    expect(moveStep(RING, 'r', { owner: 'r', list: 'steps', index: 0 })).toBe(RING);
     let n = 0;
     const doubled = duplicateStep(RING, 'r', () => `n${(n += 1)}`);
     expect(shape(doubled.steps)).toBe('ar(bc)n1(n2n3)d');

@@ -37,7 +37,9 @@ function keptInOrder(places: readonly number[]): Set<number> {
 const stepsById = ({ steps }: Route): Map<string, NumberedStep> =>
   new Map(numbered(steps).map((one) => [one.step.id, one]));
 
-const ownerOf = ({ within }: NumberedStep): string | undefined => within.at(-1);
+/** The list in which a step stands. */
+const listOf = ({ within, path }: NumberedStep): string =>
+  [within.at(-1), ...path.filter((one) => typeof one === 'string').slice(-2)].join(' ');
 
 /** Which steps of two versions were moved: to another list, or within their own past those that stayed. */
 function movedSteps(
@@ -45,13 +47,13 @@ function movedSteps(
   after: ReadonlyMap<string, NumberedStep>,
 ): Set<string> {
   const places = new Map([...before.keys()].map((id, place) => [id, place]));
-  const stayedIn = new Map<string | undefined, string[]>();
+  const stayedIn = new Map<string, string[]>();
   const moved = new Set<string>();
   for (const [id, now] of after) {
     const old = before.get(id);
     if (old === undefined) continue;
-    const owner = ownerOf(now);
-    if (ownerOf(old) === owner) stayedIn.set(owner, [...(stayedIn.get(owner) ?? []), id]);
+    const list = listOf(now);
+    if (listOf(old) === list) stayedIn.set(list, [...(stayedIn.get(list) ?? []), id]);
     else moved.add(id);
   }
   for (const ids of stayedIn.values()) {

@@ -4,6 +4,7 @@ import { lineSpeed } from '../light/lineSpeed';
 import { COMMAND_WAYS } from '../program/commands';
 import type { Robot } from '../robot/robot';
 import { missionOfStep, type MotionStep } from '../steps/descriptions';
+import type { StepPath } from '../steps/tree';
 import { PROBLEM_SENTENCES } from '../steps/problems';
 import { kindOfStep } from '../steps/registry';
 import { unitOrFirst } from '../steps/unitNamed';
@@ -13,8 +14,9 @@ import { benchLength, benchSpeed, degrees, errorLength } from '../text/quantitie
 
 /** Something about a step that a coach should know before any run. */
 export interface CheckFinding {
-  /** Of the step, as plans have it: "4.2". */
+  /** Of the step, as plans have it: "4.2"; and where it stands. */
   number: string;
+  path: StepPath;
   problem: string;
   sentence: string;
   /** What mends it in one press: the step as it would be then, or null where it is taken out. */
@@ -26,7 +28,7 @@ const ENTERS_AT = 0.6;
 /** Speeds are set in steps of a centimetre a second, downwards. */
 const ROUNDED_M_PER_S = 0.01;
 
-type Check = (planned: PlannedStep, about: About) => CheckFinding[];
+type Check = (planned: PlannedStep, about: About) => Omit<CheckFinding, 'number' | 'path'>[];
 
 interface About {
   plan: readonly PlannedStep[];
@@ -34,8 +36,8 @@ interface About {
   table: Table;
 }
 
-const asPlanned: Check = ({ number, problems }) =>
-  problems.map((problem) => ({ number, problem, sentence: PROBLEM_SENTENCES[problem] }));
+const asPlanned: Check = ({ problems }) =>
+  problems.map((problem) => ({ problem, sentence: PROBLEM_SENTENCES[problem] }));
 
 /** A mission counts once. */
 const markedTwice: Check = ({ step, number }, { plan, table }) => {
@@ -46,7 +48,6 @@ const markedTwice: Check = ({ step, number }, { plan, table }) => {
   const name = missionName(table.missions, missionId);
   return [
     {
-      number,
       problem: 'marked-twice',
       sentence: `The ${name} is worked in step ${first.number} already: it counts once.`,
       mend: { words: 'Take this step out', step: null },
@@ -55,7 +56,7 @@ const markedTwice: Check = ({ step, number }, { plan, table }) => {
 };
 
 /** A mark stands within the window of its mission, as planned. */
-const outOfWindow: Check = ({ step, number, to }, { table }) => {
+const outOfWindow: Check = ({ step, to }, { table }) => {
   const missionId = missionOfStep(step);
   const mission = table.missions.find(({ id }) => id === missionId);
   if (mission === undefined || isInWindow(to, mission.pose, mission.window)) return [];
@@ -63,7 +64,6 @@ const outOfWindow: Check = ({ step, number, to }, { table }) => {
   const { alongM, acrossM } = alongAcross(off, mission.pose.headingRad);
   return [
     {
-      number,
       problem: 'out-of-window',
       sentence: `As planned it stands ${errorLength(Math.hypot(alongM, acrossM))} and ${degrees(Math.abs(off.headingRad), 0)} off the ${mission.name}: outside its window.`,
     },
@@ -71,7 +71,7 @@ const outOfWindow: Check = ({ step, number, to }, { table }) => {
 };
 
 /** A line is looked at while the sensor is on it. */
-const lineTooFast: Check = ({ step, number }, { robot, table }) => {
+const lineTooFast: Check = ({ step }, { robot, table }) => {
   const crossing = kindOfStep(step).crossesLines?.(step) ?? null;
   const unit = crossing && unitOrFirst(robot, 'light sensor', crossing.sensor);
   const widths = table.lines.map(({ widthM }) => widthM);
@@ -89,7 +89,6 @@ const lineTooFast: Check = ({ step, number }, { robot, table }) => {
   const safe = Math.floor(speedMPerS / ROUNDED_M_PER_S) * ROUNDED_M_PER_S;
   return [
     {
-      number,
       problem: 'line-too-fast',
       sentence: `At ${benchSpeed(crossing.speedMPerS)} a line of ${benchLength(lineWidthM)} may be passed between two readings of ${unit.label}.`,
       ...(safe > 0 && {
@@ -100,14 +99,13 @@ const lineTooFast: Check = ({ step, number }, { robot, table }) => {
 };
 
 /** What is told as a power was timed. */
-const notTimed: Check = ({ step, number }, { robot }) => {
+const notTimed: Check = ({ step }, { robot }) => {
   const { command } = robot.program;
   const { speed } = kindOfStep(step).inProgram;
   if (command === null || speed === undefined || !COMMAND_WAYS[command].isPower) return [];
   if (speed.commanded(step, robot, command) !== null) return [];
   return [
     {
-      number,
       problem: 'not-timed',
       sentence: 'Nobody has timed the robot at such a speed: which power that is, is a guess.',
     },
@@ -123,7 +121,11 @@ export function routeCheck(
   table: Table,
 ): CheckFinding[] {
   const all = plan.flatMap((planned) =>
-    CHECKS.flatMap((check) => check(planned, { plan, robot, table })),
+    CHECKS.flatMap((check) => check(planned, { plan, robot, table })).map((found) => ({
+      number: planned.number,
+      path: planned.path,
+      ...found,
+    })),
   );
   return all.filter(
     ({ number, sentence }, i) =>

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { plannedEnd, planRoute, type PlannedStep } from '../course/plan';
+import { plannedEnd, planRoute } from '../course/plan';
 import { routeSchema } from '../course/route';
 import { procedure } from '../procedure/procedure';
 import { robotSchema } from '../robot/robot';
@@ -9,12 +9,6 @@ import { tableSchema } from '../table/table';
 
 const planInput = z.strictObject({ robot: robotSchema, table: tableSchema, route: routeSchema });
 
-/** Where a step stands in its route: its place in the list, in the list of the step at that place, and so on. */
-const pathOf = ({ number }: Pick<PlannedStep, 'number'>): (number | 'steps')[] =>
-  number
-    .split('.')
-    .flatMap((place, i) => [...(i === 0 ? [] : ['steps' as const]), Number(place) - 1]);
-
 function plan({ robot, table, route }: z.output<typeof planInput>) {
   const planned = planRoute(route, robot, table);
   const timesMade = (number: string, until: number) =>
@@ -22,7 +16,7 @@ function plan({ robot, table, route }: z.output<typeof planInput>) {
   const steps = planned.map((one, i) => {
     const isRepeated = timesMade(one.number, planned.length) > 1;
     return {
-      path: pathOf(one),
+      path: one.path,
       ...(isRepeated && { round: timesMade(one.number, i) + 1 }),
       from: one.from,
       to: one.to,
@@ -36,8 +30,8 @@ function plan({ robot, table, route }: z.output<typeof planInput>) {
     steps,
     branches: [],
     end: plannedEnd(route, planned),
-    check: routeCheck(planned, robot, table).map(({ number, problem, sentence, mend }) => ({
-      path: pathOf({ number }),
+    check: routeCheck(planned, robot, table).map(({ path, problem, sentence, mend }) => ({
+      path,
       problem,
       sentence,
       ...(mend !== undefined && { mend }),

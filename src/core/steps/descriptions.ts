@@ -1,4 +1,5 @@
 import { describedFields, type Description, type RecordOf } from '../description/description';
+import { onlyList, type Branch } from './branch';
 import { ATTACHMENT } from './attachment/description';
 import { APPROACH } from './approach/description';
 import { ARC } from './arc/description';
@@ -47,19 +48,37 @@ export const STEP_DESCRIPTIONS = { ...MOTION_DESCRIPTIONS, ...OWNER_DESCRIPTIONS
 type Motions = typeof MOTION_DESCRIPTIONS;
 type Owners = typeof OWNER_DESCRIPTIONS;
 
-/** The list of a step that owns others. */
-export interface Owns {
+/** The one list of a step that has no other. */
+interface OneList {
   steps: Step[];
+}
+
+/** How steps stand within each kind that owns others. */
+interface OwnedBy {
+  part: OneList;
+  repeat: OneList;
 }
 
 /** A motion of any kind. */
 export type MotionStep = { [K in keyof Motions]: RecordOf<Motions[K]> }[keyof Motions];
-export type OwnerStep = { [K in keyof Owners]: RecordOf<Owners[K]> & Owns }[keyof Owners];
+export type OwnerStep = { [K in keyof Owners]: RecordOf<Owners[K]> & OwnedBy[K] }[keyof Owners];
 /** A step of a route. */
 export type Step = MotionStep | OwnerStep;
 
 /** Whether a step owns others. */
 export const isOwner = (step: Step): step is OwnerStep => step.kind in OWNER_DESCRIPTIONS;
+
+/** A step of a kind that owns others. */
+export type OwnerOf<K extends OwnerStep['kind']> = Extract<OwnerStep, { kind: K }>;
+
+/** The lists of each kind that owns steps, in the order in which they are shown. */
+const BRANCHES: { [K in OwnerStep['kind']]: (step: OwnerOf<K>) => Branch[] } = {
+  part: onlyList,
+  repeat: onlyList,
+};
+
+/** The lists of a step that owns others. */
+export const branchesOf = (step: OwnerStep): Branch[] => BRANCHES[step.kind](step as never);
 
 /** What is told of a step's kind. */
 export const descriptionOfStep = ({ kind }: Pick<Step, 'kind'>): Description =>

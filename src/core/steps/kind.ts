@@ -86,13 +86,15 @@ export interface Offered<S extends { kind: string }> {
   /** Whether it can be added to a route of such a table. */
   isOffered(table: Table): boolean;
   /** As it is when a coach adds it: ordinary values, to be changed in place. */
-  asAdded(place: NewStepPlace): Omit<S, 'id' | 'steps'>;
+  asAdded(place: NewStepPlace): Omit<S, 'id'>;
 }
 
 /** What a kind of step does that owns others; it knows nothing of those. */
 export interface OwnerKind<S extends { kind: string }> extends Offered<S> {
-  /** What it runs of the steps within it, in order, each as often as it is run. */
-  inOrder<Inner>(step: S, steps: readonly Inner[]): Inner[];
+  /** What it runs of its lists, in order, each as often as it is run. */
+  inOrder<Inner>(step: S, made: (list: string) => Iterable<Inner>): Iterable<Inner>;
+  /** How often it runs its lists at most, for one time that it is made itself. */
+  times(step: S): number;
   /** Whether they are made several times. */
   repeats: boolean;
 }

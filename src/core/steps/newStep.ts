@@ -1,9 +1,8 @@
-import { isOwner, type Step } from './descriptions';
+import type { Step } from './descriptions';
 import type { NewStepPlace } from './kind';
 import { offerOf } from './registry';
 
-/** A step as it is when a coach adds it; one that owns steps owns none yet. */
+/** A step as it is when a coach adds it. */
 export function newStep(kind: Step['kind'], id: string, place: NewStepPlace): Step {
-  const step = { ...offerOf({ kind }).asAdded(place), id } as Step;
-  return isOwner(step) ? { ...step, steps: [] } : step;
+  return { ...offerOf({ kind }).asAdded(place), id } as Step;
 }

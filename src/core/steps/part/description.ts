@@ -1,4 +1,4 @@
-import { description, text, type RecordOf } from '../../description/description';
+import { description, text } from '../../description/description';
 import { say } from '../../description/phrase';
 
 /** The steps within it, once, under a name: they are moved and doubled together. */
@@ -8,5 +8,3 @@ export const PART = description({
   fields: { name: text({ label: 'Name of the part', isNeeded: true, wanted: 'expected a name' }) },
   phrase: () => say`${'name'}:`,
 });
-
-export type PartStep = RecordOf<typeof PART>;

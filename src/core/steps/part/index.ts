@@ -1,10 +1,11 @@
 import type { OwnerKind } from '../kind';
-import type { PartStep } from './description';
+import type { OwnerOf } from '../descriptions';
 
-export const part: OwnerKind<PartStep> = {
+export const part: OwnerKind<OwnerOf<'part'>> = {
   group: 'block',
   isOffered: () => true,
-  asAdded: () => ({ kind: 'part', name: 'Part of the way' }),
-  inOrder: (_part, steps) => [...steps],
+  asAdded: () => ({ kind: 'part', name: 'Part of the way', steps: [] }),
+  inOrder: (_part, made) => made('steps'),
+  times: () => 1,
   repeats: false,
 };

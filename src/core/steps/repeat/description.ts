@@ -1,4 +1,4 @@
-import { description, number, type RecordOf } from '../../description/description';
+import { description, number } from '../../description/description';
 import { say } from '../../description/phrase';
 
 /** The steps within it, so many times one after the other. */
@@ -10,5 +10,3 @@ export const REPEAT = description({
   },
   phrase: () => say`Repeat ${'times'}`,
 });
-
-export type RepeatStep = RecordOf<typeof REPEAT>;

@@ -1,10 +1,13 @@
 import type { OwnerKind } from '../kind';
-import type { RepeatStep } from './description';
+import type { OwnerOf } from '../descriptions';
 
-export const repeat: OwnerKind<RepeatStep> = {
+export const repeat: OwnerKind<OwnerOf<'repeat'>> = {
   group: 'block',
   isOffered: () => true,
-  asAdded: () => ({ kind: 'repeat', times: 2 }),
-  inOrder: ({ times }, steps) => Array.from({ length: times }, () => steps).flat(),
+  asAdded: () => ({ kind: 'repeat', times: 2, steps: [] }),
+  *inOrder({ times }, made) {
+    for (let round = 0; round < times; round += 1) yield* made('steps');
+  },
+  times: ({ times }) => times,
   repeats: true,
 };

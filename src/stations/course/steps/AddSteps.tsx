@@ -1,12 +1,18 @@
 import { useState } from 'react';
 import type { Table } from '../../../core/table/table';
-import { isOwner, STEP_DESCRIPTIONS, type Step } from '../../../core/steps/descriptions';
+import type { Branch } from '../../../core/steps/branch';
+import {
+  branchesOf,
+  isOwner,
+  STEP_DESCRIPTIONS,
+  type Step,
+} from '../../../core/steps/descriptions';
 import { STEP_GROUPS } from '../../../core/steps/kind';
 import { offerOf } from '../../../core/steps/registry';
-import { numbered } from '../../../core/steps/tree';
+import { numbered, numberOfList } from '../../../core/steps/tree';
 import { Button } from '../../../ui/Button';
 import styles from '../CourseStation.module.css';
-import { placeOf, type Place } from './editRoute';
+import { isSingle, nameOf, placeOf, type Place } from './editRoute';
 
 interface Props {
   steps: readonly Step[];
@@ -20,19 +26,30 @@ interface Choice {
   place: Place;
 }
 
+/** One of the lists of a step, by its number and by when it is made. */
+const listWords = (number: string, lists: readonly Branch[], i: number): string => {
+  const words = lists[i]?.words ?? '';
+  return `step ${numberOfList(number, lists, i)}${words === '' ? '' : `, ${words}`}`;
+};
+
 /** Where a step may be added: into the selected one, after it, after those that it stands in. */
 function choicesAt(steps: readonly Step[], selected: string | null): Choice[] {
   const all = numbered(steps);
   const at = all.find(({ step }) => step.id === selected);
-  if (at === undefined) return [{ words: 'Add', place: { owner: null, index: steps.length } }];
+  if (at === undefined) {
+    return [{ words: 'Add', place: { owner: null, list: '', index: steps.length } }];
+  }
   const { step } = at;
   const into = isOwner(step)
-    ? [{ words: `Add into step ${at.number}`, place: { owner: step.id, index: step.steps.length } }]
+    ? branchesOf(step).map((branch, i, all) => ({
+        words: `${branch.isSingle === true ? 'Put in place of' : 'Add into'} ${listWords(at.number, all, i)}`,
+        place: { owner: step.id, list: nameOf(branch), index: branch.steps.length },
+      }))
     : [];
   const after = [step.id, ...at.within.toReversed()].flatMap((id): Choice[] => {
     const one = all.find((each) => each.step.id === id);
     const place = placeOf(steps, id);
-    if (one === undefined || place === null) return [];
+    if (one === undefined || place === null || isSingle(steps, place)) return [];
     return [{ words: `Add after step ${one.number}`, place: { ...place, index: place.index + 1 } }];
   });
   return [...into, ...after];

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import {
   closestCenter,
   DndContext,
@@ -24,9 +24,16 @@ import {
   type OwnerStep,
   type Step,
 } from '../../../core/steps/descriptions';
+import {
+  listsWithin,
+  numberedAt,
+  ROUTE_LIST,
+  type ListPlace,
+  type NumberedStep,
+} from '../../../core/steps/tree';
 import { counted, headingText, number, placeText } from '../../../core/text/quantities';
 import styles from './StepList.module.css';
-import { placeOf, type Place } from './editRoute';
+import { nameOf, placeOf, type Place } from './editRoute';
 import { ProgramLine } from '../ProgramLine';
 import { StepRow } from './StepRow';
 import { leavesOut, StepSentence } from './StepSentence';
@@ -49,11 +56,12 @@ interface Props {
   onRemove(id: string): void;
 }
 
-type ListProps = Omit<Props, 'onMove'> & { before?: string; owner?: string };
-type RowProps<S> = Omit<ListProps, 'steps' | 'before'> & { step: S; number: string };
+type ListProps = Omit<Props, 'onMove'> & { place?: ListPlace; words?: string };
+type RowProps<S> = Omit<ListProps, 'steps' | 'place' | 'words'> & NumberedStep & { step: S };
 
 /** The name of the place at the end of an owner's list, where it is empty. */
 const EMPTY = 'into:';
+const EMPTY_PLACE = /^into:([^:]*):(.+)$/;
 
 const timesText = (times: number): string =>
   times === 1 ? '' : `, the first of ${counted(times, 'time')}`;
@@ -97,8 +105,8 @@ function MotionRow(row: RowProps<MotionStep>) {
   );
 }
 
-function EmptyList({ owner }: { owner: string }) {
-  const { setNodeRef, isOver } = useDroppable({ id: EMPTY + owner });
+function EmptyList({ owner, list }: { owner: string; list: string }) {
+  const { setNodeRef, isOver } = useDroppable({ id: `${EMPTY}${list}:${owner}` });
   return (
     <p ref={setNodeRef} className={isOver ? styles.emptyOver : styles.emptyList}>
       No steps in it yet: add some, or drag them here.
@@ -107,23 +115,31 @@ function EmptyList({ owner }: { owner: string }) {
 }
 
 function OwnerRow(row: RowProps<OwnerStep>) {
-  const { step, number: at, plan, robot, missions, onChange } = row;
-  const made = plan.filter(({ within }) => within.includes(step.id));
+  const { step, number: at, path, within, plan, robot, missions, onChange } = row;
+  const made = plan.filter((one) => one.within.includes(step.id));
   const allS = made.reduce((sum, { durationS }) => sum + durationS, 0);
-  const { step: _, number: __, ...list } = row;
+  const { step: _, number: __, path: ___, within: ____, ...list } = row;
+  const lists = listsWithin({ step, number: at, path, within });
   return (
     <StepRow
       {...actionsOf(step, row)}
       number={at}
-      foot={step.steps.length === 0 ? '' : `${number(allS, 1)} s in all`}
+      foot={made.length === 0 ? '' : `${number(allS, 1)} s in all`}
       problems={[]}
-      inner={
-        step.steps.length === 0 ? (
-          <EmptyList owner={step.id} />
-        ) : (
-          <Steps {...list} steps={step.steps} before={`${at}.`} owner={step.id} />
-        )
-      }
+      inner={lists.map((branch) => (
+        <Fragment key={nameOf(branch)}>
+          {branch.words !== '' && (
+            <p className={styles.when}>
+              <strong>{branch.place.before.slice(0, -1)}</strong> {branch.words}
+            </p>
+          )}
+          {branch.steps.length === 0 ? (
+            <EmptyList owner={step.id} list={nameOf(branch)} />
+          ) : (
+            <Steps {...list} steps={branch.steps} place={branch.place} />
+          )}
+        </Fragment>
+      ))}
     >
       <StepSentence
         {...{ step, robot, missions, onChange }}
@@ -136,20 +152,21 @@ function OwnerRow(row: RowProps<OwnerStep>) {
 }
 
 /** The steps of one list, each with those within it. */
-function Steps({ steps, before = '', ...list }: ListProps) {
-  const isRoute = before === '';
+function Steps({ steps, place = ROUTE_LIST, ...list }: ListProps) {
+  const isRoute = place === ROUTE_LIST;
   return (
     <SortableContext items={steps.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
       <ol
         className={isRoute ? styles.steps : styles.innerSteps}
-        aria-label={isRoute ? 'Steps of the route' : `Steps within step ${before.slice(0, -1)}`}
+        aria-label={
+          isRoute ? 'Steps of the route' : `Steps within step ${place.before.slice(0, -1)}`
+        }
       >
         {steps.map((step, i) => {
-          const row = { ...list, number: `${before}${i + 1}` };
           return isOwner(step) ? (
-            <OwnerRow key={step.id} step={step} {...row} />
+            <OwnerRow key={step.id} {...list} {...numberedAt(step, i, place)} />
           ) : (
-            <MotionRow key={step.id} step={step} {...row} />
+            <MotionRow key={step.id} {...list} {...numberedAt(step, i, place)} />
           );
         })}
       </ol>
@@ -167,9 +184,8 @@ export function StepList({ onMove, ...list }: Props) {
   const drop = ({ active, over }: DragEndEvent) => {
     if (over === null || over.id === active.id) return;
     const target = String(over.id);
-    const place = target.startsWith(EMPTY)
-      ? { owner: target.slice(EMPTY.length), index: 0 }
-      : placeOf(list.steps, target);
+    const [, name = '', owner = ''] = EMPTY_PLACE.exec(target) ?? [];
+    const place = owner === '' ? placeOf(list.steps, target) : { owner, list: name, index: 0 };
     if (place !== null) onMove(String(active.id), place);
   };
   return (

@@ -11,8 +11,8 @@ import { newStep } from '../../../core/steps/newStep';
 import { findStep, listOf, placeOf, type Place } from './editRoute';
 
 /** The heading with which the robot comes to a place of the route, the first time. */
-function headingAt(route: Route, plan: readonly PlannedStep[], { owner, index }: Place): number {
-  const before = listOf(route.steps, owner)[index - 1];
+function headingAt(route: Route, plan: readonly PlannedStep[], at: Place): number {
+  const before = listOf(route.steps, at)[at.index - 1];
   if (before !== undefined) {
     const made = plan.filter(
       ({ step, within }) => step.id === before.id || within.includes(before.id),
@@ -23,7 +23,7 @@ function headingAt(route: Route, plan: readonly PlannedStep[], { owner, index }:
     const place = placeOf(route.steps, before.id);
     return place === null ? route.start.headingRad : headingAt(route, plan, place);
   }
-  const place = owner === null ? null : placeOf(route.steps, owner);
+  const place = at.owner === null ? null : placeOf(route.steps, at.owner);
   return place === null ? route.start.headingRad : headingAt(route, plan, place);
 }
 

@@ -1,58 +1,85 @@
 import type { Route } from '../../../core/course/route';
-import { isOwner, type Step } from '../../../core/steps/descriptions';
+import { withBranch, type Branch } from '../../../core/steps/branch';
+import { branchesOf, isOwner, type Step } from '../../../core/steps/descriptions';
+import { withLists } from '../../../core/steps/tree';
 
-/** Where a step stands, or is to stand: in whose list (null: the route's own), and at which place there. */
+/** Where a step stands, or is to stand: in whose list (null: the route's own), in which of those, and at which place there. */
 export interface Place {
   owner: string | null;
+  /** Its name, as `nameOf` has it; empty for the route's own. */
+  list: string;
   index: number;
 }
 
-/** The steps with one list of them changed: the route's own, or that of a step. */
+/** The name of one of the lists of a step. */
+export const nameOf = ({ at }: Pick<Branch, 'at'>): string => at.join('.');
+
+const ROUTE = { owner: null, list: '' } as const;
+
+/** The steps with one list of them changed: the route's own, or one of a step. */
 function withList(
   steps: readonly Step[],
-  owner: string | null,
-  change: (list: Step[]) => Step[],
+  { owner, list }: Pick<Place, 'owner' | 'list'>,
+  change: (list: readonly Step[]) => Step[],
 ): Step[] {
-  if (owner === null) return change([...steps]);
+  if (owner === null) return change(steps);
   return steps.map((step) => {
     if (!isOwner(step)) return step;
-    const inner = step.id === owner ? change(step.steps) : withList(step.steps, owner, change);
-    return { ...step, steps: inner };
+    if (step.id !== owner)
+      return withLists(step, (inner) => withList(inner, { owner, list }, change));
+    const branch = branchesOf(step).find((one) => nameOf(one) === list);
+    return branch === undefined ? step : withBranch(step, branch, change(branch.steps));
   });
 }
 
-const edited = (route: Route, owner: string | null, change: (list: Step[]) => Step[]): Route => ({
-  ...route,
-  steps: withList(route.steps, owner, change),
-});
+const edited = (
+  route: Route,
+  at: Pick<Place, 'owner' | 'list'>,
+  change: (list: readonly Step[]) => Step[],
+): Route => ({ ...route, steps: withList(route.steps, at, change) });
 
 /** The place of a step; null where there is none of that id. */
 export function placeOf(
   steps: readonly Step[],
   id: string,
-  owner: string | null = null,
+  at: Pick<Place, 'owner' | 'list'> = ROUTE,
 ): Place | null {
   const index = steps.findIndex((step) => step.id === id);
-  if (index >= 0) return { owner, index };
-  for (const step of steps) {
-    const place = isOwner(step) ? placeOf(step.steps, id, step.id) : null;
-    if (place !== null) return place;
+  if (index >= 0) return { ...at, index };
+  for (const step of steps.filter(isOwner)) {
+    for (const branch of branchesOf(step)) {
+      const place = placeOf(branch.steps, id, { owner: step.id, list: nameOf(branch) });
+      if (place !== null) return place;
+    }
   }
   return null;
 }
 
-/** The list in which places of an owner are counted. */
-export function listOf(steps: readonly Step[], owner: string | null): readonly Step[] {
+/** The list in which places are counted; null where it is a single motion, which has none. */
+export function listOf(
+  steps: readonly Step[],
+  { owner, list }: Pick<Place, 'owner' | 'list'>,
+): readonly Step[] {
   if (owner === null) return steps;
   const step = findStep(steps, owner);
-  return step !== null && isOwner(step) ? step.steps : [];
+  const branches = step !== null && isOwner(step) ? branchesOf(step) : [];
+  return branches.find((one) => nameOf(one) === list)?.steps ?? [];
+}
+
+/** Whether a place is that of a single motion: another is put in its stead, and none taken out. */
+export function isSingle(steps: readonly Step[], { owner, list }: Place): boolean {
+  const step = owner === null ? null : findStep(steps, owner);
+  const branches = step !== null && isOwner(step) ? branchesOf(step) : [];
+  return branches.find((one) => nameOf(one) === list)?.isSingle === true;
 }
 
 export function findStep(steps: readonly Step[], id: string): Step | null {
   for (const step of steps) {
     if (step.id === id) return step;
-    const inner = isOwner(step) ? findStep(step.steps, id) : null;
-    if (inner !== null) return inner;
+    for (const branch of isOwner(step) ? branchesOf(step) : []) {
+      const inner = findStep(branch.steps, id);
+      if (inner !== null) return inner;
+    }
   }
   return null;
 }
@@ -60,49 +87,72 @@ export function findStep(steps: readonly Step[], id: string): Step | null {
 /** The route with a step in place of the one that has its id. */
 export function replaceStep(route: Route, step: Step): Route {
   const place = placeOf(route.steps, step.id);
-  return place === null
-    ? route
-    : edited(route, place.owner, (list) => list.with(place.index, step));
+  return place === null ? route : edited(route, place, (list) => list.with(place.index, step));
 }
 
-export const insertStep = (route: Route, { owner, index }: Place, step: Step): Route =>
-  edited(route, owner, (list) => list.toSpliced(index, 0, step));
+export const insertStep = (route: Route, place: Place, step: Step): Route =>
+  edited(route, place, (list) => list.toSpliced(place.index, 0, step));
 
 export const removeStep = (route: Route, id: string): Route => {
   const place = placeOf(route.steps, id);
-  return place === null
+  return place === null || isSingle(route.steps, place)
     ? route
-    : edited(route, place.owner, (list) => list.toSpliced(place.index, 1));
+    : edited(route, place, (list) => list.toSpliced(place.index, 1));
 };
 
-/** A step put at a place, which is counted without it; never into itself. */
+/** A step put at a place, which is counted without it; never into itself, nor out of where another has to stand. */
 export function moveStep(route: Route, id: string, to: Place): Route {
-  const step = findStep(route.steps, id);
-  const isWithin = step !== null && to.owner !== null && findStep([step], to.owner) !== null;
-  return step === null || isWithin ? route : insertStep(removeStep(route, id), to, step);
+  const [step, from] = [findStep(route.steps, id), placeOf(route.steps, id)];
+  if (step === null || from === null || isSingle(route.steps, from) || isSingle(route.steps, to))
+    return route;
+  const isWithin = to.owner !== null && findStep([step], to.owner) !== null;
+  return isWithin ? route : insertStep(removeStep(route, id), to, step);
 }
+
+/** The lists of a step into which others may be moved, with their places. */
+const openLists = (step: Step): (Pick<Place, 'owner' | 'list'> & { length: number })[] =>
+  isOwner(step)
+    ? branchesOf(step)
+        .filter((branch) => branch.isSingle !== true)
+        .map((branch) => ({
+          owner: step.id,
+          list: nameOf(branch),
+          length: branch.steps.length,
+        }))
+    : [];
 
 /** The next place of a step upwards or downwards: past its neighbour, into it, or out of what it stands in. */
 export function nextPlace(steps: readonly Step[], id: string, by: -1 | 1): Place | null {
   const at = placeOf(steps, id);
   if (at === null) return null;
-  const neighbour = listOf(steps, at.owner)[at.index + by];
+  const entry = ({ length, ...list }: ReturnType<typeof openLists>[number]): Place => ({
+    ...list,
+    index: by < 0 ? length : 0,
+  });
+  const neighbour = listOf(steps, at)[at.index + by];
   if (neighbour !== undefined) {
-    if (!isOwner(neighbour)) return { ...at, index: at.index + by };
-    return { owner: neighbour.id, index: by < 0 ? neighbour.steps.length : 0 };
+    const lists = openLists(neighbour);
+    const into = by < 0 ? lists.at(-1) : lists[0];
+    return into === undefined ? { ...at, index: at.index + by } : entry(into);
   }
-  const out = at.owner === null ? null : placeOf(steps, at.owner);
+  const owner = at.owner === null ? null : findStep(steps, at.owner);
+  if (owner === null) return null;
+  // From one list of a step into its next, and out of it past the last.
+  const lists = openLists(owner);
+  const next = lists[lists.findIndex(({ list }) => list === at.list) + by];
+  if (next !== undefined) return entry(next);
+  const out = placeOf(steps, owner.id);
   return out && { ...out, index: out.index + (by < 0 ? 0 : 1) };
 }
 
 /** The same step with ids of its own, also for all within it. */
 function renewed(step: Step, newId: () => string): Step {
   const own = { ...step, id: newId() };
-  return isOwner(own) ? { ...own, steps: own.steps.map((one) => renewed(one, newId)) } : own;
+  return isOwner(own) ? withLists(own, (steps) => steps.map((one) => renewed(one, newId))) : own;
 }
 
 export function duplicateStep(route: Route, id: string, newId: () => string): Route {
   const [step, place] = [findStep(route.steps, id), placeOf(route.steps, id)];
-  if (step === null || place === null) return route;
+  if (step === null || place === null || isSingle(route.steps, place)) return route;
   return insertStep(route, { ...place, index: place.index + 1 }, renewed(step, newId));
 }
