@@ -1,5 +1,6 @@
 import { routeSchema } from '../../src/core/course/route';
-import { prepare, simulateRange } from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
 
 /** Runs that are timed together, and how often; the best of them was disturbed least. */

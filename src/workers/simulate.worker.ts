@@ -1,11 +1,7 @@
 import { expose, transfer } from 'comlink';
-import {
-  prepare,
-  simulateRange,
-  type Prepared,
-  type SimulatedRun,
-  type Simulation,
-} from '../core/forecast/run';
+import { prepare, type Prepared, type Simulation } from '../core/forecast/prepare';
+import type { SimulatedRun } from '../core/forecast/run';
+import { simulateRange } from '../core/forecast/simulateRange';
 
 /** A run and its path, by its number. */
 export interface NumberedRun {

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { calibrationValueSchema } from '../../src/core/calibration/calibration';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { planRoute } from '../../src/core/course/plan';
-import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { createMachine } from '../../src/core/machine/machine';
 import { bareTable, deg, idealRobot, routeOf, withDevice } from './support';
 

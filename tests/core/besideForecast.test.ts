@@ -3,7 +3,8 @@ import { besideForecast } from '../../src/core/compare/besideForecast';
 import { consistency } from '../../src/core/runs/consistency';
 import { randomStream } from '../../src/core/stats/random';
 import { forecast, type Forecast } from '../../src/core/forecast/summary';
-import { FORECAST_SEED, prepare, simulateRun } from '../../src/core/forecast/run';
+import { FORECAST_SEED, prepare } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { ROUTE_VERSIONS, pipit, winterGarden } from '../../src/server/demo/scenario';
 import { origin } from './support';
 

@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
 import type { TurnsCalibration } from '../../src/core/calibrationValues/turns';
 import type { Robot } from '../../src/core/robot/robot';
-import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { expectedReading } from '../../src/core/sensing/expected';
 import { doubtsOf, ERRORS, type ErrorTimes } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';

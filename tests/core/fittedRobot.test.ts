@@ -7,7 +7,8 @@ import { calibrationFromTurns } from '../../src/core/calibration/kinds/turns/fro
 import { robotSchema, type Robot } from '../../src/core/robot/robot';
 import { OPEN_FLOOR } from '../../src/core/simulate/floor';
 import { randomStream } from '../../src/core/stats/random';
-import { simulateRange, type SimulatedRun } from '../../src/core/forecast/run';
+import type { SimulatedRun } from '../../src/core/forecast/run';
+import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { runBenchProgram } from '../../src/core/standIn/program';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { ownStop } from '../../src/core/turns/ownStop';

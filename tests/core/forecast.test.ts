@@ -2,12 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { missionSchema, tableSchema } from '../../src/core/table/table';
 import { forecastSentence } from '../../src/core/forecast/sentence';
 import { forecast } from '../../src/core/forecast/summary';
-import {
-  simulateRange,
-  traceRun,
-  type SimulatedRun,
-  type Simulation,
-} from '../../src/core/forecast/run';
+import type { Simulation } from '../../src/core/forecast/prepare';
+import type { SimulatedRun } from '../../src/core/forecast/run';
+import { simulateRange, traceRun } from '../../src/core/forecast/simulateRange';
 import type { Robot } from '../../src/core/robot/robot';
 import { sampleSd } from '../../src/core/stats/moments';
 import { pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';

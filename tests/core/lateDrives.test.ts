@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { bareTable, idealRobot, routeOf } from './support';
 

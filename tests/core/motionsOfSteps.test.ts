@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
-import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { wrap } from '../../src/core/geometry/angle';
 import type { Robot } from '../../src/core/robot/robot';
 import { tableSchema } from '../../src/core/table/table';

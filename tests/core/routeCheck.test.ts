@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
+import { plannedBranches } from '../../src/core/course/branches';
 import { routeCheck } from '../../src/core/forecast/routeCheck';
-import { prepare, simulateRun } from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { robotSchema } from '../../src/core/robot/robot';
 import { missionSchema, tableSchema } from '../../src/core/table/table';
 import { bareTable, idealRobot, routeOf, withDevice } from './support';
@@ -24,7 +26,8 @@ const seeing = (periodS: number) =>
 const robot = { ...seeing(0.02), loopPeriodS: 0.01 };
 const found = (steps: object[], by = robot) => {
   const route = routeOf(steps);
-  return routeCheck(planRoute(route, by, table), by, table);
+  const plan = planRoute(route, by, table);
+  return routeCheck(plan, plannedBranches(route, by, table, plan), by, table);
 };
 const drive = (distanceM: number) => ({ kind: 'straight', distanceM });
 const mark = { kind: 'mark', missionId: 'beam' };

@@ -7,12 +7,9 @@ import type { Robot } from '../../src/core/robot/robot';
 import type { Route } from '../../src/core/course/route';
 import { mean, sampleSd } from '../../src/core/stats/moments';
 import { randomStream } from '../../src/core/stats/random';
-import {
-  prepare,
-  simulateRange,
-  simulateRun,
-  type SimulatedRun,
-} from '../../src/core/forecast/run';
+import { prepare } from '../../src/core/forecast/prepare';
+import { simulateRun, type SimulatedRun } from '../../src/core/forecast/run';
+import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { withHeading } from '../../src/core/devices/ofRobot';
 import { bareTable, deg, idealRobot, routeOf, withDevice } from './support';
 

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
 import { headingOf, withHeading } from '../../src/core/devices/ofRobot';
-import { prepare, simulateRun, type Simulation } from '../../src/core/forecast/run';
+import { prepare, type Simulation } from '../../src/core/forecast/prepare';
+import { simulateRun } from '../../src/core/forecast/run';
 import { sampleSd } from '../../src/core/stats/moments';
 import { bareTable, deg, idealRobot, routeOf } from './support';
 

@@ -38,6 +38,7 @@ const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
 function other(field: AnyValue, value: unknown): unknown {
   if (field.is === 'number') return Number(value) + (field.whole === true ? 1 : deg(1));
   if (field.is === 'flag') return value !== true;
+  if (field.is === 'part') return { ...(value as object), confirmations: 3 };
   if (field.is !== 'choice') return 'ramp';
   const names = Object.keys(field.options);
   return names[(names.indexOf(String(value)) + 1) % names.length];
@@ -53,11 +54,13 @@ const variantsOf = (step: Step): [string, Step][] =>
 /** The step with each choice that it leaves out made. */
 const chosenOf = (step: Step): Step[] =>
   Object.entries(descriptionOfStep(step).optional).flatMap(([name, field]) =>
-    (field.is === 'choice'
-      ? Object.keys(field.options)
-      : field.is === 'flag'
-        ? [true, false]
-        : []
+    (field.is === 'part'
+      ? [{ reading: 'volts', is: 'below', value: 7, confirmations: 1 }]
+      : field.is === 'choice'
+        ? Object.keys(field.options)
+        : field.is === 'flag'
+          ? [true, false]
+          : []
     ).map((value) => ({ ...step, [name]: value }) as Step),
   );
 

@@ -4,7 +4,7 @@ import { robotSchema } from '../../src/core/robot/robot';
 import { tableSchema } from '../../src/core/table/table';
 import { createMachine } from '../../src/core/machine/machine';
 import { darknessUnder } from '../../src/core/sensing/light';
-import { simulateRange } from '../../src/core/forecast/run';
+import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { readingsBetween } from '../../src/core/standIn/readings';
 import { act } from '../../src/core/standIn/act';
 import { devicesNow } from '../../src/core/standIn/devicesNow';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { describeStep } from '../../src/core/course/describe';
 import { planRoute } from '../../src/core/course/plan';
-import { traceRun } from '../../src/core/forecast/run';
+import { traceRun } from '../../src/core/forecast/simulateRange';
 import { routeNeeds } from '../../src/core/course/wiring';
 import { bareTable, idealRobot, routeOf, withDevice } from './support';
 

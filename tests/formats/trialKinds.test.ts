@@ -18,6 +18,7 @@ const PER_SI = {
   cm: 100,
   deg: 180 / Math.PI,
   motor: 1,
+  gain: 1.8 / Math.PI,
   s: 1,
   V: 1,
   v: 1,
@@ -30,7 +31,7 @@ const PER_SI = {
   volts: 1,
 };
 const unitOf = (title: string) =>
-  (/^motor/.exec(title)?.[0] ??
+  (/^(motor|gain)/.exec(title)?.[0] ??
     title.replace('_per_s', '').split('_').at(-1)) as keyof typeof PER_SI;
 
 function usual(field: AnyValue): string | number | boolean {

@@ -2,7 +2,8 @@ import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import type { Motion } from '../steps/kind';
-import { inOrder, type Run } from '../steps/inOrder';
+import { planChoice } from '../steps/choice';
+import { inOrderBy, type Run } from '../steps/inOrder';
 import { planStep } from '../steps/untilCondition';
 import type { Route } from './route';
 import type { Table } from '../table/table';
@@ -10,6 +11,10 @@ import type { Table } from '../table/table';
 /** A motion, and what it does when everything goes as planned. Headings are kept unwrapped. */
 export interface PlannedStep extends Motion, Run {
   from: Pose;
+  /** Of a question: with which answer it goes on. */
+  answer?: string;
+  /** And which one the exact robot finds. */
+  found?: string;
 }
 
 const outside = (pose: Pose, table: Table) =>
@@ -20,16 +25,30 @@ const outside = (pose: Pose, table: Table) =>
  * is doubtful about it.
  *
  * The distance sensor's recorded offset and scale are used for approaches; everything else is ideal.
+ *
+ * @param answers to the first of its questions; later ones are answered as they usually are
  */
-export function planRoute(route: Route, robot: Robot, table: Table): PlannedStep[] {
+export function planRoute(
+  route: Route,
+  robot: Robot,
+  table: Table,
+  answers: readonly string[] = [],
+): PlannedStep[] {
   let pose: Pose = route.start;
-  return inOrder(route.steps).map((run) => {
-    const motion = planStep(run.step, pose, robot, table);
-    const planned = { ...run, from: pose, ...motion };
-    pose = planned.to;
-    if (outside(pose, table)) planned.problems.push('off-table');
-    return planned;
-  });
+  let asked = 0;
+  const planned: PlannedStep[] = [];
+  const answerTo = () => planned.at(-1)?.answer ?? '';
+  for (const run of inOrderBy(route.steps, answerTo)) {
+    const { motion, ...answered } =
+      run.choice === undefined
+        ? { motion: planStep(run.step, pose, robot, table) }
+        : planChoice(run.choice, pose, robot, table, answers[asked++]);
+    const one = { ...run, from: pose, ...motion, ...answered };
+    pose = one.to;
+    if (outside(pose, table)) one.problems.push('off-table');
+    planned.push(one);
+  }
+  return planned;
 }
 
 /** Where the route is planned to end, heading wrapped. */

@@ -1,5 +1,5 @@
 import type { Route } from './route';
-import { motionsOf } from '../steps/tree';
+import { numbered } from '../steps/tree';
 import { neededBy } from '../steps/neededBy';
 import type { Robot } from '../robot/robot';
 import { counted, degrees } from '../text/quantities';
@@ -127,7 +127,7 @@ export interface Need {
 export function routeNeeds(routes: readonly Route[], robot: Wired): Need[] {
   const counts = new Map<DeviceKindName, number>();
   for (const route of routes) {
-    for (const step of motionsOf(route.steps)) {
+    for (const { step } of numbered(route.steps)) {
       for (const kind of neededBy(step)) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     }
   }

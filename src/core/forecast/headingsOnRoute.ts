@@ -1,6 +1,7 @@
 import type { Route } from '../course/route';
 import { turnsIn } from '../course/turnsIn';
-import { prepare, simulateRun, type Headings, type Simulation } from './run';
+import { prepare, type Headings, type Simulation } from './prepare';
+import { simulateRun } from './run';
 import { forecast, type Forecast } from './summary';
 import { counted, errorLength, number } from '../text/quantities';
 import { withScatter } from '../turns/zeroing';

@@ -5,7 +5,7 @@ import { mean, sampleSd } from '../stats/moments';
 import type { MeanRange } from './meanRange';
 import { randomStream } from '../stats/random';
 import type { RobotRange } from './robotRange';
-import { RUNS_PER_ROBOT } from './run';
+import { RUNS_PER_ROBOT } from './prepare';
 import type { Sensitivity } from './sensitivities';
 
 const Z = 1.96;

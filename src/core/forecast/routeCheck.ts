@@ -1,9 +1,10 @@
 import { offsetFrom, alongAcross, isInWindow } from '../geometry/pose';
+import type { PlannedBranch } from '../course/branches';
 import type { PlannedStep } from '../course/plan';
 import { lineSpeed } from '../light/lineSpeed';
 import { COMMAND_WAYS } from '../program/commands';
 import type { Robot } from '../robot/robot';
-import { missionOfStep, type MotionStep } from '../steps/descriptions';
+import { missionOfStep, type Step } from '../steps/descriptions';
 import type { StepPath } from '../steps/tree';
 import { PROBLEM_SENTENCES } from '../steps/problems';
 import { kindOfStep } from '../steps/registry';
@@ -20,7 +21,7 @@ export interface CheckFinding {
   problem: string;
   sentence: string;
   /** What mends it in one press: the step as it would be then, or null where it is taken out. */
-  mend?: { words: string; step: MotionStep | null };
+  mend?: { words: string; step: Step | null };
 }
 
 /** A line begins where so much of the spot lies on it: the middle, and a little hysteresis. */
@@ -36,8 +37,15 @@ interface About {
   table: Table;
 }
 
-const asPlanned: Check = ({ problems }) =>
-  problems.map((problem) => ({ problem, sentence: PROBLEM_SENTENCES[problem] }));
+const asPlanned: Check = ({ problems, choice, found = '' }) =>
+  problems.map((problem) => ({
+    problem,
+    sentence: PROBLEM_SENTENCES[problem],
+    ...(problem === 'answers-otherwise' &&
+      choice?.withUsual !== undefined && {
+        mend: { words: 'Mark that as usual', step: choice.withUsual(found) },
+      }),
+  }));
 
 /** A mission counts once. */
 const markedTwice: Check = ({ step, number }, { plan, table }) => {
@@ -116,17 +124,20 @@ const CHECKS: readonly Check[] = [asPlanned, markedTwice, outOfWindow, lineTooFa
 
 /** What is doubtful about a route before any run, step by step, each finding of a step once. */
 export function routeCheck(
-  plan: readonly PlannedStep[],
+  usual: readonly PlannedStep[],
+  branches: readonly PlannedBranch[],
   robot: Robot,
   table: Table,
 ): CheckFinding[] {
-  const all = plan.flatMap((planned) =>
-    CHECKS.flatMap((check) => check(planned, { plan, robot, table })).map((found) => ({
-      number: planned.number,
-      path: planned.path,
-      ...found,
-    })),
-  );
+  const found = (steps: readonly PlannedStep[], plan: readonly PlannedStep[]) =>
+    steps.flatMap((planned) =>
+      CHECKS.flatMap((check) => check(planned, { plan, robot, table })).map((one) => ({
+        number: planned.number,
+        path: planned.path,
+        ...one,
+      })),
+    );
+  const all = [found(usual, usual), ...branches.map(({ steps, way }) => found(steps, way))].flat();
   return all.filter(
     ({ number, sentence }, i) =>
       all.findIndex((one) => one.number === number && one.sentence === sentence) === i,

@@ -1,78 +1,29 @@
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import type { TurnsCalibration } from '../calibrationValues/turns';
 import type { Failure } from '../control/controller';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { SETTLE_S } from '../control/settings';
 import { onBattery } from '../program/byPower';
-import { planRoute, type PlannedStep } from '../course/plan';
+import type { PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
-import type { Table } from '../table/table';
-import type { Robot } from '../robot/robot';
 import { missionOfStep, type MotionStep } from '../steps/descriptions';
+import type { Leg } from '../steps/kind';
 import { kindOfStep } from '../steps/registry';
+import type { StepPath } from '../steps/tree';
 import { controlStep } from '../steps/untilCondition';
-import { allInRun, type InRun, type OneRun } from '../sources/inRun';
-import type { Doubt, SampledRobot } from '../sources/source';
-import { ERRORS, sampledRobot, type ErrorTimes } from '../sources/sources';
 import { createMachine, type Machine } from '../machine/machine';
 import { randomStream, type RandomStream } from '../stats/random';
-
-/** What is simulated: which robot drives which route on which table. */
-export interface Simulation {
-  robot: Robot;
-  table: Table;
-  route: Route;
-  seed: number;
-  /** What was measured of its turns; without it they follow the robot's physics alone. */
-  turns?: TurnsCalibration | null;
-  /** What is not known about the robot; without it the robot is taken to be as it is computed with. */
-  doubts?: readonly Doubt[];
-  /** What the program does with its heading before each turn and drive; without it headings are counted on. */
-  headings?: Headings;
-  /** So many times as much of some errors, by their names; as they are where it is left out. */
-  times?: ErrorTimes;
-}
-
-/** Counted on from the start, or set to 0 each time: then what is left over of the motions before is forgotten. */
-export type Headings = 'counted on' | 'zeroed each time';
-
-/** The luck that every forecast is made with: two screens that ask the same question say the same. */
-export const FORECAST_SEED = 20_261;
-
-/** With doubts, so many runs one after the other are of the same sampled robot. */
-export const RUNS_PER_ROBOT = 4;
-
-/** What all runs of a simulation share: its plan, and how errors act in them. */
-export interface Prepared {
-  plan: PlannedStep[];
-  errors: { name: string; begin(run: OneRun): InRun }[];
-  /** The robot of a run: so many runs each have one of their own. */
-  robotOf(runIndex: number): SampledRobot;
-}
-
-export function prepare(simulation: Simulation): Prepared {
-  const { robot, table, route, turns = null, doubts = [], seed, times } = simulation;
-  const plan = planRoute(route, robot, table);
-  const sampled = new Map<number, SampledRobot>();
-  const robotOf = (runIndex: number) => {
-    const index = Math.floor(runIndex / RUNS_PER_ROBOT);
-    const one = sampled.get(index) ?? sampledRobot(robot, doubts, seed, index, times);
-    sampled.set(index, one);
-    return one;
-  };
-  const errors = ERRORS.flatMap(({ name, inRuns }) =>
-    inRuns === undefined ? [] : [{ name, begin: inRuns({ plan, robot, route, turns }) }],
-  );
-  return { plan, errors, robotOf };
-}
+import { errorsOnWay, type Prepared, type Simulation } from './prepare';
 
 export interface RunEnd extends Pose {
   timeS: number;
-  /** Index of the step that failed (0 for the first), or null. */
+  /** Index of the step that failed in the list of the route (0 for the first), or null. */
   failedStep: number | null;
+  /** Where it stands, within that one perhaps; and by its number: "4.2". */
+  failedPath: StepPath | null;
+  failedNumber: string | null;
   /** What stopped it. */
   failure: Failure | null;
 }
@@ -83,39 +34,12 @@ export interface MarkPose extends Pose {
   timeS: number;
 }
 
-/** One moment of the first run: the truth, and what the program read. */
-export interface TraceSample extends Pose {
-  tS: number;
-  step: number;
-  headingReadingRad: number;
-  leftEncoderM: number;
-  rightEncoderM: number;
-}
-
 export interface SimulatedRun {
   end: RunEnd;
   marks: MarkPose[];
 }
 
 const MAX_RUN_S = 300;
-
-/** What all errors do to one run of a robot. */
-const errorsIn = (
-  { seed, times = {} }: Simulation,
-  { errors }: Prepared,
-  { robot, off }: SampledRobot,
-  runIndex: number,
-) =>
-  allInRun(
-    errors.map(({ name, begin }) =>
-      begin({
-        robot,
-        off: off[name] ?? 0,
-        times: times[name] ?? 1,
-        random: (stream) => randomStream(seed, runIndex, stream),
-      }),
-    ),
-  );
 
 /** A step may go on when its time is over. */
 const afterTimeout = (step: MotionStep, said: 'done' | Failure): 'done' | Failure =>
@@ -150,7 +74,9 @@ export function simulateRun(
   const sampled = prepared.robotOf(runIndex);
   const { robot } = sampled;
   const { headingScale } = robot.program;
-  const errors = errorsIn(simulation, prepared, sampled, runIndex);
+  let way = prepared.wayOf([]);
+  const answers: string[] = [];
+  const errors = errorsOnWay(simulation, way, sampled, runIndex);
   const start = offStart(route, errors.placed());
   const machine = createMachine(onBattery(robot, errors.moreV), table, start, seed, runIndex);
   const marks: MarkPose[] = [];
@@ -160,50 +86,55 @@ export function simulateRun(
   const onLoop = () => watch(machine, current);
   watch(machine, current);
   let failure: Failure | null = null;
+  let failed: PlannedStep | null = null;
   const asPlanned = ({ headingRad }: Pose) => headingScale * (headingRad - route.start.headingRad);
   /** So much more than planned the heading reads where the program takes it to be right. */
   let beyondPlanRad = 0;
-  for (const [index, planned] of prepared.plan.entries()) {
-    current = index;
-    const { step } = planned;
+  for (let planned = way.plan[0]; planned !== undefined; planned = way.plan[(current += 1)]) {
+    const { step, choice } = planned;
     const kind = kindOfStep(step);
     const missionId = missionOfStep(step);
     if (missionId !== null) {
       marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
     }
-    const lateM = errors.lateM(index);
-    const kickRad = errors.kickRad(index);
+    const lateM = errors.at('lateM', current);
+    const kickRad = errors.at('kickRad', current);
     if (kickRad !== 0) machine.kick(kickRad);
-    const lateRad = errors.lateRad(index);
+    const lateRad = errors.at('lateRad', current);
     if (headings === 'zeroed each time') {
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);
     }
-    const plannedReadingRad = asPlanned(planned.from) + beyondPlanRad;
-    const angleRad = headingScale * planned.angleRad;
-    const limitS = Math.min(planned.timeoutS, MAX_RUN_S);
-    const fromHeadingRad = planned.from.headingRad;
-    const leg = {
+    const leg: Leg = {
       ...planned,
-      timeoutS: limitS,
-      angleRad,
-      fromHeadingRad,
-      plannedReadingRad,
+      timeoutS: Math.min(planned.timeoutS, MAX_RUN_S),
+      angleRad: headingScale * planned.angleRad,
+      fromHeadingRad: planned.from.headingRad,
+      plannedReadingRad: asPlanned(planned.from) + beyondPlanRad,
       lateRad,
       lateM,
     };
-    const motion = controlStep(step, leg, robot);
+    const asking = choice?.ask(leg, robot);
+    const motion = asking?.controller ?? controlStep(step, leg, robot);
     const arm = kind.movesArm?.(step, robot, arms) ?? null;
     if (arm !== null) machine.moveArm(arm);
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
     const said = afterTimeout(step, drive(machine, motion, onLoop));
-    failure = said !== 'done' ? said : machine.readings.timeS > MAX_RUN_S ? 'time' : null;
-    if (failure !== null) break;
+    const answer = asking?.answer();
+    const givesUp = answer !== undefined && answer === choice?.givesUp;
+    const isOver = machine.readings.timeS > MAX_RUN_S || givesUp;
+    failure = said !== 'done' ? said : isOver ? 'time' : null;
+    failed = failure === null ? null : planned;
+    if (failed !== null) break;
+    if (answer !== undefined) {
+      answers.push(answer);
+      if (answer !== planned.answer) errors.turnTo((way = prepared.wayOf(answers)));
+    }
     const taken = kind.takesHeading?.(step, robot);
     if (taken !== undefined) {
       // What is set by the program alone is off by nothing that a wall leaves.
-      const byWallRad = taken.headingRad === undefined ? errors.takenRad(index) : 0;
+      const byWallRad = taken.headingRad === undefined ? errors.at('takenRad', current) : 0;
       const leftRad = taken.shareLeft * askewRad + byWallRad;
       const { headingRad = planned.to.headingRad } = taken;
       beyondPlanRad =
@@ -211,67 +142,20 @@ export function simulateRun(
     }
   }
   drive(machine, rest(SETTLE_S), onLoop);
-  const failedStep = failure === null ? null : current;
   return {
-    end: { ...tablePose(machine), timeS: machine.readings.timeS, failedStep, failure },
+    end: { ...tablePose(machine), timeS: machine.readings.timeS, ...failedAt(failed), failure },
     marks,
   };
 }
+
+const failedAt = (failed: PlannedStep | null) => ({
+  failedStep: failed === null ? null : Number(failed.path[0]),
+  failedPath: failed?.path ?? null,
+  failedNumber: failed?.number ?? null,
+});
 
 const tablePose = ({ pose }: Machine): Pose => ({
   xM: pose.xM,
   yM: pose.yM,
   headingRad: wrap(pose.headingRad),
 });
-
-const TRACE_PERIOD_S = 0.02;
-
-/** A path is kept in points so long apart. */
-const PATH_PERIOD_S = 0.1;
-
-/**
- * Simulate runs `from` (included) to `to` (excluded) of a simulation, one after the other.
- *
- * @param onRun sees each run when it is done, and its path: x, y pairs in metres, every tenth of a second
- */
-export function simulateRange(
-  simulation: Simulation,
-  from: number,
-  to: number,
-  onRun: (runIndex: number, run: SimulatedRun, path: Float32Array) => void,
-  prepared: Prepared = prepare(simulation),
-): void {
-  for (let runIndex = from; runIndex < to; runIndex += 1) {
-    const path: number[] = [];
-    let next = 0;
-    const run = simulateRun(simulation, prepared, runIndex, (machine) => {
-      if (machine.readings.timeS < next) return;
-      next = machine.readings.timeS + PATH_PERIOD_S - 1e-9;
-      path.push(machine.pose.xM, machine.pose.yM);
-    });
-    path.push(run.end.xM, run.end.yM);
-    onRun(runIndex, run, Float32Array.from(path));
-  }
-}
-
-/** Truth and readings of one run, every 20 ms. */
-export function traceRun(simulation: Simulation, runIndex: number): TraceSample[] {
-  const trace: TraceSample[] = [];
-  let next = 0;
-  simulateRun(simulation, prepare(simulation), runIndex, (machine, step) => {
-    const { readings } = machine;
-    if (readings.timeS < next) return;
-    next = readings.timeS + TRACE_PERIOD_S - 1e-9;
-    trace.push({
-      tS: readings.timeS,
-      xM: machine.pose.xM,
-      yM: machine.pose.yM,
-      headingRad: machine.pose.headingRad,
-      step,
-      headingReadingRad: readings.headingRad,
-      leftEncoderM: readings.leftM,
-      rightEncoderM: readings.rightM,
-    });
-  });
-  return trace;
-}

@@ -3,7 +3,8 @@ import type { Pose } from '../geometry/pose';
 import { doubtsThatTouch, robotOffBy } from '../sources/sources';
 import type { Doubt } from '../sources/source';
 import { sampleSd } from '../stats/moments';
-import { prepare, simulateRun, type SimulatedRun, type Simulation } from './run';
+import { prepare, type Simulation } from './prepare';
+import { simulateRun, type SimulatedRun } from './run';
 
 /** How much a doubt moves one robot's runs: at its end and at each mission's mark, for one standard deviation of it. */
 export interface Sensitivity {

@@ -1,4 +1,6 @@
-import { prepare, simulateRange, type SimulatedRun, type Simulation } from './run';
+import { prepare, type Simulation } from './prepare';
+import type { SimulatedRun } from './run';
+import { simulateRange } from './simulateRange';
 
 /** More periods of the loop than this are not simulated at once: a few seconds of computing. */
 export const MOST_LOOPS = 7_000_000;

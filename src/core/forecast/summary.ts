@@ -1,11 +1,12 @@
 import { wrap } from '../geometry/angle';
 import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
-import { plannedEnd, planRoute, type PlannedStep } from '../course/plan';
+import { plannedEnd, planRoute } from '../course/plan';
+import type { Route } from '../course/route';
 import type { Mission, Table } from '../table/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { doubtsThatTouch } from '../sources/sources';
 import { missionOfStep } from '../steps/descriptions';
-import { motionsOf } from '../steps/tree';
+import { motionsOf, numbered } from '../steps/tree';
 import { mean } from '../stats/moments';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
@@ -16,7 +17,8 @@ import { robotRange, type RobotRange } from './robotRange';
 import type { Sensitivity } from './sensitivities';
 import { whatMatters } from './whatMatters';
 import { nearestWall, whyMissed } from './whyMissed';
-import { RUNS_PER_ROBOT, type MarkPose, type SimulatedRun, type Simulation } from './run';
+import { RUNS_PER_ROBOT, type Simulation } from './prepare';
+import type { MarkPose, SimulatedRun } from './run';
 
 /** What so many simulated runs say about a route. */
 export interface Forecast {
@@ -46,15 +48,9 @@ export interface StepFailure {
   wall: number | null;
 }
 
-function countFailures(
-  runs: readonly SimulatedRun[],
-  plan: readonly PlannedStep[],
-  table: Table,
-): StepFailure[] {
-  const numberOf = ({ failedStep }: SimulatedRun['end']) =>
-    failedStep === null ? undefined : plan[failedStep]?.number;
-  return [...new Set(plan.map(({ number }) => number))].flatMap((step) => {
-    const ends = runs.map(({ end }) => end).filter((end) => numberOf(end) === step);
+function countFailures(runs: readonly SimulatedRun[], route: Route, table: Table): StepFailure[] {
+  return numbered(route.steps).flatMap(({ number: step }) => {
+    const ends = runs.map(({ end }) => end).filter(({ failedNumber }) => failedNumber === step);
     if (ends.length === 0) return [];
     const hit = ends.filter(({ failure }) => failure === 'wall');
     const [first] = hit;
@@ -181,6 +177,6 @@ export function forecast(
       endsOfRobots(target, runs),
     ),
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
-    failures: countFailures(runs, plan, table),
+    failures: countFailures(runs, route, table),
   };
 }

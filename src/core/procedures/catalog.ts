@@ -17,7 +17,7 @@ import { robotSchema } from '../robot/robot';
 import { consistency } from '../runs/consistency';
 import { lightProcedures } from './lightProcedures';
 import { sensorProcedures } from './sensorProcedures';
-import { traceRun } from '../forecast/run';
+import { traceRun } from '../forecast/simulateRange';
 import { simulateAll } from '../forecast/simulateAll';
 
 const one = 'expected exactly one of distanceM, headingRad, motorDegrees';

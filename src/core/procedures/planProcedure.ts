@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { plannedEnd, planRoute } from '../course/plan';
+import { plannedBranches } from '../course/branches';
+import { plannedEnd, planRoute, type PlannedStep } from '../course/plan';
 import { routeSchema } from '../course/route';
 import { procedure } from '../procedure/procedure';
 import { robotSchema } from '../robot/robot';
@@ -9,28 +10,31 @@ import { tableSchema } from '../table/table';
 
 const planInput = z.strictObject({ robot: robotSchema, table: tableSchema, route: routeSchema });
 
+/** Motions as they are answered, one for each time that they are made; questions are none. */
+function told(planned: readonly PlannedStep[]) {
+  const motions = planned.filter(({ choice }) => choice === undefined);
+  const timesMade = (number: string, until: number) =>
+    motions.slice(0, until).filter((one) => one.number === number).length;
+  return motions.map((one, i) => ({
+    path: one.path,
+    ...(timesMade(one.number, motions.length) > 1 && { round: timesMade(one.number, i) + 1 }),
+    from: one.from,
+    to: one.to,
+    trail: trailOf(one),
+    durationS: one.durationS,
+    timeoutS: one.timeoutS,
+    problems: one.problems,
+  }));
+}
+
 function plan({ robot, table, route }: z.output<typeof planInput>) {
   const planned = planRoute(route, robot, table);
-  const timesMade = (number: string, until: number) =>
-    planned.slice(0, until).filter((one) => one.number === number).length;
-  const steps = planned.map((one, i) => {
-    const isRepeated = timesMade(one.number, planned.length) > 1;
-    return {
-      path: one.path,
-      ...(isRepeated && { round: timesMade(one.number, i) + 1 }),
-      from: one.from,
-      to: one.to,
-      trail: trailOf(one),
-      durationS: one.durationS,
-      timeoutS: one.timeoutS,
-      problems: one.problems,
-    };
-  });
+  const branches = plannedBranches(route, robot, table, planned);
   return {
-    steps,
-    branches: [],
+    steps: told(planned),
+    branches: branches.map(({ path, steps }) => ({ path, steps: told(steps) })),
     end: plannedEnd(route, planned),
-    check: routeCheck(planned, robot, table).map(({ path, problem, sentence, mend }) => ({
+    check: routeCheck(planned, branches, robot, table).map(({ path, problem, sentence, mend }) => ({
       path,
       problem,
       sentence,

@@ -3,6 +3,7 @@ import { onlyList, type Branch } from './branch';
 import { ATTACHMENT } from './attachment/description';
 import { APPROACH } from './approach/description';
 import { ARC } from './arc/description';
+import { DECIDE, decideLists, type DecideLists } from './decide/description';
 import { FOLLOW_LINE } from './followLine/description';
 import { FOLLOW_WALL } from './followWall/description';
 import { FREE } from './free/description';
@@ -40,7 +41,7 @@ export const MOTION_DESCRIPTIONS = {
 } as const;
 
 /** And of each that owns steps, which it runs. */
-export const OWNER_DESCRIPTIONS = { part: PART, repeat: REPEAT } as const;
+export const OWNER_DESCRIPTIONS = { part: PART, repeat: REPEAT, decide: DECIDE } as const;
 
 /** All of them. */
 export const STEP_DESCRIPTIONS = { ...MOTION_DESCRIPTIONS, ...OWNER_DESCRIPTIONS } as const;
@@ -57,6 +58,7 @@ interface OneList {
 interface OwnedBy {
   part: OneList;
   repeat: OneList;
+  decide: DecideLists;
 }
 
 /** A motion of any kind. */
@@ -75,6 +77,7 @@ export type OwnerOf<K extends OwnerStep['kind']> = Extract<OwnerStep, { kind: K 
 const BRANCHES: { [K in OwnerStep['kind']]: (step: OwnerOf<K>) => Branch[] } = {
   part: onlyList,
   repeat: onlyList,
+  decide: decideLists,
 };
 
 /** The lists of a step that owns others. */

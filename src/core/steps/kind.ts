@@ -1,6 +1,8 @@
 import type { TurnsCalibration } from '../calibrationValues/turns';
 import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
+import type { Choice } from './choice';
+import type { Condition } from './condition/condition';
 import type { PlanProblem } from './problems';
 import type { ArmCommand } from '../machine/arm';
 import type { RandomStream } from '../stats/random';
@@ -89,10 +91,18 @@ export interface Offered<S extends { kind: string }> {
   asAdded(place: NewStepPlace): Omit<S, 'id'>;
 }
 
+/** How an owner has a list of its steps made, by its name, and how it asks something. */
+interface Walk<Inner> {
+  made(list: string): Generator<Inner, void, string>;
+  ask(choice: Choice): Generator<Inner, string, string>;
+}
+
 /** What a kind of step does that owns others; it knows nothing of those. */
 export interface OwnerKind<S extends { kind: string }> extends Offered<S> {
-  /** What it runs of its lists, in order, each as often as it is run. */
-  inOrder<Inner>(step: S, made: (list: string) => Iterable<Inner>): Iterable<Inner>;
+  /** What it runs of its lists, in order, each as often as it is run, and what it asks meanwhile. */
+  inOrder<Inner>(step: S, walk: Walk<Inner>): Generator<Inner, void, string>;
+  /** What its questions look at. */
+  looksAt?(step: S): readonly Condition[];
   /** How often it runs its lists at most, for one time that it is made itself. */
   times(step: S): number;
   /** Whether they are made several times. */

@@ -1,13 +1,12 @@
 import { READ_BY_STEPS } from '../devices/channels';
 import type { DeviceKindName } from '../devices/registry';
-import { singlesOf } from './condition/condition';
-import type { MotionStep } from './descriptions';
-import { kindOfStep } from './registry';
+import { singlesOf, type Condition } from './condition/condition';
+import { isOwner, type Step } from './descriptions';
+import { kindOfStep, ownerKindOf } from './registry';
 
-/** The kinds of unit that a step cannot do without, those among them that a condition of it looks at. */
-export function neededBy(step: MotionStep): DeviceKindName[] {
-  const until = 'until' in step ? step.until : undefined;
-  const looked = (until === undefined ? [] : singlesOf(until)).flatMap(({ reading }) =>
+/** The kinds of unit that conditions look at. */
+const lookedAt = (conditions: readonly Condition[]): DeviceKindName[] =>
+  conditions.flatMap(singlesOf).flatMap(({ reading }) =>
     typeof reading === 'object' && 'unit' in reading
       ? READ_BY_STEPS.filter(
           ({ kind, channel }) =>
@@ -18,7 +17,16 @@ export function neededBy(step: MotionStep): DeviceKindName[] {
           .map(({ kind }) => kind)
       : [],
   );
-  return [...new Set([...kindOfStep(step).needs(step), ...looked])];
+
+/** The kinds of unit that a step cannot do without itself, those among them that a condition of it looks at. */
+export function neededBy(step: Step): DeviceKindName[] {
+  const needed = isOwner(step)
+    ? lookedAt(ownerKindOf(step).looksAt?.(step) ?? [])
+    : [
+        ...kindOfStep(step).needs(step),
+        ...lookedAt('until' in step && step.until !== undefined ? [step.until] : []),
+      ];
+  return [...new Set(needed)];
 }
 
 const isKindName = (name: string): boolean => READ_BY_STEPS.some(({ kind }) => kind === name);

@@ -25,6 +25,8 @@ export const PROBLEM_SENTENCES = {
   'meets-wall': 'It runs into a wall on the way.',
   'heading-not-here':
     'The plan looks another way here: every later heading would be off by the difference.',
+  'answers-otherwise':
+    'As it is planned, the robot would find it the other way here: the plan goes on as is marked.',
   'off-table': 'This ends off the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };

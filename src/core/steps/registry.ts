@@ -1,6 +1,7 @@
 import { approach } from './approach';
 import { arc } from './arc';
 import { attachment } from './attachment';
+import { decide } from './decide';
 import type { MotionStep, OwnerStep, Step } from './descriptions';
 import { followLine } from './followLine';
 import { followWall } from './followWall';
@@ -43,6 +44,7 @@ const MOTION_KINDS: Record<MotionStep['kind'], StepKind<MotionStep>> = {
 const OWNER_KINDS: { [K in OwnerStep['kind']]: OwnerKind<Extract<OwnerStep, { kind: K }>> } = {
   part,
   repeat,
+  decide,
 };
 
 /** What is known of a motion's kind. */

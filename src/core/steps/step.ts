@@ -5,6 +5,7 @@ import {
   MOTION_DESCRIPTIONS,
   OWNER_DESCRIPTIONS,
   type MotionStep,
+  type OwnerStep,
   type Step,
 } from './descriptions';
 
@@ -18,7 +19,18 @@ const PARTS = { condition: conditionSchema };
 
 const [first, ...others] = Object.values(MOTION_DESCRIPTIONS).map((one) => schemaOf(one, PARTS));
 const motions = [first as NonNullable<typeof first>, ...others] as const;
-const owners = Object.values(OWNER_DESCRIPTIONS).map((one) => schemaOf(one, PARTS));
+type ListSchema = z.ZodType<Step[]>;
+
+/** The lists of each kind that owns steps. */
+const LISTS: { [K in OwnerStep['kind']]: (list: ListSchema) => Record<string, z.ZodType> } = {
+  part: (steps) => ({ steps }),
+  repeat: (steps) => ({ steps }),
+  decide: (list) => ({ then: list.default([]), else: list.default([]) }),
+};
+const owners = Object.values(OWNER_DESCRIPTIONS).map((one) => ({
+  own: schemaOf(one, PARTS),
+  lists: LISTS[one.kind],
+}));
 
 /** A step that owns none: what each kind has stands in its own folder. */
 export const motionSchema = z.discriminatedUnion('kind', motions, {
@@ -31,7 +43,7 @@ const listOf = (step: z.ZodType<Step>) => z.array(step).max(MOST_STEPS);
 function stepOver(levels: number): z.ZodType<Step> {
   if (levels === 0) return motionSchema;
   const steps = listOf(stepOver(levels - 1));
-  const owning = owners.map((owner) => owner.extend({ steps }));
+  const owning = owners.map(({ own, lists }) => own.extend(lists(steps)));
   return z.discriminatedUnion('kind', [...motions, ...owning]) as unknown as z.ZodType<Step>;
 }
 

@@ -4,7 +4,8 @@ import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import { missionOfStep } from '../../core/steps/descriptions';
-import { prepare, simulateRun, type SimulatedRun } from '../../core/forecast/run';
+import { prepare } from '../../core/forecast/prepare';
+import { simulateRun, type SimulatedRun } from '../../core/forecast/run';
 import type { RunRecord } from '../../formats/records';
 import { demoId } from './ids';
 import { pipit, winterGarden, type DemoSeries } from './scenario';
@@ -52,7 +53,10 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       route: { ...route, placement: series.placement },
       seed: series.seed,
     };
-    const run = simulateRun(simulation, { ...prepare(simulation), plan }, i);
+    const prepared = prepare(simulation, (answers) =>
+      planRoute(route, pipit, winterGarden, answers),
+    );
+    const run = simulateRun(simulation, prepared, i);
     const missions = Object.fromEntries(
       winterGarden.missions.flatMap(({ id, pose, window }) => {
         if (!motionsOf(route.steps).some((step) => missionOfStep(step) === id)) return [];

@@ -1,6 +1,6 @@
 import type { CalibrationValue } from '../../core/calibration/calibration';
 import { calibrationOf } from '../../core/calibration/find';
-import { FORECAST_SEED, type Simulation } from '../../core/forecast/run';
+import { FORECAST_SEED, type Simulation } from '../../core/forecast/prepare';
 import { doubtsOf } from '../../core/sources/sources';
 import type { TeamDatabase } from '../database';
 import { calibrationsOf } from '../stores/calibrations';

@@ -1,3 +1,4 @@
+import type { PlannedBranch } from '../../core/course/branches';
 import type { PlannedStep } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/table/table';
@@ -12,14 +13,15 @@ interface Props {
   robot: Robot;
   route: Route;
   plan: readonly PlannedStep[];
+  branches: readonly PlannedBranch[];
 }
 
 /** The planned route on the table, for the card. */
-export function CardPlan({ table, robot, route, plan }: Props) {
+export function CardPlan({ table, robot, route, plan, branches }: Props) {
   return (
     <div className={styles.plan}>
       <Plan table={table} label="Plan of the table with the route">
-        <PlannedPath table={table} route={route} plan={plan} />
+        <PlannedPath {...{ table, route, plan, branches }} />
         <RobotOutline table={table} pose={route.start} body={robot.body} />
       </Plan>
     </div>

@@ -1,4 +1,4 @@
-import { FORECAST_SEED } from '../../core/forecast/run';
+import { FORECAST_SEED } from '../../core/forecast/prepare';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { withPlacing } from '../../core/calibration/applyPlacing';
@@ -21,6 +21,7 @@ import { KeyHelp } from '../../ui/page/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/page/useKeys';
 import { useToast } from '../../ui/useToast';
+import { plannedBranches } from '../../core/course/branches';
 import { routeCheck } from '../../core/forecast/routeCheck';
 import { doubtsThatTouch } from '../../core/sources/sources';
 import { restsOn } from '../../core/sources/restsOn';
@@ -95,7 +96,14 @@ function CourseEditor(props: Props) {
   const route = history.present;
   const { table } = course;
   const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
-  const check = useMemo(() => routeCheck(plan, robot.robot, table), [plan, robot, table]);
+  const branches = useMemo(
+    () => plannedBranches(route, robot.robot, table, plan),
+    [route, robot, table, plan],
+  );
+  const check = useMemo(
+    () => routeCheck(plan, branches, robot.robot, table),
+    [plan, branches, robot, table],
+  );
   const [selected, setSelected] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'save' | 'versions' | 'keys' | null>(null);
   const [toast, tell] = useToast();
@@ -176,6 +184,7 @@ function CourseEditor(props: Props) {
               robot={robot.robot}
               route={route}
               plan={plan}
+              branches={branches}
               selected={selected}
               forecast={stale ? null : forecast}
               onStart={(start) => edit({ ...route, start }, 'start')}
@@ -225,6 +234,7 @@ function CourseEditor(props: Props) {
           <StepList
             steps={route.steps}
             plan={plan}
+            branches={branches}
             check={check}
             robot={robot.robot}
             missions={table.missions}

@@ -1,3 +1,4 @@
+import type { PlannedBranch } from '../../core/course/branches';
 import type { PlannedStep } from '../../core/course/plan';
 import { kindOfStep } from '../../core/steps/registry';
 import { middleOfTrail, trailPoints } from '../../core/steps/trail';
@@ -10,6 +11,7 @@ interface Props {
   table: Table;
   route: Route;
   plan: readonly PlannedStep[];
+  branches: readonly PlannedBranch[];
 }
 
 /** Beside the middle of a leg: over it, or to the right of it where it runs up or down the plan. */
@@ -25,15 +27,26 @@ function labelPlace(table: Table, planned: PlannedStep) {
 const firstOfEach = (plan: readonly PlannedStep[]): PlannedStep[] =>
   plan.filter(({ number }, i) => plan.findIndex((one) => one.number === number) === i);
 
-/** The planned way, dashed, with the numbers of the steps that move the robot. */
-export function PlannedPath({ table, route, plan }: Props) {
+/** The planned way, dashed, and what it passes by, dotted, with the numbers of the steps that move the robot. */
+export function PlannedPath({ table, route, plan, branches }: Props) {
+  const passedBy = branches.flatMap(({ steps }) => steps);
   return (
     <>
+      {branches.map(
+        ({ path, steps }) =>
+          steps[0] !== undefined && (
+            <path
+              key={path.join('/')}
+              className={styles.passedBy}
+              d={pathOf(table, [steps[0].from, ...steps.flatMap(trailPoints)])}
+            />
+          ),
+      )}
       <path
         className={styles.planned}
         d={pathOf(table, [route.start, ...plan.flatMap(trailPoints)])}
       />
-      {firstOfEach(plan).map((planned) =>
+      {firstOfEach([...plan, ...passedBy]).map((planned) =>
         !kindOfStep(planned.step).drives ? null : (
           <text key={planned.step.id} className={styles.stepNumber} {...labelPlace(table, planned)}>
             {planned.number}

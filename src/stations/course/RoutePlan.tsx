@@ -1,5 +1,6 @@
 import { useRef } from 'react';
 import { toTable, type Pose } from '../../core/geometry/pose';
+import type { PlannedBranch } from '../../core/course/branches';
 import type { PlannedStep } from '../../core/course/plan';
 import { trailPoints } from '../../core/steps/trail';
 import type { Route } from '../../core/course/route';
@@ -17,16 +18,27 @@ interface Props {
   robot: Robot;
   route: Route;
   plan: readonly PlannedStep[];
+  branches: readonly PlannedBranch[];
   selected: string | null;
   forecast: Forecast | null;
   onStart(pose: Pose): void;
 }
 
 /** The table with the planned route, the start that can be moved, and what the simulation predicts. */
-export function RoutePlan({ table, robot, route, plan, selected, forecast, onStart }: Props) {
+export function RoutePlan({
+  table,
+  robot,
+  route,
+  plan,
+  branches,
+  selected,
+  forecast,
+  onStart,
+}: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const end = plan.at(-1)?.to ?? route.start;
-  const active = plan.filter(
+  const all = [...plan, ...branches.flatMap(({ steps }) => steps)];
+  const active = all.filter(
     ({ step, within }) => selected !== null && (step.id === selected || within.includes(selected)),
   );
   // Of what is made several times the first counts; of steps within another the last.
@@ -49,7 +61,7 @@ export function RoutePlan({ table, robot, route, plan, selected, forecast, onSta
             />
           ),
       )}
-      <PlannedPath table={table} route={route} plan={plan} />
+      <PlannedPath {...{ table, route, plan, branches }} />
       {active.map((planned, i) => (
         <path
           key={i}

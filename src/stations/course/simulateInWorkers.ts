@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import { displaySettings } from '../../core/text/displaySettings';
-import type { SimulatedRun, Simulation } from '../../core/forecast/run';
+import type { Simulation } from '../../core/forecast/prepare';
+import type { SimulatedRun } from '../../core/forecast/run';
 import type { Sensitivity } from '../../core/forecast/sensitivities';
 import type { Forecast } from '../../core/forecast/summary';
 import type { ForecastWorker } from '../../workers/forecast.worker';

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Simulation } from '../../core/forecast/run';
+import type { Simulation } from '../../core/forecast/prepare';
 import type { Forecast } from '../../core/forecast/summary';
 import { sentenceOf } from '../api';
 import { simulateInWorkers, type SimulationJob, type SimulationResult } from './simulateInWorkers';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { besideForecast } from '../../core/compare/besideForecast';
 import type { Consistency } from '../../core/runs/consistency';
-import type { Simulation } from '../../core/forecast/run';
+import type { Simulation } from '../../core/forecast/prepare';
 import { sentenceOf } from '../api';
 import { simulateInWorkers } from '../course/simulateInWorkers';
 import { SIMULATED_RUNS } from '../course/useSimulation';

@@ -35,6 +35,8 @@ interface Props {
 export interface EditorProps {
   label: string;
   value: unknown;
+  /** It may be left out. */
+  isOptional: boolean;
   onChange(value: unknown): void;
 }
 
@@ -176,7 +178,7 @@ function SlotField(props: SlotProps) {
   }
   if (field.is === 'part') {
     const Editor = editors[field.shape];
-    return Editor === undefined ? null : <Editor {...{ label, value, onChange }} />;
+    return Editor === undefined ? null : <Editor {...{ label, value, isOptional, onChange }} />;
   }
   const isFlag = field.is === 'flag';
   const words = isFlag ? { true: field.yes, false: field.no } : (slot.words ?? field.options);

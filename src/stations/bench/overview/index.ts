@@ -1,7 +1,7 @@
 import { allHeld } from '../../../formats/holding';
 import { isMissionList } from '../../../core/course/missionList';
 import { doubtsOf } from '../../../core/sources/sources';
-import { FORECAST_SEED, type Simulation } from '../../../core/forecast/run';
+import { FORECAST_SEED, type Simulation } from '../../../core/forecast/prepare';
 import type { BenchFacts, BenchPage, Procedure } from '../procedure';
 import type { OverviewLine } from './line';
 import { waitingNow, waitingOf } from '../waiting';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { Simulation } from '../../../core/forecast/run';
+import type { Simulation } from '../../../core/forecast/prepare';
 import { hangsOn } from '../../../core/forecast/sentence';
 import { SOURCES } from '../../../core/sources/sources';
 import { simulateInWorkers } from '../../course/simulateInWorkers';

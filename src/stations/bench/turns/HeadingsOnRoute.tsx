@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import type { Robot } from '../../../core/robot/robot';
-import { FORECAST_SEED } from '../../../core/forecast/run';
+import { FORECAST_SEED } from '../../../core/forecast/prepare';
 import type { Doubt } from '../../../core/sources/source';
 import { errorLength, percent } from '../../../core/text/quantities';
 import { turnsIn } from '../../../core/course/turnsIn';

@@ -120,7 +120,7 @@ const joined = (every: boolean, of: readonly Condition[]): Condition | undefined
   of.length < 2 ? of[0] : every ? { all: [...of] } : { any: [...of] };
 
 /** A condition as a phrase: a reading, or several joined by “and” or by “or”. */
-export function ConditionEditor({ label, value, robot, onChange }: Props) {
+export function ConditionEditor({ label, value, isOptional, robot, onChange }: Props) {
   const first = readingsOf(robot)[0] ?? 'time';
   if (value === undefined) {
     return (
@@ -159,16 +159,19 @@ export function ConditionEditor({ label, value, robot, onChange }: Props) {
               label={`${label}, part ${i + 1}`}
               value={part}
               robot={robot}
+              isOptional
               onChange={(next) => withPart(i, (next as Condition | undefined) ?? null)}
             />
           )}
-          <Button
-            look="bare"
-            aria-label={`Remove condition ${i + 1}`}
-            onClick={() => withPart(i, null)}
-          >
-            ×
-          </Button>
+          {(isOptional || of.length > 1) && (
+            <Button
+              look="bare"
+              aria-label={`Remove condition ${i + 1}`}
+              onClick={() => withPart(i, null)}
+            >
+              ×
+            </Button>
+          )}
         </span>
       ))}
       <Button look="bare" onClick={() => onChange(joined(every, [...of, beginning(first)]))}>

@@ -14,6 +14,7 @@ import {
   sortableKeyboardCoordinates,
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
+import type { PlannedBranch } from '../../../core/course/branches';
 import type { PlannedStep } from '../../../core/course/plan';
 import type { CheckFinding } from '../../../core/forecast/routeCheck';
 import type { Mission } from '../../../core/table/table';
@@ -42,6 +43,8 @@ import { useMoveKeys } from './useMoveKeys';
 interface Props {
   steps: readonly Step[];
   plan: readonly PlannedStep[];
+  /** The lists that the plan passes by. */
+  branches: readonly PlannedBranch[];
   /** What is doubtful about its steps. */
   check: readonly CheckFinding[];
   robot: Robot;
@@ -74,6 +77,19 @@ const arrival = (made: readonly PlannedStep[]): string => {
   return `to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s${timesText(made.length)}`;
 };
 
+/** Each time that a motion is made, as a rule or else where its list is come to. */
+function timesMade(
+  { id }: Step,
+  plan: readonly PlannedStep[],
+  branches: readonly PlannedBranch[],
+): { made: PlannedStep[]; isUsual: boolean } {
+  const among = (steps: readonly PlannedStep[]) => steps.filter(({ step }) => step.id === id);
+  const usual = among(plan);
+  if (usual.length > 0) return { made: usual, isUsual: true };
+  const other = branches.map(({ steps }) => among(steps)).find((one) => one.length > 0);
+  return { made: other ?? [], isUsual: other === undefined };
+}
+
 const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
   id,
   isSelected: list.selected === id,
@@ -83,15 +99,15 @@ const actionsOf = ({ id }: Step, list: RowProps<Step>) => ({
 });
 
 function MotionRow(row: RowProps<MotionStep>) {
-  const { step, number: at, plan, check, missions, robot, onChange } = row;
-  const made = plan.filter((one) => one.step.id === step.id);
+  const { step, number: at, plan, branches, check, missions, robot, onChange } = row;
+  const { made, isUsual } = timesMade(step, plan, branches);
   const planned = made[0] ?? null;
   const [showsUnset, setShowsUnset] = useState(false);
   return (
     <StepRow
       {...actionsOf(step, row)}
       number={at}
-      foot={arrival(made)}
+      foot={isUsual ? arrival(made) : `${arrival(made)}, if it is come to`}
       problems={check.filter(({ number: of }) => of === at)}
       onMend={(mended) => (mended === null ? row.onRemove(step.id) : onChange(mended))}
       {...(!showsUnset && leavesOut(step, planned) && { onMore: () => setShowsUnset(true) })}
@@ -115,7 +131,7 @@ function EmptyList({ owner, list }: { owner: string; list: string }) {
 }
 
 function OwnerRow(row: RowProps<OwnerStep>) {
-  const { step, number: at, path, within, plan, robot, missions, onChange } = row;
+  const { step, number: at, path, within, plan, check, robot, missions, onChange } = row;
   const made = plan.filter((one) => one.within.includes(step.id));
   const allS = made.reduce((sum, { durationS }) => sum + durationS, 0);
   const { step: _, number: __, path: ___, within: ____, ...list } = row;
@@ -125,7 +141,8 @@ function OwnerRow(row: RowProps<OwnerStep>) {
       {...actionsOf(step, row)}
       number={at}
       foot={made.length === 0 ? '' : `${number(allS, 1)} s in all`}
-      problems={[]}
+      problems={check.filter(({ number: of }) => of === at)}
+      onMend={(mended) => (mended === null ? row.onRemove(step.id) : onChange(mended))}
       inner={lists.map((branch) => (
         <Fragment key={nameOf(branch)}>
           {branch.words !== '' && (

@@ -3,7 +3,7 @@ import { CSS } from '@dnd-kit/utilities';
 import { Copy, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { CheckFinding } from '../../../core/forecast/routeCheck';
-import type { MotionStep } from '../../../core/steps/descriptions';
+import type { Step } from '../../../core/steps/descriptions';
 import { Button } from '../../../ui/Button';
 import { classes } from '../../../ui/classes';
 import styles from './StepList.module.css';
@@ -16,7 +16,7 @@ interface Props {
   foot: string;
   problems: readonly CheckFinding[];
   /** Mends one of them: the step as it is then; null: it is taken out. */
-  onMend?(step: MotionStep | null): void;
+  onMend?(step: Step | null): void;
   /** The sentence, and what belongs to it. */
   children: ReactNode;
   /** The steps that it owns. */
