@@ -58,7 +58,7 @@ export const STRAIGHT_WAYS: readonly StraightWay[] = [
     keep: ({ balancePerS }) => ({
       strategy: 'encoder-balance',
       gainPerS: balancePerS,
-      carried: false,
+      differenceM: null,
     }),
   },
   { id: 'open-loop', title: 'corrects nothing', keep: () => ({ strategy: 'open-loop' }) },

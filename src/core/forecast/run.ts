@@ -90,7 +90,10 @@ export function simulateRun(
   const asPlanned = ({ headingRad }: Pose) => headingScale * (headingRad - route.start.headingRad);
   /** So much more than planned the heading reads where the program takes it to be right. */
   let beyondPlanRad = 0;
-  for (let planned = way.plan[0]; planned !== undefined; planned = way.plan[(current += 1)]) {
+  let balancedM = 0;
+  for (let next = 0; next < way.plan.length; next += 1) {
+    current = next;
+    const planned = way.plan[current] as PlannedStep;
     const { step, choice } = planned;
     const kind = kindOfStep(step);
     const missionId = missionOfStep(step);
@@ -110,6 +113,7 @@ export function simulateRun(
       angleRad: headingScale * planned.angleRad,
       fromHeadingRad: planned.from.headingRad,
       plannedReadingRad: asPlanned(planned.from) + beyondPlanRad,
+      balancedM,
       lateRad,
       lateM,
     };
@@ -132,6 +136,9 @@ export function simulateRun(
       if (answer !== planned.answer) errors.turnTo((way = prepared.wayOf(answers)));
     }
     const taken = kind.takesHeading?.(step, robot);
+    if (taken !== undefined || planned.angleRad !== 0) {
+      balancedM = machine.readings.rightM - machine.readings.leftM;
+    }
     if (taken !== undefined) {
       // What is set by the program alone is off by nothing that a wall leaves.
       const byWallRad = taken.headingRad === undefined ? errors.at('takenRad', current) : 0;

@@ -10,6 +10,7 @@ import { limits } from '../procedure/limits';
 import { forecastProcedure } from './forecastProcedure';
 import { measuredRun } from './measuredRun';
 import { placingProcedure } from './placingProcedure';
+import { sheetProcedure } from './sheetProcedure';
 import { planProcedure } from './planProcedure';
 import { procedure, type Procedure } from '../procedure/procedure';
 import { rangingProcedures } from './rangingProcedures';
@@ -78,6 +79,7 @@ export const catalog: readonly Procedure[] = [
     convert,
   ),
   planProcedure,
+  sheetProcedure,
   procedure(
     'simulate',
     'end poses of simulated runs of a route, and the trace of the first',

@@ -169,6 +169,12 @@ export const PROGRAM = {
     options: { degrees: 'degrees', radians: 'radians' },
     default: 'degrees',
   }),
+  setsHeading: choice({
+    label: 'A program sets its heading to',
+    about: 'what its kit offers; zero alone: later headings count from where it was zeroed',
+    options: { any: 'any number', zero: 'zero alone' },
+    default: 'any',
+  }),
   regulated: flag({
     label: 'On a tired battery it drives',
     about: 'its kit holds the speed that a share of power stands for, whatever the battery',

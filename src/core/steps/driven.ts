@@ -29,13 +29,17 @@ export const atSpeed = <S extends { speedMPerS: number }>() =>
     },
   }) satisfies InProgram<S>['speed'];
 
+/** How a step that corrects its heading as it drives does so. */
+export const turningSteering = <S extends { speedMPerS: number; gainMPerSPerRad: number }>() =>
+  ({
+    of: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
+    withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
+  }) satisfies InProgram<S>['steering'];
+
 /** How a step that drives at a speed and holds its heading stands in programs. */
 export function drivenInProgram<S extends { speedMPerS: number; gainMPerSPerRad: number }>() {
   return {
     speed: atSpeed<S>(),
-    steering: {
-      of: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
-      withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
-    },
-  } satisfies InProgram<S>;
+    steering: { ...turningSteering<S>(), holds: () => 'planned' },
+  } satisfies Partial<InProgram<S>>;
 }

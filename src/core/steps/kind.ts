@@ -3,6 +3,7 @@ import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
 import type { Choice } from './choice';
 import type { Condition } from './condition/condition';
+import type { Leave, PlannedMotion } from './leave';
 import type { PlanProblem } from './problems';
 import type { ArmCommand } from '../machine/arm';
 import type { RandomStream } from '../stats/random';
@@ -44,6 +45,8 @@ export interface Leg extends Motion {
   /** The heading on the table that the plan has at its start, and the reading of it. */
   fromHeadingRad: number;
   plannedReadingRad: number;
+  /** How much further the right wheel had rolled than the left one after the last turn: straight on, it stays so. */
+  balancedM: number;
   /** How much further a turn goes on this time than the robot's physics would have it. */
   lateRad: number;
   /** The same of a drive by the encoders, or a stop by a reading. */
@@ -52,6 +55,8 @@ export interface Leg extends Motion {
 
 /** How a step's values stand in the robot's programs; what it does not have is left out. */
 export interface InProgram<S> {
+  /** What a program compares as it leaves it; any of them ends it. Nothing where it ends at once, or at the time that it says. */
+  leaves(step: S, planned: PlannedMotion, robot: Robot): Leave[];
   speed?: {
     /** It is a turning rate. */
     isTurn?: true;
@@ -70,6 +75,8 @@ export interface InProgram<S> {
     /** Null: this one holds no heading. */
     of(step: S): { gainMPerSPerRad: number; speedMPerS: number } | null;
     withGain(step: S, gainMPerSPerRad: number): S;
+    /** It holds one heading all the way: as it was planned, or as it stands as it begins. */
+    holds?(step: S): 'planned' | 'as-it-stands';
   };
 }
 

@@ -16,6 +16,7 @@ const legFrom = (from: Pose, planned: Motion): Leg => ({
   ...planned,
   fromHeadingRad: from.headingRad,
   plannedReadingRad: 0,
+  balancedM: 0,
   lateRad: 0,
   lateM: 0,
 });

@@ -8,6 +8,7 @@ import type { Condition } from './condition/condition';
 import { watchedOf } from './condition/watched';
 import type { MotionStep } from './descriptions';
 import type { Leg, Motion } from './kind';
+import type { Leave, PlannedMotion } from './leave';
 import { kindOfStep } from './registry';
 import { rehearsed } from './rehearsed';
 
@@ -22,6 +23,21 @@ export function controlStep(step: MotionStep, leg: Leg, robot: Robot): Controlle
   const limited = isLimited ? within(motion, leg.timeoutS) : motion;
   const until = untilOf(step);
   return until === undefined ? limited : endingWhen(limited, watchedOf(until, leg, robot));
+}
+
+/** All that a program compares as it leaves a step: what its kind does by itself, and a condition that may end it. */
+export function leavesOf(
+  step: MotionStep,
+  planned: PlannedMotion,
+  robot: Robot,
+  table: Table,
+): Leave[] {
+  const { plan, inProgram } = kindOfStep(step);
+  const until = untilOf(step);
+  if (until === undefined) return inProgram.leaves(step, planned, robot);
+  const { from } = planned;
+  const byItself = { ...plan(step, from, robot, table), from };
+  return [...inProgram.leaves(step, byItself, robot), { by: 'condition', condition: until }];
 }
 
 /** The plan of a step: that of its kind; where a condition may end it, as the exact robot makes it. */

@@ -31,8 +31,8 @@ const either = fc.constantFrom(-1, 1);
 const STRATEGIES: StraightStrategy[] = [
   { strategy: 'heading-hold', gainMPerSPerRad: 1.2, headingRad: 0 },
   { strategy: 'heading-hold', gainMPerSPerRad: 1.2, headingRad: null },
-  { strategy: 'encoder-balance', gainPerS: 5, carried: false },
-  { strategy: 'encoder-balance', gainPerS: 5, carried: true },
+  { strategy: 'encoder-balance', gainPerS: 5, differenceM: null },
+  { strategy: 'encoder-balance', gainPerS: 5, differenceM: 0 },
   { strategy: 'open-loop' },
 ];
 
@@ -70,14 +70,14 @@ describe('a straight', () => {
   });
 
   it('balanced by the encoders, takes a difference over from before, or begins anew', () => {
-    const turned = (carried: boolean) => {
+    const turned = (differenceM: number | null) => {
       const machine = perfectMachine({ trackM: TRACK, rightM: 0.005 });
-      run(machine, oneMetre({ strategy: 'encoder-balance', gainPerS: 5, carried }));
+      run(machine, oneMetre({ strategy: 'encoder-balance', gainPerS: 5, differenceM }));
       return machine.pose.headingRad;
     };
     // The right wheel is 5 mm ahead: to take that out is to turn right by 5 mm over the track.
-    expect(turned(true)).toBeCloseTo(-0.005 / TRACK, 3);
-    expect(turned(false)).toBeCloseTo(0, 6);
+    expect(turned(0)).toBeCloseTo(-0.005 / TRACK, 3);
+    expect(turned(null)).toBeCloseTo(0, 6);
   });
 
   it('never commands more than its speed, nor speeds up or slows down faster than the profile', () => {

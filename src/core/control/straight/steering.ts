@@ -6,10 +6,10 @@ export type StraightStrategy =
   /** The gyro: gain · heading error. `headingRad`: the reading to hold; null: that of the leg's start. */
   | { strategy: 'heading-hold'; gainMPerSPerRad: number; headingRad: number | null }
   /**
-   * The encoders: gain · the difference of the wheels' rolls. `carried`: a difference that was there at the
-   * leg's start is taken out as well; else it counts from there.
+   * The encoders: gain · the difference of the wheels' rolls. `differenceM`: the one to keep; null: that of the leg's
+   * start.
    */
-  | { strategy: 'encoder-balance'; gainPerS: number; carried: boolean }
+  | { strategy: 'encoder-balance'; gainPerS: number; differenceM: number | null }
   /** Nothing: both wheels are told the same. */
   | { strategy: 'open-loop' };
 
@@ -28,7 +28,7 @@ export function steer(keep: StraightStrategy, kept: Steered, now: Readings): num
     }
     case 'encoder-balance': {
       const difference = now.rightM - now.leftM;
-      kept.target ??= keep.carried ? 0 : difference;
+      kept.target ??= keep.differenceM ?? difference;
       return keep.gainPerS * (kept.target - difference);
     }
     case 'open-loop':

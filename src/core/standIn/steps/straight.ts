@@ -21,7 +21,7 @@ export const straight = benchStepKind({
     const keep = holdHeading
       ? ({ strategy: 'heading-hold', gainMPerSPerRad: HOLD_GAIN, headingRad: null } as const)
       : balanceEncoders
-        ? ({ strategy: 'encoder-balance', gainPerS: BALANCE_GAIN, carried: false } as const)
+        ? ({ strategy: 'encoder-balance', gainPerS: BALANCE_GAIN, differenceM: null } as const)
         : ({ strategy: 'open-loop' } as const);
     const limit = timeoutS(expectedStraightS(distanceM, speedMPerS, robot));
     return settled(controlStraight({ distanceM, speedMPerS, keep, timeoutS: limit }, robot));

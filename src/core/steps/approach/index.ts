@@ -119,6 +119,15 @@ export const approach: StepKind<ApproachStep> = {
   drives: true,
   inProgram: {
     ...drivenInProgram<ApproachStep>(),
+    leaves: (step, _planned, robot) => [
+      {
+        by: 'reading',
+        unit: sensorOf(step, robot),
+        channel: 'distance',
+        is: 'below',
+        value: step.thresholdM,
+      },
+    ],
     notes: (step, robot) => notesOf(robot, lastSpeed(step), step.thresholdM),
   },
 };

@@ -2,7 +2,7 @@ import { arc as driveArc, expectedArcS } from '../../control/arc';
 import { settled } from '../../control/rest';
 import { timeoutS as timeoutFor } from '../../control/settings';
 import { toTable, type Pose } from '../../geometry/pose';
-import { drivenInProgram, newGain } from '../driven';
+import { atSpeed, newGain, turningSteering } from '../driven';
 import type { StepKind } from '../kind';
 import type { ArcStep } from './description';
 
@@ -72,5 +72,9 @@ export const arc: StepKind<ArcStep> = {
   }),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
-  inProgram: drivenInProgram<ArcStep>(),
+  inProgram: {
+    speed: atSpeed<ArcStep>(),
+    steering: turningSteering<ArcStep>(),
+    leaves: (_step, { distanceM, angleRad }) => [{ by: 'travel', distanceM, angleRad }],
+  },
 };

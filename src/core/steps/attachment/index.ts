@@ -104,6 +104,13 @@ export const attachment: StepKind<AttachmentStep> = {
   },
   drives: false,
   inProgram: {
+    leaves(step, _planned, robot) {
+      if (!step.wait) return [];
+      const target = targetOf(step, robot);
+      return target === null
+        ? [{ by: 'time', seconds: step.seconds ?? 0 }]
+        : [{ by: 'arm', unit: motorOf(step, robot), angleRad: target.rad }];
+    },
     notes(step, robot) {
       const target = step.position === undefined ? null : targetOf(step, robot);
       if (target !== null) return [`Its motor stands at ${degrees(target.rad)} then.`];

@@ -2,9 +2,11 @@ import { followUntil, type FollowUntil } from '../../control/followUntil';
 import { settled } from '../../control/rest';
 import type { DeviceOf } from '../../devices/device';
 import { devicesOf } from '../../devices/ofRobot';
+import { rawReading, rawText } from '../../program/rawReading';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
 import { atSpeed } from '../driven';
+import { lineLeave } from '../lineLeave';
 import type { Leg, StepKind } from '../kind';
 import { rehearsed } from '../rehearsed';
 import { unitNamed, unitOrFirst } from '../unitNamed';
@@ -26,17 +28,20 @@ function middleOf(step: FollowLineStep, unit: Light | null): number {
   return (enterShare + leaveShare) / 2;
 }
 
-/** The sensor that counts crossings: the one that is named, else the first that follows nothing; null: it counts none. */
-function crossingOf(step: FollowLineStep, robot: Robot): FollowUntil['crossing'] {
-  const { crossings, crossingSensor, sensor, astride } = step;
-  if (crossings === undefined) return null;
+/** The sensor that counts crossings: the one that is named, else the first that follows nothing. */
+function counterOf(step: FollowLineStep, robot: Robot): Light | null {
+  const { crossingSensor, sensor, astride } = step;
+  if (crossingSensor !== undefined) return unitNamed(robot, 'light sensor', crossingSensor);
   const followed = unitOrFirst(robot, 'light sensor', sensor);
-  const unit =
-    crossingSensor === undefined
-      ? (devicesOf(robot, 'light sensor').find(
-          (one) => one !== followed && one.label !== astride,
-        ) ?? null)
-      : unitNamed(robot, 'light sensor', crossingSensor);
+  const others = devicesOf(robot, 'light sensor');
+  return others.find((one) => one !== followed && one.label !== astride) ?? null;
+}
+
+/** How it counts them; null: it counts none. */
+function crossingOf(step: FollowLineStep, robot: Robot): FollowUntil['crossing'] {
+  const { crossings } = step;
+  if (crossings === undefined) return null;
+  const unit = counterOf(step, robot);
   const { enterShare, leaveShare } =
     unit === null ? { enterShare: 0, leaveShare: 0 } : lineShares(unit.behaviour, lineIsOf(step));
   return {
@@ -115,5 +120,21 @@ export const followLine: StepKind<FollowLineStep> = {
         },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
-  inProgram: { speed: atSpeed<FollowLineStep>() },
+  inProgram: {
+    speed: atSpeed<FollowLineStep>(),
+    leaves: (step, _planned, robot) => [
+      { by: 'travel', distanceM: step.lengthM, angleRad: null },
+      ...(step.crossings === undefined
+        ? []
+        : [lineLeave(counterOf(step, robot), step.darker, 'entering', step.crossings)]),
+    ],
+    notes(step, robot) {
+      const own = unitOrFirst(robot, 'light sensor', step.sensor);
+      return own === null || step.astride !== undefined
+        ? []
+        : [
+            `It keeps ${own.label} at ${rawText(rawReading(own, 'light', step.target ?? middleOf(step, own)))}.`,
+          ];
+    },
+  },
 };

@@ -1,6 +1,7 @@
 import { followUntil } from '../../control/followUntil';
 import { settled } from '../../control/rest';
 import { devicesOf } from '../../devices/ofRobot';
+import { rawReading, rawText } from '../../program/rawReading';
 import type { Robot } from '../../robot/robot';
 import { atSpeed } from '../driven';
 import type { Leg, StepKind } from '../kind';
@@ -71,5 +72,27 @@ export const followWall: StepKind<FollowWallStep> = {
   control: controlStep,
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
-  inProgram: { speed: atSpeed<FollowWallStep>() },
+  inProgram: {
+    speed: atSpeed<FollowWallStep>(),
+    leaves: (step, _planned, robot) => [
+      { by: 'travel', distanceM: step.lengthM, angleRad: null },
+      ...(step.toEnd
+        ? [
+            {
+              by: 'reading' as const,
+              unit: sensorOf(step, robot),
+              channel: 'distance',
+              is: 'above' as const,
+              value: step.keepM + GAP_M,
+            },
+          ]
+        : []),
+    ],
+    notes(step, robot) {
+      const own = sensorOf(step, robot);
+      return own === null
+        ? []
+        : [`It keeps ${own.label} at ${rawText(rawReading(own, 'distance', step.keepM, robot))}.`];
+    },
+  },
 };

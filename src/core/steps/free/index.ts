@@ -42,6 +42,7 @@ export const free: StepKind<FreeStep> = {
   }),
   drives: true,
   inProgram: {
+    leaves: () => [],
     notes: ({ alongSdM, acrossSdM, headingSdRad }) =>
       alongSdM === undefined || acrossSdM === undefined || headingSdRad === undefined
         ? ['How it scatters is a guess: note where it ended a few times.']

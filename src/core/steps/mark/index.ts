@@ -18,5 +18,5 @@ export const mark: StepKind<MarkStep> = {
   }),
   control: ({ dwellS }) => rest(dwellS),
   drives: false,
-  inProgram: {},
+  inProgram: { leaves: () => [] },
 };

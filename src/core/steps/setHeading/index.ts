@@ -22,5 +22,5 @@ export const setHeading: StepKind<SetHeadingStep> = {
   control: () => rest(0),
   drives: false,
   takesHeading: ({ headingRad }) => ({ shareLeft: 0, sdRad: 0, headingRad }),
-  inProgram: {},
+  inProgram: { leaves: () => [] },
 };

@@ -5,6 +5,7 @@ import type { DeviceOf } from '../../devices/device';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
 import { atSpeed } from '../driven';
+import { lineLeave } from '../lineLeave';
 import type { Leg, StepKind } from '../kind';
 import { rehearsed } from '../rehearsed';
 import { unitNamed } from '../unitNamed';
@@ -60,5 +61,14 @@ export const squareOnLine: StepKind<SquareOnLineStep> = {
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
   takesHeading: () => ({ shareLeft: 0, sdRad: 0 }),
-  inProgram: { speed: atSpeed<SquareOnLineStep>() },
+  inProgram: {
+    speed: atSpeed<SquareOnLineStep>(),
+    leaves(step, _planned, robot) {
+      const sides = sidesOf(step, robot);
+      return (['left', 'right'] as const).map((stops) => {
+        const { nth: _, again: __, ...one } = lineLeave(sides[stops], step.darker, 'entering', 1);
+        return { ...one, stops };
+      });
+    },
+  },
 };

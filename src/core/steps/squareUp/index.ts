@@ -85,5 +85,8 @@ export const squareUp: StepKind<SquareUpStep> = {
     shareLeft: shareLeft(step, robot),
     sdRad: robot.measured.squaring?.headingSdRad ?? 0,
   }),
-  inProgram: { speed: atSpeed<SquareUpStep>() },
+  inProgram: {
+    speed: atSpeed<SquareUpStep>(),
+    leaves: (_step, { durationS }) => [{ by: 'time', seconds: durationS - SETTLE_S }],
+  },
 };

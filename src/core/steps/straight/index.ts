@@ -19,7 +19,8 @@ function keepOf(step: StraightStep, leg: Leg, { measured: { gains } }: Robot): S
       return { strategy, gainMPerSPerRad, headingRad: isPlanned ? leg.plannedReadingRad : null };
     case 'encoder-balance': {
       const tuned = Math.abs(gains.balance ?? USUAL_BALANCE_GAIN);
-      return { strategy, gainPerS: step.balanceGainPerS ?? tuned, carried: isPlanned };
+      const gainPerS = step.balanceGainPerS ?? tuned;
+      return { strategy, gainPerS, differenceM: isPlanned ? leg.balancedM : null };
     }
     case 'open-loop':
       return { strategy };
@@ -66,10 +67,12 @@ export const straight: StepKind<StraightStep> = {
   drives: true,
   inProgram: {
     ...drivenInProgram<StraightStep>(),
+    leaves: ({ distanceM }) => [{ by: 'travel', distanceM, angleRad: 0 }],
     steering: {
       of: ({ strategy = 'heading-hold', gainMPerSPerRad, speedMPerS }) =>
         strategy === 'heading-hold' ? { gainMPerSPerRad, speedMPerS } : null,
       withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
+      holds: ({ holds = 'planned' }) => holds,
     },
     travel: {
       distanceM: ({ distanceM }) => Math.abs(distanceM),

@@ -33,6 +33,7 @@ export const timed: StepKind<TimedStep> = {
   control: (step, _leg, robot) => controlTimed(step, robot),
   drives: true,
   inProgram: {
+    leaves: () => [],
     notes: (_step, { measured }) =>
       measured.power === null
         ? [

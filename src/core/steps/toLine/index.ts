@@ -7,6 +7,7 @@ import { lineShares } from '../../sensing/lineShares';
 import { linesAhead } from '../../table/linesAhead';
 import type { Table } from '../../table/table';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
+import { lineLeave } from '../lineLeave';
 import { heldHeading, type StepKind } from '../kind';
 import type { PlanProblem } from '../problems';
 import { unitOrFirst } from '../unitNamed';
@@ -89,5 +90,11 @@ export const toLine: StepKind<ToLineStep> = {
   }),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
-  inProgram: drivenInProgram<ToLineStep>(),
+  inProgram: {
+    ...drivenInProgram<ToLineStep>(),
+    leaves(step, _planned, robot) {
+      const unit = sensorOf(step, robot);
+      return [lineLeave(unit, step.darker, step.on, step.count)];
+    },
+  },
 };

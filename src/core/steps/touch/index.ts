@@ -55,5 +55,19 @@ export const touch: StepKind<TouchStep> = {
   control: controlTouch,
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
-  inProgram: drivenInProgram<TouchStep>(),
+  inProgram: {
+    ...drivenInProgram<TouchStep>(),
+    leaves: ({ sensor }, _planned, robot) =>
+      sensor === STALL
+        ? [{ by: 'stall' }]
+        : [
+            {
+              by: 'reading',
+              unit: unitNamed(robot, 'touch sensor', sensor),
+              channel: 'touch',
+              is: 'above',
+              value: MIDDLE,
+            },
+          ],
+  },
 };

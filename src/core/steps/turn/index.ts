@@ -77,6 +77,13 @@ function endOf(step: TurnStep, from: Pose, angleRad: number, robot: Robot): Pose
   };
 }
 
+/** How far each wheel rolls in it. */
+function rollsOf({ about = 'centre' }: TurnStep, angleRad: number, { trackM }: Robot) {
+  const share = { centre: [-0.5, 0.5], 'left-wheel': [0, 1], 'right-wheel': [-1, 0] }[about];
+  const [left = 0, right = 0] = share.map((one) => one * angleRad * trackM);
+  return { leftM: left, rightM: right };
+}
+
 export const turn: StepKind<TurnStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
   group: 'drive',
@@ -134,6 +141,21 @@ export const turn: StepKind<TurnStep> = {
   },
   drives: false,
   inProgram: {
+    leaves(step, { to, angleRad }, robot) {
+      const how = howOf(step, step.leadRad, robot);
+      if (how.school === 'encoder') return [{ by: 'wheels', ...rollsOf(step, angleRad, robot) }];
+      const leadRad = 'leadRad' in how ? how.leadRad : 0;
+      const early = Math.sign(angleRad) * leadRad;
+      if (step.mode === 'by') return [{ by: 'turned', angleRad: angleRad - early }];
+      return [
+        {
+          by: 'heading',
+          headingRad: to.headingRad - early,
+          turns: Math.sign(angleRad),
+          ...('settledRad' in how && { withinRad: how.settledRad }),
+        },
+      ];
+    },
     // How fast its wheels go.
     speed: {
       isTurn: true,

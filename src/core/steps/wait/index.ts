@@ -40,5 +40,15 @@ export const wait: StepKind<WaitStep> = {
   },
   control,
   drives: false,
-  inProgram: {},
+  inProgram: {
+    leaves: ({ start, until, seconds }) =>
+      start === true
+        ? [{ by: 'start' }]
+        : until === undefined
+          ? []
+          : [
+              { by: 'condition', condition: until },
+              { by: 'time', seconds },
+            ],
+  },
 };

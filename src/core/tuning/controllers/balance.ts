@@ -15,7 +15,7 @@ export const balance: TunedController = {
         {
           distanceM: FAR_M,
           speedMPerS,
-          keep: { strategy: 'encoder-balance', gainPerS, carried: false },
+          keep: { strategy: 'encoder-balance', gainPerS, differenceM: null },
           timeoutS: WATCHED_S,
         },
         robot,
