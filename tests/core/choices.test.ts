@@ -168,23 +168,32 @@ it('whatever is nested in whatever: a robot without errors ends where its answer
       );
       const simulation = { robot, table, route, seed: 2 };
       const prepared = prepare(simulation);
-      // The answers of the run are those that the exact robot finds on the way that they lead.
-      const answers: string[] = [];
-      for (let asked = 0; ; asked += 1) {
-        const question = planRoute(route, robot, table, answers).filter(({ choice }) => choice)[
-          asked
-        ];
-        if (question === undefined) break;
-        answers.push(question.found ?? '');
-      }
-      const plan = prepared.wayOf(answers).plan;
-      const to = plan.at(-1)?.to ?? route.start;
       const { end } = simulateRun(simulation, prepared, 0);
       if (end.failure !== null) return;
-      expect(Math.hypot(end.xM - to.xM, end.yM - to.yM)).toBeLessThan(0.001 * (1 + plan.length));
-      // An arc ends on a tick of the loop.
-      const offRad = Math.abs(wrap(end.headingRad - to.headingRad));
-      expect(offRad).toBeLessThan(deg(0.1) * (1 + plan.length));
+      const isAtEndOf = (answers: readonly string[]) => {
+        const { plan } = prepared.wayOf(answers);
+        const to = plan.at(-1)?.to ?? route.start;
+        // An arc ends on a tick of the loop.
+        const parts = 1 + plan.length;
+        return (
+          Math.hypot(end.xM - to.xM, end.yM - to.yM) < 0.001 * parts &&
+          Math.abs(wrap(end.headingRad - to.headingRad)) < deg(0.1) * parts
+        );
+      };
+      /** What the exact robot finds, after some answers that are given. */
+      const foundAfter = (given: readonly string[]): string[] => {
+        const question = planRoute(route, robot, table, given).filter(({ choice }) => choice)[
+          given.length
+        ];
+        return question === undefined ? [...given] : foundAfter([...given, question.found ?? '']);
+      };
+      const found = foundAfter([]);
+      const other = { then: 'else', else: 'then', again: 'done', done: 'again' };
+      // A reading at its very threshold may go either way.
+      const nearly = found.map((answer, i) =>
+        foundAfter([...found.slice(0, i), other[answer as keyof typeof other]]),
+      );
+      expect([found, ...nearly].some(isAtEndOf)).toBe(true);
     }),
     { numRuns: 60 },
   );

@@ -90,6 +90,46 @@ test('steps are put into a part, moved with it and out of it, and told by their 
   }
 });
 
+test('a decision has a list for either answer, what is watched takes no wheels, and the card asks in the sensor’s own numbers', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('link', { name: 'Pond and back' }).click();
+  const add = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  await add('Decide');
+  const where = page.getByLabel('Where to add');
+  await where.selectOption('Add into step 4b, if not');
+  await add('Drive');
+  await expect(page.getByTestId('step-4b.1')).toContainText('Drive');
+  // On the way as a rule, passed by once the other answer is usual.
+  await expect(page.getByTestId('step-4b.1')).not.toContainText('if it is come to');
+  await page.getByTestId('step-4').getByRole('radio', { name: 'so', exact: true }).check();
+  await expect(page.getByTestId('step-4b.1')).toContainText('if it is come to');
+  await expect(page.getByTestId('step-4')).toContainText('would find it the other way here');
+  await page.getByRole('button', { name: 'Mark that as usual' }).click();
+  await expect(page.getByTestId('step-4')).not.toContainText('the other way here');
+  // By keys from one list into the other, and out.
+  await page.getByRole('button', { name: 'Move step 4b.1', exact: true }).focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(page.getByTestId('step-4a.1')).toContainText('Drive');
+  await where.selectOption('Add after step 4');
+  await add('Meanwhile');
+  await expect(where).toHaveValue('Add into step 5b, each time that it begins to be so');
+  await expect(page.getByRole('button', { name: 'Drive', exact: true })).toBeDisabled();
+  await add('Mission');
+  await expect(page.getByTestId('step-5b.1')).toContainText('on the way, without a stop');
+  await page.getByRole('button', { name: 'Save version…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox').first().fill('decides');
+  await dialog.getByRole('button', { name: /^Save/ }).click();
+  await expect(dialog).toHaveCount(0);
+  await page.getByRole('link', { name: 'Step card' }).click();
+  const card = page.getByRole('table');
+  await expect(card).toContainText('It asks: D3 on port D shows 20 cm or less');
+  await expect(card).toContainText('if so: Drive');
+  await expect(card).toContainText('ends as soon as D3 on port D shows 22 cm or more');
+});
+
 test('a simulation can be cancelled, and starts by itself after a change', async ({
   corvat: page,
 }) => {

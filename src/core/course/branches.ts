@@ -1,4 +1,5 @@
 import type { Robot } from '../robot/robot';
+import { planStep } from '../steps/untilCondition';
 import type { StepPath } from '../steps/tree';
 import type { Table } from '../table/table';
 import { planRoute, type PlannedStep } from './plan';
@@ -21,6 +22,29 @@ const decidedBy = (way: readonly PlannedStep[], place: number): PlannedStep[] =>
   const end = after.findIndex(({ within }) => !within.includes(step.id));
   return end < 0 ? after : after.slice(0, end);
 };
+
+/** What is made while a motion is: planned from where that begins. */
+function reactions(way: readonly PlannedStep[], robot: Robot, table: Table): PlannedBranch[] {
+  const first = way.filter(
+    ({ number, reaction }, i) =>
+      reaction !== undefined && way.findIndex((one) => one.number === number) === i,
+  );
+  return first.flatMap(({ reaction, path, within, from, number }) =>
+    (['up', 'down'] as const).map((name, list) => {
+      const owner = path.slice(0, -1);
+      const steps = (reaction?.[name] ?? []).map((step, i) => ({
+        step,
+        number: `${number.slice(0, number.lastIndexOf('.') - 1)}${'bc'.charAt(list)}.${i + 1}`,
+        path: [...owner, name, i],
+        within,
+        from,
+        isMeanwhile: true as const,
+        ...planStep(step, from, robot, table),
+      }));
+      return { path: [...owner, name], steps, way: [...way] };
+    }),
+  );
+}
 
 /** Each list that the usual plan of a route passes by, planned from where it is come to first. */
 export function plannedBranches(
@@ -50,5 +74,5 @@ export function plannedBranches(
       answers.push(answer);
     }
   }
-  return [...found.values()];
+  return [...found.values(), ...reactions(usual, robot, table)];
 }

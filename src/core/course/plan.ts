@@ -11,6 +11,8 @@ import type { Table } from '../table/table';
 /** A motion, and what it does when everything goes as planned. Headings are kept unwrapped. */
 export interface PlannedStep extends Motion, Run {
   from: Pose;
+  /** It is made while another motion is, wherever the robot then is on that way. */
+  isMeanwhile?: true;
   /** Of a question: with which answer it goes on. */
   answer?: string;
   /** And which one the exact robot finds. */

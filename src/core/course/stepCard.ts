@@ -1,7 +1,7 @@
 import type { Robot } from '../robot/robot';
-import type { Step } from '../steps/descriptions';
+import { complement } from '../steps/condition/complement';
+import { branchesOf, isOwner, type Step } from '../steps/descriptions';
 import { listsWithin, numbered, type NumberedStep, type StepPath } from '../steps/tree';
-import { isOwner } from '../steps/descriptions';
 import { kindOfStep } from '../steps/registry';
 import { leavesOf } from '../steps/untilCondition';
 import type { Table } from '../table/table';
@@ -70,7 +70,8 @@ interface Made {
 /** Each step where it is made first, on the usual way or on one that passes by it, with how headings are counted there. */
 function madeFirst(route: Route, robot: Robot, table: Table): Map<string, Made[]> {
   const usual = planRoute(route, robot, table);
-  const ways = [usual, ...plannedBranches(route, robot, table, usual).map(({ way }) => way)];
+  const branches = plannedBranches(route, robot, table, usual);
+  const ways = [usual, ...branches.map(({ way }) => way)];
   const found = new Map<string, Made[]>();
   for (const way of ways) {
     const headings = headingsSet(way, route.start.headingRad, robot);
@@ -81,6 +82,12 @@ function madeFirst(route: Route, robot: Robot, table: Table): Map<string, Made[]
       onWay.set(id, [...(onWay.get(id) ?? []), { planned, at }]);
     }
     for (const [id, made] of onWay) if (!found.has(id)) found.set(id, made);
+  }
+  // What is made while a motion is stands in no way.
+  for (const planned of branches.flatMap(({ steps }) => steps)) {
+    const { id } = planned.step;
+    const at = { zeroRad: route.start.headingRad, setsRad: null };
+    if (!found.has(id)) found.set(id, [{ planned, at }]);
   }
   return found;
 }
@@ -117,6 +124,17 @@ function motionRow({ planned, at }: Made, robot: Robot, table: Table) {
   };
 }
 
+/** Of a step that watches something while a motion of it is made: from which reading on, and until which. */
+function watchNotes({ planned, at }: Made, robot: Robot): string[] {
+  const { reaction, to } = planned;
+  if (reaction === undefined) return [];
+  const left: LeftAt = { robot, zeroRad: at.zeroRad, headingRad: to.headingRad };
+  const ends = complement(reaction.on, reaction.hysteresis);
+  return [
+    `It begins as soon as ${conditionText(reaction.on, left)}, and ends as soon as ${conditionText(ends, left)}.`,
+  ];
+}
+
 /**
  * A route as it is typed into the robot, step by step: the numbers to type, and the inequality by which each step is
  * left, with the unit and the sign that the robot's own programs show.
@@ -128,13 +146,19 @@ export function stepCard(route: Route, robot: Robot, table: Table): CardRow[] {
   return all.map(({ step, number, path }) => {
     const made = first.get(step.id) ?? [];
     const [once] = made;
+    const [motion] = isOwner(step) ? (branchesOf(step)[0]?.steps ?? []) : [];
+    const [watched] = (motion && first.get(motion.id)) ?? [];
     return {
       number,
       path,
       step,
       when: when.get(path.join('/')) ?? '',
       words: describeStep(step, table.missions),
-      ...(once === undefined ? NOTHING : motionRow(once, robot, table)),
+      ...(once !== undefined
+        ? motionRow(once, robot, table)
+        : watched === undefined
+          ? NOTHING
+          : { ...NOTHING, notes: watchNotes(watched, robot) }),
       planned: once?.planned ?? null,
       isRepeated: made.length > 1,
     };

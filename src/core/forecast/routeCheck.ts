@@ -64,7 +64,8 @@ const markedTwice: Check = ({ step, number }, { plan, table }) => {
 };
 
 /** A mark stands within the window of its mission, as planned. */
-const outOfWindow: Check = ({ step, to }, { table }) => {
+const outOfWindow: Check = ({ step, to, isMeanwhile }, { table }) => {
+  if (isMeanwhile === true) return [];
   const missionId = missionOfStep(step);
   const mission = table.missions.find(({ id }) => id === missionId);
   if (mission === undefined || isInWindow(to, mission.pose, mission.window)) return [];

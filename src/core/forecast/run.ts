@@ -10,6 +10,7 @@ import type { PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import { missionOfStep, type MotionStep } from '../steps/descriptions';
 import type { Leg } from '../steps/kind';
+import { withReaction } from '../steps/reaction';
 import { kindOfStep } from '../steps/registry';
 import type { StepPath } from '../steps/tree';
 import { controlStep } from '../steps/untilCondition';
@@ -82,6 +83,20 @@ export function simulateRun(
   const marks: MarkPose[] = [];
   const arms = randomStream(seed, runIndex, 'arms');
   const carriedBy = randomStream(seed, runIndex, 'free');
+  const mark = (step: MotionStep) => {
+    const missionId = missionOfStep(step);
+    if (missionId !== null) {
+      marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
+    }
+  };
+  const moveArm = (step: MotionStep) => {
+    const arm = kindOfStep(step).movesArm?.(step, robot, arms) ?? null;
+    if (arm !== null) machine.moveArm(arm);
+  };
+  const makeMeanwhile = (step: MotionStep) => {
+    mark(step);
+    moveArm(step);
+  };
   let current = 0;
   const onLoop = () => watch(machine, current);
   watch(machine, current);
@@ -96,10 +111,7 @@ export function simulateRun(
     const planned = way.plan[current] as PlannedStep;
     const { step, choice } = planned;
     const kind = kindOfStep(step);
-    const missionId = missionOfStep(step);
-    if (missionId !== null) {
-      marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
-    }
+    mark(step);
     const lateM = errors.at('lateM', current);
     const kickRad = errors.at('kickRad', current);
     if (kickRad !== 0) machine.kick(kickRad);
@@ -118,9 +130,12 @@ export function simulateRun(
       lateM,
     };
     const asking = choice?.ask(leg, robot);
-    const motion = asking?.controller ?? controlStep(step, leg, robot);
-    const arm = kind.movesArm?.(step, robot, arms) ?? null;
-    if (arm !== null) machine.moveArm(arm);
+    const own = asking?.controller ?? controlStep(step, leg, robot);
+    const motion =
+      planned.reaction === undefined
+        ? own
+        : withReaction(own, planned.reaction, leg, robot, makeMeanwhile);
+    moveArm(step);
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);

@@ -6,7 +6,7 @@ import type { Mission, Table } from '../table/table';
 import { consistency, type Consistency } from '../runs/consistency';
 import { doubtsThatTouch } from '../sources/sources';
 import { missionOfStep } from '../steps/descriptions';
-import { motionsOf, numbered } from '../steps/tree';
+import { numbered } from '../steps/tree';
 import { mean } from '../stats/moments';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
@@ -129,7 +129,8 @@ export function forecast(
     known === null || doubts.length === 0
       ? robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach)
       : ownChance(missions.map(atMarks), known, seed, mean(passed.map(Number)));
-  const marked = new Set(motionsOf(route.steps).map(missionOfStep));
+  const steps = numbered(route.steps);
+  const marked = new Set(steps.map(({ step }) => missionOfStep(step)));
   const marks = table.missions.filter(({ id }) => marked.has(id));
   const atMark = (run: SimulatedRun, mission: Mission): MarkPose | undefined =>
     run.marks.find((mark) => mark.missionId === mission.id);
@@ -152,7 +153,7 @@ export function forecast(
     };
     const poses = runs.flatMap((run) => atMark(run, mission) ?? []);
     const scatter = poses.length === 0 ? null : consistency(mission.pose, poses);
-    const step = plan.find((one) => missionOfStep(one.step) === mission.id)?.number ?? '';
+    const step = steps.find((one) => missionOfStep(one.step) === mission.id)?.number ?? '';
     const why = whyMissed({ mission, chance, low, high, scatter }, step);
     return [{ mission, chance, low, high, scatter, why }];
   });

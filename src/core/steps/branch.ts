@@ -9,6 +9,8 @@ export interface Branch {
   steps: readonly Step[];
   /** It is no list: one motion, in whose place another may be put. */
   isSingle?: true;
+  /** The kinds of step that may stand in it; left out: any. */
+  takes?: readonly Step['kind'][];
 }
 
 /** The only list of a step that has one. */

@@ -8,6 +8,7 @@ import { FOLLOW_LINE } from './followLine/description';
 import { FOLLOW_WALL } from './followWall/description';
 import { FREE } from './free/description';
 import { MARK } from './mark/description';
+import { MEANWHILE, meanwhileLists, type MeanwhileLists } from './meanwhile/description';
 import { PART } from './part/description';
 import { REPEAT } from './repeat/description';
 import { SET_HEADING } from './setHeading/description';
@@ -41,7 +42,12 @@ export const MOTION_DESCRIPTIONS = {
 } as const;
 
 /** And of each that owns steps, which it runs. */
-export const OWNER_DESCRIPTIONS = { part: PART, repeat: REPEAT, decide: DECIDE } as const;
+export const OWNER_DESCRIPTIONS = {
+  part: PART,
+  repeat: REPEAT,
+  decide: DECIDE,
+  meanwhile: MEANWHILE,
+} as const;
 
 /** All of them. */
 export const STEP_DESCRIPTIONS = { ...MOTION_DESCRIPTIONS, ...OWNER_DESCRIPTIONS } as const;
@@ -59,6 +65,7 @@ interface OwnedBy {
   part: OneList;
   repeat: OneList;
   decide: DecideLists;
+  meanwhile: MeanwhileLists;
 }
 
 /** A motion of any kind. */
@@ -78,6 +85,7 @@ const BRANCHES: { [K in OwnerStep['kind']]: (step: OwnerOf<K>) => Branch[] } = {
   part: onlyList,
   repeat: onlyList,
   decide: decideLists,
+  meanwhile: meanwhileLists,
 };
 
 /** The lists of a step that owns others. */

@@ -1,5 +1,6 @@
 import type { Choice } from './choice';
 import { branchesOf, isOwner, type MotionStep, type Step } from './descriptions';
+import type { Reaction } from './reaction';
 import { ownerKindOf } from './registry';
 import { listsWithin, numberedAt, ROUTE_LIST, type ListPlace, type NumberedStep } from './tree';
 
@@ -8,6 +9,8 @@ export interface Run extends NumberedStep {
   step: MotionStep;
   /** It stands and asks something: by the answer it goes on. */
   choice?: Choice;
+  /** What is watched and done meanwhile. */
+  reaction?: Reaction;
 }
 
 /** The motions of a list in the order in which they are made: each question is given its answer. */
@@ -22,10 +25,15 @@ function* walk(steps: readonly Step[], list: ListPlace): Walk {
     if (!isOwner(step)) yield { ...one, step };
     else {
       const lists = listsWithin({ ...one, step });
+      const made = function* (name: string): Walk {
+        const branch = lists.find(({ at }) => at.join('.') === name);
+        if (branch !== undefined) yield* walk(branch.steps, branch.place);
+      };
       yield* ownerKindOf(step).inOrder<Run>(step, {
-        *made(name) {
-          const branch = lists.find(({ at }) => at.join('.') === name);
-          if (branch !== undefined) yield* walk(branch.steps, branch.place);
+        made,
+        *during(name, reaction) {
+          const run = made(name).next('');
+          if (run.done !== true) yield { ...run.value, reaction };
         },
         *ask(choice) {
           return yield { ...one, step: standing(step.id), choice };

@@ -3,6 +3,7 @@ import type { Controller } from '../control/controller';
 import type { StraightStrategy } from '../control/straight/steering';
 import type { Choice } from './choice';
 import type { Condition } from './condition/condition';
+import type { Reaction } from './reaction';
 import type { Leave, PlannedMotion } from './leave';
 import type { PlanProblem } from './problems';
 import type { ArmCommand } from '../machine/arm';
@@ -16,6 +17,8 @@ import type { DeviceKindName } from '../devices/registry';
 
 /** Where a step is added: the heading there, the mission that is meant, and what was measured of turns. */
 export interface NewStepPlace {
+  /** Its own id. */
+  id: string;
   headingRad: number;
   missionId: string;
   turns: TurnsCalibration | null;
@@ -102,6 +105,8 @@ export interface Offered<S extends { kind: string }> {
 interface Walk<Inner> {
   made(list: string): Generator<Inner, void, string>;
   ask(choice: Choice): Generator<Inner, string, string>;
+  /** A single motion, during which something is watched and reacted to. */
+  during(list: string, reaction: Reaction): Generator<Inner, void, string>;
 }
 
 /** What a kind of step does that owns others; it knows nothing of those. */

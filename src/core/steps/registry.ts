@@ -8,6 +8,7 @@ import { followWall } from './followWall';
 import { free } from './free';
 import type { NewStepPlace, Offered, OwnerKind, StepKind } from './kind';
 import { mark } from './mark';
+import { meanwhile } from './meanwhile';
 import { part } from './part';
 import { repeat } from './repeat';
 import { setHeading } from './setHeading';
@@ -45,6 +46,7 @@ const OWNER_KINDS: { [K in OwnerStep['kind']]: OwnerKind<Extract<OwnerStep, { ki
   part,
   repeat,
   decide,
+  meanwhile,
 };
 
 /** What is known of a motion's kind. */

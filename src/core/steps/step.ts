@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { schemaOf } from '../description/schema';
+import { MADE_MEANWHILE } from './meanwhile/description';
 import { conditionSchema } from './condition/schema';
 import {
   MOTION_DESCRIPTIONS,
@@ -19,6 +20,21 @@ const PARTS = { condition: conditionSchema };
 
 const [first, ...others] = Object.values(MOTION_DESCRIPTIONS).map((one) => schemaOf(one, PARTS));
 const motions = [first as NonNullable<typeof first>, ...others] as const;
+/** A step that owns none: what each kind has stands in its own folder. */
+export const motionSchema = z.discriminatedUnion('kind', motions, {
+  error: `expected a motion: steps stand at most ${MOST_LEVELS} levels within each other`,
+}) as unknown as z.ZodType<MotionStep>;
+
+/** What may be made while the wheels are busy. */
+const [armOf, markOf] = MADE_MEANWHILE.map((one) => schemaOf(one, PARTS));
+const madeMeanwhile = z
+  .array(
+    z.discriminatedUnion('kind', [armOf as never, markOf as never], {
+      error: 'expected an arm or a mission: the wheels are busy meanwhile',
+    }),
+  )
+  .max(MOST_STEPS);
+
 type ListSchema = z.ZodType<Step[]>;
 
 /** The lists of each kind that owns steps. */
@@ -26,16 +42,16 @@ const LISTS: { [K in OwnerStep['kind']]: (list: ListSchema) => Record<string, z.
   part: (steps) => ({ steps }),
   repeat: (steps) => ({ steps }),
   decide: (list) => ({ then: list.default([]), else: list.default([]) }),
+  meanwhile: () => ({
+    motion: motionSchema,
+    up: madeMeanwhile.default([]),
+    down: madeMeanwhile.default([]),
+  }),
 };
 const owners = Object.values(OWNER_DESCRIPTIONS).map((one) => ({
   own: schemaOf(one, PARTS),
   lists: LISTS[one.kind],
 }));
-
-/** A step that owns none: what each kind has stands in its own folder. */
-export const motionSchema = z.discriminatedUnion('kind', motions, {
-  error: `expected a motion: steps stand at most ${MOST_LEVELS} levels within each other`,
-}) as unknown as z.ZodType<MotionStep>;
 
 const listOf = (step: z.ZodType<Step>) => z.array(step).max(MOST_STEPS);
 

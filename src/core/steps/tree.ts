@@ -1,5 +1,12 @@
 import { withBranch, type Branch } from './branch';
-import { branchesOf, isOwner, type MotionStep, type OwnerStep, type Step } from './descriptions';
+import {
+  branchesOf,
+  isOwner,
+  MOTION_DESCRIPTIONS,
+  type MotionStep,
+  type OwnerStep,
+  type Step,
+} from './descriptions';
 
 /** Where a step stands in its route: its place in the list, the list within the step there and the place in that, … */
 export type StepPath = readonly (number | string)[];
@@ -53,6 +60,10 @@ export const numberedAt = <S extends Step>(
   path: isSingle === true ? path : [...path, i],
   within,
 });
+
+/** Whether a step of a kind may stand in one of the lists of a step. */
+export const fits = ({ isSingle, takes }: Branch, kind: Step['kind']): boolean =>
+  isSingle === true ? kind in MOTION_DESCRIPTIONS : (takes?.includes(kind) ?? true);
 
 /** Every step of a list once, one that owns steps before those. */
 export const numbered = (steps: readonly Step[], list: ListPlace = ROUTE_LIST): NumberedStep[] =>

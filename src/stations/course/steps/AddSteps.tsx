@@ -12,7 +12,7 @@ import { offerOf } from '../../../core/steps/registry';
 import { numbered, numberOfList } from '../../../core/steps/tree';
 import { Button } from '../../../ui/Button';
 import styles from '../CourseStation.module.css';
-import { isSingle, nameOf, placeOf, type Place } from './editRoute';
+import { isSingle, mayStand, nameOf, placeOf, type Place } from './editRoute';
 
 interface Props {
   steps: readonly Step[];
@@ -41,8 +41,8 @@ function choicesAt(steps: readonly Step[], selected: string | null): Choice[] {
   }
   const { step } = at;
   const into = isOwner(step)
-    ? branchesOf(step).map((branch, i, all) => ({
-        words: `${branch.isSingle === true ? 'Put in place of' : 'Add into'} ${listWords(at.number, all, i)}`,
+    ? branchesOf(step).map((branch, i, lists) => ({
+        words: `${branch.isSingle === true ? 'Put in place of' : 'Add into'} ${listWords(at.number, lists, i)}`,
         place: { owner: step.id, list: nameOf(branch), index: branch.steps.length },
       }))
     : [];
@@ -52,7 +52,10 @@ function choicesAt(steps: readonly Step[], selected: string | null): Choice[] {
     if (one === undefined || place === null || isSingle(steps, place)) return [];
     return [{ words: `Add after step ${one.number}`, place: { ...place, index: place.index + 1 } }];
   });
-  return [...into, ...after];
+  // Nothing is put in another's place unless that is asked for.
+  const isOther = ({ place }: Choice) => isSingle(steps, place);
+  const choices = [...into, ...after];
+  return [...choices.filter((one) => !isOther(one)), ...choices.filter(isOther)];
 }
 
 /** A button for each kind of step, and where it is put. */
@@ -83,7 +86,9 @@ export function AddSteps({ steps, table, selected, onAdd }: Props) {
             .map(({ kind, label }) => (
               <Button
                 key={kind}
-                disabled={!offerOf({ kind }).isOffered(table)}
+                disabled={
+                  !offerOf({ kind }).isOffered(table) || !mayStand(steps, choice.place, kind)
+                }
                 onClick={() => {
                   choose(null);
                   onAdd(kind, choice.place);

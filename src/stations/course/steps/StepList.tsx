@@ -73,6 +73,7 @@ const timesText = (times: number): string =>
 const arrival = (made: readonly PlannedStep[]): string => {
   const [first] = made;
   if (first === undefined) return 'never made';
+  if (first.isMeanwhile === true) return 'on the way, without a stop';
   const { to, durationS } = first;
   return `to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s${timesText(made.length)}`;
 };
@@ -107,7 +108,11 @@ function MotionRow(row: RowProps<MotionStep>) {
     <StepRow
       {...actionsOf(step, row)}
       number={at}
-      foot={isUsual ? arrival(made) : `${arrival(made)}, if it is come to`}
+      foot={
+        isUsual || made[0]?.isMeanwhile === true
+          ? arrival(made)
+          : `${arrival(made)}, if it is come to`
+      }
       problems={check.filter(({ number: of }) => of === at)}
       onMend={(mended) => (mended === null ? row.onRemove(step.id) : onChange(mended))}
       {...(!showsUnset && leavesOut(step, planned) && { onMore: () => setShowsUnset(true) })}

@@ -1,7 +1,7 @@
 import type { Route } from '../../../core/course/route';
 import { withBranch, type Branch } from '../../../core/steps/branch';
 import { branchesOf, isOwner, type Step } from '../../../core/steps/descriptions';
-import { withLists } from '../../../core/steps/tree';
+import { fits, withLists } from '../../../core/steps/tree';
 
 /** Where a step stands, or is to stand: in whose list (null: the route's own), in which of those, and at which place there. */
 export interface Place {
@@ -55,22 +55,29 @@ export function placeOf(
   return null;
 }
 
-/** The list in which places are counted; null where it is a single motion, which has none. */
-export function listOf(
-  steps: readonly Step[],
-  { owner, list }: Pick<Place, 'owner' | 'list'>,
-): readonly Step[] {
-  if (owner === null) return steps;
-  const step = findStep(steps, owner);
-  const branches = step !== null && isOwner(step) ? branchesOf(step) : [];
-  return branches.find((one) => nameOf(one) === list)?.steps ?? [];
-}
-
-/** Whether a place is that of a single motion: another is put in its stead, and none taken out. */
-export function isSingle(steps: readonly Step[], { owner, list }: Place): boolean {
+/** The list of a step that a place is in; null: the route's own. */
+function branchAt(steps: readonly Step[], { owner, list }: Omit<Place, 'index'>): Branch | null {
   const step = owner === null ? null : findStep(steps, owner);
   const branches = step !== null && isOwner(step) ? branchesOf(step) : [];
-  return branches.find((one) => nameOf(one) === list)?.isSingle === true;
+  return branches.find((one) => nameOf(one) === list) ?? null;
+}
+
+/** The list in which places are counted. */
+export const listOf = (steps: readonly Step[], at: Omit<Place, 'index'>): readonly Step[] =>
+  at.owner === null ? steps : (branchAt(steps, at)?.steps ?? []);
+
+/** Whether a place is that of a single motion: another is put in its stead, and none taken out. */
+export const isSingle = (steps: readonly Step[], at: Omit<Place, 'index'>): boolean =>
+  branchAt(steps, at)?.isSingle === true;
+
+/** Whether a step of a kind may be put there. */
+export function mayStand(
+  steps: readonly Step[],
+  at: Omit<Place, 'index'>,
+  kind: Step['kind'],
+): boolean {
+  const branch = branchAt(steps, at);
+  return branch === null || fits(branch, kind);
 }
 
 export function findStep(steps: readonly Step[], id: string): Step | null {
@@ -106,14 +113,19 @@ export function moveStep(route: Route, id: string, to: Place): Route {
   if (step === null || from === null || isSingle(route.steps, from) || isSingle(route.steps, to))
     return route;
   const isWithin = to.owner !== null && findStep([step], to.owner) !== null;
-  return isWithin ? route : insertStep(removeStep(route, id), to, step);
+  return isWithin || !mayStand(route.steps, to, step.kind)
+    ? route
+    : insertStep(removeStep(route, id), to, step);
 }
 
 /** The lists of a step into which others may be moved, with their places. */
-const openLists = (step: Step): (Pick<Place, 'owner' | 'list'> & { length: number })[] =>
+const openLists = (
+  step: Step,
+  kind: Step['kind'],
+): (Pick<Place, 'owner' | 'list'> & { length: number })[] =>
   isOwner(step)
     ? branchesOf(step)
-        .filter((branch) => branch.isSingle !== true)
+        .filter((branch) => branch.isSingle !== true && fits(branch, kind))
         .map((branch) => ({
           owner: step.id,
           list: nameOf(branch),
@@ -124,21 +136,22 @@ const openLists = (step: Step): (Pick<Place, 'owner' | 'list'> & { length: numbe
 /** The next place of a step upwards or downwards: past its neighbour, into it, or out of what it stands in. */
 export function nextPlace(steps: readonly Step[], id: string, by: -1 | 1): Place | null {
   const at = placeOf(steps, id);
-  if (at === null) return null;
+  const kind = findStep(steps, id)?.kind;
+  if (at === null || kind === undefined) return null;
   const entry = ({ length, ...list }: ReturnType<typeof openLists>[number]): Place => ({
     ...list,
     index: by < 0 ? length : 0,
   });
   const neighbour = listOf(steps, at)[at.index + by];
   if (neighbour !== undefined) {
-    const lists = openLists(neighbour);
+    const lists = openLists(neighbour, kind);
     const into = by < 0 ? lists.at(-1) : lists[0];
     return into === undefined ? { ...at, index: at.index + by } : entry(into);
   }
   const owner = at.owner === null ? null : findStep(steps, at.owner);
   if (owner === null) return null;
   // From one list of a step into its next, and out of it past the last.
-  const lists = openLists(owner);
+  const lists = openLists(owner, kind);
   const next = lists[lists.findIndex(({ list }) => list === at.list) + by];
   if (next !== undefined) return entry(next);
   const out = placeOf(steps, owner.id);
