@@ -113,6 +113,25 @@ describe('a decision', () => {
   });
 });
 
+it('what is there in three runs of ten is decided on in three of ten, and planned as it is as a rule', () => {
+  const gate = { ...wallAt(1.9), share: 0.3 };
+  const on = tableSchema.parse({ ...bareTable, walls: [wallAt(3.5), gate] });
+  const route = given([decide(1, [drive(-0.2)], [drive(0.3)], 'else')]);
+  // As a rule the gate is open: nothing is found otherwise, and the way leads through it.
+  const [asked, last] = planRoute(route, robot, on);
+  expect([asked?.found, last?.to.xM]).toEqual(['else', expect.closeTo(1.3, 9)]);
+  const simulation = { robot, table: on, route, seed: 9 };
+  const all = simulateAll(simulation, 400);
+  if ('sentence' in all) throw new Error(all.sentence);
+  const [decision] = forecast(simulation, all.runs).decisions;
+  expect(decision).toMatchObject({ number: '1', asked: 400, lists: [{ words: 'if so' }, {}] });
+  const closed = decision?.lists[0]?.taken ?? 0;
+  // Three standard deviations of a share of 0.3 in 400.
+  expect(Math.abs(closed / 400 - 0.3)).toBeLessThan(3 * Math.sqrt((0.3 * 0.7) / 400));
+  const backed = all.runs.filter(({ end }) => Math.abs(end.xM - 0.8) < 0.01);
+  expect(backed).toHaveLength(closed);
+});
+
 describe('a repetition until something holds', () => {
   it('looks after each time, and gives up after so many', () => {
     const until = (value: number, more: object = {}) =>

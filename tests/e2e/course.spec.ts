@@ -232,6 +232,7 @@ test('a coloured field is laid on the table, seen on its plan and kept', async (
   await page.getByRole('button', { name: '+ Field' }).click();
   await page.getByLabel('Field 1 colour').fill('#1f8a3c');
   await page.getByLabel('Field 1 from x').fill('1500');
+  await page.getByLabel('Field 1 there in').fill('40');
   await page.getByLabel('Field 1 to x').fill('1900');
   const field = page.getByRole('img', { name: 'Field 1, green' });
   await expect(field).toBeVisible();
@@ -240,6 +241,7 @@ test('a coloured field is laid on the table, seen on its plan and kept', async (
   await reload(page);
   await expect(page.getByLabel('Field 1 colour')).toHaveValue('#1f8a3c');
   await expect(page.getByLabel('Field 1 from x')).toHaveValue('1500');
+  await expect(page.getByLabel('Field 1 there in')).toHaveValue('40');
   await page.getByRole('button', { name: 'Take field 1 away' }).click();
   await page.getByRole('button', { name: 'Save the table' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();

@@ -6,6 +6,7 @@ import { planChoice } from '../steps/choice';
 import { inOrderBy, type Run } from '../steps/inOrder';
 import { planStep } from '../steps/untilCondition';
 import type { Route } from './route';
+import { usualTable } from '../table/drawnTable';
 import type { Table } from '../table/table';
 
 /** A motion, and what it does when everything goes as planned. Headings are kept unwrapped. */
@@ -26,7 +27,7 @@ const outside = (pose: Pose, table: Table) =>
  * The planned pose, distance, angle, time and time-out of each motion in the order in which they are made, and what
  * is doubtful about it.
  *
- * The distance sensor's recorded offset and scale are used for approaches; everything else is ideal.
+ * What is not always on the table is there as it is as a rule. The distance sensor's recorded offset and scale are used for approaches; everything else is ideal.
  *
  * @param answers to the first of its questions; later ones are answered as they usually are
  */
@@ -36,6 +37,7 @@ export function planRoute(
   table: Table,
   answers: readonly string[] = [],
 ): PlannedStep[] {
+  const usual = usualTable(table);
   let pose: Pose = route.start;
   let asked = 0;
   const planned: PlannedStep[] = [];
@@ -43,8 +45,8 @@ export function planRoute(
   for (const run of inOrderBy(route.steps, answerTo)) {
     const { motion, ...answered } =
       run.choice === undefined
-        ? { motion: planStep(run.step, pose, robot, table) }
-        : planChoice(run.choice, pose, robot, table, answers[asked++]);
+        ? { motion: planStep(run.step, pose, robot, usual) }
+        : planChoice(run.choice, pose, robot, usual, answers[asked++]);
     const one = { ...run, from: pose, ...motion, ...answered };
     pose = one.to;
     if (outside(pose, table)) one.problems.push('off-table');

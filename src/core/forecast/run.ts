@@ -16,6 +16,7 @@ import type { StepPath } from '../steps/tree';
 import { controlStep } from '../steps/untilCondition';
 import { createMachine, type Machine } from '../machine/machine';
 import { randomStream, type RandomStream } from '../stats/random';
+import { drawnTable } from '../table/drawnTable';
 import { errorsOnWay, type Prepared, type Simulation } from './prepare';
 
 export interface RunEnd extends Pose {
@@ -35,9 +36,16 @@ export interface MarkPose extends Pose {
   timeS: number;
 }
 
+/** What a question was answered with, by the number of its step. */
+export interface Answered {
+  number: string;
+  answer: string;
+}
+
 export interface SimulatedRun {
   end: RunEnd;
   marks: MarkPose[];
+  answers: Answered[];
 }
 
 const MAX_RUN_S = 300;
@@ -76,10 +84,11 @@ export function simulateRun(
   const { robot } = sampled;
   const { headingScale } = robot.program;
   let way = prepared.wayOf([]);
-  const answers: string[] = [];
+  const answers: Answered[] = [];
   const errors = errorsOnWay(simulation, way, sampled, runIndex);
   const start = offStart(route, errors.placed());
-  const machine = createMachine(onBattery(robot, errors.moreV), table, start, seed, runIndex);
+  const onTable = drawnTable(table, randomStream(seed, runIndex, 'things on the table'));
+  const machine = createMachine(onBattery(robot, errors.moreV), onTable, start, seed, runIndex);
   const marks: MarkPose[] = [];
   const arms = randomStream(seed, runIndex, 'arms');
   const carriedBy = randomStream(seed, runIndex, 'free');
@@ -147,8 +156,11 @@ export function simulateRun(
     failed = failure === null ? null : planned;
     if (failed !== null) break;
     if (answer !== undefined) {
-      answers.push(answer);
-      if (answer !== planned.answer) errors.turnTo((way = prepared.wayOf(answers)));
+      answers.push({ number: planned.number, answer });
+      if (answer !== planned.answer) {
+        way = prepared.wayOf(answers.map((one) => one.answer));
+        errors.turnTo(way);
+      }
     }
     const taken = kind.takesHeading?.(step, robot);
     if (taken !== undefined || planned.angleRad !== 0) {
@@ -167,6 +179,7 @@ export function simulateRun(
   return {
     end: { ...tablePose(machine), timeS: machine.readings.timeS, ...failedAt(failed), failure },
     marks,
+    answers,
   };
 }
 

@@ -10,6 +10,7 @@ import { numbered } from '../steps/tree';
 import { mean } from '../stats/moments';
 import { median } from '../stats/median';
 import { wilson } from '../stats/wilson';
+import { decisionsOf, type DecisionForecast } from './decisions';
 import type { MissionForecast } from './missionForecast';
 import { meanRange, type MeanRange } from './meanRange';
 import { ownChance, ownEnd, type AtMark } from './ownRuns';
@@ -35,6 +36,8 @@ export interface Forecast {
   measureFirst: string | null;
   /** Mean of the points of the missions worked, per run. */
   expectedPoints: number;
+  /** Which lists they took, of the steps that decide. */
+  decisions: DecisionForecast[];
   /** Runs that stopped at each step, in the order of the steps; steps that nobody failed are left out. */
   failures: StepFailure[];
 }
@@ -178,6 +181,7 @@ export function forecast(
       endsOfRobots(target, runs),
     ),
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
+    decisions: decisionsOf(route, runs),
     failures: countFailures(runs, route, table),
   };
 }

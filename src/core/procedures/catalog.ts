@@ -60,6 +60,7 @@ function simulate(input: z.output<typeof simulateInput>) {
   return {
     ends: runs.map((run) => run.end),
     marks: runs.map((run) => run.marks),
+    answers: runs.map((run) => run.answers),
     trace: traceRun(input, 0),
   };
 }

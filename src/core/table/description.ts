@@ -38,6 +38,17 @@ export const LINE = {
   }),
 };
 
+/** Of what is not always there: a gate that may be open, a piece that is drawn before the match. */
+export const PRESENT = {
+  share: number({
+    label: 'there in',
+    about: 'of the runs, each drawing anew; null, or left out: always',
+    quantity: 'share',
+    min: 0,
+    max: 1,
+  }),
+};
+
 const half = (label: string) =>
   number({ label, quantity: 'small length', min: 0, max: 1, open: 'below', default: 0.02 });
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { WHITE } from '../colour/colour';
 import { colourSchema } from '../colour/schema';
-import { partSchema, shapeOf, valuesSchema } from '../description/schema';
-import { LINE, MISSION, POSE, SEGMENT, TABLE, WINDOW } from './description';
+import { partSchema, shapeOf, valueSchema, valuesSchema } from '../description/schema';
+import { LINE, MISSION, POSE, PRESENT, SEGMENT, TABLE, WINDOW } from './description';
 
 export const poseSchema = valuesSchema(POSE);
 
@@ -16,12 +16,14 @@ export const missionSchema = z.strictObject({
   window: partSchema(WINDOW).describe('half sizes, along and across the mission’s heading'),
 });
 
-const fieldSchema = segmentSchema.extend({ colour: colourSchema });
+const present = { share: valueSchema(PRESENT.share).nullish() };
+const wallSchema = segmentSchema.extend(present);
+const fieldSchema = segmentSchema.extend({ colour: colourSchema, ...present });
 
 /** A table with its border, walls that stand on it, what is drawn on it, and its missions. */
 export const tableSchema = z.strictObject({
   ...shapeOf(TABLE),
-  walls: z.array(segmentSchema).max(100).default([]),
+  walls: z.array(wallSchema).max(100).default([]),
   lines: z
     .array(segmentSchema.extend(shapeOf(LINE)))
     .max(100)

@@ -70,6 +70,15 @@ export function ForecastPanel({ forecast, robotId, waiting }: Props) {
         />
         <Figure tone="predicted" label="Time" value={clock(forecast.medianTimeS)} />
       </dl>
+      {forecast.decisions.map(({ number: step, asked, lists }) => (
+        <p key={step} className={styles.first} data-testid={`decision-${step}`}>
+          Step {step}:{' '}
+          {lists
+            .map(({ words, taken }) => `${words} in ${share(taken / asked)} of 100 times`)
+            .join(', ')}
+          .
+        </p>
+      ))}
       {first !== undefined && (
         <p className={styles.first} data-testid="measure-first">
           What is least known and matters most: the {first.name}.{' '}

@@ -9,6 +9,7 @@ import {
 import { WHITE } from '../../core/colour/colour';
 import { colourName } from '../../core/colour/name';
 import { toTable, type Pose } from '../../core/geometry/pose';
+import { isDrawn } from '../../core/table/drawnTable';
 import type { Mission, Table } from '../../core/table/table';
 import styles from './Plan.module.css';
 import { useLetters } from './useLetters';
@@ -168,7 +169,7 @@ export function Plan({
       {table.walls.map((wall, index) => (
         <line
           key={index}
-          className={styles.wall}
+          className={isDrawn(wall) ? styles.wallAtTimes : styles.wall}
           x1={mm(wall.x1M)}
           y1={flip(table, wall.y1M)}
           x2={mm(wall.x2M)}

@@ -1,6 +1,7 @@
 import type { Table } from '../../../core/table/table';
 import { ColourField } from '../../../ui/fields/ColourField';
 import { useRecordValue } from '../../../ui/fields/recordForm';
+import { Share } from './Share';
 import { SegmentFields } from './SegmentFields';
 
 /** What a field looks like that was just added. */
@@ -26,7 +27,10 @@ export const FloorFields = ({ table, onChange }: Props) => (
     segments={table.fields}
     before={<Colour name="table.floorColour" label="Colour of the floor" />}
     more={(index) => (
-      <Colour name={`table.fields.${index}.colour`} label={`Field ${index + 1} colour`} />
+      <>
+        <Colour name={`table.fields.${index}.colour`} label={`Field ${index + 1} colour`} />
+        <Share of="fields" one="Field" index={index} />
+      </>
     )}
     onChange={(fields) =>
       onChange({ fields: fields.map((field) => ({ colour: FIRST_COLOUR, ...field })) })

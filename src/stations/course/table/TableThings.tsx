@@ -5,6 +5,7 @@ import { Button } from '../../../ui/Button';
 import { F } from './courseForm';
 import { FloorFields } from './FloorFields';
 import { MissionFields } from './MissionFields';
+import { Share } from './Share';
 import { SegmentFields } from './SegmentFields';
 import styles from './TableStation.module.css';
 
@@ -69,6 +70,7 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
         note="Inner walls that stop the robot and send back the distance sensor’s echo. The border is always there."
         one="Wall"
         segments={table.walls}
+        more={(index) => <Share of="walls" one="Wall" index={index} />}
         onChange={(walls) => onChange({ walls })}
       />
       <SegmentFields

@@ -1,0 +1,26 @@
+import type { RandomStream } from '../stats/random';
+import type { Table } from './table';
+
+interface Present {
+  share?: number | null | undefined;
+}
+
+/** Whether something may be there in one run and not in another. */
+export const isDrawn = ({ share = null }: Present): boolean => share !== null && share < 1;
+
+/** Whether all that is on a table always is. */
+export const isSettled = ({ walls, fields }: Table): boolean =>
+  ![...walls, ...fields].some(isDrawn);
+
+const keeping = (table: Table, isThere: (one: Present) => boolean): Table =>
+  isSettled(table)
+    ? table
+    : { ...table, walls: table.walls.filter(isThere), fields: table.fields.filter(isThere) };
+
+/** A table as it is as a rule: with what is there in half of the runs or more. */
+export const usualTable = (table: Table): Table =>
+  keeping(table, ({ share }) => (share ?? 1) >= 0.5);
+
+/** A table as it is in one run: each thing on it that is not always there is drawn. */
+export const drawnTable = (table: Table, random: RandomStream): Table =>
+  keeping(table, (one) => !isDrawn(one) || random.uniform() < (one.share ?? 1));
