@@ -1,10 +1,11 @@
 import { expose } from 'comlink';
 import { setDisplaySettings } from '../core/text/displaySettings';
+import { rareLists } from '../core/forecast/rareLists';
 import { sensitivitiesOf } from '../core/forecast/sensitivities';
 import { forecast } from '../core/forecast/summary';
 
 /** Forecasts are made here: the statistics are not with the simulator. */
-const forecaster = { speakAs: setDisplaySettings, forecast, sensitivitiesOf };
+const forecaster = { speakAs: setDisplaySettings, forecast, rareLists, sensitivitiesOf };
 
 export type ForecastWorker = typeof forecaster;
 

@@ -5,6 +5,7 @@ import { planRoute } from '../../src/core/course/plan';
 import { routeSchema, type Route } from '../../src/core/course/route';
 import { routeNeeds } from '../../src/core/course/wiring';
 import { prepare } from '../../src/core/forecast/prepare';
+import { rareLists } from '../../src/core/forecast/rareLists';
 import { routeCheck } from '../../src/core/forecast/routeCheck';
 import { simulateRun } from '../../src/core/forecast/run';
 import { simulateAll } from '../../src/core/forecast/simulateAll';
@@ -128,6 +129,17 @@ it('what is there in three runs of ten is decided on in three of ten, and planne
   const closed = decision?.lists[0]?.taken ?? 0;
   // Three standard deviations of a share of 0.3 in 400.
   expect(Math.abs(closed / 400 - 0.3)).toBeLessThan(3 * Math.sqrt((0.3 * 0.7) / 400));
+  // Led there, all of the runs take the rare list and end as those that came to it.
+  const rare = rareLists(
+    { ...simulation, table: { ...on, walls: [wallAt(3.5)] } },
+    all.runs.slice(0, 40),
+  );
+  expect(rare.map(({ number, runs, stopped }) => [number, runs, stopped])).toEqual([
+    ['1a', 50, 0],
+    ['1b', 50, 0],
+  ]);
+  const led = { ...simulation, ledBy: [{ number: '1', answer: 'then' }] };
+  expect(simulateRun(led, prepare(led), 3).end.xM).toBeCloseTo(0.8, 2);
   const backed = all.runs.filter(({ end }) => Math.abs(end.xM - 0.8) < 0.01);
   expect(backed).toHaveLength(closed);
 });

@@ -20,6 +20,8 @@ export interface Simulation {
   doubts?: readonly Doubt[];
   /** What the program does with its heading before each turn and drive; without it headings are counted on. */
   headings?: Headings;
+  /** The answers that its questions are given, whatever it finds, by the numbers of their steps; left out: none is. */
+  ledBy?: readonly { number: string; answer: string }[];
   /** So many times as much of some errors, by their names; as they are where it is left out. */
   times?: ErrorTimes;
 }

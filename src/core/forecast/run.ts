@@ -149,7 +149,7 @@ export function simulateRun(
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
     const said = afterTimeout(step, drive(machine, motion, onLoop));
-    const answer = asking?.answer();
+    const answer = asking && (ledTo(simulation, planned) ?? asking.answer());
     const givesUp = answer !== undefined && answer === choice?.givesUp;
     const isOver = machine.readings.timeS > MAX_RUN_S || givesUp;
     failure = said !== 'done' ? said : isOver ? 'time' : null;
@@ -182,6 +182,10 @@ export function simulateRun(
     answers,
   };
 }
+
+/** The answer that a run is led to at a question. */
+const ledTo = ({ ledBy }: Simulation, { number }: PlannedStep): string | undefined =>
+  ledBy?.find((one) => one.number === number)?.answer;
 
 const failedAt = (failed: PlannedStep | null) => ({
   failedStep: failed === null ? null : Number(failed.path[0]),

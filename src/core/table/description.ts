@@ -43,6 +43,7 @@ export const PRESENT = {
   share: number({
     label: 'there in',
     about: 'of the runs, each drawing anew; null, or left out: always',
+    hint: 'of the runs; empty: always',
     quantity: 'share',
     min: 0,
     max: 1,

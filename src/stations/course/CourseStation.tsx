@@ -214,7 +214,12 @@ function CourseEditor(props: Props) {
             </p>
           )}
           {forecast !== null && (
-            <ForecastPanel forecast={forecast} robotId={robot.id} waiting={calibrations.waiting} />
+            <ForecastPanel
+              forecast={forecast}
+              rare={state.first === null ? (state.result?.rare ?? []) : []}
+              robotId={robot.id}
+              waiting={calibrations.waiting}
+            />
           )}
           {!isList && (
             <RestsOnFold

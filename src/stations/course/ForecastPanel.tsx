@@ -1,5 +1,6 @@
 import { CALIBRATION_KINDS } from '../../core/calibration/registry';
 import { errorScale } from '../../core/text/lengths';
+import { rareSentence, type RareList } from '../../core/forecast/decisions';
 import type { Forecast } from '../../core/forecast/summary';
 import { clock, number, errorNumber } from '../../core/text/quantities';
 import { SOURCES } from '../../core/sources/sources';
@@ -11,13 +12,14 @@ const share = (value: number) => number(value * 100);
 
 interface Props {
   forecast: Forecast;
+  rare: readonly RareList[];
   robotId: string;
   /** Procedures that measured something which is not applied. */
   waiting: readonly WaitingFor[];
 }
 
 /** What the simulated runs say, mission by mission. */
-export function ForecastPanel({ forecast, robotId, waiting }: Props) {
+export function ForecastPanel({ forecast, rare, robotId, waiting }: Props) {
   const { end } = forecast;
   const first = SOURCES.find(({ name }) => name === forecast.measureFirst);
   const measured = CALIBRATION_KINDS.find(
@@ -77,6 +79,11 @@ export function ForecastPanel({ forecast, robotId, waiting }: Props) {
             .map(({ words, taken }) => `${words} in ${share(taken / asked)} of 100 times`)
             .join(', ')}
           .
+        </p>
+      ))}
+      {rare.map((one) => (
+        <p key={one.number} className={styles.first}>
+          {rareSentence(one)}
         </p>
       ))}
       {first !== undefined && (

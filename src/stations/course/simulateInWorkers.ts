@@ -3,6 +3,7 @@ import { displaySettings } from '../../core/text/displaySettings';
 import type { Simulation } from '../../core/forecast/prepare';
 import type { SimulatedRun } from '../../core/forecast/run';
 import type { Sensitivity } from '../../core/forecast/sensitivities';
+import type { RareList } from '../../core/forecast/decisions';
 import type { Forecast } from '../../core/forecast/summary';
 import type { ForecastWorker } from '../../workers/forecast.worker';
 import type { NumberedRun, SimulateWorker } from '../../workers/simulate.worker';
@@ -12,6 +13,8 @@ export interface SimulationResult {
   runs: SimulatedRun[];
   paths: Float32Array[];
   forecast: Forecast;
+  /** Lists that few of them came to. */
+  rare: RareList[];
 }
 
 export interface SimulationJob {
@@ -125,7 +128,8 @@ export function simulateInWorkers(
     await Promise.all(simulators.map(simulate));
     // One that was cancelled is nobody's any more.
     if (cancelled) return new Promise(() => undefined);
-    return { runs, paths, forecast: await forecastOf(runs, await askSensitivities()) };
+    const forecast = await forecastOf(runs, await askSensitivities());
+    return { runs, paths, forecast, rare: await forecaster.rareLists(simulation, runs) };
   };
   const result = Promise.race([whole(), fault]).catch((error: unknown) => {
     // After a fault new ones are started.

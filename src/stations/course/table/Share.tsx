@@ -2,6 +2,8 @@ import { PRESENT } from '../../../core/table/description';
 import { useRecordValue } from '../../../ui/fields/recordForm';
 import { ValueField } from '../../../ui/fields/ValueField';
 
+import styles from './TableStation.module.css';
+
 interface Props {
   of: 'walls' | 'fields';
   one: string;
@@ -12,12 +14,14 @@ interface Props {
 export function Share({ of, one, index }: Props) {
   const [value, set] = useRecordValue(`table.${of}.${index}.share`);
   return (
-    <ValueField
-      field={PRESENT.share}
-      label={`${one} ${index + 1} ${PRESENT.share.label}`}
-      value={typeof value === 'number' ? value : null}
-      onChange={set}
-      onClear={() => set(null)}
-    />
+    <div className={styles.share}>
+      <ValueField
+        field={PRESENT.share}
+        label={`${one} ${index + 1} ${PRESENT.share.label}`}
+        value={typeof value === 'number' ? value : null}
+        onChange={set}
+        onClear={() => set(null)}
+      />
+    </div>
   );
 }
