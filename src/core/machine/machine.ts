@@ -241,10 +241,12 @@ class SimulatedMachine implements Machine {
     let pushedM = 0;
     for (let part = 1; part <= parts; part += 1) {
       const untilS = (this.periodS * part) / parts;
-      const leftStepM = (left.rolledM(untilS) - leftM) * leftScale + leftSlipM;
-      const rightStepM = (right.rolledM(untilS) - rightM) * rightScale + rightSlipM;
-      leftM = left.rolledM(untilS);
-      rightM = right.rolledM(untilS);
+      const leftNowM = left.rolledM(untilS);
+      const rightNowM = right.rolledM(untilS);
+      const leftStepM = (leftNowM - leftM) * leftScale + leftSlipM;
+      const rightStepM = (rightNowM - rightM) * rightScale + rightSlipM;
+      leftM = leftNowM;
+      rightM = rightNowM;
       const turn = (rightStepM - leftStepM) * perTrack;
       pose.arc((leftStepM + rightStepM) / 2, turn / 2, turn);
       const { xM, yM } = pose;
