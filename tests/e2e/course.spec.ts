@@ -179,6 +179,13 @@ test('versions are compared line by line, and the card prints the steps', async 
     'Round by the barrel, version',
   );
   await expect(page.getByRole('table')).toContainText('Work the seed drawer');
+  // Two steps by themselves, from where the plan comes to them.
+  await page.getByLabel('First step').selectOption('2');
+  await page.getByLabel('Last step').selectOption('3');
+  await page.getByRole('button', { name: 'Show these alone' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('steps 2 to 3 alone');
+  await expect(page.getByRole('table').getByRole('row')).toHaveCount(3);
+  await expect(page.getByText('Place the robot with its axle 90 cm along')).toBeVisible();
 });
 
 test('one press tells what the forecast and the card rest on', async ({ corvat: page }) => {
