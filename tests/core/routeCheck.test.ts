@@ -77,4 +77,52 @@ describe('the check of a route', () => {
     expect(all).toHaveLength(1);
     expect(all[0]).toMatchObject({ number: '1.1', problem: 'no-such-sensor' });
   });
+
+  it('sees what the robot’s outline meets, and not where it passes or is meant to', () => {
+    const post = { x1M: 1.6, y1M: 1.1, x2M: 1.7, y2M: 1.1 };
+    const meets = (steps: object[], leftM: number, start = { xM: 1, yM: 1, headingRad: 0 }) => {
+      const on = { ...table, walls: [{ ...post, y1M: 1 + leftM, y2M: 1 + leftM }] };
+      const route = routeOf(
+        steps.map((step, i) => ({ id: `s${i}`, ...step })),
+        start,
+      );
+      const plan = planRoute(route, robot, on);
+      return routeCheck(plan, [], robot, on).map(
+        ({ problem, sentence }) => `${problem}: ${sentence}`,
+      );
+    };
+    const { halfWidthM, rearM } = robot.body;
+    expect(meets([drive(1)], halfWidthM + 0.005)).toEqual([]);
+    expect(meets([drive(1)], halfWidthM - 0.005).join()).toMatch(
+      /outline meets wall 1 of the table/,
+    );
+    // It comes by, and hits it with its tail as it turns.
+    const passes = halfWidthM + 0.005;
+    const spin = { kind: 'turn', mode: 'by', angleRad: -1.6, leadRad: 0 };
+    expect(meets([drive(0.6 + 0.05), spin], passes).join()).toMatch(/outline/);
+    // Backed against the border, as it is meant to; and turned there, as it cannot be.
+    const square = { kind: 'square-up', back: true, speedMPerS: 0.2, pressS: 2 };
+    const near = { xM: 0.2, yM: 1, headingRad: 0 };
+    expect(meets([square], 0.9, near)).toEqual([]);
+    expect(rearM).toBeLessThan(halfWidthM);
+    expect(meets([square, spin], 0.9, near).join()).toMatch(/outline meets the border/);
+  });
+
+  it('says that a sensor was never told its heading, and puts that before in one press', () => {
+    const keeps = { ...robot, build: { ...robot.build, startZeroesHeading: 'no' as const } };
+    const steps = [{ kind: 'mark', missionId: 'beam' }, drive(0.3)];
+    const [off, never] = found(steps, keeps);
+    expect(off?.problem).toBe('out-of-window');
+    expect(never).toMatchObject({ number: '2', problem: 'heading-never-set' });
+    const { before } = never?.mend ?? {};
+    expect(before).toMatchObject({ kind: 'set-heading', headingRad: 0 });
+    expect(found([before as object, drive(0.3)], keeps)).toEqual([]);
+    expect(found([drive(0.3)])).toEqual([]);
+  });
+
+  it('says that a motion would end where it begins', () => {
+    const dark = { reading: { unit: 'L1', channel: 'light' }, is: 'above', value: 0.01 };
+    expect(found([{ ...drive(0.3), until: dark }])).toMatchObject([{ problem: 'already-so' }]);
+    expect(found([{ ...drive(0.3), until: { ...dark, is: 'below' } }])).toEqual([]);
+  });
 });

@@ -1,12 +1,15 @@
 import { offsetFrom, alongAcross, isInWindow } from '../geometry/pose';
 import type { PlannedBranch } from '../course/branches';
 import type { PlannedStep } from '../course/plan';
+import { bodyRadius } from '../machine/contact';
+import { outlineMeets } from './outlineCheck';
 import { lineSpeed } from '../light/lineSpeed';
 import { COMMAND_WAYS } from '../program/commands';
 import type { Robot } from '../robot/robot';
 import { missionOfStep, type Step } from '../steps/descriptions';
 import type { StepPath } from '../steps/tree';
 import { PROBLEM_SENTENCES } from '../steps/problems';
+import { neededBy } from '../steps/neededBy';
 import { kindOfStep } from '../steps/registry';
 import { unitOrFirst } from '../steps/unitNamed';
 import { missionName } from '../table/missionName';
@@ -20,8 +23,15 @@ export interface CheckFinding {
   path: StepPath;
   problem: string;
   sentence: string;
-  /** What mends it in one press: the step as it would be then, or null where it is taken out. */
-  mend?: { words: string; step: Step | null };
+  /** What mends it in one press. */
+  mend?: Mend;
+}
+
+/** The step as it would be then, or null where it is taken out; and another one before it. */
+export interface Mend {
+  words: string;
+  step: Step | null;
+  before?: Step;
 }
 
 /** A line begins where so much of the spot lies on it: the middle, and a little hysteresis. */
@@ -121,7 +131,56 @@ const notTimed: Check = ({ step }, { robot }) => {
   ];
 };
 
-const CHECKS: readonly Check[] = [asPlanned, markedTwice, outOfWindow, lineTooFast, notTimed];
+/** Nothing stands where the robot comes by, unless it is meant to. */
+const outline: Check = (planned, { robot, table }) => {
+  const { step, problems, choice, isMeanwhile } = planned;
+  const isMeant = kindOfStep(step).meets === true || problems.includes('meets-wall');
+  if (isMeant || choice !== undefined || isMeanwhile === true) return [];
+  const met = outlineMeets(planned, robot, table);
+  if (met === null) return [];
+  const what = met === 'border' ? 'the border' : `wall ${met} of the table`;
+  return [
+    {
+      problem: 'outline-meets',
+      sentence: `Its outline meets ${what} on the way: it reaches ${errorLength(bodyRadius(robot.body))} about its axle.`,
+    },
+  ];
+};
+
+const isSet = ({ step }: PlannedStep, robot: Robot): boolean =>
+  kindOfStep(step).takesHeading?.(step, robot) !== undefined;
+
+/** A sensor that keeps its heading over the start of a program is told one before it is gone by. */
+const headingNeverSet: Check = (planned, { plan, robot }) => {
+  if (robot.build.startZeroesHeading !== 'no') return [];
+  const goesBy = (one: PlannedStep) =>
+    !isSet(one, robot) && neededBy(one.step).includes('heading sensor');
+  const first = plan.find((one) => isSet(one, robot) || goesBy(one));
+  if (first === undefined || first.step.id !== planned.step.id || !goesBy(first)) return [];
+  const { headingRad } = planned.from;
+  return [
+    {
+      problem: 'heading-never-set',
+      sentence:
+        'This program goes by the heading, and nobody has set it: starting it does not zero this sensor.',
+      mend: {
+        words: 'Set the heading before',
+        step: planned.step,
+        before: { id: `${planned.step.id}h`, kind: 'set-heading', headingRad },
+      },
+    },
+  ];
+};
+
+const CHECKS: readonly Check[] = [
+  asPlanned,
+  markedTwice,
+  outOfWindow,
+  lineTooFast,
+  notTimed,
+  outline,
+  headingNeverSet,
+];
 
 /** What is doubtful about a route before any run, step by step, each finding of a step once. */
 export function routeCheck(

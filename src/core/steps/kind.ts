@@ -148,6 +148,8 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   takesHeading?(step: S, robot: Robot): { shareLeft: number; sdRad: number; headingRad?: number };
   /** Of a step of which no controller knows how it moves: by how much, in the robot's own frame, and its scatter. */
   carries?(step: S): { by: Pose; sd: Pose; isGuess: boolean };
+  /** It is meant to run into something. */
+  meets?: true;
   /** A condition of it is its own affair: it is planned and made with it. */
   endsByItself?: true;
   /** Of a step that sees lines as it comes over them: how fast, by which light sensor, and the same at another speed. */

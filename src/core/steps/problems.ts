@@ -20,6 +20,8 @@ export const PROBLEM_SENTENCES = {
   'unknown-position':
     'No position of that name was measured of this arm: name one that was, or give an angle.',
   'nowhere-to-move': 'It is not said where the arm is to go: a position, an angle or a time.',
+  'already-so':
+    'This is so from where it begins: it would end at once. Ask for the other side, or drive a little before.',
   'never-ends': 'Nothing ends this here: it would go on until its time is over.',
   'nothing-to-touch': 'It meets nothing here: it would drive until its time is over.',
   'meets-wall': 'It runs into a wall on the way.',

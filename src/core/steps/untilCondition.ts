@@ -12,6 +12,10 @@ import type { Leave, PlannedMotion } from './leave';
 import { kindOfStep } from './registry';
 import { rehearsed } from './rehearsed';
 
+/** What moves less has not moved. */
+const STANDS_M = 0.002;
+const STANDS_RAD = 0.01;
+
 /** What may end a step besides its kind's own rule. */
 const untilOf = (step: MotionStep): Condition | undefined =>
   'until' in step && kindOfStep(step).endsByItself === undefined ? step.until : undefined;
@@ -48,6 +52,13 @@ export function planStep(step: MotionStep, from: Pose, robot: Robot, table: Tabl
     never: 'never-ends',
     planned,
   });
+  const moves = ({ distanceM, angleRad }: Motion) =>
+    Math.abs(distanceM) > STANDS_M || Math.abs(angleRad) > STANDS_RAD;
+  const isAtOnce = made.problems.length === 0 && moves(planned) && !moves(made);
   // Where nothing is read in time, it ends as it does without.
-  return { ...made, timeoutS: planned.timeoutS };
+  return {
+    ...made,
+    timeoutS: planned.timeoutS,
+    ...(isAtOnce && { problems: ['already-so'] }),
+  };
 }

@@ -4,7 +4,7 @@ import { ulid } from 'ulid';
 import { withPlacing } from '../../core/calibration/applyPlacing';
 import type { CalibrationOf } from '../../core/calibration/calibration';
 import { isMissionList } from '../../core/course/missionList';
-import { plannedDurationS, planRoute } from '../../core/course/plan';
+import { plannedDurationS } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
 import type { Step } from '../../core/steps/descriptions';
 import { turnsIn } from '../../core/course/turnsIn';
@@ -21,8 +21,6 @@ import { KeyHelp } from '../../ui/page/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/page/useKeys';
 import { useToast } from '../../ui/useToast';
-import { plannedBranches } from '../../core/course/branches';
-import { routeCheck } from '../../core/forecast/routeCheck';
 import { doubtsThatTouch } from '../../core/sources/sources';
 import { restsOn } from '../../core/sources/restsOn';
 import { RestsOnFold } from '../RestsOnFold';
@@ -35,11 +33,12 @@ import styles from './CourseStation.module.css';
 import {
   duplicateStep,
   insertStep,
+  mendStep,
   moveStep,
   nextPlace,
+  type Place,
   removeStep,
   replaceStep,
-  type Place,
 } from './steps/editRoute';
 import { ForecastPanel } from './ForecastPanel';
 import { editOf, sameRoute } from './history';
@@ -52,6 +51,7 @@ import { StartSentence } from './StartSentence';
 import { StepList } from './steps/StepList';
 import { useDraft } from './useDraft';
 import { SIMULATED_RUNS, useSimulation, useStartAfterChange } from './useSimulation';
+import { usePlan } from './usePlan';
 import { useUndoKeys } from './useUndoKeys';
 import { VersionsDialog } from './VersionsDialog';
 
@@ -95,15 +95,7 @@ function CourseEditor(props: Props) {
   const { history, dispatch, changed, others, drop } = useDraft(record.id, saved);
   const route = history.present;
   const { table } = course;
-  const plan = useMemo(() => planRoute(route, robot.robot, table), [route, robot, table]);
-  const branches = useMemo(
-    () => plannedBranches(route, robot.robot, table, plan),
-    [route, robot, table, plan],
-  );
-  const check = useMemo(
-    () => routeCheck(plan, branches, robot.robot, table),
-    [plan, branches, robot, table],
-  );
+  const { plan, branches, check } = usePlan(route, robot.robot, table);
   const [selected, setSelected] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'save' | 'versions' | 'keys' | null>(null);
   const [toast, tell] = useToast();
@@ -248,6 +240,10 @@ function CourseEditor(props: Props) {
             onChange={(step) => edit(replaceStep(route, step), `step ${step.id}`)}
             onMove={move}
             onMoveBy={(id, by) => move(id, nextPlace(route.steps, id, by))}
+            onMend={(id, mend) => {
+              edit(mendStep(route, id, mend), 'mend');
+              if (mend.step === null) setSelected(null);
+            }}
             onDuplicate={(id) => edit(duplicateStep(route, id, ulid), 'duplicate')}
             onRemove={(id) => {
               edit(removeStep(route, id), 'remove');

@@ -81,6 +81,7 @@ export const squareUp: StepKind<SquareUpStep> = {
     return settled(press({ speedMPerS: signed, durationS: durationS - SETTLE_S }, robot));
   },
   drives: true,
+  meets: true,
   takesHeading: (step, robot) => ({
     shareLeft: shareLeft(step, robot),
     sdRad: robot.measured.squaring?.headingSdRad ?? 0,

@@ -53,6 +53,7 @@ export const touch: StepKind<TouchStep> = {
       timeoutS: step.timeoutS,
     }),
   control: controlTouch,
+  meets: true,
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
   inProgram: {

@@ -16,7 +16,7 @@ import {
 } from '@dnd-kit/sortable';
 import type { PlannedBranch } from '../../../core/course/branches';
 import type { PlannedStep } from '../../../core/course/plan';
-import type { CheckFinding } from '../../../core/forecast/routeCheck';
+import type { CheckFinding, Mend } from '../../../core/forecast/routeCheck';
 import type { Mission } from '../../../core/table/table';
 import type { Robot } from '../../../core/robot/robot';
 import {
@@ -57,6 +57,7 @@ interface Props {
   onMoveBy(id: string, by: -1 | 1): void;
   onDuplicate(id: string): void;
   onRemove(id: string): void;
+  onMend(id: string, mend: Mend): void;
 }
 
 type ListProps = Omit<Props, 'onMove'> & { place?: ListPlace; words?: string };
@@ -114,7 +115,7 @@ function MotionRow(row: RowProps<MotionStep>) {
           : `${arrival(made)}, if it is come to`
       }
       problems={check.filter(({ number: of }) => of === at)}
-      onMend={(mended) => (mended === null ? row.onRemove(step.id) : onChange(mended))}
+      onMend={(mend) => row.onMend(step.id, mend)}
       {...(!showsUnset && leavesOut(step, planned) && { onMore: () => setShowsUnset(true) })}
     >
       <StepSentence
@@ -147,7 +148,7 @@ function OwnerRow(row: RowProps<OwnerStep>) {
       number={at}
       foot={made.length === 0 ? '' : `${number(allS, 1)} s in all`}
       problems={check.filter(({ number: of }) => of === at)}
-      onMend={(mended) => (mended === null ? row.onRemove(step.id) : onChange(mended))}
+      onMend={(mend) => row.onMend(step.id, mend)}
       inner={lists.map((branch) => (
         <Fragment key={nameOf(branch)}>
           {branch.words !== '' && (

@@ -2,8 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Copy, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { CheckFinding } from '../../../core/forecast/routeCheck';
-import type { Step } from '../../../core/steps/descriptions';
+import type { CheckFinding, Mend } from '../../../core/forecast/routeCheck';
 import { Button } from '../../../ui/Button';
 import { classes } from '../../../ui/classes';
 import styles from './StepList.module.css';
@@ -15,8 +14,8 @@ interface Props {
   /** Under the sentence: where it ends, how long it takes. */
   foot: string;
   problems: readonly CheckFinding[];
-  /** Mends one of them: the step as it is then; null: it is taken out. */
-  onMend?(step: Step | null): void;
+  /** Mends one of them. */
+  onMend?(mend: Mend): void;
   /** The sentence, and what belongs to it. */
   children: ReactNode;
   /** The steps that it owns. */
@@ -93,7 +92,7 @@ export function StepRow(row: Props) {
           <small key={sentence} className={styles.problem}>
             {sentence}{' '}
             {mend !== undefined && row.onMend !== undefined && (
-              <Button look="bare" onClick={() => row.onMend?.(mend.step)}>
+              <Button look="bare" onClick={() => row.onMend?.(mend)}>
                 {mend.words}
               </Button>
             )}

@@ -169,3 +169,14 @@ export function duplicateStep(route: Route, id: string, newId: () => string): Ro
   if (step === null || place === null || isSingle(route.steps, place)) return route;
   return insertStep(route, { ...place, index: place.index + 1 }, renewed(step, newId));
 }
+
+/** The route with a step mended: changed or taken out, and perhaps another put before it. */
+export function mendStep(
+  route: Route,
+  id: string,
+  { step, before }: { step: Step | null; before?: Step },
+): Route {
+  const place = placeOf(route.steps, id);
+  const mended = step === null ? removeStep(route, id) : replaceStep(route, step);
+  return before === undefined || place === null ? mended : insertStep(mended, place, before);
+}
