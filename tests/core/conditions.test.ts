@@ -178,3 +178,31 @@ describe('a motion that a condition ends', () => {
     expect(compareRoutes(before, after, [])[0]?.after).toContain('40 %');
   });
 });
+
+it.each([
+  { kind: 'touch', sensor: 'stall', speedMPerS: 0.2 },
+  { kind: 'square-up', back: false, speedMPerS: 0.2, pressS: 1 },
+  { kind: 'to-line', count: 3, speedMPerS: 0.2 },
+  { kind: 'square-on-line', speedMPerS: 0.2 },
+  { kind: 'straight', distanceM: 2, speedMPerS: 0.2 },
+])('a condition ends $kind, too, where the plan has it', (step) => {
+  const looking = ['L', 'R'].reduce(
+    (one, label, i) =>
+      withDevice(one, {
+        kind: 'light sensor',
+        label,
+        place: { aheadM: 0.05, leftM: i ? -0.04 : 0.04 },
+      }),
+    idealRobot,
+  );
+  const until = { reading: 'time', is: 'above', value: 1.5, confirmations: 1 };
+  const route = routeOf([{ id: 's', ...step, until }]);
+  const [planned] = planRoute(route, looking, bareTable);
+  // Ahead at 20 cm/s for 1.5 s, from standing.
+  expect(planned?.to.xM).toBeGreaterThan(1.24);
+  expect(planned?.to.xM).toBeLessThan(1.31);
+  const simulation = { robot: looking, table: bareTable, route, seed: 1 };
+  const { end } = simulateRun(simulation, prepare(simulation), 0);
+  expect(end.failure).toBeNull();
+  expect(end.xM).toBeCloseTo(planned?.to.xM ?? 0, 3);
+});

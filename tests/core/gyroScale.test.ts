@@ -4,14 +4,13 @@ import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { headingScaleOf, leadFor } from '../../src/core/calibrationValues/turnStop';
 import { withTurnCalibration } from '../../src/core/calibration/applyTurns';
 import { planText, turnsStandText } from '../../src/core/calibration/planText';
-import type { Table } from '../../src/core/table/table';
 import { doubtsOf } from '../../src/core/sources/sources';
 import { headingOf } from '../../src/core/devices/ofRobot';
 import { turnModel } from '../../src/core/turns/turnModel';
 import { studyTurns } from '../../src/core/turns/turnStudy';
 import type { TurnTrial } from '../../src/core/turns/trial';
 import { generator, normal } from '../support/eulerRobot';
-import { deg, idealRobot, routeOf } from './support';
+import { bareTable, deg, idealRobot, routeOf } from './support';
 
 interface Made {
   scale: number;
@@ -114,13 +113,12 @@ describe('the heading sensor’s own scale', () => {
   });
 
   it('of turns about one wheel, or at another rate, says nothing of the turns of a route', () => {
-    const table = { widthM: 2, heightM: 1, walls: [], missions: [] } as unknown as Table;
     const route = routeOf([
       { kind: 'turn', angleRad: deg(90), rateRadPerS: deg(90) },
       { kind: 'turn', angleRad: 0, rateRadPerS: deg(40) },
     ]);
     const spins = calibrationFromTurns(turnModel(trialsOf({ scale: 0 }), 0, [deg(90)]));
-    const known = withTurnCalibration(route, idealRobot, table, spins, 'c');
+    const known = withTurnCalibration(route, idealRobot, bareTable, spins, 'c');
     expect(known).toMatchObject({ known: 1, unknown: 1 });
     expect(turnsStandText(known, 'the calibration of today', false)).toMatch(
       /^The calibration of today would change 1 turn\. 1 turn at a rate that nobody tried/,

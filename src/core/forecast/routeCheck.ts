@@ -8,7 +8,7 @@ import { COMMAND_WAYS } from '../program/commands';
 import type { Robot } from '../robot/robot';
 import { missionOfStep, type Step } from '../steps/descriptions';
 import type { StepPath } from '../steps/tree';
-import { PROBLEM_SENTENCES } from '../steps/problems';
+import { PROBLEM_SENTENCES, type PlanProblem } from '../steps/problems';
 import { neededBy } from '../steps/neededBy';
 import { kindOfStep } from '../steps/registry';
 import { unitOrFirst } from '../steps/unitNamed';
@@ -131,10 +131,13 @@ const notTimed: Check = ({ step }, { robot }) => {
   ];
 };
 
+/** It is said already that it runs into something. */
+const SAID: readonly PlanProblem[] = ['meets-wall', 'off-table'];
+
 /** Nothing stands where the robot comes by, unless it is meant to. */
 const outline: Check = (planned, { robot, table }) => {
   const { step, problems, choice, isMeanwhile } = planned;
-  const isMeant = kindOfStep(step).meets === true || problems.includes('meets-wall');
+  const isMeant = kindOfStep(step).meets === true || problems.some((one) => SAID.includes(one));
   if (isMeant || choice !== undefined || isMeanwhile === true) return [];
   const met = outlineMeets(planned, robot, table);
   if (met === null) return [];

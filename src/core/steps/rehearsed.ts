@@ -9,7 +9,7 @@ import type { PlanProblem } from './problems';
 import { linesThrough } from './trail';
 
 /** After so long a motion that nothing has ended never ends. */
-const LONGEST_S = 60;
+export const LONGEST_S = 60;
 
 /** What a motion is told that is made by itself, from a place where its heading reads 0. */
 const legFrom = (from: Pose, planned: Motion): Leg => ({

@@ -10,7 +10,7 @@ import type { MotionStep } from './descriptions';
 import type { Leg, Motion } from './kind';
 import type { Leave, PlannedMotion } from './leave';
 import { kindOfStep } from './registry';
-import { rehearsed } from './rehearsed';
+import { LONGEST_S, rehearsed } from './rehearsed';
 
 /** What moves less has not moved. */
 const STANDS_M = 0.002;
@@ -46,8 +46,12 @@ export function leavesOf(
 
 /** The plan of a step: that of its kind; where a condition may end it, as the exact robot makes it. */
 export function planStep(step: MotionStep, from: Pose, robot: Robot, table: Table): Motion {
-  const planned = kindOfStep(step).plan(step, from, robot, table);
-  if (untilOf(step) === undefined) return planned;
+  const byItself = kindOfStep(step).plan(step, from, robot, table);
+  if (untilOf(step) === undefined) return byItself;
+  // What never ends by itself is given the time that the condition takes.
+  const isSet = 'timeoutS' in step && step.timeoutS !== undefined;
+  const isOpen = byItself.problems.length > 0 && !isSet;
+  const planned = isOpen ? { ...byItself, timeoutS: LONGEST_S } : byItself;
   const made = rehearsed((leg, exact) => controlStep(step, leg, exact), from, robot, table, {
     never: 'never-ends',
     planned,
@@ -58,7 +62,7 @@ export function planStep(step: MotionStep, from: Pose, robot: Robot, table: Tabl
   // Where nothing is read in time, it ends as it does without.
   return {
     ...made,
-    timeoutS: planned.timeoutS,
+    timeoutS: isOpen ? made.timeoutS : planned.timeoutS,
     ...(isAtOnce && { problems: ['already-so'] }),
   };
 }

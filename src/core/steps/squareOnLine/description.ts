@@ -1,6 +1,6 @@
 import { description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { DARKER, speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
+import { DARKER, speed, ON_TIMEOUT, TIMEOUT, unitOf, UNTIL } from '../sharedFields';
 
 /** Each side drives until its own light sensor is on the line; then, if told, back a little and on again. */
 export const SQUARE_ON_LINE = description({
@@ -20,6 +20,7 @@ export const SQUARE_ON_LINE = description({
       min: 0.01,
       max: 5,
     }),
+    until: UNTIL,
     timeoutS: TIMEOUT,
     onTimeout: ON_TIMEOUT,
   },
@@ -30,6 +31,7 @@ export const SQUARE_ON_LINE = description({
     ...say`, at ${'speedMPerS'}`,
     { ifSet: 'secondMPerS', phrase: say`, then once more at ${'secondMPerS'}` },
     ...say`, and take the heading for the planned one`,
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
     { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],

@@ -1,6 +1,6 @@
 import { description, flag, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { ON_TIMEOUT, speed, TIMEOUT } from '../sharedFields';
+import { ON_TIMEOUT, speed, TIMEOUT, UNTIL } from '../sharedFields';
 
 /** Press against the border, and take the heading for the wall's. */
 export const SQUARE_UP = description({
@@ -24,9 +24,10 @@ export const SQUARE_UP = description({
       default: 1,
     }),
   },
-  optional: { timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
+  optional: { until: UNTIL, timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
   phrase: () => [
     ...say`Drive ${'back'} against the border at ${'speedMPerS'}, press for ${'pressS'}, and take the heading for the wall’s`,
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
     { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],

@@ -1,6 +1,15 @@
 import { choice, description, number, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { DARKER, BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, unitOf } from '../sharedFields';
+import {
+  DARKER,
+  BACK,
+  HEADING_GAIN,
+  speed,
+  ON_TIMEOUT,
+  TIMEOUT,
+  unitOf,
+  UNTIL,
+} from '../sharedFields';
 
 /** Drive until a light sensor has come to, or over, so many lines; fails at the time-out. */
 export const TO_LINE = description({
@@ -28,6 +37,7 @@ export const TO_LINE = description({
   },
   optional: {
     sensor: unitOf('light sensor', 'Light sensor'),
+    until: UNTIL,
     timeoutS: TIMEOUT,
     onTimeout: ON_TIMEOUT,
   },
@@ -35,6 +45,7 @@ export const TO_LINE = description({
     ...say`Drive ${'back'} until the light sensor`,
     { ifSet: 'sensor', phrase: say` ${'sensor'}` },
     ...say` ${'on'} line ${'count'}, ${'darker'} than the floor, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
     { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],

@@ -1,6 +1,6 @@
 import { description, reference, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
-import { BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT } from '../sharedFields';
+import { BACK, HEADING_GAIN, speed, ON_TIMEOUT, TIMEOUT, UNTIL } from '../sharedFields';
 
 /** In place of a sensor: the wheels no longer turn. */
 export const STALL = 'stall';
@@ -21,9 +21,10 @@ export const TOUCH = description({
     speedMPerS: speed(0.1),
     gainMPerSPerRad: HEADING_GAIN,
   },
-  optional: { timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
+  optional: { until: UNTIL, timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
   phrase: () => [
     ...say`Drive ${'back'} until touch, felt by ${'sensor'}, at ${'speedMPerS'} with gain ${'gainMPerSPerRad'}`,
+    { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
     { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },
   ],
