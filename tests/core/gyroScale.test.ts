@@ -125,7 +125,7 @@ describe('the heading sensor’s own scale', () => {
     );
     const pivots = trialsOf({ scale: 0 }).map((trial) => ({ ...trial, kind: 'pivot' as const }));
     const value = calibrationFromTurns(turnModel(pivots, 0, [deg(90)]));
-    const none = withTurnCalibration(route, idealRobot, table, value, 'c');
+    const none = withTurnCalibration(route, idealRobot, bareTable, value, 'c');
     expect(turnsStandText(none, 'the calibration of today', true)).toMatch(
       /^No turn of this route/,
     );
