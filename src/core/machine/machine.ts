@@ -234,8 +234,6 @@ class SimulatedMachine implements Machine {
     const { pose, left, right, slip, leftScale, rightScale, perTrack } = this;
     const parts = Math.max(1, Math.round(this.periodS / CONTACT_STEP_S));
     slip.draw(left.wholeM, right.wholeM);
-    const leftSlipM = slip.leftM / parts;
-    const rightSlipM = slip.rightM / parts;
     let leftM = 0;
     let rightM = 0;
     let pushedM = 0;
@@ -243,8 +241,8 @@ class SimulatedMachine implements Machine {
       const untilS = (this.periodS * part) / parts;
       const leftNowM = left.rolledM(untilS);
       const rightNowM = right.rolledM(untilS);
-      const leftStepM = (leftNowM - leftM) * leftScale + leftSlipM;
-      const rightStepM = (rightNowM - rightM) * rightScale + rightSlipM;
+      const leftStepM = (leftNowM - leftM) * leftScale + slip.leftM / parts;
+      const rightStepM = (rightNowM - rightM) * rightScale + slip.rightM / parts;
       leftM = leftNowM;
       rightM = rightNowM;
       const turn = (rightStepM - leftStepM) * perTrack;
