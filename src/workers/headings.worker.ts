@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
 import { setDisplaySettings } from '../core/text/displaySettings';
-import { headingsOnRoute } from '../core/forecast/headingsOnRoute';
+import { headingsTold } from '../core/forecast/headingsOnRoute';
 
 /** Whether to zero the heading before each turn, tried on a route. */
-const headings = { speakAs: setDisplaySettings, onRoute: headingsOnRoute };
+const headings = { speakAs: setDisplaySettings, onRoute: headingsTold };
 
 export type HeadingsWorker = typeof headings;
 

@@ -2,6 +2,7 @@ import type { Route } from '../course/route';
 import { turnsIn } from '../course/turnsIn';
 import { prepare, type Headings, type Simulation } from './prepare';
 import { simulateRun } from './run';
+import { HEADING_RUNS } from './luck';
 import { forecast, type Forecast } from './summary';
 import { counted, errorLength, number } from '../text/quantities';
 import { withScatter } from '../turns/zeroing';
@@ -13,9 +14,6 @@ export interface HeadingsWay {
 }
 
 export const HEADING_WAYS: readonly Headings[] = ['counted on', 'zeroed each time'];
-
-/** So many runs a way show a difference of about 15 in 100; both ways are made with the same luck. */
-export const HEADING_RUNS = 160;
 
 /** Both ways on one route and one robot, with the same luck. */
 export const headingsOnRoute = (simulation: Omit<Simulation, 'headings'>): HeadingsWay[] =>
@@ -65,4 +63,18 @@ export function headingsSentence(ways: readonly HeadingsWay[], route: Route): st
         ? 'On this route count headings on'
         : 'On this route zeroing does better: what is off in single turns happens to cancel out';
   return `${advice}. ${both}`;
+}
+
+/** Both ways, and what is said of them. */
+export interface HeadingsTold {
+  ways: HeadingsWay[];
+  sentence: string;
+  /** Of each way: how wrong the robot faces at the end. */
+  faces: string[];
+}
+
+export function headingsTold(simulation: Omit<Simulation, 'headings'>): HeadingsTold {
+  const ways = headingsOnRoute(simulation);
+  const sentence = headingsSentence(ways, simulation.route);
+  return { ways, sentence, faces: ways.map(({ forecast: found }) => facesAtEnd(found)) };
 }

@@ -29,9 +29,6 @@ export interface Simulation {
 /** Counted on from the start, or set to 0 each time: then what is left over of the motions before is forgotten. */
 export type Headings = 'counted on' | 'zeroed each time';
 
-/** The luck that every forecast is made with: two screens that ask the same question say the same. */
-export const FORECAST_SEED = 20_261;
-
 /** With doubts, so many runs one after the other are of the same sampled robot. */
 export const RUNS_PER_ROBOT = 4;
 

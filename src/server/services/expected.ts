@@ -1,6 +1,7 @@
 import type { CalibrationValue } from '../../core/calibration/calibration';
 import { calibrationOf } from '../../core/calibration/find';
-import { FORECAST_SEED, type Simulation } from '../../core/forecast/prepare';
+import type { Simulation } from '../../core/forecast/prepare';
+import { FORECAST_SEED } from '../../core/forecast/luck';
 import { doubtsOf } from '../../core/sources/sources';
 import type { TeamDatabase } from '../database';
 import { calibrationsOf } from '../stores/calibrations';

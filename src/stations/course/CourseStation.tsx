@@ -1,4 +1,4 @@
-import { FORECAST_SEED } from '../../core/forecast/prepare';
+import { FORECAST_SEED } from '../../core/forecast/luck';
 import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { withPlacing } from '../../core/calibration/applyPlacing';

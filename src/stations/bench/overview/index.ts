@@ -1,7 +1,8 @@
 import { allHeld } from '../../../formats/holding';
 import { isMissionList } from '../../../core/course/missionList';
 import { doubtsOf } from '../../../core/sources/sources';
-import { FORECAST_SEED, type Simulation } from '../../../core/forecast/prepare';
+import type { Simulation } from '../../../core/forecast/prepare';
+import { FORECAST_SEED } from '../../../core/forecast/luck';
 import type { BenchFacts, BenchPage, Procedure } from '../procedure';
 import type { OverviewLine } from './line';
 import { waitingNow, waitingOf } from '../waiting';

@@ -1,16 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { TurnsCalibration } from '../../../core/calibrationValues/turns';
 import type { Robot } from '../../../core/robot/robot';
-import { FORECAST_SEED } from '../../../core/forecast/prepare';
 import type { Doubt } from '../../../core/sources/source';
 import { errorLength, percent } from '../../../core/text/quantities';
-import { turnsIn } from '../../../core/course/turnsIn';
-import {
-  facesAtEnd,
-  HEADING_RUNS,
-  headingsSentence,
-  type HeadingsWay,
-} from '../../../core/forecast/headingsOnRoute';
+import type { HeadingsTold } from '../../../core/forecast/headingsOnRoute';
+import { FORECAST_SEED, HEADING_RUNS } from '../../../core/forecast/luck';
 import type { RobotRoute } from '../../../formats/robotRoute';
 import { Button } from '../../../ui/Button';
 import { Notice } from '../../../ui/Notice';
@@ -29,24 +23,23 @@ interface Props {
   fitted: Robot;
   doubts: readonly Doubt[];
   turns: TurnsCalibration | null;
+  /** Those of its routes that turn. */
   routes: readonly RobotRoute[];
 }
 
-interface Found {
+interface Found extends HeadingsTold {
   routeId: string;
-  ways: HeadingsWay[];
 }
 
 /** Zeroing against counting on over a route of this robot, in the simulator. */
 export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
-  const turning = routes.filter((route) => turnsIn(route.version.route) > 0);
-  const [routeId, setRouteId] = useState(turning[0]?.routeId ?? '');
+  const [routeId, setRouteId] = useState(routes[0]?.routeId ?? '');
   const [found, setFound] = useState<Found | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [running, setRunning] = useState(false);
-  const job = useRef<WorkerJob<HeadingsWay[]> | null>(null);
+  const job = useRef<WorkerJob<HeadingsTold> | null>(null);
   useEffect(() => () => job.current?.cancel(), []);
-  const chosen = turning.find((route) => route.routeId === routeId);
+  const chosen = routes.find((route) => route.routeId === routeId);
   if (chosen === undefined) {
     return (
       <p className="faint">No route of this robot turns yet: save one, and try both on it here.</p>
@@ -63,25 +56,25 @@ export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
     const { version, table } = chosen;
     const { route } = version;
     const simulation = { robot: fitted, table, route, turns, doubts, seed: FORECAST_SEED };
-    const mine = inWorker<HeadingsWorker, HeadingsWay[]>(newWorker, ({ onRoute }) =>
+    const mine = inWorker<HeadingsWorker, HeadingsTold>(newWorker, ({ onRoute }) =>
       onRoute(simulation),
     );
     job.current = mine;
     try {
-      setFound({ routeId: chosen.routeId, ways: await mine.result });
+      setFound({ routeId: chosen.routeId, ...(await mine.result) });
     } catch (error) {
       setProblem(sentenceOf(error));
     }
     setRunning(false);
   };
-  const shown = found?.routeId === routeId ? found.ways : null;
+  const shown = found?.routeId === routeId ? found : null;
   return (
     <div className={styles.work}>
       <div className={styles.fields}>
         <Select
           label="On a route"
           value={routeId}
-          options={turning.map(({ routeId: id, name }) => ({ value: id, label: name }))}
+          options={routes.map(({ routeId: id, name }) => ({ value: id, label: name }))}
           onChange={(id) => {
             stop();
             setRouteId(id);
@@ -97,10 +90,10 @@ export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
       {problem !== null && <Notice tone="fault">{problem}</Notice>}
       {shown !== null && (
         <>
-          <p data-testid="headings-on-route">{headingsSentence(shown, chosen.version.route)}</p>
+          <p data-testid="headings-on-route">{shown.sentence}</p>
           <Table
             label={`${chosen.name}, version ${chosen.version.number}, simulated both ways`}
-            rows={shown}
+            rows={shown.ways.map((way, i) => ({ ...way, faces: shown.faces[i] ?? '' }))}
             keyOf={({ headings }) => headings}
             columns={[
               { title: 'Headings', head: true, cell: ({ headings }) => headings },
@@ -117,7 +110,7 @@ export function HeadingsOnRoute({ fitted, doubts, turns, routes }: Props) {
               {
                 title: 'Faces wrong at the end',
                 number: true,
-                cell: ({ forecast }) => facesAtEnd(forecast),
+                cell: ({ faces }) => faces,
               },
             ]}
           />

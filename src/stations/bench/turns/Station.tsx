@@ -51,6 +51,8 @@ interface Props extends BenchProps {
   /** All lists of turn trials of this robot. */
   lists: TrialListEntry[];
   routes: RobotRoute[];
+  /** Those of them that turn, by their ids. */
+  turning: string[];
 }
 
 const REASONS = [
@@ -99,7 +101,8 @@ function Why({ study, children }: { study: TurnStudy; children: ReactNode }) {
 }
 
 /** Turn trials: how far do turns go too far, why, and what to tell the program instead? */
-export default function Station({ robot, trials: loaded, lists, routes, fitted, doubts }: Props) {
+export default function Station(props: Props) {
+  const { robot, trials: loaded, lists, routes, turning, fitted, doubts } = props;
   const told = useMemo(() => ({ ...robot.robot, program: fitted.program }), [robot, fitted]);
   const kept = useTrials(loaded);
   const { record, setConditions, add, replace } = kept;
@@ -202,7 +205,11 @@ export default function Station({ robot, trials: loaded, lists, routes, fitted, 
         study !== null &&
         value !== null && (
           <Why study={study}>
-            <HeadingsOnRoute {...{ fitted, doubts, routes }} turns={value} />
+            <HeadingsOnRoute
+              {...{ fitted, doubts }}
+              routes={routes.filter(({ routeId }) => turning.includes(routeId))}
+              turns={value}
+            />
           </Why>
         )
       }

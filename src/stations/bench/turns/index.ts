@@ -1,3 +1,4 @@
+import { turnsIn } from '../../../core/course/turnsIn';
 import { allHeld } from '../../../formats/holding';
 import { measuredTurns, studied, turnsValue } from './studied';
 import { foundInList } from '../waiting';
@@ -41,6 +42,9 @@ export const turns: Procedure = {
       trials,
       lists,
       routes,
+      turning: routes
+        .filter(({ version }) => turnsIn(version.route) > 0)
+        .map(({ routeId }) => routeId),
       fitted: facts.fitted(values).robot,
       doubts: doubtsOf(values),
     };
