@@ -186,7 +186,9 @@ test('versions are compared line by line, and the card prints the steps', async 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('steps 2 to 3 alone');
   await expect(page.getByRole('table').getByRole('row')).toHaveCount(3);
   // Where the drive before them ends, as it was saved last.
-  await expect(page.getByText(/Place the robot with its axle (?!20)\d+ cm along the home edge and 22 cm/)).toBeVisible();
+  await expect(
+    page.getByText(/Place the robot with its axle (?!20)\d+ cm along the home edge and 22 cm/),
+  ).toBeVisible();
 });
 
 test('one press tells what the forecast and the card rest on', async ({ corvat: page }) => {
