@@ -99,6 +99,18 @@ describe('what is done meanwhile', () => {
     ]);
   });
 
+  it('is planned and checked where it stands in a list that is passed by, too', () => {
+    const volts = { reading: 'volts', is: 'below', value: 1 };
+    const within = passing({ up: [{ id: 'u', kind: 'attachment', position: 'up' }] });
+    const route = routeOf([{ id: 'x', kind: 'decide', if: volts, usual: 'else', then: [within] }]);
+    const plan = planRoute(route, robot, table);
+    const branches = plannedBranches(route, robot, table, plan);
+    expect(branches.map(({ path }) => path)).toContainEqual([0, 'then', 0, 'up']);
+    expect(routeCheck(plan, branches, robot, table)).toContainEqual(
+      expect.objectContaining({ number: '1a.1b.1', problem: 'unknown-position' }),
+    );
+  });
+
   it('fails by a sensor that is not there', () => {
     const route = routeOf([passing()]);
     const simulation = { robot: withoutDevices(robot, 'distance sensor'), table, route, seed: 1 };

@@ -1,6 +1,6 @@
 import type { Robot } from '../robot/robot';
 import { planStep } from '../steps/untilCondition';
-import type { StepPath } from '../steps/tree';
+import { numbered, type StepPath } from '../steps/tree';
 import type { Table } from '../table/table';
 import { planRoute, type PlannedStep } from './plan';
 import type { Route } from './route';
@@ -23,27 +23,32 @@ const decidedBy = (way: readonly PlannedStep[], place: number): PlannedStep[] =>
   return end < 0 ? after : after.slice(0, end);
 };
 
-/** What is made while a motion is: planned from where that begins. */
-function reactions(way: readonly PlannedStep[], robot: Robot, table: Table): PlannedBranch[] {
-  const first = way.filter(
-    ({ number, reaction }, i) =>
-      reaction !== undefined && way.findIndex((one) => one.number === number) === i,
-  );
-  return first.flatMap(({ reaction, path, within, from, number }) =>
-    (['up', 'down'] as const).map((name, list) => {
-      const owner = path.slice(0, -1);
-      const steps = (reaction?.[name] ?? []).map((step, i) => ({
-        step,
-        number: `${number.slice(0, number.lastIndexOf('.') - 1)}${'bc'.charAt(list)}.${i + 1}`,
-        path: [...owner, name, i],
-        within,
-        from,
-        isMeanwhile: true as const,
-        ...planStep(step, from, robot, table),
-      }));
-      return { path: [...owner, name], steps, way: [...way] };
-    }),
-  );
+/** What is made while a motion is, on any of the ways: planned from where that motion begins first. */
+function reactions(
+  { steps: all }: Route,
+  robot: Robot,
+  table: Table,
+  ways: readonly (readonly PlannedStep[])[],
+): PlannedBranch[] {
+  const standing = new Map(numbered(all).map((one) => [one.step.id, one]));
+  const found = new Map<string, PlannedBranch>();
+  for (const way of ways) {
+    for (const { reaction, path, from } of way) {
+      for (const list of reaction === undefined ? [] : (['up', 'down'] as const)) {
+        const at = [...path.slice(0, -1), list];
+        if (found.has(at.join('/'))) continue;
+        const steps = (reaction?.[list] ?? []).flatMap((step) => {
+          const one = standing.get(step.id);
+          const made = { step, from, isMeanwhile: true as const };
+          return one === undefined
+            ? []
+            : [{ ...one, ...made, ...planStep(step, from, robot, table) }];
+        });
+        found.set(at.join('/'), { path: at, steps, way: [...way] });
+      }
+    }
+  }
+  return [...found.values()];
 }
 
 /** Each list that the usual plan of a route passes by, planned from where it is come to first. */
@@ -74,5 +79,5 @@ export function plannedBranches(
       answers.push(answer);
     }
   }
-  return [...found.values(), ...reactions(usual, robot, table)];
+  return [...found.values(), ...reactions(route, robot, table, ways)];
 }
