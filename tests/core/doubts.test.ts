@@ -11,8 +11,9 @@ import { forecastSentence } from '../../src/core/forecast/sentence';
 import { forecast } from '../../src/core/forecast/summary';
 import type { Doubt } from '../../src/core/sources/source';
 import { doubtsOf, sampledRobot, robotOffBy, SOURCES } from '../../src/core/sources/sources';
-import { sampleSd } from '../../src/core/stats/moments';
+import { mean, sampleSd } from '../../src/core/stats/moments';
 import { SERIES, pipit, ROUTE_VERSIONS, winterGarden } from '../../src/server/demo/scenario';
+import { LINE_SERIES, LINE_VERSION } from '../../src/server/demo/lineRoute';
 import { demoRuns } from '../../src/server/demo/runs';
 import { deg, idealRobot, routeOf } from './support';
 import { draws, least } from '../support/draws';
@@ -195,25 +196,37 @@ describe('a forecast', () => {
   });
 
   it('of each route of the demo agrees with the runs that were logged of it', () => {
-    SERIES.forEach((series, i) => {
-      const route = ROUTE_VERSIONS[series.version - 1]?.route;
-      if (route === undefined) throw new Error('no such version');
-      const logged = demoRuns(series, route, i + 1).filter(
+    const ofPipit = SERIES.map((series) => ({
+      series,
+      version: ROUTE_VERSIONS[series.version - 1] ?? LINE_VERSION,
+    }));
+    const versions = [...ofPipit, { series: LINE_SERIES, version: LINE_VERSION }];
+    versions.forEach(({ series, version }, i) => {
+      const { route, robot } = version;
+      const logged = demoRuns(series, version, i + 1).filter(
         ({ setAsideReason }) => setAsideReason === null,
       );
       // The sensor was moved while it started: that robot was not the one that is computed with.
       if (series.trying.includes('carried')) return;
       const worked = logged.filter((run) => run.worked === true).length / logged.length;
       const placed = { ...route, placement: series.placement };
-      const { all } = forecastOf({
-        robot: pipit,
+      const forecast = forecastOf({
+        robot,
         table: winterGarden,
         route: placed,
         seed: 7,
         doubts: doubtsOf([]),
       });
-      expect(worked).toBeGreaterThanOrEqual(all?.low ?? 1);
-      expect(worked).toBeLessThanOrEqual(all?.high ?? 0);
+      expect(worked).toBeGreaterThanOrEqual(forecast.all?.low ?? 1);
+      expect(worked).toBeLessThanOrEqual(forecast.all?.high ?? 0);
+      for (const [name, of] of [
+        ['endXM', forecast.endOfRobot?.xM],
+        ['endYM', forecast.endOfRobot?.yM],
+      ] as const) {
+        const end = mean(logged.flatMap((run) => run[name] ?? []));
+        expect(end).toBeGreaterThan(of?.low95 ?? 1);
+        expect(end).toBeLessThan(of?.high95 ?? -1);
+      }
     });
   });
 });

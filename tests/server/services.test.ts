@@ -34,9 +34,9 @@ describe('what to do next', () => {
 
 describe('the demo data', () => {
   const runs = SERIES.map((series, i) => {
-    const route = ROUTE_VERSIONS[series.version - 1]?.route;
-    if (route === undefined) throw new Error('no route');
-    return demoRuns(series, route, i + 1);
+    const version = ROUTE_VERSIONS[series.version - 1];
+    if (version === undefined) throw new Error('no route');
+    return demoRuns(series, version, i + 1);
   });
   const findings = (list: RunRecord[]) =>
     seriesFindings(
@@ -49,8 +49,8 @@ describe('the demo data', () => {
     expect(runs.map((list) => list.length)).toEqual([30, 30, 6]);
     for (const run of runs.flat()) expect(runRecord.parse(run)).toEqual(run);
     const [series] = SERIES;
-    const route = ROUTE_VERSIONS[1]?.route;
-    if (series && route) expect(demoRuns(series, route, 1)).toEqual(runs[0]);
+    const version = ROUTE_VERSIONS[1];
+    if (series && version) expect(demoRuns(series, version, 1)).toEqual(runs[0]);
   });
 
   it('hold what the findings have to find: a jig that narrows, a drift that turns', () => {

@@ -27,16 +27,23 @@ const squarings = (): LineSquaringTrialRecord[] =>
     }),
   );
 
-/** An arm on loan, sent to two positions from either side: its gears have play. */
-const moves = (): AttachmentMoveRecord[] =>
-  ['grip', 'up'].flatMap((position, p) =>
+/** An arm, how much its gears have play, and what its moves draw their chance by. */
+interface DemoArm {
+  ids: string;
+  seed: number;
+  positions: Readonly<Record<string, number>>;
+  playDeg: number;
+}
+
+/** An arm that is sent to its positions from either side: its gears have play. */
+const moves = ({ ids, seed, positions, playDeg }: DemoArm): AttachmentMoveRecord[] =>
+  Object.entries(positions).flatMap(([position, wantedRad], p) =>
     (['up', 'down'] as const).flatMap((came, side) =>
       SEVEN.slice(0, 5).map((_, i) => {
-        const wantedRad = deg(p === 0 ? 20 : 110);
-        const random = randomStream(96, 20 * p + 10 * side + i, 'demo-attachments');
-        const off = (came === 'up' ? 2 : -2) + 0.6 * random.normal();
+        const random = randomStream(seed, 20 * p + 10 * side + i, 'demo-attachments');
+        const off = ((came === 'up' ? 1 : -1) * playDeg) / 2 + 0.6 * random.normal();
         return {
-          id: demoId('HM', 20 * p + 10 * side + i + 1),
+          id: demoId(ids, 20 * p + 10 * side + i + 1),
           position,
           wantedRad,
           endedBy: 'counter' as const,
@@ -50,6 +57,32 @@ const moves = (): AttachmentMoveRecord[] =>
       }),
     ),
   );
+
+/** What was told of either arm. */
+export const TOLD = {
+  armM: 0.12,
+  windowM: 0.008,
+  homesBy: 'stop',
+  homePower: 0.25,
+  homeRadPerS: deg(90),
+  rangeRad: deg(130),
+  counter: 'none',
+} as const;
+
+/** An arm as it was tried. */
+export async function loadArm(
+  db: TeamDatabase,
+  robotId: string,
+  of: DemoArm & { list: number; at: string; startsAt: string },
+): Promise<{ trialsId: string; trials: AttachmentMoveRecord[] }> {
+  const trials = moves(of);
+  const trialsId = await loadList<'attachments'>(db, robotId, of.list, of.at, {
+    procedure: 'attachments',
+    conditions: { ...CONDITIONS, ...TOLD, startsAt: of.startsAt },
+    trials,
+  });
+  return { trialsId, trials };
+}
 
 /** What its small screen showed: two angles before and after a quarter, before and after a start, with and without motors. */
 const HEADING_READ = {
@@ -85,19 +118,13 @@ export async function loadArms(db: TeamDatabase, robotId: string): Promise<void>
     madeAt: '2026-11-10T15:10:00.000Z',
     changedAt: '2026-11-10T15:12:00.000Z',
   });
-  await loadList<'attachments'>(db, robotId, 26, '2026-11-20T16:05:00.000Z', {
-    procedure: 'attachments',
-    conditions: {
-      ...CONDITIONS,
-      armM: 0.12,
-      windowM: 0.008,
-      homesBy: 'stop',
-      homePower: 0.25,
-      homeRadPerS: deg(90),
-      rangeRad: deg(130),
-      counter: 'none',
-      startsAt: 'folded back',
-    },
-    trials: moves(),
+  await loadArm(db, robotId, {
+    ids: 'HM',
+    seed: 96,
+    positions: { grip: deg(20), up: deg(110) },
+    playDeg: 4,
+    list: 26,
+    at: '2026-11-20T16:05:00.000Z',
+    startsAt: 'folded back',
   });
 }

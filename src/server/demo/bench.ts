@@ -1,5 +1,6 @@
 import { calibrationFromTurns } from '../../core/calibration/kinds/turns/fromStudy';
 import { radiansFromDegrees as deg, wrap } from '../../core/geometry/angle';
+import type { Robot } from '../../core/robot/robot';
 import { STILL_SETTINGS } from '../../core/gyro/still/stillDefaults';
 import { randomStream } from '../../core/stats/random';
 import { simulateStillHeading } from '../../core/simulate/stillLog';
@@ -131,17 +132,29 @@ const TURNS: [number, number][] = [
   [-90, 180],
 ];
 
-function turnTrial([angle, rate]: [number, number], i: number): TurnTrialRecord {
+/** Whose turns a list holds, and what it draws its chance by. */
+export interface DemoTurns {
+  truth: Robot;
+  /** Before the ids of its trials, and behind which number its chance begins. */
+  ids: string;
+  seed: number;
+}
+
+function turnTrial(
+  { truth, ids, seed }: DemoTurns,
+  [angle, rate]: [number, number],
+  i: number,
+): TurnTrialRecord {
   const step: BenchStep = {
     kind: 'turn',
     angleRad: deg(angle),
     how: { school: 'stop-early', rateRadPerS: deg(rate), leadRad: 0 },
   };
-  const samples = runBenchProgram(hiddenPipit, [step], 900 + i);
+  const samples = runBenchProgram(truth, [step], seed + i);
   const turned = samples.at(-1)?.pose.headingRad ?? 0;
-  const read = turned + deg(0.4) * randomStream(77, i, 'protractor').normal();
+  const read = turned + deg(0.4) * randomStream(77, seed - 900 + i, 'protractor').normal();
   return {
-    id: demoId('H', i + 1),
+    id: demoId(ids, i + 1),
     targetRad: deg(angle),
     actualRad: toHalfDegree(read),
     seen: null,
@@ -185,11 +198,14 @@ function lap(direction: LapRecord['direction'], i: number): LapRecord {
   };
 }
 
-const TURNS_DAY = '2026-11-12T15:40:00.000Z';
-
-async function loadTurns(db: TeamDatabase, robotId: string): Promise<void> {
-  const trials = TURNS.map(turnTrial);
-  const trialsId = await loadList<'turns'>(db, robotId, 1, TURNS_DAY, {
+/** Turns as they were tried, applied. */
+export async function loadTurns(
+  db: TeamDatabase,
+  robotId: string,
+  of: DemoTurns & { number: number; at: string; changedAt: string; reason: string },
+): Promise<void> {
+  const trials = TURNS.map((told, i) => turnTrial(of, told, i));
+  const trialsId = await loadList<'turns'>(db, robotId, of.number, of.at, {
     procedure: 'turns',
     conditions: {
       ...CONDITIONS,
@@ -204,14 +220,14 @@ async function loadTurns(db: TeamDatabase, robotId: string): Promise<void> {
     actualRad === null ? [] : [{ ...trial, actualRad }],
   );
   const study = studyTurns(measured, 0, USUAL_ANGLES_RAD, deg(0.5));
-  await loadApplied(db, robotId, 1, {
+  await loadApplied(db, robotId, of.number, {
     value: calibrationFromTurns(study.model),
     trialsId,
     raw: trials,
-    reason: 'Quarter turns came out as 96°',
+    reason: of.reason,
     who: 'Juniper',
-    madeAt: TURNS_DAY,
-    changedAt: '2026-11-12T16:20:00.000Z',
+    madeAt: of.at,
+    changedAt: of.changedAt,
   });
 }
 
@@ -234,7 +250,15 @@ async function loadSquare(db: TeamDatabase, robotId: string): Promise<void> {
 /** What was done on the Bench during the season, simulated from the hidden truths. */
 export async function loadBench(db: TeamDatabase, robotId: string): Promise<void> {
   await loadChecks(db, robotId);
-  await loadTurns(db, robotId);
+  await loadTurns(db, robotId, {
+    truth: hiddenPipit,
+    ids: 'H',
+    seed: 900,
+    number: 1,
+    at: '2026-11-12T15:40:00.000Z',
+    changedAt: '2026-11-12T16:20:00.000Z',
+    reason: 'Quarter turns came out as 96°',
+  });
   await loadSquare(db, robotId);
   await loadPlacings(db, robotId);
   await loadDrives(db, robotId);

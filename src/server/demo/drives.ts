@@ -28,16 +28,27 @@ const powered: Robot = {
 const SPEED = 0.3;
 const THRICE = [0, 1, 2];
 
-function straightTrial(commandedM: number, i: number): StraightTrialRecord {
+/** Whose drives a list holds, the beginning of its ids, and what it draws its chance by. */
+interface DemoDrives {
+  truth: Robot;
+  ids: string;
+  seed: number;
+}
+
+function straightTrial(
+  { truth, ids, seed }: DemoDrives,
+  commandedM: number,
+  i: number,
+): StraightTrialRecord {
   const step = {
     kind: 'straight',
     distanceM: commandedM,
     speedMPerS: SPEED,
     holdHeading: true,
   } as const;
-  const end = runBenchProgram(hiddenPipit, [step], 1200 + i).at(-1)?.pose;
+  const end = runBenchProgram(truth, [step], seed + i).at(-1)?.pose;
   return {
-    id: demoId('DS', i + 1),
+    id: demoId(ids, i + 1),
     commandedM,
     actualM: toMillimetre(end?.xM ?? 0),
     sidewaysM: toMillimetre(end?.yM ?? 0),
@@ -135,24 +146,41 @@ function stop(speedMPerS: number, i: number): StopTrialRecord {
   };
 }
 
-/** Drives on a tape, timed drives, presses against a wall, stops before one; of the timed drives and presses nobody has applied anything yet. */
-export async function loadDrives(db: TeamDatabase, robotId: string): Promise<void> {
+/** Drives on a tape, applied. */
+export async function loadStraights(
+  db: TeamDatabase,
+  robotId: string,
+  of: DemoDrives & { list: number; number: number; at: string; changedAt: string; reason: string },
+): Promise<void> {
   const distances = [0.4, 0.8, 1.4].flatMap((told) => THRICE.map(() => told));
-  const drives = distances.map(straightTrial);
-  const drivenAt = '2026-11-19T15:10:00.000Z';
-  const drivesId = await loadList<'straight'>(db, robotId, 4, drivenAt, {
+  const drives = distances.map((told, i) => straightTrial(of, told, i));
+  const trialsId = await loadList<'straight'>(db, robotId, of.list, of.at, {
     procedure: 'straight',
     conditions: { ...CONDITIONS, keep: 'heading' },
     trials: drives,
   });
-  await loadApplied(db, robotId, 2, {
+  await loadApplied(db, robotId, of.number, {
     value: straightStudy(drives.map((one) => ({ ...one, keptBy: 'heading' as const })))?.value,
-    trialsId: drivesId,
+    trialsId,
     raw: drives,
-    reason: 'It falls short of every mark',
+    reason: of.reason,
     who: 'Juniper',
-    madeAt: drivenAt,
+    madeAt: of.at,
+    changedAt: of.changedAt,
+  });
+}
+
+/** Drives on a tape, timed drives, presses against a wall, stops before one; of the timed drives and presses nobody has applied anything yet. */
+export async function loadDrives(db: TeamDatabase, robotId: string): Promise<void> {
+  await loadStraights(db, robotId, {
+    truth: hiddenPipit,
+    ids: 'DS',
+    seed: 1200,
+    list: 4,
+    number: 2,
+    at: '2026-11-19T15:10:00.000Z',
     changedAt: '2026-11-19T15:35:00.000Z',
+    reason: 'It falls short of every mark',
   });
   await loadList<'speed'>(db, robotId, 5, '2026-11-18T15:30:00.000Z', {
     procedure: 'speed',

@@ -14,16 +14,20 @@ import type { TeamDatabase } from '../database';
 import { demoId } from './ids';
 import { CONDITIONS, loadApplied, loadList, NOT_ASIDE } from './list';
 
-const UNIT = { id: 'u5', label: 'L1' };
+const L1 = { id: 'u5', label: 'L1' };
 const FIVE = [0, 1, 2, 3, 4];
 const percent = (value: number): number => Math.round(Math.min(100, Math.max(0, value)));
 
 /** What line and floor read at each place of a table, in percent. */
 interface Venue {
+  unit: { id: string; label: string };
+  heightM: number;
   seed: number;
   places: { line: number; floor: number }[];
 }
 const HOME: Venue = {
+  unit: L1,
+  heightM: 0.012,
   seed: 91,
   places: [
     { line: 15, floor: 61 },
@@ -33,6 +37,8 @@ const HOME: Venue = {
   ],
 };
 const HALL: Venue = {
+  unit: L1,
+  heightM: 0.012,
   seed: 92,
   places: [
     { line: 24, floor: 74 },
@@ -42,7 +48,7 @@ const HALL: Venue = {
 };
 
 /** Five readings over the line and five beside it, at each place. */
-const lightReadings = ({ seed, places }: Venue): LightTrialRecord[] =>
+const lightReadings = ({ unit, heightM, seed, places }: Venue): LightTrialRecord[] =>
   places
     .flatMap(({ line, floor }, place) =>
       (['line', 'floor'] as const).flatMap((over) =>
@@ -51,22 +57,22 @@ const lightReadings = ({ seed, places }: Venue): LightTrialRecord[] =>
     )
     .map(({ over, place, truly }, i) => ({
       id: demoId(`H${seed}`, i + 1),
-      unit: UNIT.label,
+      unit: unit.label,
       over,
       place,
       reading: percent(truly + 1.1 * randomStream(seed, i, 'demo-light').normal()),
-      heightM: 0.012,
+      heightM,
       ...NOT_ASIDE,
     }));
 
 /** Line and floor at one venue, applied there. */
-async function loadVenue(
+export async function loadVenue(
   db: TeamDatabase,
   robotId: string,
   number: number,
   of: Venue & { venue: string; lighting: string; who: string; day: string },
 ): Promise<void> {
-  const { venue, lighting, who, day } = of;
+  const { venue, lighting, who, day, heightM } = of;
   const readings = lightReadings(of);
   const startedAt = `${day}T15:10:00.000Z`;
   const trialsId = await loadList<'light'>(db, robotId, number, startedAt, {
@@ -76,14 +82,14 @@ async function loadVenue(
   });
   const found = lineThreshold(readingsOver(readings, 'line'), readingsOver(readings, 'floor'));
   await loadApplied(db, robotId, number, {
-    value: calibrationFromThreshold(found, { venue, lighting, full: 100, heightM: 0.012 }),
+    value: calibrationFromThreshold(found, { venue, lighting, full: 100, heightM }),
     trialsId,
     raw: readings,
     reason: `read at ${venue}`,
     who,
     madeAt: startedAt,
     changedAt: `${day}T15:20:00.000Z`,
-    unitId: UNIT.id,
+    unitId: of.unit.id,
   });
 }
 

@@ -1,16 +1,14 @@
 import { teamSettings } from '../../formats/teamSettings';
-import type { SeriesRecord } from '../../formats/records';
 import type { Database, TeamDatabase } from '../database';
 import { storesOf } from '../storesOf';
 import { saveRobot } from '../stores/robots';
-import { importRuns } from '../stores/runs';
 import { startPlan } from '../stores/runPlans';
 import { saveSeries } from '../stores/series';
 import { setUpTeam } from '../stores/teams';
 import { saveRoute, saveVersion } from '../stores/routes';
 import { loadBench } from './bench';
 import { EARLIER, PLANS } from './earlier';
-import { demoRuns } from './runs';
+import { loadRuns, seriesRecordOf } from './loadRuns';
 import { demoId } from './ids';
 import {
   pipit,
@@ -18,9 +16,10 @@ import {
   ROUTE_VERSIONS,
   SERIES,
   winterGarden,
-  wren,
   type DemoSeries,
 } from './scenario';
+import { loadWren } from './loadWren';
+import { wren } from './wren';
 
 const teamId = demoId('T', 1);
 const courseId = demoId('C', 1);
@@ -53,26 +52,10 @@ async function loadRoutes(db: TeamDatabase): Promise<void> {
   await db.models.routeVersion.update({ savedAt: pondAt }, { where: { id: pond.id } });
 }
 
-/** A series and its runs, as they were made. */
 async function loadOne(db: TeamDatabase, series: DemoSeries, number: number): Promise<void> {
   const version = ROUTE_VERSIONS[series.version - 1];
-  if (version === undefined) return;
-  const id = demoId('S', number);
-  await db.models.series.update({ startedAt: series.day }, { where: { id } });
-  await importRuns(db, id, demoRuns(series, version.route, number));
+  if (version !== undefined) await loadRuns(db, series, version, number);
 }
-
-const seriesRecordOf = (series: DemoSeries, number: number): SeriesRecord => ({
-  id: demoId('S', number),
-  version: 0,
-  routeVersionId: demoId('V', series.version),
-  trying: series.trying,
-  plannedRuns: series.planned,
-  battery: series.batteryFor(0).label,
-  tableLabel: series.table ?? 'table at the window',
-  archivedAt: null,
-  planId: series.planId ?? null,
-});
 
 async function loadSeries(db: TeamDatabase): Promise<void> {
   for (const series of EARLIER) {
@@ -119,5 +102,6 @@ export async function loadDemo(all: Database): Promise<void> {
   });
   await loadRoutes(db);
   await loadSeries(db);
+  await loadWren(db, demoId('B', 2), courseId);
   await loadBench(db, robotId);
 }

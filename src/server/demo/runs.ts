@@ -2,13 +2,14 @@ import { motionsOf } from '../../core/steps/tree';
 import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
 import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
+import type { Robot } from '../../core/robot/robot';
 import type { Route } from '../../core/course/route';
 import { missionOfStep } from '../../core/steps/descriptions';
 import { prepare } from '../../core/forecast/prepare';
 import { simulateRun, type SimulatedRun } from '../../core/forecast/run';
 import type { RunRecord } from '../../formats/records';
 import { demoId } from './ids';
-import { pipit, winterGarden, type DemoSeries } from './scenario';
+import { winterGarden, type DemoSeries } from './scenario';
 
 const PLACERS = ['Moss', 'Juniper', 'Tam'];
 /** One letter for each series: with two, runs of different series could be named alike. */
@@ -23,7 +24,7 @@ const toHalfDegree = (radians: number) =>
   radiansFromDegrees(Math.round(degreesFromRadians(radians) * 2) / 2);
 
 function causeOf(run: SimulatedRun, offset: Pose, worked: boolean): string | null {
-  if (worked) return null;
+  if (worked || isGateShut(run)) return null;
   if (run.end.failedStep !== null) return 'stopped on the way';
   return Math.abs(degreesFromRadians(offset.headingRad)) > 2.5 ? 'turned wrong' : 'wrong distance';
 }
@@ -35,14 +36,22 @@ const NOTES = [
   'started a finger too far right',
 ];
 
+const isGateShut = ({ answers }: SimulatedRun): boolean =>
+  answers.some(({ answer }) => answer === 'then');
+
 const noteOf = (run: SimulatedRun, worked: boolean, i: number): string | null => {
+  if (isGateShut(run)) return 'the leaf lay before the gate';
   if (run.end.failedStep !== null) return 'waited for the wall until the time-out';
   return worked || i % 4 !== 1 ? null : (NOTES[i % NOTES.length] ?? null);
 };
 
 /** The runs of a demo series: the simulator drives, and a person with a ruler writes down. */
-export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number): RunRecord[] {
-  const plan = planRoute(route, pipit, winterGarden);
+export function demoRuns(
+  series: DemoSeries,
+  { route, robot }: { route: Route; robot: Robot },
+  seriesNumber: number,
+): RunRecord[] {
+  const plan = planRoute(route, robot, winterGarden);
   const target = plannedEnd(route, plan);
   const startMs = Date.parse(series.day);
   const { placers = PLACERS, minuteOf = (i: number) => i * MINUTES_PER_RUN } = series;
@@ -54,7 +63,7 @@ export function demoRuns(series: DemoSeries, route: Route, seriesNumber: number)
       seed: series.seed,
     };
     const prepared = prepare(simulation, (answers) =>
-      planRoute(route, pipit, winterGarden, answers),
+      planRoute(route, robot, winterGarden, answers),
     );
     const run = simulateRun(simulation, prepared, i);
     const missions = Object.fromEntries(

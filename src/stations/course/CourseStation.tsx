@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { withPlacing } from '../../core/calibration/applyPlacing';
 import type { CalibrationOf } from '../../core/calibration/calibration';
+import { numbered } from '../../core/steps/tree';
 import { isMissionList } from '../../core/course/missionList';
 import { plannedDurationS } from '../../core/course/plan';
 import type { Route } from '../../core/course/route';
@@ -142,7 +143,7 @@ function CourseEditor(props: Props) {
     isList && route.steps.length > 0
       ? `A list of ${counted(route.steps.length, 'mission')}: no way to them is planned, so nothing is foretold. Add drives and turns to plan one.`
       : forecast === null
-        ? `${counted(route.steps.length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it, or change something, to see where ${SIMULATED_RUNS} runs would land.`
+        ? `${counted(numbered(route.steps).length, 'step')}, about ${clock(plannedDurationS(plan))}. Simulate it, or change something, to see where ${SIMULATED_RUNS} runs would land.`
         : forecastSentence(forecast);
 
   return (
