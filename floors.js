@@ -6,8 +6,8 @@ export const FLOORS = {
   'mathematics and statistics': ['geometry', 'stats', 'detection', 'chart'],
   'words and quantities': ['text', 'quantities', 'description', 'procedure', 'versions', 'colour'],
   'robot and table': ['devices', 'robot', 'channels', 'table', 'sensing', 'program'],
-  motion: ['calibrationValues', 'control', 'machine'],
-  steps: ['steps', 'course'],
+  motion: ['calibrationValues', 'control', 'machine', 'recipe'],
+  steps: ['steps', 'course', 'building'],
   simulation: ['simulate'],
   'bench and calibrations': [
     ...['gyro', 'loop', 'placing', 'tuning', 'turns', 'square', 'walls', 'ranging'],

@@ -27,7 +27,7 @@ export interface WatchedReading {
 export type Watched = WatchedReading | { every: boolean; of: Watched[] };
 
 /** So long a reading has to stay where it is to be still. */
-const STILL_S = 0.25;
+export const STILL_S = 0.25;
 
 interface ReadingState extends WatchedReading {
   startS: number | null;

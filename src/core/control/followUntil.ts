@@ -34,10 +34,10 @@ interface State extends Begun {
 }
 
 /** So much further than where the one sensor leaves a line across, the other has left it, too. */
-const PAST_CROSSING_M = 0.02;
+export const PAST_CROSSING_M = 0.02;
 
 /** So long nothing has to be there: single lost echoes are no wall's end. */
-const GAP_S = 0.15;
+export const GAP_S = 0.15;
 
 /** Since when there is nothing to follow; null: there is. */
 function seeGap(state: State, reading: number | null, timeS: number): void {

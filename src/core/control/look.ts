@@ -5,7 +5,7 @@ import { controller, halt, type Controller, type Tick } from './controller';
 const MOVES_S = 0.5;
 
 /** So long a look takes before the answer is no: each part of it has come true by then, or it does not. */
-function longestS(watched: Watched, loopPeriodS: number): number {
+export function longestS(watched: Watched, loopPeriodS: number): number {
   if ('every' in watched)
     return Math.max(0, ...watched.of.map((one) => longestS(one, loopPeriodS)));
   const { is, confirmations, timeoutS } = watched;

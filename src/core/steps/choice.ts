@@ -25,8 +25,9 @@ export interface Choice {
   withUsual?(answer: string): Step;
   /** With this answer it gives up. */
   givesUp?: string;
-  /** What it looks at. */
+  /** What it looks at, and what it is answered if that is so, and if not. */
   looksAt: readonly Condition[];
+  answers: readonly [string, string];
   ask(leg: Leg, robot: Robot): Asking;
 }
 
@@ -34,8 +35,9 @@ export interface Choice {
 export const whether = (
   condition: Condition,
   [ifSo, ifNot]: readonly [string, string],
-): Pick<Choice, 'looksAt' | 'ask'> => ({
+): Pick<Choice, 'looksAt' | 'answers' | 'ask'> => ({
   looksAt: [condition],
+  answers: [ifSo, ifNot],
   ask(leg, robot) {
     const controller = look(watchedOf(condition, leg, robot), robot.loopPeriodS);
     return { controller, answer: () => (controller.isSo() ? ifSo : ifNot) };

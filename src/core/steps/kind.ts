@@ -36,6 +36,8 @@ export interface Motion {
   /** Signed; 0 for what does not turn. */
   angleRad: number;
   durationS: number;
+  /** How long it would take if no condition ended it before. */
+  byItselfS?: number;
   /** After this the motors stop and the step has failed. */
   timeoutS: number;
   problems: PlanProblem[];

@@ -17,7 +17,7 @@ const STANDS_M = 0.002;
 const STANDS_RAD = 0.01;
 
 /** What may end a step besides its kind's own rule. */
-const untilOf = (step: MotionStep): Condition | undefined =>
+export const untilOf = (step: MotionStep): Condition | undefined =>
   'until' in step && kindOfStep(step).endsByItself === undefined ? step.until : undefined;
 
 /** The controller of a step: that of its kind, within its time-out where one is set; a condition may end it. */
@@ -62,6 +62,7 @@ export function planStep(step: MotionStep, from: Pose, robot: Robot, table: Tabl
   // Where nothing is read in time, it ends as it does without.
   return {
     ...made,
+    byItselfS: byItself.durationS,
     timeoutS: isOpen ? made.timeoutS : planned.timeoutS,
     ...(isAtOnce && { problems: ['already-so'] }),
   };

@@ -17,14 +17,14 @@ import { heldHeading, type StepKind } from '../kind';
 import type { ApproachStep } from './description';
 
 /** The distance sensor that is named, else the one that looks ahead. */
-const sensorOf = ({ sensor }: ApproachStep, robot: Robot) =>
+export const sensorOf = ({ sensor }: ApproachStep, robot: Robot) =>
   sensor === undefined ? lookingAhead(robot) : unitNamed(robot, 'distance sensor', sensor);
 
 /** So far before its threshold it slows down, where nobody says. */
 const SLOW_FOR_M = 0.1;
 
 /** From which reading on it has its slow speed; null: it has one speed. */
-const slowsAt = ({ slowMPerS, slowFromM, thresholdM }: ApproachStep) =>
+export const slowsAt = ({ slowMPerS, slowFromM, thresholdM }: ApproachStep) =>
   slowMPerS === undefined
     ? undefined
     : { at: slowFromM ?? thresholdM + SLOW_FOR_M, speedMPerS: slowMPerS };

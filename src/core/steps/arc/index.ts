@@ -51,12 +51,12 @@ export const arc: StepKind<ArcStep> = {
       ...(step.angleRad !== 0 && { trail: [{ arc: circleOf(step, from) }] }),
     };
   },
-  control: ({ radiusM, back, speedMPerS, gainMPerSPerRad }, leg, robot) =>
+  control: ({ radiusM, angleRad, back, speedMPerS, gainMPerSPerRad }, leg, robot) =>
     settled(
       driveArc(
         {
           radiusM,
-          angleRad: leg.angleRad,
+          angleRad: robot.program.headingScale * angleRad,
           speedMPerS: back ? -speedMPerS : speedMPerS,
           gainMPerSPerRad,
           fromReadingRad: leg.plannedReadingRad,

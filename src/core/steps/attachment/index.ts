@@ -12,12 +12,12 @@ import { unitOrFirst } from '../unitNamed';
 import type { AttachmentStep } from './description';
 
 /** So near it is there. */
-const THERE_RAD = radiansFromDegrees(2);
+export const THERE_RAD = radiansFromDegrees(2);
 /** Where nobody has tried how it comes back to a place: a cautious guess. */
 const GUESSED_SD_RAD = radiansFromDegrees(2);
 const STARTING_S = 0.1;
 
-const motorOf = ({ unit }: AttachmentStep, robot: Robot) =>
+export const motorOf = ({ unit }: AttachmentStep, robot: Robot) =>
   unitOrFirst(robot, 'attachment motor', unit);
 
 /** The position of that name, as it was measured. */
@@ -31,7 +31,7 @@ function positionOf(step: AttachmentStep, robot: Robot) {
 }
 
 /** Where its motor is told to stop, and how that scatters; null: it turns for a time. */
-function targetOf(step: AttachmentStep, robot: Robot): { rad: number; sdRad: number } | null {
+export function targetOf(step: AttachmentStep, robot: Robot): { rad: number; sdRad: number } | null {
   if (step.position !== undefined) {
     const known = positionOf(step, robot);
     return known === undefined ? null : { rad: known.angleRad, sdRad: known.sdRad };

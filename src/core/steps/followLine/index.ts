@@ -22,14 +22,14 @@ const lightOf = (unit: Light | null) => unit && { unitId: unit.id, channel: 'lig
 const lineIsOf = ({ darker }: FollowLineStep) => (darker ? 'darker' : 'lighter');
 
 /** The middle between line and floor, as that sensor reads them. */
-function middleOf(step: FollowLineStep, unit: Light | null): number {
+export function middleOf(step: FollowLineStep, unit: Light | null): number {
   if (unit === null) return 0;
   const { enterShare, leaveShare } = lineShares(unit.behaviour, lineIsOf(step));
   return (enterShare + leaveShare) / 2;
 }
 
 /** The sensor that counts crossings: the one that is named, else the first that follows nothing. */
-function counterOf(step: FollowLineStep, robot: Robot): Light | null {
+export function counterOf(step: FollowLineStep, robot: Robot): Light | null {
   const { crossingSensor, sensor, astride } = step;
   if (crossingSensor !== undefined) return unitNamed(robot, 'light sensor', crossingSensor);
   const followed = unitOrFirst(robot, 'light sensor', sensor);
@@ -56,23 +56,38 @@ function crossingOf(step: FollowLineStep, robot: Robot): FollowUntil['crossing']
   };
 }
 
+/** What looks at the edge, and at the other one; null: there is no such sensor, or it is not asked for. */
+export const withSensors = (
+  { sensor, astride }: FollowLineStep,
+  robot: Robot,
+): { own: Light | null; other: Light | null } => ({
+  own: unitOrFirst(robot, 'light sensor', sensor),
+  other: astride === undefined ? null : unitNamed(robot, 'light sensor', astride),
+});
+
+/**
+ * To which side a reading that is too large turns it: 1 to the left. Floor lies to the left of a left edge: a reading
+ * too much like the floor's wants a turn to the right.
+ */
+export function wayBack(step: FollowLineStep, own: Light | null, other: Light | null): 1 | -1 {
+  if (step.astride === undefined) return (step.side === 'left') === step.darker ? -1 : 1;
+  const isLeft = own !== null && other !== null && own.place.leftM > other.place.leftM;
+  return isLeft === step.darker ? -1 : 1;
+}
+
 /** What it keeps, by one sensor over an edge or by two astride the line. */
 function kept(step: FollowLineStep, robot: Robot) {
-  const own = unitOrFirst(robot, 'light sensor', step.sensor);
-  const other = step.astride === undefined ? null : unitNamed(robot, 'light sensor', step.astride);
-  // Floor lies to the left of a left edge: a reading too much like the floor's wants a turn to the right.
-  const wayBack = (step.side === 'left') === step.darker ? -1 : 1;
+  const { own, other } = withSensors(step, robot);
+  const gainRadPerS = wayBack(step, own, other) * step.gainRadPerS;
   if (step.astride === undefined) {
     const target = step.target ?? middleOf(step, own);
-    return { of: lightOf(own), minus: null, target, gainRadPerS: wayBack * step.gainRadPerS };
+    return { of: lightOf(own), minus: null, target, gainRadPerS };
   }
-  const isLeft = own !== null && other !== null && own.place.leftM > other.place.leftM;
-  const towards = isLeft === step.darker ? -1 : 1;
   return {
     of: other === null ? null : lightOf(own),
     minus: lightOf(other),
     target: middleOf(step, own) - middleOf(step, other),
-    gainRadPerS: towards * step.gainRadPerS,
+    gainRadPerS,
   };
 }
 

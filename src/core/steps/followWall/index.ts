@@ -12,14 +12,14 @@ import type { FollowWallStep } from './description';
 /** Where nobody has tuned it on the robot. */
 const USUAL_GAIN = 8;
 /** So much further than it should be, nothing of that wall is there any more. */
-const GAP_M = 0.15;
+export const GAP_M = 0.15;
 
 /** Where on that side a sensor looks, at least. */
 const SIDEWAYS = 0.5;
 
-const signOf = ({ side }: FollowWallStep) => (side === 'left' ? 1 : -1);
+export const signOf = ({ side }: FollowWallStep) => (side === 'left' ? 1 : -1);
 
-function sensorOf(step: FollowWallStep, robot: Robot) {
+export function sensorOf(step: FollowWallStep, robot: Robot) {
   if (step.sensor !== undefined) return unitNamed(robot, 'distance sensor', step.sensor);
   const looks = (facingRad: number) => signOf(step) * Math.sin(facingRad);
   return (

@@ -12,10 +12,10 @@ import { unitNamed } from '../unitNamed';
 import type { SquareOnLineStep } from './description';
 
 /** It backs off so far before a second pass. */
-const BACK_M = 0.04;
+export const BACK_M = 0.04;
 
 /** The sensors on either side: those that are named, else those furthest apart; null where there are not two. */
-function sidesOf({ left, right }: SquareOnLineStep, robot: Robot) {
+export function sidesOf({ left, right }: SquareOnLineStep, robot: Robot) {
   const across = devicesOf(robot, 'light sensor').toSorted((a, b) => b.place.leftM - a.place.leftM);
   const named = (name: string | undefined, usual: DeviceOf<'light sensor'> | undefined) =>
     name === undefined ? (usual ?? null) : unitNamed(robot, 'light sensor', name);

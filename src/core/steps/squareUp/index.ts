@@ -8,7 +8,7 @@ import { radiansFromDegrees } from '../../geometry/angle';
 import type { Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
 import { atSpeed, STARTING_S } from '../driven';
-import type { StepKind } from '../kind';
+import type { Motion, StepKind } from '../kind';
 import type { SquareUpStep } from './description';
 
 /** Further off than this a robot slides along the wall instead of turning to it. */
@@ -54,6 +54,10 @@ function against(step: SquareUpStep, from: Pose, robot: Robot, table: Table) {
   };
 }
 
+/** How long its way to the wall takes, and pressing against it. */
+export const pressedS = ({ durationS, byItselfS = durationS }: Motion): number =>
+  byItselfS - SETTLE_S;
+
 export const squareUp: StepKind<SquareUpStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
   group: 'until',
@@ -76,9 +80,9 @@ export const squareUp: StepKind<SquareUpStep> = {
       problems,
     };
   },
-  control({ back, speedMPerS }, { durationS }, robot) {
+  control({ back, speedMPerS }, leg, robot) {
     const signed = back ? -speedMPerS : speedMPerS;
-    return settled(press({ speedMPerS: signed, durationS: durationS - SETTLE_S }, robot));
+    return settled(press({ speedMPerS: signed, durationS: pressedS(leg) }, robot));
   },
   drives: true,
   meets: true,
@@ -88,6 +92,6 @@ export const squareUp: StepKind<SquareUpStep> = {
   }),
   inProgram: {
     speed: atSpeed<SquareUpStep>(),
-    leaves: (_step, { durationS }) => [{ by: 'time', seconds: durationS - SETTLE_S }],
+    leaves: (_step, planned) => [{ by: 'time', seconds: pressedS(planned) }],
   },
 };

@@ -10,16 +10,21 @@ import type { StraightStep } from './description';
 /** Where nobody has tuned it on the robot. */
 const USUAL_BALANCE_GAIN = 5;
 
+/** With which gain the encoders' difference is kept: its own, as tuned, or a usual one. */
+export const balanceGain = (
+  { balanceGainPerS }: StraightStep,
+  { measured: { gains } }: Robot,
+): number => balanceGainPerS ?? Math.abs(gains.balance ?? USUAL_BALANCE_GAIN);
+
 /** What keeps it straight. */
-function keepOf(step: StraightStep, leg: Leg, { measured: { gains } }: Robot): StraightStrategy {
+function keepOf(step: StraightStep, leg: Leg, robot: Robot): StraightStrategy {
   const { strategy = 'heading-hold', holds = 'planned', gainMPerSPerRad } = step;
   const isPlanned = holds === 'planned';
   switch (strategy) {
     case 'heading-hold':
       return { strategy, gainMPerSPerRad, headingRad: isPlanned ? leg.plannedReadingRad : null };
     case 'encoder-balance': {
-      const tuned = Math.abs(gains.balance ?? USUAL_BALANCE_GAIN);
-      const gainPerS = step.balanceGainPerS ?? tuned;
+      const gainPerS = balanceGain(step, robot);
       return { strategy, gainPerS, differenceM: isPlanned ? leg.balancedM : null };
     }
     case 'open-loop':

@@ -7,7 +7,7 @@ import type { StepKind } from '../kind';
 import type { TimedStep } from './description';
 
 /** How fast a wheel goes at a share of power: as timed; in proportion to the top speed where nobody timed it. */
-function speedAt(robot: Robot, share: number): number {
+export function speedAt(robot: Robot, share: number): number {
   const timedMPerS = meantByPower(robot, Math.abs(share));
   return Math.sign(share) * (timedMPerS ?? Math.abs(share) * robot.motors.maxSpeedMPerS);
 }

@@ -13,7 +13,7 @@ import type { PlanProblem } from '../problems';
 import { unitOrFirst } from '../unitNamed';
 import type { ToLineStep } from './description';
 
-const sensorOf = ({ sensor }: ToLineStep, robot: Robot) =>
+export const sensorOf = ({ sensor }: ToLineStep, robot: Robot) =>
   unitOrFirst(robot, 'light sensor', sensor);
 
 /** How far it is until its sensor's middle lies on the edge of that line, or why it never will. */

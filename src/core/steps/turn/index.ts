@@ -36,7 +36,7 @@ function measuredLead({ headingRad, turns, isRepeated = false }: NewStepPlace): 
 const USUAL = { slowRateRadPerS: 0.6, slowFromRad: 0.5, kpPerS: 4 };
 
 /** The strategy with its values. */
-function howOf(step: TurnStep, leadRad: number, { measured: { gains } }: Robot): TurnStrategy {
+export function howOf(step: TurnStep, leadRad: number, { measured: { gains } }: Robot): TurnStrategy {
   const { strategy = 'stop-early', rateRadPerS, slowFromRad = USUAL.slowFromRad } = step;
   const slow = Math.min(step.slowRateRadPerS ?? USUAL.slowRateRadPerS, rateRadPerS);
   const kpPerS = step.kpPerS ?? Math.abs(gains.turn ?? USUAL.kpPerS);
@@ -77,12 +77,22 @@ function endOf(step: TurnStep, from: Pose, angleRad: number, robot: Robot): Pose
   };
 }
 
+/** Which share of a turn to the left each wheel makes: the left one, and the right one. */
+const SHARES = { centre: [-0.5, 0.5], 'left-wheel': [0, 1], 'right-wheel': [-1, 0] } as const;
+export const sharesOf = ({ about = 'centre' }: TurnStep): readonly [number, number] =>
+  SHARES[about];
+
 /** How far each wheel rolls in it. */
-function rollsOf({ about = 'centre' }: TurnStep, angleRad: number, { trackM }: Robot) {
-  const share = { centre: [-0.5, 0.5], 'left-wheel': [0, 1], 'right-wheel': [-1, 0] }[about];
-  const [left = 0, right = 0] = share.map((one) => one * angleRad * trackM);
-  return { leftM: left, rightM: right };
+function rollsOf(step: TurnStep, angleRad: number, { trackM }: Robot) {
+  const [left, right] = sharesOf(step);
+  return { leftM: left * angleRad * trackM, rightM: right * angleRad * trackM };
 }
+
+/** By how much it turns from a heading on the table, where nothing ends it before. */
+export const angleOf = (
+  { mode, angleRad, direction }: TurnStep,
+  fromHeadingRad: number,
+): number => (mode === 'by' ? angleRad : turnAngle(fromHeadingRad, angleRad, direction));
 
 export const turn: StepKind<TurnStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],
@@ -97,8 +107,7 @@ export const turn: StepKind<TurnStep> = {
   }),
   plan(step, from, robot) {
     const { mode, direction } = step;
-    const angleRad =
-      mode === 'by' ? step.angleRad : turnAngle(from.headingRad, step.angleRad, direction);
+    const angleRad = angleOf(step, from.headingRad);
     const durationS = expectedTurnS(howOf(step, step.leadRad, robot), angleRad);
     const doubtful =
       mode === 'to' && direction === 'short' && isHalfTurn(from.headingRad, step.angleRad);
@@ -120,7 +129,8 @@ export const turn: StepKind<TurnStep> = {
     const { timeoutS: limit } = leg;
     // One that does not stop early goes on by so much all the same.
     const lateRad = how.school === 'encoder' ? leg.lateRad : 0;
-    const angleRad = leg.angleRad + Math.sign(leg.angleRad) * lateRad;
+    const ownRad = robot.program.headingScale * angleOf(step, leg.fromHeadingRad);
+    const angleRad = ownRad + Math.sign(ownRad) * lateRad;
     return settled(
       controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit, about }, robot.trackM),
     );

@@ -1,0 +1,131 @@
+import type { HeadingsAt } from '../course/headingsSet';
+import type { PlannedStep } from '../course/plan';
+import { figureText } from '../recipe/figure';
+import type { Line } from '../recipe/lines';
+import { LEAVE, NO_INTERRUPTS, type Interrupts } from '../recipe/loops';
+import type { OwnProgram } from '../recipe/ownProgram';
+import { devicesOf } from '../devices/ofRobot';
+import { complement } from '../steps/condition/complement';
+import type { Condition } from '../steps/condition/condition';
+import { conditionLines } from '../steps/condition/lines';
+import type { MotionStep } from '../steps/descriptions';
+import type { Making } from '../steps/recipeOf';
+import { balanceNow } from '../steps/straight/recipe';
+import { untilOf } from '../steps/untilCondition';
+import type { Blocks } from './blocks';
+import { recipeFor } from './recipes';
+
+/** A step where it is made, and how headings are counted there. */
+export interface Made {
+  planned: PlannedStep;
+  at: HeadingsAt;
+}
+
+/** What all calls of a program have in common. */
+export interface Writing {
+  program: OwnProgram;
+  blocks: Blocks;
+  /** Some drive keeps the encoders' difference that the last turn left. */
+  keepsBalance: boolean;
+}
+
+const lookedAt = ({ planned, at }: Made) => ({
+  aboutRad: planned.to.headingRad,
+  zeroRad: at.zeroRad,
+});
+
+/** A condition that ends a step. */
+function endingLines(condition: Condition, made: Made, { program }: Writing): Interrupts {
+  const { step } = made.planned;
+  const { before, each, isSo, isOver } = conditionLines(condition, program, lookedAt(made));
+  const goesOn = 'onTimeout' in step && step.onTimeout === 'go-on';
+  return {
+    before,
+    each: [
+      ...each,
+      `if ${isSo}:`,
+      [LEAVE],
+      ...(isOver === null ? [] : [`if ${isOver}:`, [goesOn ? LEAVE : 'give up']]),
+    ],
+  };
+}
+
+/** What is watched and done while a step is made. */
+function reactionLines(made: Made, writing: Writing): Interrupts {
+  const { reaction } = made.planned;
+  if (reaction === undefined) return NO_INTERRUPTS;
+  const { program, blocks } = writing;
+  const at = lookedAt(made);
+  const on = conditionLines(reaction.on, program, at, ' ON');
+  const off = conditionLines(complement(reaction.on, reaction.hysteresis), program, at, ' OFF');
+  const calls = (steps: readonly MotionStep[]): Line[] =>
+    steps.flatMap((step) => {
+      const making: Making = {
+        planned: made.planned,
+        program,
+        zeroRad: at.zeroRad,
+        interrupts: NO_INTERRUPTS,
+        isMeanwhile: true,
+      };
+      const recipe = recipeFor(step, making);
+      return recipe === null ? [] : [blocks.call(recipe)];
+    });
+  return {
+    before: ['set IT IS SO to 0', ...on.before],
+    each: [
+      'if IT IS SO = 0:',
+      [
+        ...on.each,
+        `if ${on.isSo}:`,
+        ['set IT IS SO to 1', ...off.before, ...calls(reaction.up)],
+      ],
+      'otherwise:',
+      [
+        ...off.each,
+        `if ${off.isSo}:`,
+        ['set IT IS SO to 0', ...on.before, ...calls(reaction.down)],
+      ],
+    ],
+  };
+}
+
+function interruptsOf(made: Made, writing: Writing): Interrupts {
+  const until = untilOf(made.planned.step);
+  const reaction = reactionLines(made, writing);
+  const ending = until === undefined ? NO_INTERRUPTS : endingLines(until, made, writing);
+  return {
+    before: [...reaction.before, ...ending.before],
+    each: [...reaction.each, ...ending.each],
+  };
+}
+
+/** The heading is set to a number, or zeroed; a robot without a sensor for it adds what is missing. */
+export function headingSetLine({ program }: Writing, headingRad: number): Line {
+  const { robot, heading } = program;
+  const value = figureText(program.angle(headingRad));
+  if (devicesOf(robot, 'heading sensor').length === 0) {
+    return `set HEADING ADDED to HEADING ADDED + ${value} - ${heading}`;
+  }
+  return robot.program.setsHeading === 'zero' ? `zero ${heading}` : `set ${heading} to ${value}`;
+}
+
+/** The lines that a program has for a step: the call of its block, and what its heading is taken for after it. */
+export function callLines(made: Made, writing: Writing): Line[] {
+  const { planned, at } = made;
+  const { program, blocks, keepsBalance } = writing;
+  const interrupts = interruptsOf(made, writing);
+  const recipe = recipeFor(planned.step, {
+    planned,
+    program,
+    zeroRad: at.zeroRad,
+    interrupts,
+  });
+  const isOwn = interrupts.each.length > 0;
+  const named = recipe && (isOwn ? { ...recipe, name: `${recipe.name}, step ${planned.number}` } : recipe);
+  const turns = planned.angleRad !== 0 || at.setsRad !== null;
+  return [
+    ...(named === null ? [] : [`${planned.number}: ${blocks.call(named)}`]),
+    ...(at.setsRad === null ? [] : [headingSetLine(writing, at.setsRad - at.zeroRad)]),
+    ...(keepsBalance && turns ? [`set BALANCE to ${balanceNow(program)}`] : []),
+  ];
+}

@@ -1,0 +1,57 @@
+import type { Route } from '../course/route';
+import { devicesOf } from '../devices/ofRobot';
+import { printed, type Line } from '../recipe/lines';
+import { pluggedIn, portText } from '../recipe/names';
+import { ownProgram, type OwnProgram } from '../recipe/ownProgram';
+import type { Robot } from '../robot/robot';
+import type { Table } from '../table/table';
+import { Blocks, type Block } from './blocks';
+import { headingSetLine, type Writing } from './calls';
+import { programLines } from './program';
+
+/** A motor or sensor, as the lines call it, and the port that it is to be in. */
+export interface SheetDevice {
+  name: string;
+  device: string;
+  port: string;
+}
+
+/** A route as it is put together in the robot's own programs. */
+export interface BuildingSheet {
+  devices: SheetDevice[];
+  /** Blocks of one's own, each typed once. */
+  recipes: Block[];
+  /** The program, in its order: calls of the blocks. */
+  program: string[];
+}
+
+/** What stands before the first step. */
+const beginLines = (writing: Writing, { robot }: OwnProgram): Line[] => [
+  ...(devicesOf(robot, 'heading sensor').length === 0 ? ['set HEADING ADDED to 0'] : []),
+  headingSetLine(writing, 0),
+  ...(writing.keepsBalance ? ['set BALANCE to 0'] : []),
+];
+
+/**
+ * The building sheet of a route: what is plugged in where, the recipes with their parameters, and the program that calls
+ * them, every number in the units, and with the signs, of the robot's own programs.
+ */
+export function buildingSheet(route: Route, robot: Robot, table: Table): BuildingSheet {
+  const program = ownProgram(robot);
+  const blocks = new Blocks();
+  const keepsBalance = JSON.stringify(route.steps).includes('"encoder-balance"');
+  const writing: Writing = { program, blocks, keepsBalance };
+  const lines = [...beginLines(writing, program), ...programLines(route, writing, table)];
+  const devices = pluggedIn(robot).map(({ unit, name }) => ({
+    name,
+    device: unit.kind,
+    port: portText(unit),
+  }));
+  const typed = printed(lines);
+  // What was only written to be compared is called by nobody.
+  const isCalled = ({ name }: Block, all: string[]) =>
+    all.some((line) => line.includes(name));
+  const every = blocks.all();
+  const text = [...typed, ...every.flatMap((block) => block.lines)];
+  return { devices, recipes: every.filter((block) => isCalled(block, text)), program: typed };
+}

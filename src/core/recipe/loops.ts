@@ -1,0 +1,40 @@
+import { SETTLE_S } from '../control/settings';
+import { typed } from './figure';
+import type { Line } from './lines';
+
+/** What is done besides in each round of a loop, and before its first. */
+export interface Interrupts {
+  before: Line[];
+  each: Line[];
+}
+
+export const NO_INTERRUPTS: Interrupts = { before: [], each: [] };
+
+/** A loop that is left from within. */
+export const loopOf = (each: readonly Line[], loop: Line): Line[] => ['repeat:', [...each, loop]];
+
+export const LEAVE: Line = 'leave the loop';
+export const leaveIf = (condition: string): Line[] => [`if ${condition}:`, [LEAVE]];
+
+/** After its time a motion has failed, or it goes on. */
+export const limitLines = (goesOn: boolean): Line[] => [
+  'if timer > LIMIT:',
+  [goesOn ? LEAVE : 'give up'],
+];
+
+/** The motors stop, and the robot comes to rest. */
+export const STOPPED: Line[] = ['stop both motors', `wait ${typed(SETTLE_S, 2)} s`];
+
+/** A motion: what is noted first, what is done in each round until it is left, and its stop. */
+export const motionLines = (
+  before: readonly Line[],
+  each: readonly Line[],
+  { before: alsoBefore, each: alsoEach }: Interrupts,
+  loop: Line,
+): Line[] => [
+  'restart the timer',
+  ...alsoBefore,
+  ...before,
+  ...loopOf([...alsoEach, ...each], loop),
+  ...STOPPED,
+];

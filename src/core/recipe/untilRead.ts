@@ -1,0 +1,46 @@
+import type { Figure, Line, Recipe } from './lines';
+import { limitLines, motionLines, type Interrupts } from './loops';
+import { speedFigure, type CommandLaw } from './motors';
+import type { OwnProgram } from './ownProgram';
+import { speedUp, startSlowly } from './profile';
+import { runSteered, type SteeringLines } from './steering';
+
+/** A drive that goes on until its lines leave the loop. */
+export interface UntilLines {
+  name: string;
+  speedMPerS: number;
+  law: CommandLaw;
+  kept: SteeringLines;
+  direction: Figure;
+  limit: Figure;
+  goesOn: boolean;
+  parameters: Record<string, Figure>;
+  /** Before the first round; how it ends, and how it slows down. */
+  before: Line[];
+  ends: Line[];
+  slows: Line[];
+}
+
+export const driveUntil = (program: OwnProgram, of: UntilLines, interrupts: Interrupts): Recipe => ({
+  name: of.name,
+  parameters: {
+    ...of.parameters,
+    DIRECTION: of.direction,
+    SPEED: speedFigure(of.law, of.speedMPerS),
+    ...of.kept.parameters,
+    LIMIT: of.limit,
+  },
+  lines: motionLines(
+    [startSlowly(of.law), ...of.before, ...of.kept.before],
+    [
+      ...of.ends,
+      ...limitLines(of.goesOn),
+      ...of.slows,
+      speedUp(program, of.law),
+      ...of.kept.each,
+      runSteered(program),
+    ],
+    interrupts,
+    program.loop,
+  ),
+});

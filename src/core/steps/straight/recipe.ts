@@ -1,0 +1,83 @@
+import { figure } from '../../recipe/figure';
+import { limitLines, motionLines, leaveIf } from '../../recipe/loops';
+import { speedFigure, type CommandLaw } from '../../recipe/motors';
+import type { OwnProgram } from '../../recipe/ownProgram';
+import { startSlowly, trapezoidLines } from '../../recipe/profile';
+import { significantDecimals } from '../../recipe/significant';
+import { heldByHeading, runSteered, type SteeringLines } from '../../recipe/steering';
+import { profileAcceleration } from '../../control/straight/profile';
+import { direction, headingAtStart, limitOf, type Making, type RecipeOf } from '../recipeOf';
+import { balanceGain } from '.';
+import type { StraightStep } from './description';
+
+/** How much further the right wheel has gone than the left one. */
+const difference = ({ rightWay, leftWay }: OwnProgram): string => `${rightWay} - (${leftWay})`;
+
+function byEncoders(step: StraightStep, program: OwnProgram, law: CommandLaw): SteeringLines {
+  const gain = (law.perMPerS * balanceGain(step, program.robot)) / program.perM;
+  const isPlanned = (step.holds ?? 'planned') === 'planned';
+  return {
+    words: isPlanned ? 'kept by the encoders since the last turn' : 'kept by the encoders',
+    parameters: { GAIN: figure(gain, significantDecimals(gain), law.unit) },
+    // From the last turn on the difference is to stay as it was then.
+    before: isPlanned ? [`set KEEP to BALANCE - (${balanceNow(program)})`] : ['set KEEP to 0'],
+    each: [`set STEER to GAIN * (KEEP - (${difference(program)}))`],
+  };
+}
+
+/** The same since the program began. */
+export const balanceNow = ({ names, robot: { signs } }: OwnProgram): string => {
+  const [left, right] = [names.left, names.right];
+  return `${signs.rightMotor === 1 ? right : `-${right}`} ${signs.leftMotor === 1 ? '-' : '+'} ${left}`;
+};
+
+const NOTHING: SteeringLines = {
+  words: 'not kept straight',
+  parameters: {},
+  before: ['set STEER to 0'],
+  each: [],
+};
+
+function keptBy(step: StraightStep, making: Making, law: CommandLaw): SteeringLines {
+  const { program } = making;
+  const { strategy = 'heading-hold', holds = 'planned', gainMPerSPerRad } = step;
+  const headingRad = holds === 'planned' ? headingAtStart(making) : null;
+  const ways = {
+    'heading-hold': () => heldByHeading(program, law, gainMPerSPerRad, headingRad),
+    'encoder-balance': () => byEncoders(step, program, law),
+    'open-loop': () => NOTHING,
+  };
+  return ways[strategy]();
+}
+
+export const straightRecipe: RecipeOf<StraightStep> = (step, making) => {
+  const { program, interrupts } = making;
+  const { robot } = program;
+  const { distanceM, speedMPerS, ramp = true } = step;
+  const law = program.law(speedMPerS);
+  const kept = keptBy(step, making, law);
+  const toldM = Math.max(0, Math.abs(distanceM) - robot.program.coastM);
+  return {
+    name: `drive straight${ramp ? '' : ' at once'}, ${kept.words}`,
+    parameters: {
+      DISTANCE: program.travel(toldM),
+      DIRECTION: direction(distanceM < 0),
+      SPEED: speedFigure(law, speedMPerS),
+      ...kept.parameters,
+      LIMIT: limitOf(making),
+    },
+    lines: motionLines(
+      [...program.countFromHere, ...(ramp ? [startSlowly(law)] : ['set NOW to SPEED']), ...kept.before],
+      [
+        `set LEFT OVER to DISTANCE - DIRECTION * ${program.way}`,
+        ...leaveIf('LEFT OVER <= 0'),
+        ...limitLines(step.onTimeout === 'go-on'),
+        ...(ramp ? trapezoidLines(program, law, profileAcceleration(robot), speedMPerS) : []),
+        ...kept.each,
+        runSteered(program),
+      ],
+      interrupts,
+      program.loop,
+    ),
+  };
+};
