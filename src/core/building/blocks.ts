@@ -31,7 +31,9 @@ export class Blocks {
     const key = JSON.stringify([name, told, text]);
     const known = this.known.get(key);
     if (known !== undefined) return known;
-    const alike = this.all().filter((one) => one.name === name || one.name.startsWith(`${name} no. `));
+    const alike = this.all().filter(
+      (one) => one.name === name || one.name.startsWith(`${name} no. `),
+    );
     const own = alike.length === 0 ? name : `${name} no. ${alike.length + 1}`;
     const block = { name: own, parameters: told, lines: text };
     this.known.set(key, block);

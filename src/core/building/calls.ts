@@ -74,11 +74,7 @@ function reactionLines(made: Made, writing: Writing): Interrupts {
     before: ['set IT IS SO to 0', ...on.before],
     each: [
       'if IT IS SO = 0:',
-      [
-        ...on.each,
-        `if ${on.isSo}:`,
-        ['set IT IS SO to 1', ...off.before, ...calls(reaction.up)],
-      ],
+      [...on.each, `if ${on.isSo}:`, ['set IT IS SO to 1', ...off.before, ...calls(reaction.up)]],
       'otherwise:',
       [
         ...off.each,
@@ -121,7 +117,8 @@ export function callLines(made: Made, writing: Writing): Line[] {
     interrupts,
   });
   const isOwn = interrupts.each.length > 0;
-  const named = recipe && (isOwn ? { ...recipe, name: `${recipe.name}, step ${planned.number}` } : recipe);
+  const named =
+    recipe && (isOwn ? { ...recipe, name: `${recipe.name}, step ${planned.number}` } : recipe);
   const turns = planned.angleRad !== 0 || at.setsRad !== null;
   return [
     ...(named === null ? [] : [`${planned.number}: ${blocks.call(named)}`]),

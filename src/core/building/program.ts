@@ -64,7 +64,7 @@ const answersBefore = (way: Way, i: number): string[] =>
 /** The lines from a place of a way on, to the end of the route; `within` so many owners it stands already. */
 function linesFrom(writer: Writer, way: Way, from: number): Line[] {
   const lines: Line[] = [];
-  for (let i = from; i < way.length; ) {
+  for (let i = from; i < way.length;) {
     const made = way[i] as Made;
     const loop = loopAt(writer, way, i);
     if (loop !== null) {
@@ -158,19 +158,18 @@ function askingLoop(
   if (made === undefined || choice === undefined || made.planned.step.id !== owner.id) return null;
   const before = answersBefore(way, i);
   const [done, again] = choice.answers;
-  const [once, twice] = [
-    writer.wayOf([...before, done]),
-    writer.wayOf([...before, again, done]),
-  ];
+  const [once, twice] = [writer.wayOf([...before, done]), writer.wayOf([...before, again, done])];
   const second = asks(twice, first + 1);
   const look = (of: Way, k: number) =>
     choice.looksAt.flatMap((one) => lookLines(one, of[k] as Made, writer.writing));
   const round = [...linesBetween(writer, way, i, first), ...look(way, first)];
   const next =
-    second === -1 ? null : [...linesBetween(writer, twice, first + 1, second), ...look(twice, second)];
-  const rest = (of: Way, k: number) =>
-    of.slice(k + 1).map((one) => callLines(one, writer.writing));
-  const isAlike = most === 1 || (isSame(round, next) && isSame(rest(once, first), rest(twice, second)));
+    second === -1
+      ? null
+      : [...linesBetween(writer, twice, first + 1, second), ...look(twice, second)];
+  const rest = (of: Way, k: number) => of.slice(k + 1).map((one) => callLines(one, writer.writing));
+  const isAlike =
+    most === 1 || (isSame(round, next) && isSame(rest(once, first), rest(twice, second)));
   if (!isAlike) return null;
   return {
     lines: [

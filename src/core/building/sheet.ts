@@ -49,8 +49,7 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
   }));
   const typed = printed(lines);
   // What was only written to be compared is called by nobody.
-  const isCalled = ({ name }: Block, all: string[]) =>
-    all.some((line) => line.includes(name));
+  const isCalled = ({ name }: Block, all: string[]) => all.some((line) => line.includes(name));
   const every = blocks.all();
   const text = [...typed, ...every.flatMap((block) => block.lines)];
   return { devices, recipes: every.filter((block) => isCalled(block, text)), program: typed };

@@ -20,7 +20,11 @@ const IN_MM: CommandLaw = { atRest: 0, perMPerS: MM_PER_M, unit: 'mm/s', decimal
 const NEAR = 0.02;
 
 /** By power: as drives were timed at a share of it, or between those that the record has. */
-function lawByPower(robot: Robot, full: number, about: number): Omit<CommandLaw, 'unit' | 'decimals'> | null {
+function lawByPower(
+  robot: Robot,
+  full: number,
+  about: number,
+): Omit<CommandLaw, 'unit' | 'decimals'> | null {
   const { power } = robot.measured;
   if (power !== null) {
     const perShare = meantByPower(robot, 1) ?? 0;
@@ -46,7 +50,7 @@ export function commandLaw(robot: Robot, aboutMPerS: number): CommandLaw {
   if (command === null) return IN_MM;
   const way = COMMAND_WAYS[command];
   if (way.turnUnit !== undefined) return IN_MM;
-  const shown = { unit: way.unit, decimals: way.decimals + 1 };
+  const shown = { unit: way.unit, decimals: way.decimals + (way.isPower ? 2 : 1) };
   if (!way.isPower) {
     return { atRest: 0, perMPerS: way.commanded(robot, 1) ?? 0, ...shown };
   }
@@ -63,8 +67,10 @@ export const speedFigure = (law: CommandLaw, mPerS: number): Figure =>
   figure(commandFor(law, mPerS), law.decimals, law.unit);
 
 /** What is taken with the sign that a robot's part has. */
-export const signed = (sign: 1 | -1, expression: string): string =>
-  sign === 1 ? expression : `-(${expression})`;
+export const signed = (sign: 1 | -1, expression: string): string => {
+  if (sign === 1) return expression;
+  return /^(\w+|\([^()]*\))$/.test(expression) ? `-${expression}` : `-(${expression})`;
+};
 
 const DEGREES_PER_RAD = 180 / Math.PI;
 
@@ -72,7 +78,12 @@ const DEGREES_PER_RAD = 180 / Math.PI;
  * The line that runs both motors, from what the wheels are to do, forward positive: each motor by itself, with the sign
  * that turns it forward; or how fast the robot goes and turns, where its kit is told that.
  */
-export function runLine(robot: Robot, names: { left: string; right: string }, left: string, right: string): string {
+export function runLine(
+  robot: Robot,
+  names: { left: string; right: string },
+  left: string,
+  right: string,
+): string {
   const { signs, program, trackM } = robot;
   if (program.command !== null && COMMAND_WAYS[program.command].turnUnit !== undefined) {
     const perMm = (-program.turnSign * DEGREES_PER_RAD) / (MM_PER_M * trackM);

@@ -99,7 +99,8 @@ export function ownProgram(robot: Robot): OwnProgram {
             1 / (perM * robot.trackM * sizeRad),
           )})`
         : nameOf(robot, sensor),
-    angle: (rad) => figure((leftSign * program.headingScale * rad) / sizeRad, angleDecimals, angleUnit),
+    angle: (rad) =>
+      figure((leftSign * program.headingScale * rad) / sizeRad, angleDecimals, angleUnit),
     perRad: 1 / sizeRad,
     leftSign,
     read: (unit, channel) => readName(robot, unit, channel),

@@ -17,7 +17,11 @@ export const steerByHeading = ({ leftSign, heading }: OwnProgram, wanted = 'HEAD
   leftSign === 1 ? `GAIN * (${wanted} - ${heading})` : `GAIN * (${heading} - ${wanted})`;
 
 /** A gain of steering as it is typed: what is told more to one wheel than to the other, for one unit of the heading. */
-export function headingGain({ perRad }: OwnProgram, law: CommandLaw, gainMPerSPerRad: number): Figure {
+export function headingGain(
+  { perRad }: OwnProgram,
+  law: CommandLaw,
+  gainMPerSPerRad: number,
+): Figure {
   const value = (law.perMPerS * gainMPerSPerRad) / perRad;
   return figure(value, significantDecimals(value), law.unit);
 }

@@ -21,7 +21,11 @@ export interface UntilLines {
   slows: Line[];
 }
 
-export const driveUntil = (program: OwnProgram, of: UntilLines, interrupts: Interrupts): Recipe => ({
+export const driveUntil = (
+  program: OwnProgram,
+  of: UntilLines,
+  interrupts: Interrupts,
+): Recipe => ({
   name: of.name,
   parameters: {
     ...of.parameters,

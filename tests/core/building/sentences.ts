@@ -108,7 +108,8 @@ class Reader {
 
   private factor(): number {
     if (this.take('-')) return -this.factor();
-    for (const [words, of] of Object.entries(FUNCTIONS)) if (this.take(words)) return of(...this.list());
+    for (const [words, of] of Object.entries(FUNCTIONS))
+      if (this.take(words)) return of(...this.list());
     if (this.take('(')) {
       const value = this.value();
       this.need(')');

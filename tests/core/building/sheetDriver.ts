@@ -59,12 +59,12 @@ class Driver {
   }
 
   private all(lines: readonly Sentence[]): void {
-    lines.forEach((line, i) => this.one(line, lines[i - 1], lines));
+    lines.forEach((line) => this.one(line));
   }
 
   private otherwise: boolean | null = null;
 
-  private one({ text: numbered, under }: Sentence, _before: unknown, _all: unknown): void {
+  private one({ text: numbered, under }: Sentence): void {
     const text = numbered.replace(/^\d[\w.]*: /, '');
     if (text === 'otherwise:') {
       if (this.otherwise === true) this.all(under);
@@ -99,13 +99,17 @@ class Driver {
   }
 
   private act(text: string): void {
+    const called = /^(.+?)(?: \(([A-Z].*)\))?$/.exec(text);
+    if (called !== null && this.blocks.has(called[1] ?? ''))
+      return this.call(called[1] ?? '', called[2] ?? '');
     const value = (of: string) => valueOf(of, this.names, this.look);
     const [, name = '', to = ''] = /^set (.+?) to (.+)$/.exec(text) ?? [];
     if (name !== '') return this.set(name, value(to));
     const run = /^run (.+?) at (.+)$/.exec(text);
     if (run !== null) return this.run(text, value);
     const [, speed, turning] = /^drive at (.+), turning at (.+)$/.exec(text) ?? [];
-    if (speed !== undefined && turning !== undefined) return this.goAndTurn(value(speed), value(turning));
+    if (speed !== undefined && turning !== undefined)
+      return this.goAndTurn(value(speed), value(turning));
     if (text === 'stop both motors') return this.machine.command({ leftMPerS: 0, rightMPerS: 0 });
     if (text === 'restart the timer') return void (this.timerS = this.machine.readings.timeS);
     if (text === 'wait for the start signal') return;
@@ -114,21 +118,19 @@ class Driver {
     const [, zeroed] = /^zero (.+)$/.exec(text) ?? [];
     if (zeroed !== undefined) return this.set(zeroed, 0);
     const [, arm = '', angle = '', power = ''] = /^move (.+) to (.+) at (.+)$/.exec(text) ?? [];
-    if (arm !== '' && !this.blocks.has(text.split(' (')[0] ?? ''))
+    if (arm !== '')
       return this.moveArm(arm, value(power), { toRad: value(angle) / DEG, durationS: null });
     const [, turned = '', at = '', seconds = ''] = /^turn (.+) at (.+) for (.+)$/.exec(text) ?? [];
-    if (turned !== '') return this.moveArm(turned, value(at), { toRad: null, durationS: value(seconds) });
+    if (turned !== '')
+      return this.moveArm(turned, value(at), { toRad: null, durationS: value(seconds) });
     if (text.startsWith('your own lines')) return this.byHand();
-    this.call(text);
+    throw new Error(`Nobody says what “${text}” is.`);
   }
 
-  private call(text: string): void {
-    const [, name = '', told = ''] = /^(.+?)(?: \(([A-Z].*)\))?$/.exec(text) ?? [];
-    const block = this.blocks.get(name);
-    if (block === undefined) throw new Error(`Nobody says what “${text}” is.`);
+  private call(name: string, told: string): void {
     for (const [, parameter = '', number = ''] of told.matchAll(/([A-Z ]+?) = (-?[\d.]+)/g))
       this.values.set(parameter.trim(), Number(number));
-    this.all(block.body);
+    this.all(this.blocks.get(name)?.body ?? []);
   }
 
   private set(name: string, to: number): void {
@@ -166,7 +168,9 @@ class Driver {
         return told * perTurn;
       case 'percent': {
         const { gainMPerSPerV = 0, nowV = 0, deadBand = 0 } = measured.power ?? {};
-        return Math.sign(told) * gainMPerSPerV * nowV * Math.max(0, Math.abs(told) / 100 - deadBand);
+        return (
+          Math.sign(told) * gainMPerSPerV * nowV * Math.max(0, Math.abs(told) / 100 - deadBand)
+        );
       }
       default:
         return told / 1000;
@@ -188,7 +192,11 @@ class Driver {
     }
   }
 
-  private moveArm(name: string, power: number, how: { toRad: number | null; durationS: number | null }): void {
+  private moveArm(
+    name: string,
+    power: number,
+    how: { toRad: number | null; durationS: number | null },
+  ): void {
     const unit = this.unit(name);
     if (unit?.kind !== 'attachment motor') throw new GaveUp();
     const rateRadPerS = (power / 100) * unit.behaviour.fullRateRadPerS;
@@ -217,7 +225,8 @@ class Driver {
   private shown(unit: Robot['units'][number], name: string): number | null {
     const { signs, program, wheelDiameterM, gearRatio } = this.robot;
     const { readings } = this.machine;
-    const perM = ((program.travel === 'rotations' ? 1 : 360) * gearRatio) / (Math.PI * wheelDiameterM);
+    const perM =
+      ((program.travel === 'rotations' ? 1 : 360) * gearRatio) / (Math.PI * wheelDiameterM);
     const read = (channel: string, times: number) => {
       const of = this.machine.read({ unitId: unit.id, channel });
       return of === null ? null : of * times;
@@ -259,9 +268,14 @@ class Driver {
 }
 
 /** Where the robot stands when what the sheet says has been driven; null: it gave up. */
-export function driveSheet(sheet: BuildingSheet, robot: Robot, table: Table, start: Pose): Pose | null {
+export function driveSheet(
+  sheet: BuildingSheet,
+  robot: Robot,
+  table: Table,
+  start: Pose,
+): (Pose & { timeS: number }) | null {
   const driver = new Driver(sheet, robot, table, start);
   const isDone = driver.drive();
   const { xM, yM, headingRad } = driver.machine.pose;
-  return isDone ? { xM, yM, headingRad } : null;
+  return isDone ? { xM, yM, headingRad, timeS: driver.machine.readings.timeS } : null;
 }

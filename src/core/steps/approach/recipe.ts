@@ -33,7 +33,8 @@ export const approachRecipe: RecipeOf<ApproachStep> = (step, making) => {
       },
       before: [],
       ends: [heard, [`if ${shows('UNTIL')}:`, [LEAVE]]],
-      slows: slows === undefined ? [] : [heard, [`if ${shows('SLOW FROM')}:`, ['set SPEED to SLOW']]],
+      slows:
+        slows === undefined ? [] : [heard, [`if ${shows('SLOW FROM')}:`, ['set SPEED to SLOW']]],
     },
     interrupts,
   );

@@ -31,7 +31,10 @@ function positionOf(step: AttachmentStep, robot: Robot) {
 }
 
 /** Where its motor is told to stop, and how that scatters; null: it turns for a time. */
-export function targetOf(step: AttachmentStep, robot: Robot): { rad: number; sdRad: number } | null {
+export function targetOf(
+  step: AttachmentStep,
+  robot: Robot,
+): { rad: number; sdRad: number } | null {
   if (step.position !== undefined) {
     const known = positionOf(step, robot);
     return known === undefined ? null : { rad: known.angleRad, sdRad: known.sdRad };

@@ -41,7 +41,11 @@ export const attachmentRecipe: RecipeOf<AttachmentStep> = (step, making) => {
     ...loopOf([...interrupts.each, ...each], program.loop),
   ];
   if (target === null) {
-    return { name: `turn ${name} for a time`, parameters, lines: waits(leaveIf('timer >= SECONDS')) };
+    return {
+      name: `turn ${name} for a time`,
+      parameters,
+      lines: waits(leaveIf('timer >= SECONDS')),
+    };
   }
   const near = (THERE_RAD + 3 * target.sdRad) * DEGREES_PER_RAD;
   return {

@@ -63,31 +63,28 @@ function motorShown(program: OwnProgram, unit: Device): Shown {
 
 /** Null: there is nothing that could be read. */
 function shownOf(single: Single, program: OwnProgram, at: LookedAtHeading): Shown | null {
-  const { reading, is } = single;
+  const { reading } = single;
   if (reading === 'time') return linear('timer', 1);
   if (reading === 'volts') return linear('battery volts', 1);
   if (reading === 'heading') {
-    const isAngle = is === 'changed' || is === 'still';
     const counted = (rad: number) => at.aboutRad + wrap(rad - at.aboutRad) - at.zeroRad;
     return {
       text: program.heading,
       isThere: null,
-      slope: program.leftSign,
-      value: (rad) => figureText(program.angle(isAngle ? rad : counted(rad))),
+      slope: program.angle(1).value,
+      value: (rad) => figureText(program.angle(counted(rad))),
     };
   }
   const unit = unitLookedAt(single, program.robot);
   if (unit === null) return null;
   if ('motor' in reading) return motorShown(program, unit);
   const { channel } = reading;
-  const isChange = is === 'changed' || is === 'still';
   const slope = program.slope(unit, channel, single.value);
   return {
     text: program.read(unit, channel),
     isThere: mayBeLost(unit) ? `${program.read(unit, channel)} shows something` : null,
     slope,
-    value: (core) =>
-      isChange ? short(core * Math.abs(slope)) : figureText(program.reading(unit, channel, core)),
+    value: (core) => figureText(program.reading(unit, channel, core)),
   };
 }
 
@@ -106,7 +103,7 @@ function countedLines(single: Single, shown: Shown, n: string): { before: Line[]
     const isMore = (is === 'above') === shown.slope >= 0;
     return { before, each: counts(`${shown.text} ${isMore ? '>=' : '<='} ${shown.value(value)}`) };
   }
-  const [first, size] = [`FIRST${n}`, shown.value(Math.abs(value))];
+  const [first, size] = [`FIRST${n}`, short(Math.abs(value * shown.slope))];
   const off = `size of (${shown.text} - ${first})`;
   const begin: Line[] = [...before, `set NEW${n} to 1`];
   const note: Line[] = [

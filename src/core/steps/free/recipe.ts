@@ -6,7 +6,13 @@ const MM_PER_M = 1000;
 const DEGREES_PER_RAD = 180 / Math.PI;
 
 /** Corvat does not know what is typed for it; where the robot stands then it was told. */
-export const freeRecipe: RecipeOf<FreeStep> = ({ words, alongM, acrossM, headingRad, seconds: s }) => ({
+export const freeRecipe: RecipeOf<FreeStep> = ({
+  words,
+  alongM,
+  acrossM,
+  headingRad,
+  seconds: s,
+}) => ({
   name: `your own: ${words.replace(/[\s:;,()=]+/g, ' ').trim()}`,
   parameters: {
     AHEAD: figure(alongM * MM_PER_M, 1, 'mm'),

@@ -67,7 +67,11 @@ export const straightRecipe: RecipeOf<StraightStep> = (step, making) => {
       LIMIT: limitOf(making),
     },
     lines: motionLines(
-      [...program.countFromHere, ...(ramp ? [startSlowly(law)] : ['set NOW to SPEED']), ...kept.before],
+      [
+        ...program.countFromHere,
+        ...(ramp ? [startSlowly(law)] : ['set NOW to SPEED']),
+        ...kept.before,
+      ],
       [
         `set LEFT OVER to DISTANCE - DIRECTION * ${program.way}`,
         ...leaveIf('LEFT OVER <= 0'),

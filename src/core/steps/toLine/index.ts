@@ -16,6 +16,9 @@ import type { ToLineStep } from './description';
 export const sensorOf = ({ sensor }: ToLineStep, robot: Robot) =>
   unitOrFirst(robot, 'light sensor', sensor);
 
+/** Nearer than this it stands at that edge already: a plan that comes to one ends there, but for rounding. */
+const THERE_M = 1e-6;
+
 /** How far it is until its sensor's middle lies on the edge of that line, or why it never will. */
 function wayTo(
   step: ToLineStep,
@@ -29,7 +32,7 @@ function wayTo(
   const headingRad = from.headingRad + (step.back ? Math.PI : 0);
   const edges = linesAhead(table.lines, { ...at, headingRad })
     .map(({ fromM, toM }) => (step.on === 'entering' ? fromM : toM))
-    .filter((edgeM) => edgeM > 0);
+    .filter((edgeM) => edgeM > THERE_M);
   const edgeM = edges[step.count - 1];
   return edgeM === undefined ? { problem: 'no-line-ahead' } : { distanceM: edgeM };
 }

@@ -36,7 +36,11 @@ function measuredLead({ headingRad, turns, isRepeated = false }: NewStepPlace): 
 const USUAL = { slowRateRadPerS: 0.6, slowFromRad: 0.5, kpPerS: 4 };
 
 /** The strategy with its values. */
-export function howOf(step: TurnStep, leadRad: number, { measured: { gains } }: Robot): TurnStrategy {
+export function howOf(
+  step: TurnStep,
+  leadRad: number,
+  { measured: { gains } }: Robot,
+): TurnStrategy {
   const { strategy = 'stop-early', rateRadPerS, slowFromRad = USUAL.slowFromRad } = step;
   const slow = Math.min(step.slowRateRadPerS ?? USUAL.slowRateRadPerS, rateRadPerS);
   const kpPerS = step.kpPerS ?? Math.abs(gains.turn ?? USUAL.kpPerS);
@@ -89,10 +93,8 @@ function rollsOf(step: TurnStep, angleRad: number, { trackM }: Robot) {
 }
 
 /** By how much it turns from a heading on the table, where nothing ends it before. */
-export const angleOf = (
-  { mode, angleRad, direction }: TurnStep,
-  fromHeadingRad: number,
-): number => (mode === 'by' ? angleRad : turnAngle(fromHeadingRad, angleRad, direction));
+export const angleOf = ({ mode, angleRad, direction }: TurnStep, fromHeadingRad: number): number =>
+  mode === 'by' ? angleRad : turnAngle(fromHeadingRad, angleRad, direction);
 
 export const turn: StepKind<TurnStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor'],

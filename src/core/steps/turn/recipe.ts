@@ -29,7 +29,11 @@ interface Turning {
 const short = (value: number): string => typed(value, significantDecimals(value));
 
 /** What each wheel is told to turn the robot at a rate. */
-function wheelsAt({ step, making: { program }, law }: Turning, rateRadPerS: number, names: [string, string]) {
+function wheelsAt(
+  { step, making: { program }, law }: Turning,
+  rateRadPerS: number,
+  names: [string, string],
+) {
   const { trackM } = program.robot;
   const [left, right] = sharesOf(step);
   const at = (share: number) => speedFigure(law, share * rateRadPerS * trackM);
@@ -55,7 +59,10 @@ function until(turning: Turning, earlyRad: number, name: string): Way {
   };
 }
 
-function stopEarly(turning: Turning, { rateRadPerS, leadRad }: { rateRadPerS: number; leadRad: number }): Way {
+function stopEarly(
+  turning: Turning,
+  { rateRadPerS, leadRad }: { rateRadPerS: number; leadRad: number },
+): Way {
   const { making, angleRad } = turning;
   const side = Math.sign(angleRad);
   const end = until(turning, leadRad, 'UNTIL');
@@ -63,7 +70,11 @@ function stopEarly(turning: Turning, { rateRadPerS, leadRad }: { rateRadPerS: nu
     words: '',
     parameters: { ...end.parameters, ...wheelsAt(turning, side * rateRadPerS, ['LEFT', 'RIGHT']) },
     before: end.before,
-    each: [...leaveIf(end.each.join('')), ...limitLines(turning.step.onTimeout === 'go-on'), making.program.run('LEFT', 'RIGHT')],
+    each: [
+      ...leaveIf(end.each.join('')),
+      ...limitLines(turning.step.onTimeout === 'go-on'),
+      making.program.run('LEFT', 'RIGHT'),
+    ],
   };
 }
 
@@ -111,8 +122,14 @@ function byEncoders(turning: Turning, how: Extract<TurnStrategy, { school: 'enco
   const perUnit = program.leftSign * rollsApart(turning, 1 / program.perRad);
   const goal: { parameters: Record<string, Figure>; line: string } =
     step.mode === 'to'
-      ? { parameters: { HEADING: program.angle(toRad) }, line: `${short(perUnit)} * (HEADING - ${program.heading})` }
-      : { parameters: { APART: figure(rollsApart(turning, angleRad), 1, program.countUnit) }, line: 'APART' };
+      ? {
+          parameters: { HEADING: program.angle(toRad) },
+          line: `${short(perUnit)} * (HEADING - ${program.heading})`,
+        }
+      : {
+          parameters: { APART: figure(rollsApart(turning, angleRad), 1, program.countUnit) },
+          line: 'APART',
+        };
   // It slows down at twice a second of what is left.
   const slowing = law.perMPerS / program.perM;
   const [left, right] = sharesOf(step);
@@ -135,7 +152,10 @@ function byEncoders(turning: Turning, how: Extract<TurnStrategy, { school: 'enco
   };
 }
 
-function proportional(turning: Turning, how: Extract<TurnStrategy, { school: 'proportional' }>): Way {
+function proportional(
+  turning: Turning,
+  how: Extract<TurnStrategy, { school: 'proportional' }>,
+): Way {
   const { making, step, law, toRad, angleRad } = turning;
   const { program } = making;
   const { loopPeriodS, trackM } = program.robot;
@@ -205,7 +225,11 @@ export const turnRecipe: RecipeOf<TurnStep> = (step, making) => {
   const way = wayOf(turning);
   const isToHeading = step.mode === 'to';
   const side = way.parameters.SIDE === undefined ? ` ${angleRad > 0 ? 'left' : 'right'}` : '';
-  const about = { centre: '', 'left-wheel': ' about the left wheel', 'right-wheel': ' about the right wheel' };
+  const about = {
+    centre: '',
+    'left-wheel': ' about the left wheel',
+    'right-wheel': ' about the right wheel',
+  };
   return {
     name: `turn${side}${isToHeading ? ' to a heading' : ''}${about[step.about ?? 'centre']}${way.words}`,
     parameters: { ...way.parameters, LIMIT: limitOf(making) },

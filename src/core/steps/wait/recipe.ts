@@ -13,7 +13,7 @@ export const waitRecipe: RecipeOf<WaitStep> = (step, { program, interrupts }) =>
   if (step.seconds === 0) return null;
   const isEnded = interrupts.each.length > 0;
   return {
-    name: 'wait',
+    name: 'stand still',
     parameters: { SECONDS: seconds(step.seconds) },
     lines: [
       'stop both motors',
