@@ -53,7 +53,14 @@ describe('what a simulation forecasts', () => {
     // Of 400 runs: 0.683 ± three of its standard errors.
     expect(some.missions[0]?.chance.rate).toBeGreaterThan(0.613);
     expect(some.missions[0]?.chance.rate).toBeLessThan(0.753);
-    expect(some.expectedPoints).toBeCloseTo(20 * (some.missions[0]?.chance.rate ?? 0), 9);
+    const chance = some.missions[0]?.chance.rate ?? 0;
+    expect(some.expectedPoints).toBeCloseTo(20 * chance, 9);
+    expect(some.points).toEqual([
+      { points: 0, share: expect.closeTo(1 - chance, 9) },
+      { points: 20, share: chance },
+    ]);
+    // The best of three scores unless all three fail.
+    expect(some.bestOfThree).toBeCloseTo(20 * (1 - (1 - chance) ** 3), 9);
     expect(forecastSentence(some)).toMatch(/^The sundial works in \d\d of 100 runs; between/);
   });
 

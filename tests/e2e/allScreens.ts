@@ -39,6 +39,7 @@ export const SCREENS = {
   Course: '/course',
   Table: '/course/table',
   'Step card': '/course/card?version=01DEMV00000000000000000003',
+  'Building sheet': '/course/building?version=01DEMV00000000000000000010',
   Runs: '/runs',
   Logging: `/runs/${S}3`,
   'Log sheet': `/runs/${S}3/sheet`,

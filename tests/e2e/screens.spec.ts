@@ -10,7 +10,13 @@ const TABLET = { width: 768, height: 1024 };
 /** A desk at 200 % zoom. */
 const ZOOMED = { width: 640, height: 400 };
 /** Pages of a table to print are as wide as paper. */
-const ON_PAPER = ['Log sheet', 'Step card', 'Wiring sheet', 'Bench table to print'];
+const ON_PAPER = [
+  'Log sheet',
+  'Step card',
+  'Building sheet',
+  'Wiring sheet',
+  'Bench table to print',
+];
 
 /** By how much the page is wider than its window. */
 const tooWide = (page: Page): Promise<number> =>

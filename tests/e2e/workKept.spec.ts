@@ -131,7 +131,7 @@ test('a unit is added, placed, told how programs read it, made another kind, and
   await unit.getByLabel('Full scale').fill('3.3');
   await unit.getByLabel('falls').check();
   await expect(drawing.getByText('D1, distance sensor')).toHaveCount(1);
-  await expect(page.getByText('1 distance sensor.', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 distance sensor', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: 'Save the robot' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await reload(page);
@@ -145,9 +145,9 @@ test('a unit is added, placed, told how programs read it, made another kind, and
   await expect(unit.getByLabel('Width of its spot')).toHaveValue('12');
   await expect(unit.getByLabel('Ahead of the axle')).toHaveValue('85');
   await unfold(page, 'Ports');
-  await unit.getByLabel('Port').selectOption('A');
-  await page.getByLabel('A takes').selectOption('motor');
-  await expect(page.getByText('D1 (sensor) is on port A, which takes motor.')).toBeVisible();
+  await unit.getByLabel('Port').selectOption('7');
+  await page.getByLabel('7 takes').selectOption('motor');
+  await expect(page.getByText('D1 (sensor) is on port 7, which takes motor.')).toBeVisible();
   // Off the robot and into the stock, from there on again: with all that is known of it.
   await unit.getByRole('button', { name: 'Take it off, into the team’s stock' }).click();
   await expect(page.getByRole('region', { name: 'Stock' })).toContainText('D1, light sensor');

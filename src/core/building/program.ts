@@ -11,15 +11,16 @@ import type { Table } from '../table/table';
 import { callLines, type Made, type Writing } from './calls';
 import { lookLines } from './look';
 
-/** More questions than this in a row are not followed: then the program gives up. */
-const MOST_ASKED = 12;
+/** Answers double the ways through a route: after so many no other is followed, and the program gives up there. */
+const MOST_WAYS = 60;
 
 /** A way through a route, with how headings are counted on it. */
 type Way = Made[];
 
 interface Writer {
   writing: Writing;
-  wayOf(answers: readonly string[]): Way;
+  /** Null: too many were asked for already. */
+  wayOf(answers: readonly string[]): Way | null;
   route: Route;
 }
 
@@ -87,12 +88,10 @@ function askedLines(writer: Writer, way: Way, i: number): Line[] {
   const { choice } = made.planned;
   if (choice === undefined) return [];
   const before = answersBefore(way, i);
-  if (before.length >= MOST_ASKED) return ['give up'];
-  const [so, not] = choice.answers.map((answer) =>
-    answer === choice.givesUp
-      ? ['give up']
-      : linesFrom(writer, writer.wayOf([...before, answer]), i + 1),
-  );
+  const [so, not] = choice.answers.map((answer) => {
+    const next = answer === choice.givesUp ? null : writer.wayOf([...before, answer]);
+    return next === null ? ['give up'] : linesFrom(writer, next, i + 1);
+  });
   const looks = choice.looksAt.flatMap((one) => lookLines(one, made, writer.writing));
   const both = withTail(so ?? [], not ?? []);
   return [...looks, ...branchLines(both.so, both.not), ...both.tail];
@@ -159,6 +158,7 @@ function askingLoop(
   const before = answersBefore(way, i);
   const [done, again] = choice.answers;
   const [once, twice] = [writer.wayOf([...before, done]), writer.wayOf([...before, again, done])];
+  if (once === null || twice === null) return null;
   const second = asks(twice, first + 1);
   const look = (of: Way, k: number) =>
     choice.looksAt.flatMap((one) => lookLines(one, of[k] as Made, writer.writing));
@@ -182,22 +182,37 @@ function askingLoop(
   };
 }
 
-/** The lines of a whole route, in the order in which they are typed. */
-export function programLines(route: Route, writing: Writing, table: Table): Line[] {
+/**
+ * The lines of a whole route, in the order in which they are typed; and whether they hold each way through it.
+ */
+export function programLines(
+  route: Route,
+  writing: Writing,
+  table: Table,
+): { lines: Line[]; isWhole: boolean } {
   const { robot } = writing.program;
   const known = new Map<string, Way>();
-  const wayOf = (answers: readonly string[]): Way => {
-    const key = answers.join('/');
-    const before = known.get(key);
-    if (before !== undefined) return before;
+  let isWhole = true;
+  const plannedWay = (answers: readonly string[]): Way => {
     const plan: PlannedStep[] = planRoute(route, robot, table, answers);
     const headings = headingsSet(plan, route.start.headingRad, robot);
-    const way = plan.flatMap((planned, i) => {
+    return plan.flatMap((planned, i) => {
       const at = headings[i];
       return at === undefined ? [] : [{ planned, at }];
     });
+  };
+  const wayOf = (answers: readonly string[]): Way | null => {
+    const key = answers.join('/');
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    if (known.size >= MOST_WAYS) {
+      isWhole = false;
+      return null;
+    }
+    const way = plannedWay(answers);
     known.set(key, way);
     return way;
   };
-  return linesFrom({ writing, wayOf, route }, wayOf([]), 0);
+  const lines = linesFrom({ writing, wayOf, route }, wayOf([]) ?? [], 0);
+  return { lines, isWhole };
 }

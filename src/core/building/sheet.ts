@@ -23,6 +23,8 @@ export interface BuildingSheet {
   recipes: Block[];
   /** The program, in its order: calls of the blocks. */
   program: string[];
+  /** What whoever types it should know. */
+  notes: string[];
 }
 
 /** What stands before the first step. */
@@ -41,7 +43,8 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
   const blocks = new Blocks();
   const keepsBalance = JSON.stringify(route.steps).includes('"encoder-balance"');
   const writing: Writing = { program, blocks, keepsBalance };
-  const lines = [...beginLines(writing, program), ...programLines(route, writing, table)];
+  const { lines: ofSteps, isWhole } = programLines(route, writing, table);
+  const lines = [...beginLines(writing, program), ...ofSteps];
   const devices = pluggedIn(robot).map(({ unit, name }) => ({
     name,
     device: unit.kind,
@@ -52,5 +55,18 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
   const isCalled = ({ name }: Block, all: string[]) => all.some((line) => line.includes(name));
   const every = blocks.all();
   const text = [...typed, ...every.flatMap((block) => block.lines)];
-  return { devices, recipes: every.filter((block) => isCalled(block, text)), program: typed };
+  const notes = [
+    ...(robot.program.command === null
+      ? [
+          'Nobody has said yet how its programs command the motors (Robot: Programs): speeds stand here in mm/s of each wheel.',
+        ]
+      : []),
+    ...(isWhole
+      ? []
+      : [
+          'It asks so often that not every way through it stands here: where one is missing the program gives up.',
+        ]),
+  ];
+  const recipes = every.filter((block) => isCalled(block, text));
+  return { devices, recipes, program: typed, notes };
 }

@@ -22,7 +22,7 @@ const orMore = (isMore: boolean): string => (isMore ? 'or more' : 'or less');
 const comesTo = (raw: RawReading, isMore: boolean): string => `${rawText(raw)} ${orMore(isMore)}`;
 
 /** How programs call a unit, and where it is plugged in. */
-export const unitText = ({ label, programName, port }: Device): string => {
+const unitText = ({ label, programName, port }: Device): string => {
   const name = programName.trim() === '' ? label : programName.trim();
   return port === null || port === '' ? name : `${name} on port ${port}`;
 };

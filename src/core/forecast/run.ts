@@ -51,8 +51,8 @@ export interface SimulatedRun {
 const MAX_RUN_S = 300;
 
 /** A step may go on when its time is over. */
-const afterTimeout = (step: MotionStep, said: 'done' | Failure): 'done' | Failure =>
-  said === 'time' && 'onTimeout' in step && step.onTimeout === 'go-on' ? 'done' : said;
+const goingOn = (step: MotionStep, said: 'done' | Failure): 'done' | 'goes on' | Failure =>
+  said === 'time' && 'onTimeout' in step && step.onTimeout === 'go-on' ? 'goes on' : said;
 
 /** How far it was carried this time. */
 const scattered = ({ by, sd }: { by: Pose; sd: Pose }, random: RandomStream): Pose => ({
@@ -148,11 +148,13 @@ export function simulateRun(
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
-    const said = afterTimeout(step, drive(machine, motion, onLoop));
+    const said = goingOn(step, drive(machine, motion, onLoop));
+    // It comes to rest before it goes on, as after a motion that is done.
+    if (said === 'goes on') drive(machine, rest(motion.restS), onLoop);
     const answer = asking && (ledTo(simulation, planned) ?? asking.answer());
     const givesUp = answer !== undefined && answer === choice?.givesUp;
     const isOver = machine.readings.timeS > MAX_RUN_S || givesUp;
-    failure = said !== 'done' ? said : isOver ? 'time' : null;
+    failure = said !== 'done' && said !== 'goes on' ? said : isOver ? 'time' : null;
     failed = failure === null ? null : planned;
     if (failed !== null) break;
     if (answer !== undefined) {

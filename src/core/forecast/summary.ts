@@ -19,7 +19,8 @@ import type { Sensitivity } from './sensitivities';
 import { whatMatters } from './whatMatters';
 import { nearestWall, whyMissed } from './whyMissed';
 import { RUNS_PER_ROBOT, type Simulation } from './prepare';
-import type { MarkPose, SimulatedRun } from './run';
+import { atMark, bestOf, pointsOf, pointsSpread, works, type PointsShare } from './points';
+import type { SimulatedRun } from './run';
 
 /** What so many simulated runs say about a route. */
 export interface Forecast {
@@ -36,6 +37,9 @@ export interface Forecast {
   measureFirst: string | null;
   /** Mean of the points of the missions worked, per run. */
   expectedPoints: number;
+  /** How they are spread, from the fewest to the most; and the mean of the best of three, where the best counts. */
+  points: PointsShare[];
+  bestOfThree: number;
   /** Which lists they took, of the steps that decide. */
   decisions: DecisionForecast[];
   /** Runs that stopped at each step, in the order of the steps; steps that nobody failed are left out. */
@@ -135,12 +139,6 @@ export function forecast(
   const steps = numbered(route.steps);
   const marked = new Set(steps.map(({ step }) => missionOfStep(step)));
   const marks = table.missions.filter(({ id }) => marked.has(id));
-  const atMark = (run: SimulatedRun, mission: Mission): MarkPose | undefined =>
-    run.marks.find((mark) => mark.missionId === mission.id);
-  const works = (run: SimulatedRun, mission: Mission): boolean => {
-    const pose = atMark(run, mission);
-    return pose !== undefined && isInWindow(pose, mission.pose, mission.window);
-  };
   const atMarks = (mission: Mission): AtMark => ({
     missionId: mission.id,
     poses: runs.flatMap((run) => atMark(run, mission) ?? []),
@@ -161,6 +159,7 @@ export function forecast(
     return [{ mission, chance, low, high, scatter, why }];
   });
   const passed = runs.map((run) => marks.every((mission) => works(run, mission)));
+  const points = pointsSpread(runs.map((run) => pointsOf(run, marks)));
   return {
     runs: runs.length,
     target,
@@ -181,6 +180,8 @@ export function forecast(
       endsOfRobots(target, runs),
     ),
     expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
+    points,
+    bestOfThree: bestOf(points, 3),
     decisions: decisionsOf(route, runs),
     failures: countFailures(runs, route, table),
   };

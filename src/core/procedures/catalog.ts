@@ -18,6 +18,7 @@ import { robotSchema } from '../robot/robot';
 import { consistency } from '../runs/consistency';
 import { lightProcedures } from './lightProcedures';
 import { sensorProcedures } from './sensorProcedures';
+import { pointsOf } from '../forecast/points';
 import { traceRun } from '../forecast/simulateRange';
 import { simulateAll } from '../forecast/simulateAll';
 
@@ -58,7 +59,7 @@ function simulate(input: z.output<typeof simulateInput>) {
   if ('sentence' in all) return all;
   const { runs } = all;
   return {
-    ends: runs.map((run) => run.end),
+    ends: runs.map((run) => ({ ...run.end, points: pointsOf(run, input.table.missions) })),
     marks: runs.map((run) => run.marks),
     answers: runs.map((run) => run.answers),
     trace: traceRun(input, 0),

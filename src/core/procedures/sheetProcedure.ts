@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { unitText } from '../course/leaveText';
+import { buildingSheet, type BuildingSheet } from '../building/sheet';
 import { numbersToType } from '../course/programSentence';
 import { routeSchema } from '../course/route';
 import { stepCard, typedSentences } from '../course/stepCard';
@@ -9,20 +9,16 @@ import { tableSchema } from '../table/table';
 
 const sheetInput = z.strictObject({ robot: robotSchema, table: tableSchema, route: routeSchema });
 
-function sheet({ robot, table, route }: z.output<typeof sheetInput>) {
-  const card = stepCard(route, robot, table).map(({ step, planned: _, ...row }) => ({
-    ...row,
-    kind: step.kind,
-    typed: typedSentences(row),
-  }));
-  const devices = robot.units
-    .filter(({ port }) => port !== null)
-    .map(({ kind, label, programName, port }) => ({ kind, label, name: programName, port }));
-  const toType = numbersToType(robot);
-  const units = robot.units.filter(({ port }) => port !== null);
-  const markdown = [
+/** The same as text: card, then what is plugged in, the program and its blocks. */
+function markdownOf(
+  card: readonly { number: string; when: string; words: string; typed: string[] }[],
+  { devices, recipes, program, notes }: BuildingSheet,
+  toType: string | null,
+): string {
+  const code = (lines: readonly string[]) => ['```text', ...lines, '```'];
+  return [
     '## Plugged in',
-    ...units.map((unit) => `- [ ] ${unit.kind}: ${unitText(unit)}`),
+    ...devices.map(({ name, device, port }) => `- [ ] ${name}: ${device}, ${port}`),
     ...(toType === null ? [] : ['', toType]),
     '',
     '## Step by step',
@@ -30,8 +26,28 @@ function sheet({ robot, table, route }: z.output<typeof sheetInput>) {
       [`- **${number}**`, ...(when === '' ? [] : [`*${when}*`]), `${words}.`, ...typed].join(' '),
     ),
     '',
+    '## The program',
+    ...notes,
+    ...code(program),
+    '',
+    '## Blocks of your own',
+    ...recipes.flatMap(({ name, parameters, lines }) => [
+      `### ${name}`,
+      parameters.map((one) => [one.name, one.unit].join(' ').trim()).join(', '),
+      ...code(lines),
+    ]),
+    '',
   ].join('\n');
-  return { card, devices, markdown };
+}
+
+function sheet({ robot, table, route }: z.output<typeof sheetInput>) {
+  const card = stepCard(route, robot, table).map(({ step, planned: _, ...row }) => ({
+    ...row,
+    kind: step.kind,
+    typed: typedSentences(row),
+  }));
+  const building = buildingSheet(route, robot, table);
+  return { card, sheet: building, markdown: markdownOf(card, building, numbersToType(robot)) };
 }
 
 export const sheetProcedure = procedure(

@@ -12,4 +12,4 @@ export const figure = (value: number, decimals: number, unit: string): Figure =>
 
 export const figureText = ({ value, decimals }: Figure): string => typed(value, decimals);
 
-export const seconds = (value: number): Figure => figure(value, 2, 's');
+export const seconds = (value: number): Figure => figure(value, 3, 's');

@@ -1,10 +1,11 @@
 import { motionsOf } from '../../core/steps/tree';
 import { degreesFromRadians, radiansFromDegrees } from '../../core/geometry/angle';
-import { isInWindow, offsetFrom, type Pose } from '../../core/geometry/pose';
+import { offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Robot } from '../../core/robot/robot';
 import type { Route } from '../../core/course/route';
 import { missionOfStep } from '../../core/steps/descriptions';
+import { works } from '../../core/forecast/points';
 import { prepare } from '../../core/forecast/prepare';
 import { simulateRun, type SimulatedRun } from '../../core/forecast/run';
 import type { RunRecord } from '../../formats/records';
@@ -67,11 +68,9 @@ export function demoRuns(
     );
     const run = simulateRun(simulation, prepared, i);
     const missions = Object.fromEntries(
-      winterGarden.missions.flatMap(({ id, pose, window }) => {
-        if (!motionsOf(route.steps).some((step) => missionOfStep(step) === id)) return [];
-        const mark = run.marks.find((m) => m.missionId === id);
-        return [[id, mark !== undefined && isInWindow(mark, pose, window)]];
-      }),
+      winterGarden.missions
+        .filter(({ id }) => motionsOf(route.steps).some((step) => missionOfStep(step) === id))
+        .map((mission) => [mission.id, works(run, mission)]),
     );
     const offset = offsetFrom(target, run.end);
     const worked = Object.values(missions).every(Boolean);

@@ -39,6 +39,7 @@ export const wren: Robot = robotSchema.parse({
     },
     { id: 'w6', kind: 'attachment motor', label: 'arm', port: '6', mounting: 'above the bow' },
   ],
+  build: { ports: '12345678'.split('').map((name) => ({ name, takes: [] })) },
   program: { command: 'degrees per second', travel: 'motor degrees', setsHeading: 'zero' },
 });
 

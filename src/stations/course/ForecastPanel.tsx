@@ -68,7 +68,7 @@ export function ForecastPanel({ forecast, rare, robotId, waiting }: Props) {
           tone="predicted"
           label="Points expected"
           value={number(forecast.expectedPoints, 1)}
-          unit="a run"
+          unit={`a run; best of three: ${number(forecast.bestOfThree, 1)}`}
         />
         <Figure tone="predicted" label="Time" value={clock(forecast.medianTimeS)} />
       </dl>

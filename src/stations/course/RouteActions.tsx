@@ -61,7 +61,12 @@ export function RouteActions(props: Props) {
       <Button onClick={() => onOpen('keys')} aria-label="Keys on this screen">
         <kbd>?</kbd>
       </Button>
-      {props.newestId !== null && <a href={`/course/card?version=${props.newestId}`}>Step card</a>}
+      {props.newestId !== null && (
+        <>
+          <a href={`/course/card?version=${props.newestId}`}>Step card</a>
+          <a href={`/course/building?version=${props.newestId}`}>Building sheet</a>
+        </>
+      )}
     </div>
   );
 }

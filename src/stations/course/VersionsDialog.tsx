@@ -44,7 +44,8 @@ export function VersionsDialog({ versions, draft, missions, onTake, onClose }: P
         {versions.map((version) => (
           <li key={version.id}>
             <span>{titleOf(version)}</span>
-            <a href={`/course/card?version=${version.id}`}>Step card</a>
+            <a href={`/course/card?version=${version.id}`}>Step card</a>{' '}
+            <a href={`/course/building?version=${version.id}`}>Building sheet</a>
             <Button onClick={() => onTake(version)}>Take</Button>
           </li>
         ))}

@@ -127,10 +127,16 @@ class Driver {
     throw new Error(`Nobody says what “${text}” is.`);
   }
 
+  /** The numbers that a block is given are its own: the block that calls it keeps its own, too. */
   private call(name: string, told: string): void {
-    for (const [, parameter = '', number = ''] of told.matchAll(/([A-Z ]+?) = (-?[\d.]+)/g))
-      this.values.set(parameter.trim(), Number(number));
+    const given = [...told.matchAll(/([A-Z ]+?) = (-?[\d.]+)/g)].map(
+      ([, parameter = '', number = '']) => [parameter.trim(), Number(number)] as const,
+    );
+    const kept = given.map(([parameter]) => [parameter, this.values.get(parameter)] as const);
+    for (const [parameter, value] of given) this.values.set(parameter, value);
     this.all(this.blocks.get(name)?.body ?? []);
+    for (const [parameter, value] of kept)
+      if (value !== undefined) this.values.set(parameter, value);
   }
 
   private set(name: string, to: number): void {
@@ -172,7 +178,9 @@ class Driver {
           Math.sign(told) * gainMPerSPerV * nowV * Math.max(0, Math.abs(told) / 100 - deadBand)
         );
       }
-      default:
+      case 'power of -1 to 1':
+      case 'mm per second':
+      case null:
         return told / 1000;
     }
   }
@@ -250,6 +258,8 @@ class Driver {
         return read('touch', 1);
       case 'attachment motor':
         return read('angle', 1);
+      case 'other':
+        return null;
     }
   }
 

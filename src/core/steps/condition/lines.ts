@@ -103,7 +103,7 @@ function countedLines(single: Single, shown: Shown, n: string): { before: Line[]
     const isMore = (is === 'above') === shown.slope >= 0;
     return { before, each: counts(`${shown.text} ${isMore ? '>=' : '<='} ${shown.value(value)}`) };
   }
-  const [first, size] = [`FIRST${n}`, short(Math.abs(value * shown.slope))];
+  const [first, size] = [`FIRST${n}`, short(value * Math.abs(shown.slope))];
   const off = `size of (${shown.text} - ${first})`;
   const begin: Line[] = [...before, `set NEW${n} to 1`];
   const note: Line[] = [

@@ -103,11 +103,12 @@ function twoSpeed(turning: Turning, how: Extract<TurnStrategy, { school: 'two-sp
   };
 }
 
-/** Of a wheel's part of a turn: "-TURN", "0", "2 * TURN". */
-const part = (share: number): string => {
-  const twice = 2 * share;
-  return twice === 0 ? '0' : twice === 1 ? 'TURN' : twice === -1 ? '-TURN' : `${twice} * TURN`;
-};
+/** What a wheel is told of TURN: "-TURN", or nothing where it stands. */
+const part = (share: number): string => (share === 0 ? '0' : share > 0 ? 'TURN' : '-TURN');
+
+/** How fast a wheel that turns rolls for the robot to turn at 1 rad/s. */
+const leverOf = ({ step, making: { program } }: Turning): number =>
+  Math.max(...sharesOf(step).map(Math.abs)) * program.robot.trackM;
 
 /** How far the wheels are to roll apart for an angle, as their motors count. */
 const rollsApart = ({ making: { program } }: Turning, rad: number): number =>
@@ -118,7 +119,7 @@ function byEncoders(turning: Turning, how: Extract<TurnStrategy, { school: 'enco
   const { program } = making;
   const { rateRadPerS, endRateRadPerS = rateRadPerS } = how;
   const side = Math.sign(angleRad);
-  const halfTrackM = program.robot.trackM / 2;
+  const leverM = leverOf(turning);
   const perUnit = program.leftSign * rollsApart(turning, 1 / program.perRad);
   const goal: { parameters: Record<string, Figure>; line: string } =
     step.mode === 'to'
@@ -127,19 +128,19 @@ function byEncoders(turning: Turning, how: Extract<TurnStrategy, { school: 'enco
           line: `${short(perUnit)} * (HEADING - ${program.heading})`,
         }
       : {
-          parameters: { APART: figure(rollsApart(turning, angleRad), 1, program.countUnit) },
+          parameters: { APART: program.travel(angleRad * program.robot.trackM) },
           line: 'APART',
         };
   // It slows down at twice a second of what is left.
-  const slowing = law.perMPerS / program.perM;
+  const slowing = (2 * law.perMPerS * leverM) / rollsApart(turning, 1);
   const [left, right] = sharesOf(step);
   return {
     words: ' by the encoders',
     parameters: {
       ...goal.parameters,
       SIDE: figure(side, 0, ''),
-      FAST: speedFigure(law, rateRadPerS * halfTrackM),
-      SLOW: speedFigure(law, endRateRadPerS * halfTrackM),
+      FAST: speedFigure(law, rateRadPerS * leverM),
+      SLOW: speedFigure(law, endRateRadPerS * leverM),
     },
     before: [...program.countFromHere, `set GOAL to ${goal.line}`],
     each: [
@@ -158,20 +159,20 @@ function proportional(
 ): Way {
   const { making, step, law, toRad, angleRad } = turning;
   const { program } = making;
-  const { loopPeriodS, trackM } = program.robot;
-  const halfTrackM = trackM / 2;
+  const { loopPeriodS } = program.robot;
+  const leverM = leverOf(turning);
   const isTo = step.mode === 'to';
   const error = isTo ? `HEADING - ${program.heading}` : `BEGAN + BY - ${program.heading}`;
-  const gain = (law.perMPerS * how.kpPerS * halfTrackM) / program.perRad;
+  const gain = (law.perMPerS * how.kpPerS * leverM) / program.perRad;
   const angle = (rad: number) => short(rad * program.perRad);
   const [left, right] = sharesOf(step);
-  const least = law.perMPerS * how.leastRateRadPerS * halfTrackM;
+  const least = law.perMPerS * how.leastRateRadPerS * leverM;
   return {
     words: ', slowing with what is left',
     parameters: {
       ...(isTo ? { HEADING: program.angle(toRad) } : { BY: program.angle(angleRad) }),
       GAIN: figure(gain, significantDecimals(gain), law.unit),
-      FAST: figure(law.perMPerS * how.rateRadPerS * halfTrackM, law.decimals, law.unit),
+      FAST: figure(law.perMPerS * how.rateRadPerS * leverM, law.decimals, law.unit),
     },
     before: [
       ...(isTo ? [] : [`set BEGAN to ${program.heading}`]),
