@@ -5,6 +5,7 @@ import type { Motion } from '../steps/kind';
 import { planChoice } from '../steps/choice';
 import { inOrderBy, type Run } from '../steps/inOrder';
 import { planStep } from '../steps/untilCondition';
+import { asTyped } from './asTyped';
 import type { Route } from './route';
 import { usualTable } from '../table/drawnTable';
 import type { Table } from '../table/table';
@@ -25,13 +26,21 @@ const outside = (pose: Pose, table: Table) =>
 
 /**
  * The planned pose, distance, angle, time and time-out of each motion in the order in which they are made, and what
- * is doubtful about it.
+ * is doubtful about it; its speeds and distances as the fields of the robot's programs hold them.
  *
  * What is not always on the table is there as it is as a rule. The distance sensor's recorded offset and scale are used for approaches; everything else is ideal.
  *
  * @param answers to the first of its questions; later ones are answered as they usually are
  */
-export function planRoute(
+export const planRoute = (
+  route: Route,
+  robot: Robot,
+  table: Table,
+  answers: readonly string[] = [],
+): PlannedStep[] => planExactly(asTyped(route, robot), robot, table, answers);
+
+/** The same by numbers that no field rounds. */
+export function planExactly(
   route: Route,
   robot: Robot,
   table: Table,

@@ -1,4 +1,4 @@
-import { prepare, type Simulation } from './prepare';
+import { prepare, type Prepared, type Simulation } from './prepare';
 import type { SimulatedRun } from './run';
 import { simulateRange } from './simulateRange';
 
@@ -13,8 +13,11 @@ export type AllRuns = { runs: SimulatedRun[] } | { sentence: string };
  *
  * @param count runs that are asked for
  */
-export function simulateAll(simulation: Simulation, count: number): AllRuns {
-  const prepared = prepare(simulation);
+export function simulateAll(
+  simulation: Simulation,
+  count: number,
+  prepared: Prepared = prepare(simulation),
+): AllRuns {
   const runs: SimulatedRun[] = [];
   const { loopPeriodS } = simulation.robot;
   let loops = 0;

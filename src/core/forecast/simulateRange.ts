@@ -43,10 +43,14 @@ export function simulateRange(
 }
 
 /** Truth and readings of one run, every 20 ms. */
-export function traceRun(simulation: Simulation, runIndex: number): TraceSample[] {
+export function traceRun(
+  simulation: Simulation,
+  runIndex: number,
+  prepared: Prepared = prepare(simulation),
+): TraceSample[] {
   const trace: TraceSample[] = [];
   let next = 0;
-  simulateRun(simulation, prepare(simulation), runIndex, (machine, step) => {
+  simulateRun(simulation, prepared, runIndex, (machine, step) => {
     const { readings } = machine;
     if (readings.timeS < next) return;
     next = readings.timeS + TRACE_PERIOD_S - 1e-9;

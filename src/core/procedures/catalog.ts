@@ -18,7 +18,9 @@ import { robotSchema } from '../robot/robot';
 import { consistency } from '../runs/consistency';
 import { lightProcedures } from './lightProcedures';
 import { sensorProcedures } from './sensorProcedures';
+import { planExactly } from '../course/plan';
 import { pointsOf } from '../forecast/points';
+import { prepare } from '../forecast/prepare';
 import { traceRun } from '../forecast/simulateRange';
 import { simulateAll } from '../forecast/simulateAll';
 
@@ -52,17 +54,25 @@ const simulateInput = z.strictObject({
   route: routeSchema,
   runs: z.number().int().min(1).max(5000),
   seed: z.number().int().min(0).max(4294967295).default(1),
+  rounded: z
+    .boolean()
+    .default(true)
+    .describe('speeds and distances as the fields of the robot’s programs hold them'),
 });
 
-function simulate(input: z.output<typeof simulateInput>) {
-  const all = simulateAll(input, input.runs);
+function simulate({ rounded, ...input }: z.output<typeof simulateInput>) {
+  const { robot, table, route } = input;
+  const prepared = rounded
+    ? prepare(input)
+    : prepare(input, (answers) => planExactly(route, robot, table, answers));
+  const all = simulateAll(input, input.runs, prepared);
   if ('sentence' in all) return all;
   const { runs } = all;
   return {
     ends: runs.map((run) => ({ ...run.end, points: pointsOf(run, input.table.missions) })),
     marks: runs.map((run) => run.marks),
     answers: runs.map((run) => run.answers),
-    trace: traceRun(input, 0),
+    trace: traceRun(input, 0, prepared),
   };
 }
 

@@ -15,7 +15,7 @@ export interface CommandLaw {
 
 const MM_PER_M = 1000;
 /** What is told of each wheel where nobody has said how programs command the motors, and where the kit is told mm/s. */
-const IN_MM: CommandLaw = { atRest: 0, perMPerS: MM_PER_M, unit: 'mm/s', decimals: 0 };
+const IN_MM: CommandLaw = { atRest: 0, perMPerS: MM_PER_M, unit: 'mm/s', decimals: 2 };
 /** About a speed that was timed the slope is looked at so far to either side. */
 const NEAR = 0.02;
 

@@ -135,7 +135,7 @@ export const ROUTES: Record<string, [unknown[], typeof start?]> = {
     [
       { kind: 'arc', radiusM: 0.3, angleRad: deg(70) },
       { kind: 'arc', radiusM: 0.2, angleRad: deg(-60), back: true },
-      { kind: 'timed', seconds: 0.7, leftShare: 0.3, rightShare: 0.5 },
+      { kind: 'timed', seconds: 0.7, leftShare: 0.3, rightMPerS: 0.25 },
       {
         kind: 'arc',
         radiusM: 0.4,

@@ -12,7 +12,17 @@ const power = (label: string) =>
     default: 0.3,
   });
 
-/** Both motors at a power each, for a time; nothing is steered. */
+/** Where programs are told speeds. */
+const wheel = (label: string) =>
+  number({
+    label,
+    about: 'its speed, in place of a power; negative turns backwards',
+    quantity: 'speed',
+    min: -5,
+    max: 5,
+  });
+
+/** Both motors at a power, or a speed, each, for a time; nothing is steered. */
 export const TIMED = description({
   kind: 'timed',
   label: 'For a time',
@@ -21,9 +31,15 @@ export const TIMED = description({
     leftShare: power('Left motor'),
     rightShare: power('Right motor'),
   },
-  optional: { until: UNTIL },
+  optional: {
+    leftMPerS: wheel('Left wheel'),
+    rightMPerS: wheel('Right wheel'),
+    until: UNTIL,
+  },
   phrase: () => [
     ...say`Drive for ${'seconds'}, the left motor at ${'leftShare'}, the right one at ${'rightShare'} of full power`,
+    { ifSet: 'leftMPerS', phrase: say`; the left wheel is told ${'leftMPerS'} instead` },
+    { ifSet: 'rightMPerS', phrase: say`; the right wheel is told ${'rightMPerS'} instead` },
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
   ],
 });

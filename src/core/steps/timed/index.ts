@@ -7,19 +7,22 @@ import type { StepKind } from '../kind';
 import type { TimedStep } from './description';
 
 /** How fast a wheel goes at a share of power: as timed; in proportion to the top speed where nobody timed it. */
-export function speedAt(robot: Robot, share: number): number {
+function speedAt(robot: Robot, share: number): number {
   const timedMPerS = meantByPower(robot, Math.abs(share));
   return Math.sign(share) * (timedMPerS ?? Math.abs(share) * robot.motors.maxSpeedMPerS);
 }
 
-const controlTimed = ({ seconds, leftShare, rightShare }: TimedStep, robot: Robot) =>
-  settled(
-    driveTimed({
-      leftMPerS: speedAt(robot, leftShare),
-      rightMPerS: speedAt(robot, rightShare),
-      durationS: seconds,
-    }),
-  );
+/** How fast each wheel is told to go. */
+export const wheelsOf = (
+  { leftShare, rightShare, leftMPerS, rightMPerS }: TimedStep,
+  robot: Robot,
+): { leftMPerS: number; rightMPerS: number } => ({
+  leftMPerS: leftMPerS ?? speedAt(robot, leftShare),
+  rightMPerS: rightMPerS ?? speedAt(robot, rightShare),
+});
+
+const controlTimed = (step: TimedStep, robot: Robot) =>
+  settled(driveTimed({ ...wheelsOf(step, robot), durationS: step.seconds }));
 
 export const timed: StepKind<TimedStep> = {
   needs: () => ['left motor', 'right motor'],
@@ -34,8 +37,8 @@ export const timed: StepKind<TimedStep> = {
   drives: true,
   inProgram: {
     leaves: () => [],
-    notes: (_step, { measured }) =>
-      measured.power === null
+    notes: ({ leftMPerS, rightMPerS }, { measured }) =>
+      measured.power === null && (leftMPerS === undefined || rightMPerS === undefined)
         ? [
             'How fast it goes at that power is a guess: nobody has timed it (Bench: Speed at a power).',
           ]

@@ -2,12 +2,11 @@ import { leaveIf, motionLines } from '../../recipe/loops';
 import { speedFigure } from '../../recipe/motors';
 import { seconds } from '../../recipe/figure';
 import type { RecipeOf } from '../recipeOf';
-import { speedAt } from '.';
+import { wheelsOf } from '.';
 import type { TimedStep } from './description';
 
 export const timedRecipe: RecipeOf<TimedStep> = (step, { program, interrupts }) => {
-  const { robot } = program;
-  const [left, right] = [speedAt(robot, step.leftShare), speedAt(robot, step.rightShare)];
+  const { leftMPerS: left, rightMPerS: right } = wheelsOf(step, program.robot);
   const law = program.law(Math.max(Math.abs(left), Math.abs(right)) || 1);
   return {
     name: 'drive for a time',
