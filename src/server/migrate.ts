@@ -20,6 +20,7 @@ import * as sincePowerUp from './migrations/0019-since-power-up';
 import * as newestOfAll from './migrations/0020-newest-of-all';
 import * as colouredFields from './migrations/0021-coloured-fields';
 import * as rowsOfATeam from './migrations/0022-rows-of-a-team';
+import * as typedPrograms from './migrations/0023-typed-programs';
 import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
@@ -48,6 +49,7 @@ export const MIGRATIONS = [
   { name: '0020-newest-of-all', up: newestOfAll.up },
   { name: '0021-coloured-fields', up: colouredFields.up },
   { name: '0022-rows-of-a-team', up: rowsOfATeam.up },
+  { name: '0023-typed-programs', up: typedPrograms.up },
 ] as const;
 
 /**

@@ -109,6 +109,15 @@ const TABLES = {
     robotId: ulidOrNull,
   },
   standIn: { id, teamId: ulid, state: json },
+  typedProgram: {
+    id,
+    teamId: ulid,
+    routeId: ulid,
+    routeVersionId: ulid,
+    robotId: ulid,
+    sheet: json,
+    typedAt: time,
+  },
   robotChange: {
     id,
     teamId: ulid,

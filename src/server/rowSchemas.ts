@@ -15,6 +15,7 @@ import {
 import { benchLogRecord } from '../formats/benchLogs';
 import { id, name, time, version } from '../formats/fields';
 import { frozenSchema } from '../formats/frozen';
+import { typedProgramRecord } from '../formats/typedProgram';
 import { runPlanRecord } from '../formats/runs/runPlan';
 import {
   courseRecord,
@@ -118,6 +119,7 @@ export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
   standIn: z
     .object({ id, state: standInSchema })
     .transform(({ state }) => ({ id: state.robotId, state })),
+  typedProgram: typedProgramRecord,
   robotChange: robotChangeRecord,
   benchLog: benchLogRecord,
   benchLogColumn: z.object({

@@ -162,7 +162,7 @@ test('a unit is added, placed, told how programs read it, made another kind, and
   await expect(page.getByRole('region', { name: 'Stock' })).toHaveCount(0);
   await expect(drawing.getByText('D1, distance sensor')).toHaveCount(0);
   await unfold(page, 'Ports');
-  await page.getByLabel('A takes').selectOption('any unit');
+  await page.getByLabel('7 takes').selectOption('any unit');
   await page.getByRole('button', { name: 'Save the robot' }).click();
   await expect(page.getByText('Saved.').last()).toBeVisible();
 });

@@ -58,7 +58,7 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
   const notes = [
     ...(robot.program.command === null
       ? [
-          'Nobody has said yet how its programs command the motors (Robot: Programs): speeds stand here in mm/s of each wheel.',
+          'Nobody has said yet how its programs command the motors (Robot: How its programs count): speeds stand here in mm/s of each wheel.',
         ]
       : []),
     ...(isWhole

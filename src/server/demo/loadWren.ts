@@ -1,6 +1,11 @@
 import { movesStudy } from '../../core/attachments/movesStudy';
 import { calibrationFromMoves } from '../../core/calibration/kinds/attachment/fromStudy';
+import { buildingSheet } from '../../core/building/sheet';
 import type { TeamDatabase } from '../database';
+import { courseCalibrations } from '../services/courseCalibrations';
+import { findRobot } from '../stores/robots';
+import { saveTypedProgram } from '../stores/typedPrograms';
+import { winterGarden } from './scenario';
 import { saveRoute, saveVersion } from '../stores/routes';
 import { saveSeries } from '../stores/series';
 import { loadArm, TOLD } from './arms';
@@ -77,6 +82,26 @@ async function loadBenchOf(db: TeamDatabase, robotId: string): Promise<void> {
   });
 }
 
+/** Its sheet was typed in before its first run. */
+async function loadTyped(
+  db: TeamDatabase,
+  robotId: string,
+  routeId: string,
+  routeVersionId: string,
+): Promise<void> {
+  const recorded = await findRobot(db, robotId);
+  if (recorded === null) throw new Error('The demo has no Wren.');
+  const { robot } = await courseCalibrations(db, recorded);
+  await saveTypedProgram(db, {
+    id: demoId('TP', 1),
+    routeId,
+    routeVersionId,
+    robotId,
+    sheet: buildingSheet(LINE_VERSION.route, robot.robot, winterGarden),
+    typedAt: '2026-11-17T16:25:00.000Z',
+  });
+}
+
 /** Wren: what the Bench knows of it, its route along the guide lines, and thirty runs of it. */
 export async function loadWren(db: TeamDatabase, robotId: string, courseId: string): Promise<void> {
   await loadBenchOf(db, robotId);
@@ -93,6 +118,7 @@ export async function loadWren(db: TeamDatabase, robotId: string, courseId: stri
   await saveVersion(db, { id, routeId, note, route });
   const savedAt = '2026-11-17T16:20:00.000Z';
   await db.models.routeVersion.update({ savedAt }, { where: { id } });
+  await loadTyped(db, robotId, routeId, id);
   await saveSeries(db, seriesRecordOf(LINE_SERIES, LINE_SERIES.number));
   await loadRuns(db, LINE_SERIES, LINE_VERSION, LINE_SERIES.number);
 }

@@ -6,6 +6,9 @@ import type { SavedRun } from '../../formats/records';
 import type { TeamDatabase } from '../database';
 import { calibrationsOf, holdingOf } from '../stores/calibrations';
 import { findRobot } from '../stores/robots';
+import { carriedProgram } from '../stores/typedPrograms';
+import { dayIn } from '../../core/text/dates';
+import { teamZone } from '../../core/text/displaySettings';
 import type { SeriesContext } from './seriesContext';
 
 /** Something that is to be known before the next run, and where it is mended. */
@@ -21,9 +24,10 @@ export interface BeforeRuns {
  */
 export async function warningsBeforeRuns(
   db: TeamDatabase,
-  { robot, version: { route }, series }: SeriesContext,
+  { robot, version, series }: SeriesContext,
   runs: readonly Pick<SavedRun, 'batteryV'>[],
 ): Promise<BeforeRuns[]> {
+  const { route } = version;
   // As it is now: what was exchanged since the series began counts.
   const record = (await findRobot(db, robot.id)) ?? robot;
   const held = allHeld(holdingOf(await calibrationsOf(db, record), record));
@@ -33,7 +37,18 @@ export async function warningsBeforeRuns(
     words,
   });
   const lastV = runs.findLast(({ batteryV }) => batteryV !== null)?.batteryV ?? null;
+  const carried = await carriedProgram(db, version.routeId);
+  const isOther = carried !== null && carried.routeVersionId !== version.id;
   const warnings = [
+    {
+      sentence: isOther
+        ? `${robot.name} carries another version of this route, as it was typed in on ${dayIn(carried.typedAt, teamZone())}.`
+        : null,
+      link: {
+        href: `/course/building?version=${version.id}`,
+        words: 'What is to be typed in',
+      },
+    },
     {
       sentence: venueWarning(route, calibrationOf(values, 'light-threshold'), series.tableLabel),
       link: to('light', 'Read line and floor'),

@@ -1,7 +1,8 @@
 import type { Freshness } from '../../core/text/freshness';
-import { daysBetween } from '../../core/text/dates';
+import { dayIn, daysBetween } from '../../core/text/dates';
 import { counted } from '../../core/text/quantities';
 import { teamZone } from '../../core/text/displaySettings';
+import type { OlderProgram } from '../stores/typedPrograms';
 import type { SavedSeries } from '../../formats/records';
 
 /** Something worth doing now, and where. */
@@ -46,6 +47,14 @@ export const suggestions = (
     href: `/runs?version=${id}`,
   })),
 ];
+
+/** What robots carry that is older than what was saved. */
+export const typeInSuggestions = (older: readonly OlderProgram[]): Suggestion[] =>
+  older.map(({ versionId, number, routeName, robotName, typedAt }) => ({
+    text: `Type ${routeName}, version ${number}, into ${robotName}`,
+    why: `What it carries is older: it was typed in on ${dayIn(typedAt, teamZone())}`,
+    href: `/course/building?version=${versionId}`,
+  }));
 
 /**
  * What the Bench would have a coach do: turns that are not known (any more), and a heading sensor that
