@@ -24,6 +24,7 @@ import { wren } from './wren';
 const teamId = demoId('T', 1);
 const courseId = demoId('C', 1);
 const robotId = demoId('B', 1);
+const wrenId = demoId('B', 2);
 const routeId = demoId('W', 1);
 const pondRouteId = demoId('W', 2);
 
@@ -57,6 +58,7 @@ async function loadOne(db: TeamDatabase, series: DemoSeries, number: number): Pr
   if (version !== undefined) await loadRuns(db, series, version, number);
 }
 
+/** In the order of their days, by which they are listed: Wren drove before the last of them. */
 async function loadSeries(db: TeamDatabase): Promise<void> {
   for (const series of EARLIER) {
     const plan = PLANS.find(({ plan: { id } }) => id === series.planId)?.plan;
@@ -69,6 +71,7 @@ async function loadSeries(db: TeamDatabase): Promise<void> {
     await loadOne(db, series, series.number);
   }
   for (const [i, series] of SERIES.entries()) {
+    if (i === SERIES.length - 1) await loadWren(db, wrenId, courseId);
     await saveSeries(db, seriesRecordOf(series, i + 1));
     await loadOne(db, series, i + 1);
   }
@@ -93,7 +96,7 @@ export async function loadDemo(all: Database): Promise<void> {
     route: { id: routeId, version, courseId, robotId, name: 'Round by the barrel', archivedAt },
   });
   await saveRobot(db, {
-    id: demoId('B', 2),
+    id: wrenId,
     version,
     teamId,
     name: 'Wren',
@@ -102,6 +105,5 @@ export async function loadDemo(all: Database): Promise<void> {
   });
   await loadRoutes(db);
   await loadSeries(db);
-  await loadWren(db, demoId('B', 2), courseId);
   await loadBench(db, robotId);
 }

@@ -1,12 +1,12 @@
-import type { PlannedBranch } from '../../core/course/branches';
-import type { PlannedStep } from '../../core/course/plan';
-import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/table/table';
-import type { Robot } from '../../core/robot/robot';
-import { Plan } from '../../ui/plan/Plan';
-import { RobotOutline } from '../../ui/plan/marks';
+import type { PlannedBranch } from '../../../core/course/branches';
+import type { PlannedStep } from '../../../core/course/plan';
+import type { Route } from '../../../core/course/route';
+import type { Table } from '../../../core/table/table';
+import type { Robot } from '../../../core/robot/robot';
+import { Plan } from '../../../ui/plan/Plan';
+import { RobotOutline } from '../../../ui/plan/marks';
 import styles from './Card.module.css';
-import { PlannedPath } from './PlannedPath';
+import { PlannedPath } from '../PlannedPath';
 
 interface Props {
   table: Table;

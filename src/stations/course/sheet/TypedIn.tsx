@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import type { TypedProgramRecord } from '../../formats/typedProgram';
-import { Button } from '../../ui/Button';
-import { Notice } from '../../ui/Notice';
-import { putRecord, sentenceOf } from '../api';
+import type { TypedProgramRecord } from '../../../formats/typedProgram';
+import { Button } from '../../../ui/Button';
+import { Notice } from '../../../ui/Notice';
+import { putRecord, sentenceOf } from '../../api';
 
 interface Props {
   program: Omit<TypedProgramRecord, 'id' | 'typedAt'>;
