@@ -12,7 +12,9 @@ const textOf = (page: Page): Promise<string> =>
       one.getAttribute('aria-label'),
     );
     // In what programs count, and what people called their versions, is theirs to choose.
-    const choices = [...document.querySelectorAll('option')].map((one) => one.innerText);
+    const theirs = document.querySelectorAll<HTMLElement>('option, [data-own-units]');
+    const choices = [...theirs].map((one) => one.innerText).filter((one) => one !== '');
+    choices.sort((a, b) => b.length - a.length);
     const text = choices.reduce(
       (rest, choice) => rest.replaceAll(choice, ''),
       document.body.innerText,
