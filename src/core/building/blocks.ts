@@ -8,6 +8,12 @@ export interface Block {
   lines: string[];
 }
 
+/** Whether a line calls a block: by a number of its own in the program, without one within a block. */
+export function calls(line: string, name: string): boolean {
+  const call = line.trim().replace(/^\d[\w.]*: /, '');
+  return call === name || call.startsWith(`${name} (`);
+}
+
 /** The blocks of a program: what is written alike is one of them, whatever its numbers. */
 export class Blocks {
   private readonly known = new Map<string, Block>();

@@ -1,5 +1,6 @@
 import type { HeadingsAt } from '../course/headingsSet';
 import type { PlannedStep } from '../course/plan';
+import { balanceNow } from '../recipe/balance';
 import { figureText } from '../recipe/figure';
 import type { Line } from '../recipe/lines';
 import { LEAVE, NO_INTERRUPTS, type Interrupts } from '../recipe/loops';
@@ -10,7 +11,6 @@ import type { Condition } from '../steps/condition/condition';
 import { conditionLines } from '../steps/condition/lines';
 import type { MotionStep } from '../steps/descriptions';
 import type { Making } from '../steps/recipeOf';
-import { balanceNow } from '../steps/straight/recipe';
 import { untilOf } from '../steps/untilCondition';
 import type { Blocks } from './blocks';
 import { recipeFor } from './recipes';

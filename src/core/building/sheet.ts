@@ -5,7 +5,7 @@ import { pluggedIn, portText } from '../recipe/names';
 import { ownProgram, type OwnProgram } from '../recipe/ownProgram';
 import type { Robot } from '../robot/robot';
 import type { Table } from '../table/table';
-import { Blocks, type Block } from './blocks';
+import { Blocks, calls, type Block } from './blocks';
 import { headingSetLine, type Writing } from './calls';
 import { programLines } from './program';
 
@@ -51,8 +51,6 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
     port: portText(unit),
   }));
   const typed = printed(lines);
-  // What was only written to be compared is called by nobody.
-  const isCalled = ({ name }: Block, all: string[]) => all.some((line) => line.includes(name));
   const every = blocks.all();
   const text = [...typed, ...every.flatMap((block) => block.lines)];
   const notes = [
@@ -67,6 +65,7 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
           'It asks so often that not every way through it stands here: where one is missing the program gives up.',
         ]),
   ];
-  const recipes = every.filter((block) => isCalled(block, text));
+  // What was only written to be compared is called by nobody.
+  const recipes = every.filter(({ name }) => text.some((line) => calls(line, name)));
   return { devices, recipes, program: typed, notes };
 }

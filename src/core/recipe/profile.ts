@@ -1,12 +1,9 @@
 import { CREEP_M_PER_S, PROFILE_SHARE } from '../control/settings';
 import type { Robot } from '../robot/robot';
-import { typed } from './figure';
 import type { Line } from './lines';
 import { commandFor, type CommandLaw } from './motors';
 import type { OwnProgram } from './ownProgram';
-import { significantDecimals } from './significant';
-
-const short = (value: number): string => typed(value, significantDecimals(value));
+import { significant } from './significant';
 
 /** So much more is told from one round of a loop to the next while it speeds up. */
 export const rampPerRound = (
@@ -15,11 +12,11 @@ export const rampPerRound = (
 ): number => PROFILE_SHARE * maxAccelerationMPerS2 * loopPeriodS * law.perMPerS;
 
 /** Before a drive that speeds up slowly. */
-export const startSlowly = (law: CommandLaw): Line => `set NOW to ${short(law.atRest)}`;
+export const startSlowly = (law: CommandLaw): Line => `set NOW to ${significant(law.atRest)}`;
 
 /** It speeds up to SPEED, and keeps it. */
 export const speedUp = ({ robot }: OwnProgram, law: CommandLaw): Line =>
-  `set NOW to smallest of (SPEED, NOW + ${short(rampPerRound(robot, law))})`;
+  `set NOW to smallest of (SPEED, NOW + ${significant(rampPerRound(robot, law))})`;
 
 /** It speeds up, keeps its speed, and slows down before the end: by what is LEFT OVER of its way. */
 export function trapezoidLines(
@@ -33,7 +30,7 @@ export function trapezoidLines(
   const least = commandFor(law, Math.min(CREEP_M_PER_S, speedMPerS));
   const ramp = accelMPerS2 * robot.loopPeriodS * law.perMPerS;
   return [
-    `set NOW to smallest of (SPEED, NOW + ${short(ramp)}, ${short(braking)} * square root of (LEFT OVER) - ${short(early)})`,
-    `set NOW to largest of (NOW, ${short(least)})`,
+    `set NOW to smallest of (SPEED, NOW + ${significant(ramp)}, ${significant(braking)} * square root of (LEFT OVER) - ${significant(early)})`,
+    `set NOW to largest of (NOW, ${significant(least)})`,
   ];
 }

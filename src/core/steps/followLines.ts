@@ -1,8 +1,8 @@
-import { figure, typed } from '../recipe/figure';
+import { figure } from '../recipe/figure';
 import type { Figure, Line, Recipe } from '../recipe/lines';
 import { leaveIf, limitLines, motionLines } from '../recipe/loops';
 import { speedFigure } from '../recipe/motors';
-import { significantDecimals } from '../recipe/significant';
+import { significant, significantDecimals } from '../recipe/significant';
 import { limitOf, type Making } from './recipeOf';
 
 /** What is followed, in lines. */
@@ -33,7 +33,7 @@ export function followRecipe(of: Followed, making: Making): Recipe {
   const most = law.perMPerS * of.speedMPerS;
   const turning: Line[] = [
     `set TURN to GAIN * (${of.reading} - TARGET)`,
-    `set TURN to largest of (-${typed(most, significantDecimals(most))}, smallest of (${typed(most, significantDecimals(most))}, TURN))`,
+    `set TURN to largest of (-${significant(most)}, smallest of (${significant(most)}, TURN))`,
   ];
   return {
     name: of.name,

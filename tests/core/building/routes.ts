@@ -144,6 +144,7 @@ export const ROUTES: Record<string, [unknown[], typeof start?]> = {
       },
       to(0),
       { kind: 'set-heading', headingRad: deg(1) },
+      { kind: 'arc', radiusM: 0.04, angleRad: deg(-80) },
       drive(0.2),
     ],
   ],

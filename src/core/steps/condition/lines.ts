@@ -6,7 +6,7 @@ import type { Device } from '../../devices/device';
 import { figureText, typed } from '../../recipe/figure';
 import type { Line } from '../../recipe/lines';
 import type { OwnProgram } from '../../recipe/ownProgram';
-import { significantDecimals } from '../../recipe/significant';
+import { significant } from '../../recipe/significant';
 import { singlesOf, type Condition, type Single } from './condition';
 
 /** How a condition is looked at, in lines. */
@@ -35,12 +35,11 @@ interface Shown {
   value(core: number): string;
 }
 
-const short = (value: number): string => typed(value, significantDecimals(value));
 const linear = (text: string, slope: number): Shown => ({
   text,
   isThere: null,
   slope,
-  value: (core) => short(core * slope),
+  value: (core) => significant(core * slope),
 });
 
 /** Echoes can be lost; all else always shows something. */
@@ -103,7 +102,7 @@ function countedLines(single: Single, shown: Shown, n: string): { before: Line[]
     const isMore = (is === 'above') === shown.slope >= 0;
     return { before, each: counts(`${shown.text} ${isMore ? '>=' : '<='} ${shown.value(value)}`) };
   }
-  const [first, size] = [`FIRST${n}`, short(value * Math.abs(shown.slope))];
+  const [first, size] = [`FIRST${n}`, significant(value * Math.abs(shown.slope))];
   const off = `size of (${shown.text} - ${first})`;
   const begin: Line[] = [...before, `set NEW${n} to 1`];
   const note: Line[] = [

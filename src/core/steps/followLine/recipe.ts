@@ -1,7 +1,7 @@
 import { PAST_CROSSING_M } from '../../control/followUntil';
-import { figure, typed } from '../../recipe/figure';
+import { figure } from '../../recipe/figure';
 import { leaveIf } from '../../recipe/loops';
-import { significantDecimals } from '../../recipe/significant';
+import { significant } from '../../recipe/significant';
 import type { OwnProgram } from '../../recipe/ownProgram';
 import { followRecipe } from '../followLines';
 import { countLines } from '../lineLines';
@@ -22,7 +22,7 @@ function crossingLines(step: FollowLineStep, program: OwnProgram) {
       ...lines.each,
       ...leaveIf('SEEN >= COUNT'),
       'if ON = 1:',
-      [`set STRAIGHT TO to ${program.way} + ${typed(past, significantDecimals(past))}`],
+      [`set STRAIGHT TO to ${program.way} + ${significant(past)}`],
     ],
   };
 }

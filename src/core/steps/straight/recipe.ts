@@ -1,3 +1,4 @@
+import { balanceFromHere, balanceNow } from '../../recipe/balance';
 import { figure } from '../../recipe/figure';
 import { limitLines, motionLines, leaveIf } from '../../recipe/loops';
 import { speedFigure, type CommandLaw } from '../../recipe/motors';
@@ -10,9 +11,6 @@ import { direction, headingAtStart, limitOf, type Making, type RecipeOf } from '
 import { balanceGain } from '.';
 import type { StraightStep } from './description';
 
-/** How much further the right wheel has gone than the left one. */
-const difference = ({ rightWay, leftWay }: OwnProgram): string => `${rightWay} - (${leftWay})`;
-
 function byEncoders(step: StraightStep, program: OwnProgram, law: CommandLaw): SteeringLines {
   const gain = (law.perMPerS * balanceGain(step, program.robot)) / program.perM;
   const isPlanned = (step.holds ?? 'planned') === 'planned';
@@ -21,15 +19,9 @@ function byEncoders(step: StraightStep, program: OwnProgram, law: CommandLaw): S
     parameters: { GAIN: figure(gain, significantDecimals(gain), law.unit) },
     // From the last turn on the difference is to stay as it was then.
     before: isPlanned ? [`set KEEP to BALANCE - (${balanceNow(program)})`] : ['set KEEP to 0'],
-    each: [`set STEER to GAIN * (KEEP - (${difference(program)}))`],
+    each: [`set STEER to GAIN * (KEEP - (${balanceFromHere(program)}))`],
   };
 }
-
-/** The same since the program began. */
-export const balanceNow = ({ names, robot: { signs } }: OwnProgram): string => {
-  const [left, right] = [names.left, names.right];
-  return `${signs.rightMotor === 1 ? right : `-${right}`} ${signs.leftMotor === 1 ? '-' : '+'} ${left}`;
-};
 
 const NOTHING: SteeringLines = {
   words: 'not kept straight',
