@@ -9,7 +9,6 @@ import { ownerKindOf } from '../steps/registry';
 import type { StepPath } from '../steps/tree';
 import type { Table } from '../table/table';
 import { callLines, type Made, type Writing } from './calls';
-import { lookLines } from './look';
 
 /** Answers double the ways through a route: after so many no other is followed, and the program gives up there. */
 const MOST_WAYS = 60;
@@ -43,21 +42,31 @@ function ownersOf(route: Route, path: StepPath): OwnerStep[] {
   }
 }
 
-/** What two lists of lines end with alike stands once, after both. */
-function withTail(so: Line[], not: Line[]): { so: Line[]; not: Line[]; tail: Line[] } {
+/** What all lists of lines end with alike stands once, after them. */
+function withTail([first = [], ...others]: readonly Line[][]): { lists: Line[][]; tail: Line[] } {
+  const all = [first, ...others];
+  const least = Math.min(...all.map(({ length }) => length));
   let n = 0;
-  while (n < Math.min(so.length, not.length) && isSame(so.at(-1 - n), not.at(-1 - n))) n += 1;
+  while (n < least && others.every((one) => isSame(one.at(-1 - n), first.at(-1 - n)))) n += 1;
   return {
-    so: so.slice(0, so.length - n),
-    not: not.slice(0, not.length - n),
-    tail: so.slice(so.length - n),
+    lists: all.map((one) => one.slice(0, one.length - n)),
+    tail: first.slice(first.length - n),
   };
 }
 
-const branchLines = (so: Line[], not: Line[]): Line[] => {
-  if (so.length === 0) return not.length === 0 ? [] : ['if ANSWER = 0:', not];
-  return ['if ANSWER = 1:', so, ...(not.length === 0 ? [] : ['otherwise:', not])];
-};
+/** What is done with each answer; ANSWER is 0 for the last. */
+function branchLines(lists: readonly Line[][]): Line[] {
+  const made = lists
+    .map((lines, i) => ({ n: (i + 1) % lists.length, lines }))
+    .filter(({ lines }) => lines.length > 0);
+  return made.reduceRight<Line[]>((rest, { n, lines }, i) => {
+    if (i === lists.length - 1) return lines;
+    return [`if ANSWER = ${n}:`, lines, ...(rest.length === 0 ? [] : ['otherwise:', rest])];
+  }, []);
+}
+
+const looked = ({ planned, at: { zeroRad } }: Made, { program }: Writing): Line[] =>
+  planned.choice?.lines({ planned, program, zeroRad }) ?? [];
 
 const answersBefore = (way: Way, i: number): string[] =>
   way.slice(0, i).flatMap(({ planned: { answer } }) => answer ?? []);
@@ -82,19 +91,18 @@ function linesFrom(writer: Writer, way: Way, from: number): Line[] {
   return lines;
 }
 
-/** A question, and how it goes on with either answer. */
+/** A question, and how it goes on with each answer. */
 function askedLines(writer: Writer, way: Way, i: number): Line[] {
   const made = way[i] as Made;
   const { choice } = made.planned;
   if (choice === undefined) return [];
   const before = answersBefore(way, i);
-  const [so, not] = choice.answers.map((answer) => {
+  const lists = choice.answers.map((answer) => {
     const next = answer === choice.givesUp ? null : writer.wayOf([...before, answer]);
     return next === null ? ['give up'] : linesFrom(writer, next, i + 1);
   });
-  const looks = choice.looksAt.flatMap((one) => lookLines(one, made, writer.writing));
-  const both = withTail(so ?? [], not ?? []);
-  return [...looks, ...branchLines(both.so, both.not), ...both.tail];
+  const parted = withTail(lists);
+  return [...looked(made, writer.writing), ...branchLines(parted.lists), ...parted.tail];
 }
 
 interface Loop {
@@ -156,12 +164,11 @@ function askingLoop(
   const choice = made?.planned.choice;
   if (made === undefined || choice === undefined || made.planned.step.id !== owner.id) return null;
   const before = answersBefore(way, i);
-  const [done, again] = choice.answers;
+  const [done = '', again = ''] = choice.answers;
   const [once, twice] = [writer.wayOf([...before, done]), writer.wayOf([...before, again, done])];
   if (once === null || twice === null) return null;
   const second = asks(twice, first + 1);
-  const look = (of: Way, k: number) =>
-    choice.looksAt.flatMap((one) => lookLines(one, of[k] as Made, writer.writing));
+  const look = (of: Way, k: number) => looked(of[k] as Made, writer.writing);
   const round = [...linesBetween(writer, way, i, first), ...look(way, first)];
   const next =
     second === -1

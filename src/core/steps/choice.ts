@@ -1,10 +1,12 @@
 import type { Controller } from '../control/controller';
 import { look } from '../control/look';
 import type { Pose } from '../geometry/pose';
+import type { Line } from '../recipe/lines';
 import type { Robot } from '../robot/robot';
 import type { Table } from '../table/table';
 import type { Step } from './descriptions';
 import type { Condition } from './condition/condition';
+import { lookLines, type AskedAt } from './condition/lookLines';
 import { watchedOf } from './condition/watched';
 import type { Leg, Motion } from './kind';
 import { rehearsed } from './rehearsed';
@@ -25,19 +27,23 @@ export interface Choice {
   withUsual?(answer: string): Step;
   /** With this answer it gives up. */
   givesUp?: string;
-  /** What it looks at, and what it is answered if that is so, and if not. */
+  /** The conditions that it looks at. */
   looksAt: readonly Condition[];
-  answers: readonly [string, string];
+  /** Its answers; the last of them is that nothing else was found. */
+  answers: readonly string[];
   ask(leg: Leg, robot: Robot): Asking;
+  /** How it is typed: ANSWER is then 1 for the first of its answers, 2 for the second, …, and 0 for the last. */
+  lines(at: AskedAt): Line[];
 }
 
 /** A question that is answered by whether something is so. */
 export const whether = (
   condition: Condition,
   [ifSo, ifNot]: readonly [string, string],
-): Pick<Choice, 'looksAt' | 'answers' | 'ask'> => ({
+): Pick<Choice, 'looksAt' | 'answers' | 'ask' | 'lines'> => ({
   looksAt: [condition],
   answers: [ifSo, ifNot],
+  lines: (at) => lookLines(condition, at),
   ask(leg, robot) {
     const controller = look(watchedOf(condition, leg, robot), robot.loopPeriodS);
     return { controller, answer: () => (controller.isSo() ? ifSo : ifNot) };

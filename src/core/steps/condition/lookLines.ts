@@ -1,17 +1,24 @@
-import { longestS } from '../control/look';
-import { typed } from '../recipe/figure';
-import type { Line } from '../recipe/lines';
-import { LEAVE } from '../recipe/loops';
-import { conditionLines } from '../steps/condition/lines';
-import type { Condition } from '../steps/condition/condition';
-import { watchedOf } from '../steps/condition/watched';
-import type { Made, Writing } from './calls';
+import { longestS } from '../../control/look';
+import { typed } from '../../recipe/figure';
+import type { Line } from '../../recipe/lines';
+import { LEAVE } from '../../recipe/loops';
+import type { OwnProgram } from '../../recipe/ownProgram';
+import type { PlannedMotion } from '../leave';
+import type { Condition } from './condition';
+import { conditionLines } from './lines';
+import { watchedOf } from './watched';
+
+/** A question where it is asked, and from where the program counts headings there. */
+export interface AskedAt {
+  planned: PlannedMotion & { number: string };
+  program: OwnProgram;
+  zeroRad: number;
+}
 
 /** The robot stands and looks: ANSWER is 1 if it is so, and 0 if not. */
-export function lookLines(condition: Condition, made: Made, { program }: Writing): Line[] {
-  const { planned, at } = made;
+export function lookLines(condition: Condition, { planned, program, zeroRad }: AskedAt): Line[] {
   const { robot } = program;
-  const headings = { aboutRad: planned.to.headingRad, zeroRad: at.zeroRad };
+  const headings = { aboutRad: planned.to.headingRad, zeroRad };
   const { before, each, isSo, isOver } = conditionLines(condition, program, headings);
   const leg = {
     ...planned,
