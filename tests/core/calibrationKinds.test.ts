@@ -91,9 +91,14 @@ const SOME: Record<CalibrationValue['kind'], CalibrationValue> = {
     references: null,
     representation: 'hue',
     rules: [
-      { name: 'red', sentence: 'red: hue between 340 and 20.' },
-      { name: 'blue', sentence: 'blue: hue between 200 and 250.' },
+      {
+        name: 'red',
+        sentence: 'red: hue between 340 and 20.',
+        boxes: [[{ by: 'h', low: 340, high: 20 }]],
+      },
+      { name: 'blue', sentence: 'blue: hue between 200 and 250.', boxes: null },
     ],
+    countsTo: 1023,
     errorRate: 0.01,
     errorHigh95: 0.05,
     n: 40,
@@ -239,8 +244,8 @@ describe.each(CALIBRATION_KINDS.map((one) => [one.name, one] as const))('%s', (_
     // What is only typed into programs changes no plan.
     if (kind.isOnlyTyped && kind.measuredBy.procedure !== 'gains') return;
     expect(fittedRobot(pipit, [value]).robot).not.toEqual(pipit);
-    // A gain is the coach's choice: there is nothing about it that was not known.
-    if (kind.measuredBy.procedure === 'gains') return;
+    // A gain is the coach's choice, and so are the bounds of colours: there is nothing about them that was not known.
+    if (['gains', 'colours'].includes(kind.measuredBy.procedure)) return;
     const measured = (values: CalibrationValue[]) =>
       doubtsOf(values).filter((doubt) => doubt.measured).length;
     expect(measured([value])).toBeGreaterThan(measured([]));

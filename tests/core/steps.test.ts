@@ -27,6 +27,7 @@ const robot = [
   { kind: 'distance sensor', place: { aheadM: 0.1 } },
   { kind: 'distance sensor', facingRad: Math.PI / 2 },
   { kind: 'attachment motor' },
+  { kind: 'colour sensor' },
   { kind: 'light sensor', place: { aheadM: 0.05 } },
   { kind: 'light sensor', place: { aheadM: 0.05, leftM: 0.05 } },
 ].reduce((one: Robot, unit) => withDevice(one, unit), idealRobot);
@@ -38,6 +39,7 @@ const added = Object.values(STEP_DESCRIPTIONS).map(({ kind }) =>
 function other(field: AnyValue, value: unknown): unknown {
   if (field.is === 'number') return Number(value) + (field.whole === true ? 1 : deg(1));
   if (field.is === 'flag') return value !== true;
+  if (field.is === 'part' && field.shape === 'colours') return { ...(value as object), blue: [] };
   if (field.is === 'part') return { ...(value as object), confirmations: 3 };
   if (field.is !== 'choice') return 'ramp';
   const names = Object.keys(field.options);

@@ -65,8 +65,8 @@ function branchLines(lists: readonly Line[][]): Line[] {
   }, []);
 }
 
-const looked = ({ planned, at: { zeroRad } }: Made, { program }: Writing): Line[] =>
-  planned.choice?.lines({ planned, program, zeroRad }) ?? [];
+const looked = ({ planned, at: { zeroRad } }: Made, { program, blocks }: Writing): Line[] =>
+  planned.choice?.lines({ planned, program, zeroRad, call: (block) => blocks.call(block) }) ?? [];
 
 const answersBefore = (way: Way, i: number): string[] =>
   way.slice(0, i).flatMap(({ planned: { answer } }) => answer ?? []);

@@ -1,5 +1,6 @@
 import { randomStream } from '../stats/random';
-import { isWithin, type Bounds, type ColourRule } from './rules';
+import { isWithin } from '../colour/inequalities';
+import type { Bounds, ColourRule } from './rules';
 import type { ColourReading, ColourSample } from './reading';
 import type { ColourScale } from './scale';
 

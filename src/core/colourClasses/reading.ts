@@ -1,3 +1,5 @@
+import { hsvOf, type Hsv } from '../colour/hsv';
+
 /** What a colour sensor showed once, in shares of its scale; hue as an angle. */
 export type ColourReading =
   | { kind: 'rgb'; red: number; green: number; blue: number; clear: number | null }
@@ -19,31 +21,6 @@ export interface ColourSample {
 /** Below this saturation, or value, a hue is noise. */
 export const LEAST_SATURATION = 0.15;
 export const LEAST_VALUE = 0.1;
-
-export interface Hsv {
-  hueRad: number;
-  saturation: number;
-  value: number;
-}
-
-/**
- * Hue, saturation and value; black has hue and saturation 0.
- *
- * Source: Smith, Color gamut transform pairs, SIGGRAPH '78, 12–19 (the hexcone).
- */
-export function hsvOf(red: number, green: number, blue: number): Hsv {
-  const value = Math.max(red, green, blue);
-  const chroma = value - Math.min(red, green, blue);
-  if (!(chroma > 0)) return { hueRad: 0, saturation: 0, value };
-  const sixth =
-    value === red
-      ? (green - blue) / chroma
-      : value === green
-        ? 2 + (blue - red) / chroma
-        : 4 + (red - green) / chroma;
-  const hueRad = (((sixth + 6) % 6) * Math.PI) / 3;
-  return { hueRad, saturation: chroma / value, value };
-}
 
 /** Hue, saturation and value of a reading; null where it has none. */
 export function hsvOfReading(reading: ColourReading): Hsv | null {

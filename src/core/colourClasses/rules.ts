@@ -1,3 +1,4 @@
+import { isWithin } from '../colour/inequalities';
 import { hasHue, type ColourReading } from './reading';
 import type { Column, Representation } from './representations';
 import type { ColourScale } from './scale';
@@ -111,12 +112,6 @@ function boundsOf(
     high: isOpen(above) || isAlone ? null : turned(high),
     apart: Math.min(least - below, above - greatest) / sd,
   };
-}
-
-/** Whether a value lies within bounds; those of a hue that begin above their end go over the seam. */
-export function isWithin({ low, high }: Bounds, value: number): boolean {
-  if (low !== null && high !== null && low > high) return value >= low || value <= high;
-  return (low === null || value >= low) && (high === null || value <= high);
 }
 
 const isInBox = (box: Box, reading: ColourReading, scale: ColourScale): boolean =>

@@ -111,7 +111,7 @@ function motionRow({ planned, at }: Made, robot: Robot, table: Table) {
   const left: LeftAt = { robot, zeroRad: at.zeroRad, headingRad: to.headingRad };
   if (choice !== undefined) {
     const asked = choice.looksAt.map((one) => `${conditionText(one, left)}?`);
-    return { ...NOTHING, until: asked };
+    return { ...NOTHING, until: [...asked, ...(choice.told?.(robot) ?? [])] };
   }
   const leaves = leavesOf(step, planned, robot, table);
   return {

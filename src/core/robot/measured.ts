@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { COLOUR_NUMBERS } from '../colour/inequalities';
 import { TUNED_IDS } from './tunedIds';
 
 const positive = z.number().positive();
@@ -60,6 +61,30 @@ const armSchema = z.strictObject({
   ),
 });
 
+const bandsSchema = z.strictObject({ red: z.number(), green: z.number(), blue: z.number() });
+
+/** By which inequalities a colour sensor's readings were told apart. */
+const coloursSchema = z.strictObject({
+  /** Null: those of any of its colour sensors. */
+  unitId: z.string().min(1).max(40).nullable(),
+  /** In shares of its scale; null: the inequalities are told in those, and not in shares of what white reads. */
+  references: z.strictObject({ white: bandsSchema, black: bandsSchema }).nullable(),
+  classes: z.array(
+    z.strictObject({
+      name: z.string().max(40),
+      boxes: z.array(
+        z.array(
+          z.strictObject({
+            by: z.enum(COLOUR_NUMBERS),
+            low: z.number().nullable(),
+            high: z.number().nullable(),
+          }),
+        ),
+      ),
+    }),
+  ),
+});
+
 /** How far off the plan it stands at the start, in the frame of the start, as it was placed. */
 const placedSchema = z.strictObject({ xM: z.number(), yM: z.number(), headingRad: z.number() });
 
@@ -76,6 +101,7 @@ export const measuredSchema = z.strictObject({
   volts: voltsSchema.nullable().default(null),
   placed: placedSchema.nullable().default(null),
   arms: z.array(armSchema).max(20).default([]),
+  colours: z.array(coloursSchema).max(20).default([]),
   /** The gains that were tuned, by their controllers, each in SI. */
   gains: z.partialRecord(z.enum(TUNED_IDS), z.number().min(-1e4).max(1e4)).default({}),
 });

@@ -9,6 +9,7 @@ import type { Condition } from './condition/condition';
 import { lookLines, type AskedAt } from './condition/lookLines';
 import { watchedOf } from './condition/watched';
 import type { Leg, Motion } from './kind';
+import type { PlanProblem } from './problems';
 import { rehearsed } from './rehearsed';
 
 /** A program that looks: it stands meanwhile, and has an answer when it is done. */
@@ -29,6 +30,10 @@ export interface Choice {
   givesUp?: string;
   /** The conditions that it looks at. */
   looksAt: readonly Condition[];
+  /** What it looks at besides, in sentences. */
+  told?(robot: Robot): string[];
+  /** What is doubtful about how it tells its answers. */
+  doubts?(robot: Robot): PlanProblem[];
   /** Its answers; the last of them is that nothing else was found. */
   answers: readonly string[];
   ask(leg: Leg, robot: Robot): Asking;
@@ -78,6 +83,7 @@ export function planChoice(
       to: from,
       problems: [
         ...motion.problems,
+        ...(choice.doubts?.(robot) ?? []),
         ...(answer === choice.givesUp ? (['never-ends'] as const) : []),
         ...(isOther ? (['answers-otherwise'] as const) : []),
       ],

@@ -4,6 +4,7 @@ import { ATTACHMENT } from './attachment/description';
 import { APPROACH } from './approach/description';
 import { ARC } from './arc/description';
 import { DECIDE, decideLists, type DecideLists } from './decide/description';
+import { DECIDE_COLOUR, colourLists, type ColourLists } from './decideColour/description';
 import { FOLLOW_LINE } from './followLine/description';
 import { FOLLOW_WALL } from './followWall/description';
 import { FREE } from './free/description';
@@ -46,6 +47,7 @@ export const OWNER_DESCRIPTIONS = {
   part: PART,
   repeat: REPEAT,
   decide: DECIDE,
+  'decide-colour': DECIDE_COLOUR,
   meanwhile: MEANWHILE,
 } as const;
 
@@ -65,6 +67,7 @@ interface OwnedBy {
   part: OneList;
   repeat: OneList;
   decide: DecideLists;
+  'decide-colour': ColourLists;
   meanwhile: MeanwhileLists;
 }
 
@@ -85,6 +88,7 @@ const BRANCHES: { [K in OwnerStep['kind']]: (step: OwnerOf<K>) => Branch[] } = {
   part: onlyList,
   repeat: onlyList,
   decide: decideLists,
+  'decide-colour': colourLists,
   meanwhile: meanwhileLists,
 };
 

@@ -117,6 +117,10 @@ export interface OwnerKind<S extends { kind: string }> extends Offered<S> {
   inOrder<Inner>(step: S, walk: Walk<Inner>): Generator<Inner, void, string>;
   /** What its questions look at. */
   looksAt?(step: S): readonly Condition[];
+  /** What they cannot do without besides. */
+  needs?(step: S): readonly DeviceKindName[];
+  /** What its fields may name that is its own. */
+  things?(step: S): Readonly<Record<string, readonly { id: string; name: string }[]>>;
   /** How often it runs its lists at most, for one time that it is made itself. */
   times(step: S): number;
   /** Whether they are made several times. */

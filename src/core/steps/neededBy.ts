@@ -21,7 +21,10 @@ const lookedAt = (conditions: readonly Condition[]): DeviceKindName[] =>
 /** The kinds of unit that a step cannot do without itself, those among them that a condition of it looks at. */
 export function neededBy(step: Step): DeviceKindName[] {
   const needed = isOwner(step)
-    ? lookedAt(ownerKindOf(step).looksAt?.(step) ?? [])
+    ? [
+        ...(ownerKindOf(step).needs?.(step) ?? []),
+        ...lookedAt(ownerKindOf(step).looksAt?.(step) ?? []),
+      ]
     : [
         ...kindOfStep(step).needs(step),
         ...lookedAt('until' in step && step.until !== undefined ? [step.until] : []),

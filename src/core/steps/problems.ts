@@ -17,6 +17,8 @@ export const PROBLEM_SENTENCES = {
     'Nothing that is planned changes this reading here: it waits the whole time, unless something else moves.',
   'no-line-ahead':
     'So many lines do not lie ahead of its light sensor here: it would drive until its time is over.',
+  'unknown-colour':
+    'Nobody has read one of these colours, and it is no word that every sensor knows: read it on the Bench, or call it red, green, blue, yellow, black or white.',
   'unknown-position':
     'No position of that name was measured of this arm: name one that was, or give an angle.',
   'nowhere-to-move': 'It is not said where the arm is to go: a position, an angle or a time.',

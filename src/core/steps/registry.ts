@@ -2,6 +2,7 @@ import { approach } from './approach';
 import { arc } from './arc';
 import { attachment } from './attachment';
 import { decide } from './decide';
+import { decideColour } from './decideColour';
 import type { MotionStep, OwnerStep, Step } from './descriptions';
 import { followLine } from './followLine';
 import { followWall } from './followWall';
@@ -46,6 +47,7 @@ const OWNER_KINDS: { [K in OwnerStep['kind']]: OwnerKind<Extract<OwnerStep, { ki
   part,
   repeat,
   decide,
+  'decide-colour': decideColour,
   meanwhile,
 };
 

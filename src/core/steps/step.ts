@@ -35,6 +35,25 @@ const madeMeanwhile = z
   )
   .max(MOST_STEPS);
 
+const MOST_COLOURS = 8;
+const TOO_MANY_COLOURS = `expected at most ${MOST_COLOURS} colours`;
+/** A colour as the team calls it; a point would part the places of lists. */
+const colourName = z
+  .string()
+  .min(1)
+  .max(40)
+  .regex(/^[^.]+$/, 'expected a name without a full stop');
+
+/** A decision is told by what it looks at: by a colour it is a kind of its own. */
+const withItsKind = (value: unknown): unknown =>
+  typeof value === 'object' &&
+  value !== null &&
+  'colour' in value &&
+  'kind' in value &&
+  value.kind === 'decide'
+    ? { ...value, kind: 'decide-colour' }
+    : value;
+
 type ListSchema = z.ZodType<Step[]>;
 
 /** The lists of each kind that owns steps. */
@@ -42,6 +61,13 @@ const LISTS: { [K in OwnerStep['kind']]: (list: ListSchema) => Record<string, z.
   part: (steps) => ({ steps }),
   repeat: (steps) => ({ steps }),
   decide: (list) => ({ then: list.default([]), else: list.default([]) }),
+  'decide-colour': (list) => ({
+    classes: z
+      .record(colourName, list.default([]))
+      .refine((classes) => Object.keys(classes).length > 0, 'expected a colour at least')
+      .refine((classes) => Object.keys(classes).length <= MOST_COLOURS, TOO_MANY_COLOURS),
+    otherwise: list.default([]),
+  }),
   meanwhile: () => ({
     motion: motionSchema,
     up: madeMeanwhile.default([]),
@@ -60,7 +86,8 @@ function stepOver(levels: number): z.ZodType<Step> {
   if (levels === 0) return motionSchema;
   const steps = listOf(stepOver(levels - 1));
   const owning = owners.map(({ own, lists }) => own.extend(lists(steps)));
-  return z.discriminatedUnion('kind', [...motions, ...owning]) as unknown as z.ZodType<Step>;
+  const any = z.discriminatedUnion('kind', [...motions, ...owning]);
+  return z.preprocess(withItsKind, any) as unknown as z.ZodType<Step>;
 }
 
 /** A step of a route. */

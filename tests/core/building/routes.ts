@@ -20,6 +20,7 @@ const units = [
   { kind: 'light sensor', label: 'LC', port: 'H', place: { aheadM: 0.08, leftM: -0.07 } },
   { kind: 'touch sensor', label: 'T1', port: 'I', place: { aheadM: 0.11 } },
   { kind: 'attachment motor', label: 'arm', port: 'J' },
+  { kind: 'colour sensor', label: 'C1', port: 'K', place: { aheadM: -0.05 } },
 ].map((unit, i) => ({ id: `u${i}`, ...unit }));
 
 const made = (record: Record<string, unknown>, kept = units): Robot => ({
@@ -29,7 +30,7 @@ const made = (record: Record<string, unknown>, kept = units): Robot => ({
       trackM: 0.13,
       encoderCountsPerMotorDegree: 10,
       motors: { lagS: 0.03, maxAccelerationMPerS2: 2 },
-      build: { ports: 'ABCDEFGHIJ'.split('').map((name) => ({ name, takes: [] })) },
+      build: { ports: 'ABCDEFGHIJK'.split('').map((name) => ({ name, takes: [] })) },
       units: kept,
       ...record,
     }),
@@ -71,6 +72,10 @@ export const table = tableSchema.parse({
   lines,
   missions: [mission],
   walls: [{ x1M: 0.6, y1M: 2.4, x2M: 2.4, y2M: 2.4 }],
+  fields: [
+    { x1M: 2.6, y1M: 0.1, x2M: 2.9, y2M: 0.4, colour: '#1f4fb0' },
+    { x1M: 2.9, y1M: 0.1, x2M: 3.2, y2M: 0.4, colour: '#c81e1e' },
+  ],
 });
 
 const drive = (distanceM: number, more = {}) => ({ kind: 'straight', distanceM, ...more });
@@ -199,6 +204,21 @@ export const ROUTES: Record<string, [unknown[], typeof start?]> = {
       drive(-0.1),
     ],
     { xM: 1.7, yM: 2.1, headingRad: 0 },
+  ],
+  'by colour': [
+    [
+      ...[1, 2].flatMap(() => [
+        {
+          kind: 'decide',
+          colour: 'C1',
+          classes: { red: [], blue: [by(25), drive(0.1)], green: [drive(-0.2)] },
+          usual: 'otherwise',
+          otherwise: [drive(0.05), by(-5)],
+        },
+        drive(0.25),
+      ]),
+    ],
+    { xM: 2.5, yM: 0.2, headingRad: 0 },
   ],
   blocks: [
     [

@@ -1,6 +1,6 @@
 import { longestS } from '../../control/look';
 import { typed } from '../../recipe/figure';
-import type { Line } from '../../recipe/lines';
+import type { Line, Recipe } from '../../recipe/lines';
 import { LEAVE } from '../../recipe/loops';
 import type { OwnProgram } from '../../recipe/ownProgram';
 import type { PlannedMotion } from '../leave';
@@ -13,6 +13,8 @@ export interface AskedAt {
   planned: PlannedMotion & { number: string };
   program: OwnProgram;
   zeroRad: number;
+  /** The line that calls a block of these lines, which is written once. */
+  call(block: Recipe): string;
 }
 
 /** The robot stands and looks: ANSWER is 1 if it is so, and 0 if not. */

@@ -2,8 +2,9 @@ import { useMemo } from 'react';
 import type { PlannedStep } from '../../../core/course/plan';
 import type { Mission } from '../../../core/table/table';
 import type { Robot } from '../../../core/robot/robot';
-import { descriptionOfStep, type Step } from '../../../core/steps/descriptions';
-import { kindOfStep } from '../../../core/steps/registry';
+import { descriptionOfStep, isOwner, type Step } from '../../../core/steps/descriptions';
+import { kindOfStep, ownerKindOf } from '../../../core/steps/registry';
+import { ColoursEditor } from './ColoursEditor';
 import { ConditionEditor } from './ConditionEditor';
 import { hasUnset, PhraseFields, type EditorProps } from '../../../ui/fields/PhraseFields';
 
@@ -41,9 +42,18 @@ export const leavesOut = (step: Step, planned: PlannedStep | null): boolean =>
 /** A step as a plain sentence, its values edited in place; what is left out of it comes at a press. */
 export function StepSentence(props: Props) {
   const { step, planned, robot, missions, showsUnset, onShowUnset, onChange } = props;
-  const things = useMemo(() => thingsOf(robot, missions), [robot, missions]);
+  const things = useMemo(
+    () => ({
+      ...thingsOf(robot, missions),
+      ...(isOwner(step) && ownerKindOf(step).things?.(step)),
+    }),
+    [robot, missions, step],
+  );
   const editors = useMemo(
-    () => ({ condition: (props: EditorProps) => <ConditionEditor {...props} robot={robot} /> }),
+    () => ({
+      condition: (props: EditorProps) => <ConditionEditor {...props} robot={robot} />,
+      colours: (props: EditorProps) => <ColoursEditor {...props} robot={robot} />,
+    }),
     [robot],
   );
   const description = descriptionOfStep(step);
