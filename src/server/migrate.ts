@@ -21,6 +21,7 @@ import * as newestOfAll from './migrations/0020-newest-of-all';
 import * as colouredFields from './migrations/0021-coloured-fields';
 import * as rowsOfATeam from './migrations/0022-rows-of-a-team';
 import * as typedPrograms from './migrations/0023-typed-programs';
+import * as partsOfMissions from './migrations/0024-parts-of-missions';
 import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
@@ -50,6 +51,7 @@ export const MIGRATIONS = [
   { name: '0021-coloured-fields', up: colouredFields.up },
   { name: '0022-rows-of-a-team', up: rowsOfATeam.up },
   { name: '0023-typed-programs', up: typedPrograms.up },
+  { name: '0024-parts-of-missions', up: partsOfMissions.up },
 ] as const;
 
 /**

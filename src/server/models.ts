@@ -38,6 +38,8 @@ const TABLES = {
     lines: json,
     floorColour: text(7),
     fields: json,
+    obstacles: json,
+    homeAreas: json,
     archivedAt: timeOrNull,
   },
   mission: {
@@ -52,6 +54,8 @@ const TABLES = {
     windowAlongM: double,
     windowAcrossM: double,
     windowHeadingRad: double,
+    parts: json,
+    after: json,
   },
   route: {
     id,

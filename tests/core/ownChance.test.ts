@@ -11,7 +11,7 @@ const WINDOW_M = 0.012;
 function missionOf(sdM: number, seed: number): AtMark {
   const random = generator(seed);
   return {
-    missionId: 'm',
+    key: 'm',
     poses: Array.from({ length: RUNS }, () => ({ xM: 0, yM: sdM * normal(random), headingRad: 0 })),
     works: ({ yM }) => Math.abs(yM) <= WINDOW_M,
   };

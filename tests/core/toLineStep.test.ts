@@ -76,12 +76,14 @@ describe('a step to a line', () => {
 
   it('is planned to the edge of the line that it counts to, onto it or off it, by either sensor', () => {
     const first = (part: object) => planOf(toLine(part)).end.xM;
-    expect(first({})).toBeCloseTo(1.19 - 0.06, 9);
-    expect(first({ count: 2 })).toBeCloseTo(1.49 - 0.06, 9);
-    expect(first({ count: 2, on: 'leaving' })).toBeCloseTo(1.51 - 0.06, 9);
-    expect(first({ sensor: 'rear' })).toBeCloseTo(1.19 + 0.05, 9);
+    // A tenth of a spot of 12 mm past its edge, a look every 10 ms at 0.15 m/s, braking with 3 m/s².
+    const onM = (0.1 * Math.PI * 0.012) / 4 + 0.15 * 0.005 + 0.15 ** 2 / (2 * 3);
+    expect(first({})).toBeCloseTo(1.19 - 0.06 + onM, 5);
+    expect(first({ count: 2 })).toBeCloseTo(1.49 - 0.06 + onM, 5);
+    expect(first({ count: 2, on: 'leaving' })).toBeCloseTo(1.51 - 0.06 + onM, 5);
+    expect(first({ sensor: 'rear' })).toBeCloseTo(1.19 + 0.05 + onM, 5);
     const behind = planOf(toLine({ back: true }), [across(start.xM - 0.3)]);
-    expect(behind.end.xM).toBeCloseTo(start.xM - 0.29 - 0.06, 9);
+    expect(behind.end.xM).toBeCloseTo(start.xM - 0.29 - 0.06 - onM, 5);
   });
 
   it('says when no such line, or no such sensor, is there', () => {
@@ -96,8 +98,8 @@ describe('a step to a line', () => {
       const { route, end } = planOf(toLine({ speedMPerS: 0.1, ...part }));
       const simulation = { robot, table: { ...bareTable, lines: LINES }, route, seed: 3 };
       const run = simulateRun(simulation, prepare(simulation), 0);
-      // The spot is 12 mm wide, and a reading comes every 10 ms.
-      expect(Math.abs(run.end.xM - end.xM)).toBeLessThan(0.008);
+      // A reading comes every 10 ms.
+      expect(Math.abs(run.end.xM - end.xM)).toBeLessThan(0.001);
       expect(run.end.failure).toBeNull();
     },
   );

@@ -11,6 +11,7 @@ interface Schema {
   allOf?: Schema[];
   properties?: Record<string, Schema>;
   required?: string[];
+  additionalProperties?: Schema | boolean;
   items?: Schema;
   minItems?: number;
   maxItems?: number;
@@ -25,6 +26,7 @@ interface Schema {
   $defs?: Record<string, Schema>;
 }
 
+/** Lists hold so many at most; lists within lists half of that, and so on. */
 const MOST_ITEMS = 12;
 
 /** Numbers within limits: at the edges, at zero, round ones, ones that come again, and of every size. */
@@ -56,17 +58,17 @@ function numbers({ minimum, maximum, exclusiveMinimum, exclusiveMaximum, type }:
 }
 
 /** Values that a schema lets in, but for what Zod checks beside it. */
-function valuesOf(schema: Schema, root: Schema): fc.Arbitrary<unknown> {
+function valuesOf(schema: Schema, root: Schema, depth = 0): fc.Arbitrary<unknown> {
   if (schema.$ref !== undefined) {
     const name = schema.$ref.split('/').at(-1) ?? '';
-    return valuesOf(root.$defs?.[name] ?? {}, root);
+    return valuesOf(root.$defs?.[name] ?? {}, root, depth);
   }
   if (schema.const !== undefined) return fc.constant(schema.const);
   if (schema.enum !== undefined) return fc.constantFrom(...schema.enum);
   const options = schema.anyOf ?? schema.oneOf;
-  if (options !== undefined) return fc.oneof(...options.map((one) => valuesOf(one, root)));
+  if (options !== undefined) return fc.oneof(...options.map((one) => valuesOf(one, root, depth)));
   if (schema.allOf !== undefined) {
-    return valuesOf(Object.assign({}, ...schema.allOf) as Schema, root);
+    return valuesOf(Object.assign({}, ...schema.allOf) as Schema, root, depth);
   }
   switch (schema.type ?? '') {
     case 'null':
@@ -77,16 +79,27 @@ function valuesOf(schema: Schema, root: Schema): fc.Arbitrary<unknown> {
     case 'number':
       return numbers(schema);
     case 'string':
-      return fc.constantFrom('A', 'B', 'left');
+      return schema.pattern?.startsWith('^#') === true
+        ? fc.constantFrom('#c81e1e', '#ffffff', '#000000')
+        : fc.constantFrom('A', 'B', 'left');
     case 'array': {
-      const items = valuesOf(schema.items ?? {}, root);
-      const most = Math.min(schema.maxItems ?? MOST_ITEMS, MOST_ITEMS);
-      return fc.array(items, { minLength: Math.min(schema.minItems ?? 0, most), maxLength: most });
+      const items = valuesOf(schema.items ?? {}, root, depth + 1);
+      const within = Math.max(2, MOST_ITEMS >> depth);
+      const most = Math.min(schema.maxItems ?? within, within);
+      const length = { minLength: Math.min(schema.minItems ?? 0, most), maxLength: most };
+      // What has a name, or an id, of its own is told from its neighbours by it.
+      const own = ['id', 'name'].find((name) => schema.items?.required?.includes(name));
+      if (own === undefined) return fc.array(items, length);
+      return fc.uniqueArray(items, { ...length, selector: (one) => (one as never)[own] });
     }
     case 'object': {
-      const { properties = {}, required = [] } = schema;
+      const { properties = {}, required = [], additionalProperties: named } = schema;
+      if (typeof named === 'object') {
+        const key = fc.constantFrom('red', 'green', 'A');
+        return fc.dictionary(key, valuesOf(named, root, depth), { minKeys: 1, maxKeys: 3 });
+      }
       const model = Object.fromEntries(
-        Object.entries(properties).map(([name, one]) => [name, valuesOf(one, root)]),
+        Object.entries(properties).map(([name, one]) => [name, valuesOf(one, root, depth)]),
       );
       return fc.record(model, { requiredKeys: required });
     }

@@ -3,7 +3,14 @@ import type { PlannedStep } from '../course/plan';
 import { balanceNow } from '../recipe/balance';
 import { figureText } from '../recipe/figure';
 import type { Line } from '../recipe/lines';
-import { LEAVE, NO_INTERRUPTS, type Interrupts } from '../recipe/loops';
+import {
+  IN_TIME,
+  LEAVE,
+  NO_INTERRUPTS,
+  timeOverLines,
+  type Interrupts,
+  type OnTimeout,
+} from '../recipe/loops';
 import type { OwnProgram } from '../recipe/ownProgram';
 import { devicesOf } from '../devices/ofRobot';
 import { complement } from '../steps/condition/complement';
@@ -34,18 +41,20 @@ const lookedAt = ({ planned, at }: Made) => ({
   zeroRad: at.zeroRad,
 });
 
+const onTimeoutOf = (step: MotionStep): OnTimeout =>
+  'onTimeout' in step ? step.onTimeout : undefined;
+
 /** A condition that ends a step. */
 function endingLines(condition: Condition, made: Made, { program }: Writing): Interrupts {
   const { step } = made.planned;
   const { before, each, isSo, isOver } = conditionLines(condition, program, lookedAt(made));
-  const goesOn = 'onTimeout' in step && step.onTimeout === 'go-on';
   return {
     before,
     each: [
       ...each,
       `if ${isSo}:`,
       [LEAVE],
-      ...(isOver === null ? [] : [`if ${isOver}:`, [goesOn ? LEAVE : 'give up']]),
+      ...(isOver === null ? [] : [`if ${isOver}:`, timeOverLines(onTimeoutOf(step))]),
     ],
   };
 }
@@ -105,24 +114,46 @@ export function headingSetLine({ program }: Writing, headingRad: number): Line {
   return robot.program.setsHeading === 'zero' ? `zero ${heading}` : `set ${heading} to ${value}`;
 }
 
+/** The call of a step's block; null: there is nothing to type. */
+function callOf(made: Made, writing: Writing): string | null {
+  const { planned, at } = made;
+  const interrupts = interruptsOf(made, writing);
+  const { program, blocks } = writing;
+  const recipe = recipeFor(planned.step, { planned, program, zeroRad: at.zeroRad, interrupts });
+  if (recipe === null) return null;
+  const isOwn = interrupts.each.length > 0;
+  return blocks.call(
+    isOwn ? { ...recipe, name: `${recipe.name}, step ${planned.number}` } : recipe,
+  );
+}
+
+/** A step that is made once more when its time was over, and gives up then. */
+function againLines(made: Made, call: string, writing: Writing): Line[] {
+  const { step, number } = made.planned;
+  const last = { ...step, onTimeout: 'fail' } as MotionStep;
+  const once = callOf({ ...made, planned: { ...made.planned, step: last } }, writing);
+  return [
+    `set ${IN_TIME} to 1`,
+    `${number}: ${call}`,
+    `if ${IN_TIME} = 0:`,
+    once === null ? [] : [`${number}: ${once}`],
+  ];
+}
+
 /** The lines that a program has for a step: the call of its block, and what its heading is taken for after it. */
 export function callLines(made: Made, writing: Writing): Line[] {
   const { planned, at } = made;
-  const { program, blocks, keepsBalance } = writing;
-  const interrupts = interruptsOf(made, writing);
-  const recipe = recipeFor(planned.step, {
-    planned,
-    program,
-    zeroRad: at.zeroRad,
-    interrupts,
-  });
-  const isOwn = interrupts.each.length > 0;
-  const named =
-    recipe && (isOwn ? { ...recipe, name: `${recipe.name}, step ${planned.number}` } : recipe);
+  const call = callOf(made, writing);
+  const calls = (): Line[] => {
+    if (call === null) return [];
+    return onTimeoutOf(planned.step) === 'again'
+      ? againLines(made, call, writing)
+      : [`${planned.number}: ${call}`];
+  };
   const turns = planned.angleRad !== 0 || at.setsRad !== null;
   return [
-    ...(named === null ? [] : [`${planned.number}: ${blocks.call(named)}`]),
+    ...calls(),
     ...(at.setsRad === null ? [] : [headingSetLine(writing, at.setsRad - at.zeroRad)]),
-    ...(keepsBalance && turns ? [`set BALANCE to ${balanceNow(program)}`] : []),
+    ...(writing.keepsBalance && turns ? [`set BALANCE to ${balanceNow(writing.program)}`] : []),
   ];
 }

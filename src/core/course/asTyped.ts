@@ -40,8 +40,19 @@ function withTypedTravel(step: MotionStep, robot: Robot): MotionStep {
     : travel.withDistance(step, travelledFor(robot, way, typed));
 }
 
+const typedSteps = new WeakMap<MotionStep, { robot: Robot; typed: MotionStep }>();
+
+/** The same step each time that it is asked for. */
+function typedStep(step: MotionStep, robot: Robot): MotionStep {
+  const known = typedSteps.get(step);
+  if (known?.robot === robot) return known.typed;
+  const typed = withTypedTravel(withTypedSpeed(step, robot), robot);
+  typedSteps.set(step, { robot, typed });
+  return typed;
+}
+
 /** A route with the speeds and distances that the fields of the robot's programs can hold: what is typed is what is driven. */
 export const asTyped = (route: Route, robot: Robot): Route => ({
   ...route,
-  steps: withMotions(route.steps, (step) => withTypedTravel(withTypedSpeed(step, robot), robot)),
+  steps: withMotions(route.steps, (step) => typedStep(step, robot)),
 });

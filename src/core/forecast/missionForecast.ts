@@ -1,10 +1,11 @@
-import type { Mission } from '../table/table';
+import type { Target } from '../table/targets';
 import type { Consistency } from '../runs/consistency';
 import type { SuccessRate } from '../stats/wilson';
 
 /** How the simulated runs stand at one mission. */
 export interface MissionForecast {
-  mission: Mission;
+  /** Or a part of one. */
+  mission: Target;
   /** Share of all runs whose pose at the mark lies in the mission's window. */
   chance: SuccessRate;
   /** Between which chances that of this very robot lies, 95 %. */

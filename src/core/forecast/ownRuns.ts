@@ -18,9 +18,9 @@ type Moves = (sensitivity: Sensitivity) => Pose | undefined;
 
 const atEnd: Moves = ({ end }) => end;
 const atMark =
-  (missionId: string): Moves =>
+  (key: string): Moves =>
   ({ marks }) =>
-    marks.get(missionId);
+    marks.get(key);
 
 /** How far a robot that is sampled under a number is moved by all its doubts. */
 function movedBy(
@@ -57,13 +57,13 @@ const NO_SHARE: Pose = { xM: 0, yM: 0, headingRad: 0 };
 /** How much further from their middle the runs of a sampled robot lie, by the scatters that are doubtful. */
 function widerBy(
   sensitivities: readonly Sensitivity[],
-  missionId: string,
+  key: string,
   seed: number,
   robotIndex: number,
 ): Pose {
   const more = { ...NO_SHARE };
   for (const { name, spread, logSd = 0 } of sensitivities) {
-    const share = spread?.marks.get(missionId);
+    const share = spread?.marks.get(key);
     if (share === undefined) continue;
     const times = Math.exp(2 * logSd * drawn(name, seed, robotIndex)) - 1;
     more.xM += share.xM * times;
@@ -132,9 +132,9 @@ export function ownEnd(
   };
 }
 
-/** A mission's poses at its mark, a run each in their order, and whether one works. */
+/** The poses at the mark of a target, by its key, a run each in their order, and whether one works. */
 export interface AtMark {
-  missionId: string;
+  key: string;
   poses: readonly Pose[];
   works(pose: Pose): boolean;
 }
@@ -180,14 +180,12 @@ export function ownChance(
 ): RobotRange | null {
   const runs = missions[0]?.poses.length ?? 0;
   if (runs === 0) return null;
-  const own = missions.map(({ missionId, poses }) =>
-    ofOneRobot(poses, sensitivities, atMark(missionId), seed),
-  );
+  const own = missions.map(({ key, poses }) => ofOneRobot(poses, sensitivities, atMark(key), seed));
   const middles = own.map(middleOf);
   const shares = Array.from({ length: ROBOTS }, (_, robot) => {
-    const moved = missions.map(({ missionId }, i) => ({
-      by: movedBy(sensitivities, atMark(missionId), seed, FIRST_ROBOT + robot),
-      wider: widerBy(sensitivities, missionId, seed, FIRST_ROBOT + robot),
+    const moved = missions.map(({ key }, i) => ({
+      by: movedBy(sensitivities, atMark(key), seed, FIRST_ROBOT + robot),
+      wider: widerBy(sensitivities, key, seed, FIRST_ROBOT + robot),
       middle: middles[i] ?? NO_SHARE,
     }));
     let worked = 0;

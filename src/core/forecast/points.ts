@@ -1,20 +1,41 @@
 import { isInWindow } from '../geometry/pose';
-import type { Mission } from '../table/table';
+import { isMarkOf, targetsOf, type Target } from '../table/targets';
 import type { MarkPose, SimulatedRun } from './run';
 
-/** Where it stood as it began to work a mission, the first time; nowhere where it never came to it. */
-export const atMark = ({ marks }: SimulatedRun, { id }: Mission): MarkPose | undefined =>
-  marks.find(({ missionId }) => missionId === id);
+/** Where it stood as it began to work a mission, or a part of one, the first time; nowhere where it never came to it. */
+export const atMark = ({ marks }: Pick<SimulatedRun, 'marks'>, target: Target) =>
+  marks.find((mark) => isMarkOf(mark, target));
 
-/** Whether a run works a mission: it stands in its window then. */
-export function works(run: SimulatedRun, mission: Mission): boolean {
-  const pose = atMark(run, mission);
-  return pose !== undefined && isInWindow(pose, mission.pose, mission.window);
+/** What has to be worked before a target counts, of all that a route works: what others work is taken as worked. */
+export const neededBefore = ({ after }: Target, among: readonly Target[]): Target[] =>
+  among.filter(({ id }) => after.includes(id));
+
+/**
+ * Whether a run works a mission, or a part of one: it stands in its window then, and all that has to be worked before
+ * was.
+ *
+ * @param among all that the route works
+ */
+export function works(run: SimulatedRun, target: Target, among: readonly Target[]): boolean {
+  const pose = atMark(run, target);
+  if (pose === undefined || !isInWindow(pose, target.pose, target.window)) return false;
+  const isEarlier = (one: MarkPose | undefined) =>
+    one !== undefined && run.marks.indexOf(one) < run.marks.indexOf(pose);
+  return neededBefore(target, among).every(
+    (one) => isEarlier(atMark(run, one)) && works(run, one, among),
+  );
 }
 
-/** What a run scores: the points of each mission that it works, once. */
-export const pointsOf = (run: SimulatedRun, missions: readonly Mission[]): number =>
-  missions.reduce((sum, mission) => sum + (works(run, mission) ? mission.points : 0), 0);
+/** What a run scores: the points of each mission and part that it works, once; and those for all parts of one. */
+export function pointsOf(run: SimulatedRun, among: readonly Target[]): number {
+  const worked = among.filter((target) => works(run, target, among));
+  const wholes = new Set(worked.flatMap(({ part, mission }) => (part === null ? [] : [mission])));
+  const isWhole = (of: Target[]) => of.every(({ key }) => worked.some((one) => one.key === key));
+  return (
+    worked.reduce((sum, { points }) => sum + points, 0) +
+    [...wholes].reduce((sum, one) => sum + (isWhole(targetsOf(one)) ? one.points : 0), 0)
+  );
+}
 
 /** So many points, in which share of the runs. */
 export interface PointsShare {

@@ -1,7 +1,8 @@
 import { plannedBranches } from '../course/branches';
 import { planRoute } from '../course/plan';
-import { isInWindow } from '../geometry/pose';
+import { routeTargets } from '../course/routeMissions';
 import { decisionsOf, type RareList } from './decisions';
+import { atMark, works } from './points';
 import { prepare, type Simulation } from './prepare';
 import { simulateRun, type Answered, type SimulatedRun } from './run';
 
@@ -27,11 +28,10 @@ function waysTo({ route, robot, table }: Simulation): Map<string, Answered[]> {
   return found;
 }
 
-const workedAll = ({ table }: Simulation, { marks }: SimulatedRun): boolean =>
-  marks.every((mark) => {
-    const mission = table.missions.find(({ id }) => id === mark.missionId);
-    return mission !== undefined && isInWindow(mark, mission.pose, mission.window);
-  });
+const workedAll = ({ table, route }: Simulation, run: SimulatedRun): boolean => {
+  const among = routeTargets(route, table);
+  return among.every((one) => atMark(run, one) === undefined || works(run, one, among));
+};
 
 /**
  * The lists of a route's decisions that few of its runs took, each simulated in runs that are led there: what happens

@@ -2,17 +2,19 @@ import { offsetFrom, alongAcross, isInWindow } from '../geometry/pose';
 import type { PlannedBranch } from '../course/branches';
 import type { PlannedStep } from '../course/plan';
 import { bodyRadius } from '../machine/contact';
-import { outlineMeets } from './outlineCheck';
+import { fitsHome, outlineMeets } from './outlineCheck';
 import { lineSpeed } from '../light/lineSpeed';
 import { COMMAND_WAYS } from '../program/commands';
 import type { Robot } from '../robot/robot';
-import { missionOfStep, type Step } from '../steps/descriptions';
+import type { Step } from '../steps/descriptions';
 import type { StepPath } from '../steps/tree';
 import { PROBLEM_SENTENCES, type PlanProblem } from '../steps/problems';
 import { neededBy } from '../steps/neededBy';
 import { kindOfStep } from '../steps/registry';
 import { unitOrFirst } from '../steps/unitNamed';
 import { missionName } from '../table/missionName';
+import { isMarkOf, targetsOf } from '../table/targets';
+import { passedAt } from './plannedPassing';
 import type { Table } from '../table/table';
 import { benchLength, benchSpeed, degrees, errorLength } from '../text/quantities';
 
@@ -59,9 +61,17 @@ const asPlanned: Check = ({ problems, choice, found = '' }) =>
 
 /** A mission counts once. */
 const markedTwice: Check = ({ step, number }, { plan, table }) => {
-  const missionId = missionOfStep(step);
-  if (missionId === null) return [];
-  const first = plan.find((one) => missionOfStep(one.step) === missionId);
+  const marked = kindOfStep(step).marks?.(step);
+  if (marked === undefined) return [];
+  const { missionId, part } = marked;
+  const isAlike = (one: PlannedStep) => {
+    const other = kindOfStep(one.step).marks?.(one.step);
+    return (
+      other?.missionId === missionId &&
+      (other.part === null || part === null || other.part === part)
+    );
+  };
+  const first = plan.find(isAlike);
   if (first === undefined || first.number === number) return [];
   const name = missionName(table.missions, missionId);
   return [
@@ -73,21 +83,49 @@ const markedTwice: Check = ({ step, number }, { plan, table }) => {
   ];
 };
 
-/** A mark stands within the window of its mission, as planned. */
-const outOfWindow: Check = ({ step, to, isMeanwhile }, { table }) => {
-  if (isMeanwhile === true) return [];
-  const missionId = missionOfStep(step);
-  const mission = table.missions.find(({ id }) => id === missionId);
-  if (mission === undefined || isInWindow(to, mission.pose, mission.window)) return [];
-  const off = offsetFrom(mission.pose, to);
-  const { alongM, acrossM } = alongAcross(off, mission.pose.headingRad);
-  return [
-    {
-      problem: 'out-of-window',
-      sentence: `As planned it stands ${errorLength(Math.hypot(alongM, acrossM))} and ${degrees(Math.abs(off.headingRad), 0)} off the ${mission.name}: outside its window.`,
-    },
-  ];
+/** A mark stands within the window of its mission, as planned; in passing, the next motion comes through it. */
+const outOfWindow: Check = (planned, { plan, table }) => {
+  const { step, to, isMeanwhile } = planned;
+  const marked = kindOfStep(step).marks?.(step);
+  if (marked === undefined || isMeanwhile === true) return [];
+  const stands = marked.passing ? passedAt(plan, planned) : () => to;
+  return table.missions
+    .flatMap(targetsOf)
+    .filter((target) => isMarkOf(marked, target))
+    .flatMap((target) => {
+      const at = stands(target.pose);
+      if (isInWindow(at, target.pose, target.window)) return [];
+      const off = offsetFrom(target.pose, at);
+      const { alongM, acrossM } = alongAcross(off, target.pose.headingRad);
+      const how = marked.passing ? 'comes by' : 'stands';
+      return [
+        {
+          problem: 'out-of-window',
+          sentence: `As planned it ${how} ${errorLength(Math.hypot(alongM, acrossM))} and ${degrees(Math.abs(off.headingRad), 0)} off the ${target.name}: outside its window.`,
+        },
+      ];
+    });
 };
+
+/** What has to be worked before a mission counts is worked before it on the same route. */
+const tooEarly: Check = (planned, { plan, table }) => {
+  const id = kindOfStep(planned.step).marks?.(planned.step)?.missionId;
+  const mission = table.missions.find((one) => one.id === id);
+  const place = plan.indexOf(planned);
+  if (mission === undefined || place < 0) return [];
+  const later = plan
+    .slice(place + 1)
+    .flatMap(({ step }) => kindOfStep(step).marks?.(step).missionId ?? []);
+  return mission.after
+    .filter((one) => later.includes(one) && !isMarkedBefore(plan, place, one))
+    .map((one) => ({
+      problem: 'too-early',
+      sentence: `The ${mission.name} counts only once the ${missionName(table.missions, one)} has been worked, which comes later here.`,
+    }));
+};
+
+const isMarkedBefore = (plan: readonly PlannedStep[], place: number, id: string): boolean =>
+  plan.slice(0, place).some(({ step }) => kindOfStep(step).marks?.(step).missionId === id);
 
 /** A line is looked at while the sensor is on it. */
 const lineTooFast: Check = ({ step }, { robot, table }) => {
@@ -141,11 +179,10 @@ const outline: Check = (planned, { robot, table }) => {
   if (isMeant || choice !== undefined || isMeanwhile === true) return [];
   const met = outlineMeets(planned, robot, table);
   if (met === null) return [];
-  const what = met === 'border' ? 'the border' : `wall ${met} of the table`;
   return [
     {
       problem: 'outline-meets',
-      sentence: `Its outline meets ${what} on the way: it reaches ${errorLength(bodyRadius(robot.body))} about its axle.`,
+      sentence: `Its outline meets ${met} on the way: it reaches ${errorLength(bodyRadius(robot.body))} about its axle.`,
     },
   ];
 };
@@ -175,14 +212,28 @@ const headingNeverSet: Check = (planned, { plan, robot }) => {
   ];
 };
 
+/** Robots are placed within a home area, with all of their outline. */
+const outsideHome: Check = (planned, { plan, robot, table }) => {
+  const isFirst = plan[0] === planned;
+  if (!isFirst || table.homeAreas.length === 0 || fitsHome(planned.from, robot, table)) return [];
+  return [
+    {
+      problem: 'outside-home',
+      sentence: 'The robot does not stand within a home area as it is placed.',
+    },
+  ];
+};
+
 const CHECKS: readonly Check[] = [
   asPlanned,
   markedTwice,
   outOfWindow,
+  tooEarly,
   lineTooFast,
   notTimed,
   outline,
   headingNeverSet,
+  outsideHome,
 ];
 
 /** What is doubtful about a route before any run, step by step, each finding of a step once. */

@@ -8,7 +8,7 @@ import { SETTLE_S } from '../control/settings';
 import { onBattery } from '../program/byPower';
 import type { PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
-import { missionOfStep, type MotionStep } from '../steps/descriptions';
+import type { MotionStep } from '../steps/descriptions';
 import type { Leg } from '../steps/kind';
 import { withReaction } from '../steps/reaction';
 import { kindOfStep } from '../steps/registry';
@@ -17,6 +17,8 @@ import { controlStep } from '../steps/untilCondition';
 import { createMachine, type Machine } from '../machine/machine';
 import { randomStream, type RandomStream } from '../stats/random';
 import { drawnTable } from '../table/drawnTable';
+import { isMarkOf, targetsOf, type Marked } from '../table/targets';
+import { passBy, type Passing } from './passing';
 import { errorsOnWay, type Prepared, type Simulation } from './prepare';
 
 export interface RunEnd extends Pose {
@@ -30,9 +32,8 @@ export interface RunEnd extends Pose {
   failure: Failure | null;
 }
 
-/** The true pose when the robot begins to work a mission. */
-export interface MarkPose extends Pose {
-  missionId: string;
+/** The true pose when the robot begins to work a mission, or a part of it; in passing, as it comes nearest to it. */
+export interface MarkPose extends Pose, Marked {
   timeS: number;
 }
 
@@ -50,9 +51,12 @@ export interface SimulatedRun {
 
 const MAX_RUN_S = 300;
 
+/** What a step does when its time is over; undefined: it has failed. */
+const onTimeoutOf = (step: MotionStep) => ('onTimeout' in step ? step.onTimeout : undefined);
+
 /** A step may go on when its time is over. */
 const goingOn = (step: MotionStep, said: 'done' | Failure): 'done' | 'goes on' | Failure =>
-  said === 'time' && 'onTimeout' in step && step.onTimeout === 'go-on' ? 'goes on' : said;
+  said === 'time' && onTimeoutOf(step) === 'go-on' ? 'goes on' : said;
 
 /** How far it was carried this time. */
 const scattered = ({ by, sd }: { by: Pose; sd: Pose }, random: RandomStream): Pose => ({
@@ -92,22 +96,42 @@ export function simulateRun(
   const marks: MarkPose[] = [];
   const arms = randomStream(seed, runIndex, 'arms');
   const carriedBy = randomStream(seed, runIndex, 'free');
-  const mark = (step: MotionStep) => {
-    const missionId = missionOfStep(step);
-    if (missionId !== null) {
-      marks.push({ missionId, timeS: machine.readings.timeS, ...tablePose(machine) });
+  let awaited: Passing[] = [];
+  const mark = (step: MotionStep, isMeanwhile = false) => {
+    const marked = kindOfStep(step).marks?.(step);
+    if (marked === undefined) return;
+    const { missionId, part, passing, leastMPerS } = marked;
+    if (passing && !isMeanwhile) {
+      const at = table.missions.flatMap(targetsOf).find((one) => isMarkOf(marked, one))?.pose;
+      const unseen = { at: at ?? null, nearest: null, last: null };
+      awaited.push({ missionId, part, leastMPerS, ...unseen });
+    } else marks.push({ missionId, part, timeS: machine.readings.timeS, ...tablePose(machine) });
+  };
+  /** The motion that came by is over: what was worked in passing is known. */
+  const passedBy = () => {
+    const passed = awaited.filter(({ nearest }) => nearest !== null);
+    for (const { missionId, part, nearest, leastMPerS } of passed) {
+      if (nearest === null || nearest.speedMPerS < leastMPerS) continue;
+      const { speedMPerS: _speed, ...pose } = nearest;
+      marks.push({ missionId, part, ...pose });
     }
+    awaited = awaited.filter(({ nearest }) => nearest === null);
   };
   const moveArm = (step: MotionStep) => {
     const arm = kindOfStep(step).movesArm?.(step, robot, arms) ?? null;
     if (arm !== null) machine.moveArm(arm);
   };
   const makeMeanwhile = (step: MotionStep) => {
-    mark(step);
+    mark(step, true);
     moveArm(step);
   };
   let current = 0;
-  const onLoop = () => watch(machine, current);
+  let isDriving = false;
+  const onLoop = () => {
+    watch(machine, current);
+    if (isDriving)
+      for (const one of awaited) passBy(one, tablePose(machine), machine.readings.timeS);
+  };
   watch(machine, current);
   let failure: Failure | null = null;
   let failed: PlannedStep | null = null;
@@ -121,6 +145,7 @@ export function simulateRun(
     const { step, choice } = planned;
     const kind = kindOfStep(step);
     mark(step);
+    isDriving = kind.drives;
     const lateM = errors.at('lateM', current);
     const kickRad = errors.at('kickRad', current);
     if (kickRad !== 0) machine.kick(kickRad);
@@ -139,16 +164,24 @@ export function simulateRun(
       lateM,
     };
     const asking = choice?.ask(leg, robot);
-    const own = asking?.controller ?? controlStep(step, leg, robot);
-    const motion =
-      planned.reaction === undefined
+    const made = () => {
+      const own = asking?.controller ?? controlStep(step, leg, robot);
+      return planned.reaction === undefined
         ? own
         : withReaction(own, planned.reaction, leg, robot, makeMeanwhile);
+    };
+    const motion = made();
     moveArm(step);
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
-    const said = goingOn(step, drive(machine, motion, onLoop));
+    let ended = drive(machine, motion, onLoop);
+    if (ended === 'time' && onTimeoutOf(step) === 'again') {
+      drive(machine, rest(motion.restS), onLoop);
+      ended = drive(machine, made(), onLoop);
+    }
+    const said = goingOn(step, ended);
+    passedBy();
     // It comes to rest before it goes on, as after a motion that is done.
     if (said === 'goes on') drive(machine, rest(motion.restS), onLoop);
     const answer = asking && (ledTo(simulation, planned) ?? asking.answer());

@@ -3,10 +3,13 @@ import type { Pose } from '../geometry/pose';
 import { doubtsThatTouch, robotOffBy } from '../sources/sources';
 import type { Doubt } from '../sources/source';
 import { sampleSd } from '../stats/moments';
+import { routeTargets } from '../course/routeMissions';
+import type { Target } from '../table/targets';
+import { atMark } from './points';
 import { prepare, type Simulation } from './prepare';
 import { simulateRun, type SimulatedRun } from './run';
 
-/** How much a doubt moves one robot's runs: at its end and at each mission's mark, for one standard deviation of it. */
+/** How much a doubt moves one robot's runs: at its end and at each mark, by its target's key,, for one standard deviation of it. */
 export interface Sensitivity {
   name: string;
   end: Pose;
@@ -37,12 +40,14 @@ const meanOf = (moves: readonly Pose[], per: number): Pose => ({
   headingRad: moves.reduce((sum, { headingRad }) => sum + headingRad, 0) / moves.length / per,
 });
 
-const markOf = ({ marks }: SimulatedRun, missionId: string) =>
-  marks.find((mark) => mark.missionId === missionId);
+/** Of all targets those that a run came to. */
+const comeTo = (targets: readonly Target[], run: SimulatedRun | undefined): Target[] =>
+  targets.filter((one) => run !== undefined && atMark(run, one) !== undefined);
 
 /** Of one doubt; null where a run did not get to its end. */
 function sensitivityTo(
   doubt: Doubt,
+  targets: readonly Target[],
   runOf: (off: number, pair: number) => SimulatedRun,
 ): Sensitivity | null {
   const pairs = Array.from({ length: PAIRS }, (_, pair) => ({
@@ -52,11 +57,9 @@ function sensitivityTo(
   if (pairs.some(({ plus, minus }) => plus.end.failure !== null || minus.end.failure !== null)) {
     return null;
   }
-  const [first] = pairs;
-  const missions = first?.plus.marks.map(({ missionId }) => missionId) ?? [];
-  const atMark = (missionId: string) =>
+  const movesAt = (target: Target) =>
     pairs.flatMap(({ plus, minus }) => {
-      const [a, b] = [markOf(plus, missionId), markOf(minus, missionId)];
+      const [a, b] = [atMark(plus, target), atMark(minus, target)];
       return a === undefined || b === undefined ? [] : [moved(a, b)];
     });
   return {
@@ -65,7 +68,9 @@ function sensitivityTo(
       pairs.map(({ plus, minus }) => moved(plus.end, minus.end)),
       2 * OFF,
     ),
-    marks: new Map(missions.map((missionId) => [missionId, meanOf(atMark(missionId), 2 * OFF)])),
+    marks: new Map(
+      comeTo(targets, pairs[0]?.plus).map((one) => [one.key, meanOf(movesAt(one), 2 * OFF)]),
+    ),
   };
 }
 
@@ -90,6 +95,7 @@ function shareOf(withIt: readonly Pose[], without: readonly Pose[]): Pose {
 /** Of a scatter; null where a run did not get to its end. */
 function spreadOf(
   { name, sdRobot }: Doubt,
+  targets: readonly Target[],
   runOf: (off: number, pair: number) => SimulatedRun,
 ): Sensitivity | null {
   const runs = Array.from({ length: SPREAD_RUNS }, (_, pair) => ({
@@ -101,10 +107,9 @@ function spreadOf(
   ) {
     return null;
   }
-  const missions = runs[0]?.withIt.marks.map(({ missionId }) => missionId) ?? [];
-  const atMark = (missionId: string): Pose => {
+  const shareAt = (target: Target): Pose => {
     const both = runs.flatMap(({ withIt, without }) => {
-      const [a, b] = [markOf(withIt, missionId), markOf(without, missionId)];
+      const [a, b] = [atMark(withIt, target), atMark(without, target)];
       return a === undefined || b === undefined ? [] : [[a, b] as const];
     });
     return shareOf(
@@ -121,7 +126,7 @@ function spreadOf(
         runs.map(({ withIt }) => withIt.end),
         runs.map(({ without }) => without.end),
       ),
-      marks: new Map(missions.map((missionId) => [missionId, atMark(missionId)])),
+      marks: new Map(comeTo(targets, runs[0]?.withIt).map((one) => [one.key, shareAt(one)])),
     },
     logSd: sdRobot,
   };
@@ -136,7 +141,8 @@ function spreadOf(
  * @returns null where a run of such a robot stops on its way: then it is no small change
  */
 export function sensitivitiesOf(simulation: Simulation): Sensitivity[] | null {
-  const { doubts = [], robot, route } = simulation;
+  const { doubts = [], robot, route, table } = simulation;
+  const targets = routeTargets(route, table);
   const prepared = prepare(simulation);
   const found: Sensitivity[] = [];
   for (const doubt of doubtsThatTouch(doubts, route, robot)) {
@@ -145,7 +151,7 @@ export function sensitivitiesOf(simulation: Simulation): Sensitivity[] | null {
       [OFF, -OFF, 0, -Infinity].map((off) => [off, robotOffBy(robot, [doubt], () => off)] as const),
     );
     const told = doubt.ofScatter === true ? spreadOf : sensitivityTo;
-    const one = told(doubt, (off, pair) => {
+    const one = told(doubt, targets, (off, pair) => {
       const sampled = robots.get(off) ?? prepared.robotOf(0);
       return simulateRun(simulation, { ...prepared, robotOf: () => sampled }, FIRST_PAIR + pair);
     });

@@ -9,7 +9,7 @@ function stopSentence({ failures }: Forecast): string {
   const at = failures.map(({ step, runs, atWall, wall }) => {
     const where = `${failures.length > 1 ? `${runs} ` : ''}at step ${step}`;
     if (atWall === 0) return `${where}, its time was over`;
-    const into = wall === null ? 'a wall' : `wall ${wall} of the table`;
+    const into = wall ?? 'a wall';
     return `${where}, into ${into}${atWall < runs ? ', or its time was over' : ''}`;
   });
   return ` ${counted(stopped, 'run')} stopped on the way: ${at.join('; ')}.`;

@@ -1,11 +1,16 @@
 import { wrap } from '../geometry/angle';
 import { alongAcross, isInWindow, type Pose } from '../geometry/pose';
 import { plannedEnd, planRoute } from '../course/plan';
+import { routeTargets } from '../course/routeMissions';
 import type { Route } from '../course/route';
-import type { Mission, Table } from '../table/table';
+import { laidOut } from '../table/laidOut';
+import { surfaceName } from '../table/surfaceName';
+import type { Table } from '../table/table';
+import { isMarkOf, type Target } from '../table/targets';
 import { consistency, type Consistency } from '../runs/consistency';
 import { doubtsThatTouch } from '../sources/sources';
-import { missionOfStep } from '../steps/descriptions';
+import { isOwner, type Step } from '../steps/descriptions';
+import { kindOfStep } from '../steps/registry';
 import { numbered } from '../steps/tree';
 import { mean } from '../stats/moments';
 import { median } from '../stats/median';
@@ -17,9 +22,17 @@ import { ownChance, ownEnd, type AtMark } from './ownRuns';
 import { robotRange, type RobotRange } from './robotRange';
 import type { Sensitivity } from './sensitivities';
 import { whatMatters } from './whatMatters';
-import { nearestWall, whyMissed } from './whyMissed';
+import { nearestSurface, whyMissed } from './whyMissed';
 import { RUNS_PER_ROBOT, type Simulation } from './prepare';
-import { atMark, bestOf, pointsOf, pointsSpread, works, type PointsShare } from './points';
+import {
+  atMark,
+  bestOf,
+  neededBefore,
+  pointsOf,
+  pointsSpread,
+  works,
+  type PointsShare,
+} from './points';
 import type { SimulatedRun } from './run';
 
 /** What so many simulated runs say about a route. */
@@ -46,13 +59,13 @@ export interface Forecast {
   failures: StepFailure[];
 }
 
-/** How many runs stopped at a step, and at which wall (by its number) most of those that ran into one. */
+/** How many runs stopped at a step, and at what most of those that ran into something. */
 export interface StepFailure {
   /** Its number in the route: "4.2" is the second within the fourth. */
   step: string;
   runs: number;
   atWall: number;
-  wall: number | null;
+  wall: string | null;
 }
 
 function countFailures(runs: readonly SimulatedRun[], route: Route, table: Table): StepFailure[] {
@@ -61,9 +74,16 @@ function countFailures(runs: readonly SimulatedRun[], route: Route, table: Table
     if (ends.length === 0) return [];
     const hit = ends.filter(({ failure }) => failure === 'wall');
     const [first] = hit;
-    const wall = first === undefined ? null : nearestWall(table.walls, first);
-    return [{ step, runs: ends.length, atWall: hit.length, wall }];
+    const wall = first === undefined ? null : nearestSurface(laidOut(table).walls, first);
+    const met = wall === null ? null : surfaceName(table, wall);
+    return [{ step, runs: ends.length, atWall: hit.length, wall: met }];
   });
+}
+
+/** Whether a step works a mission, or a part of it. */
+function isMarkedAt(step: Step, target: Target): boolean {
+  const marked = isOwner(step) ? undefined : kindOfStep(step).marks?.(step);
+  return marked !== undefined && isMarkOf(marked, target);
 }
 
 /** The values of each sampled robot's runs, summed. */
@@ -132,33 +152,32 @@ export function forecast(
   const runsEach = doubts.length === 0 ? 1 : RUNS_PER_ROBOT;
   // A run that stops on its way is no small change of another.
   const known = runs.every(({ end }) => end.failure === null) ? sensitivities : null;
-  const rangeOf = (passed: readonly boolean[], missions: readonly Mission[]) =>
+  const rangeOf = (passed: readonly boolean[], missions: readonly Target[]) =>
     known === null || doubts.length === 0
       ? robotRange(sumPerRobot(passed.map(Number), runsEach), runsEach)
       : ownChance(missions.map(atMarks), known, seed, mean(passed.map(Number)));
   const steps = numbered(route.steps);
-  const marked = new Set(steps.map(({ step }) => missionOfStep(step)));
-  const marks = table.missions.filter(({ id }) => marked.has(id));
-  const atMarks = (mission: Mission): AtMark => ({
-    missionId: mission.id,
+  const marks = routeTargets(route, table);
+  const atMarks = (mission: Target): AtMark => ({
+    key: mission.key,
     poses: runs.flatMap((run) => atMark(run, mission) ?? []),
     works: (pose) => isInWindow(pose, mission.pose, mission.window),
   });
   const missions = marks.flatMap((mission): MissionForecast[] => {
-    const passed = runs.map((run) => works(run, mission));
+    const passed = runs.map((run) => works(run, mission, marks));
     const chance = wilson(passed.filter(Boolean).length, runs.length);
     if (chance === null) return [];
-    const { low, high } = rangeOf(passed, [mission]) ?? {
+    const { low, high } = rangeOf(passed, [mission, ...neededBefore(mission, marks)]) ?? {
       low: chance.low95,
       high: chance.high95,
     };
     const poses = runs.flatMap((run) => atMark(run, mission) ?? []);
     const scatter = poses.length === 0 ? null : consistency(mission.pose, poses);
-    const step = steps.find((one) => missionOfStep(one.step) === mission.id)?.number ?? '';
+    const step = steps.find((one) => isMarkedAt(one.step, mission))?.number ?? '';
     const why = whyMissed({ mission, chance, low, high, scatter }, step);
     return [{ mission, chance, low, high, scatter, why }];
   });
-  const passed = runs.map((run) => marks.every((mission) => works(run, mission)));
+  const passed = runs.map((run) => marks.every((mission) => works(run, mission, marks)));
   const points = pointsSpread(runs.map((run) => pointsOf(run, marks)));
   return {
     runs: runs.length,
@@ -179,7 +198,7 @@ export function forecast(
       seed,
       endsOfRobots(target, runs),
     ),
-    expectedPoints: missions.reduce((sum, m) => sum + m.mission.points * m.chance.rate, 0),
+    expectedPoints: points.reduce((sum, one) => sum + one.points * one.share, 0),
     points,
     bestOfThree: bestOf(points, 3),
     decisions: decisionsOf(route, runs),

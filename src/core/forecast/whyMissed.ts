@@ -1,5 +1,6 @@
 import type { Pose } from '../geometry/pose';
 import { alongAcross } from '../geometry/pose';
+import type { Segment } from '../table/table';
 import { degrees, errorLength, headingText } from '../text/quantities';
 import type { MissionForecast } from './missionForecast';
 
@@ -45,18 +46,17 @@ export function whyMissed(
     : `At step ${step} ${misses.map(({ text }) => text).join('; ')}.`;
 }
 
-/** The wall nearest to a place, by its number on the table, counted from 1; null where there is none. */
-export function nearestWall(
-  walls: readonly { x1M: number; y1M: number; x2M: number; y2M: number }[],
-  { xM, yM }: Pose,
-): number | null {
-  const distance = walls.map(({ x1M, y1M, x2M, y2M }) => {
+/** What stands nearest to a place; null where nothing does. */
+export function nearestSurface<S extends Segment>(walls: readonly S[], { xM, yM }: Pose): S | null {
+  const offM = ({ x1M, y1M, x2M, y2M }: Segment) => {
     const [dx, dy] = [x2M - x1M, y2M - y1M];
     const length2 = dx * dx + dy * dy;
     const along = length2 === 0 ? 0 : ((xM - x1M) * dx + (yM - y1M) * dy) / length2;
     const t = Math.min(1, Math.max(0, along));
     return Math.hypot(xM - x1M - t * dx, yM - y1M - t * dy);
-  });
-  const nearest = distance.indexOf(Math.min(...distance));
-  return nearest < 0 ? null : nearest + 1;
+  };
+  return walls.reduce<S | null>(
+    (best, one) => (best === null || offM(one) < offM(best) ? one : best),
+    null,
+  );
 }

@@ -7,6 +7,7 @@ import { toTable, type Pose } from '../geometry/pose';
 import { Arm, type ArmCommand } from './arm';
 import { BATTERY_VOLTS, HELD_S, HELD_SHARE, WHEELS_HELD } from './ownReadings';
 import type { Robot } from '../robot/robot';
+import { laidOut } from '../table/laidOut';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
 import type { ReadingOf } from '../devices/channel';
@@ -177,7 +178,7 @@ class SimulatedMachine implements Machine {
     if (unit === undefined) return null;
     const degreesOf = () => degreesFromRadians(this.armOf(id).angleRad(this.readings.timeS));
     return deviceReader(unit, {
-      surfaces: obstacles(this.table),
+      surfaces: obstacles(this.table, unit.place.heightM),
       floor: this.table,
       random: randomStream(this.seed, this.runIndex, `unit: ${id}`),
       get attachmentDegrees() {
@@ -296,4 +297,4 @@ export const createMachine = (
   start: Pose,
   seed: number,
   runIndex: number,
-): Machine => new SimulatedMachine(robot, table, start, seed, runIndex);
+): Machine => new SimulatedMachine(robot, laidOut(table), start, seed, runIndex);

@@ -19,6 +19,7 @@ import { consistency } from '../runs/consistency';
 import { lightProcedures } from './lightProcedures';
 import { sensorProcedures } from './sensorProcedures';
 import { planExactly } from '../course/plan';
+import { routeTargets } from '../course/routeMissions';
 import { pointsOf } from '../forecast/points';
 import { prepare } from '../forecast/prepare';
 import { traceRun } from '../forecast/simulateRange';
@@ -68,8 +69,9 @@ function simulate({ rounded, ...input }: z.output<typeof simulateInput>) {
   const all = simulateAll(input, input.runs, prepared);
   if ('sentence' in all) return all;
   const { runs } = all;
+  const targets = routeTargets(route, table);
   return {
-    ends: runs.map((run) => ({ ...run.end, points: pointsOf(run, input.table.missions) })),
+    ends: runs.map((run) => ({ ...run.end, points: pointsOf(run, targets) })),
     marks: runs.map((run) => run.marks),
     answers: runs.map((run) => run.answers),
     trace: traceRun(input, 0, prepared),

@@ -143,6 +143,7 @@ function forecastOf({ runs: n, ...input }: z.output<typeof forecastInput>) {
     route,
     chance: found.missions.map(({ mission, chance: { rate }, low, high }) => ({
       missionId: mission.id,
+      ...(mission.part !== null && { part: mission.part }),
       ...interval({ rate, low, high }),
     })),
     all: found.all && interval(found.all),

@@ -16,10 +16,21 @@ export const loopOf = (each: readonly Line[], loop: Line): Line[] => ['repeat:',
 export const LEAVE: Line = 'leave the loop';
 export const leaveIf = (condition: string): Line[] => [`if ${condition}:`, [LEAVE]];
 
-/** After its time a motion has failed, or it goes on. */
-export const limitLines = (goesOn: boolean): Line[] => [
+/** What a motion does when its time is over; left out: it has failed. */
+export type OnTimeout = 'fail' | 'go-on' | 'again' | undefined;
+
+/** Is 0 after a motion whose time was over, and which is made once more then. */
+export const IN_TIME = 'IN TIME';
+
+export const timeOverLines = (onTimeout: OnTimeout): Line[] => {
+  if (onTimeout === 'again') return [`set ${IN_TIME} to 0`, LEAVE];
+  return [onTimeout === 'go-on' ? LEAVE : 'give up'];
+};
+
+/** After its time a motion has failed, or it goes on, or is made once more. */
+export const limitLines = (onTimeout: OnTimeout): Line[] => [
   'if timer > LIMIT:',
-  [goesOn ? LEAVE : 'give up'],
+  timeOverLines(onTimeout),
 ];
 
 /** The motors stop, and the robot comes to rest. */

@@ -1,5 +1,5 @@
 import type { Figure, Line, Recipe } from './lines';
-import { limitLines, motionLines, type Interrupts } from './loops';
+import { limitLines, motionLines, type Interrupts, type OnTimeout } from './loops';
 import { speedFigure, type CommandLaw } from './motors';
 import type { OwnProgram } from './ownProgram';
 import { speedUp, startSlowly } from './profile';
@@ -13,7 +13,7 @@ export interface UntilLines {
   kept: SteeringLines;
   direction: Figure;
   limit: Figure;
-  goesOn: boolean;
+  onTimeout: OnTimeout;
   parameters: Record<string, Figure>;
   /** Before the first round; how it ends, and how it slows down. */
   before: Line[];
@@ -38,7 +38,7 @@ export const driveUntil = (
     [startSlowly(of.law), ...of.before, ...of.kept.before],
     [
       ...of.ends,
-      ...limitLines(of.goesOn),
+      ...limitLines(of.onTimeout),
       ...of.slows,
       speedUp(program, of.law),
       ...of.kept.each,

@@ -1,3 +1,4 @@
+import { laidOut } from '../table/laidOut';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
 import type { Pose } from '../geometry/pose';
@@ -15,8 +16,8 @@ export const expectedReading = (
   table: Table,
 ): number | null =>
   deviceReader(unit, {
-    surfaces: obstacles(table),
-    floor: table,
+    surfaces: obstacles(laidOut(table), unit.place.heightM),
+    floor: laidOut(table),
     random: NO_LUCK,
     attachmentDegrees: 0,
   })?.(pose, 0)[channel] ?? null;

@@ -5,7 +5,7 @@ import type { Floor } from './underSpot';
 
 /** What there is to be read around a robot. */
 export interface SensedWorld {
-  /** All that a beam or a bumper can meet. */
+  /** All that a beam or a bumper can meet where the unit sits. */
   surfaces: readonly Segment[];
   floor: Floor;
   /** The sensor's own chance. */

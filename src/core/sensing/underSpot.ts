@@ -54,9 +54,11 @@ export function underSpot(floor: Floor, at: Place, diameterM: number): ShareOfSp
   const counts = new Map<string, number>();
   for (const { x, y } of SPOT) {
     const point = { xM: at.xM + radius * x, yM: at.yM + radius * y };
-    const colour = lines.some((line) => isOnLine(line, point))
-      ? BLACK
-      : (fields.findLast((field) => isInField(field, point))?.colour ?? floor.floorColour);
+    const line = lines.findLast((one) => isOnLine(one, point));
+    const colour =
+      line === undefined
+        ? (fields.findLast((field) => isInField(field, point))?.colour ?? floor.floorColour)
+        : (line.colour ?? BLACK);
     counts.set(colour, (counts.get(colour) ?? 0) + 1);
   }
   return [...counts].map(([colour, count]) => ({ colour, share: count / POINTS }));

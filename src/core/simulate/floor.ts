@@ -9,6 +9,8 @@ export const OPEN_FLOOR: Table = {
   lines: [],
   floorColour: WHITE,
   fields: [],
+  obstacles: [],
+  homeAreas: [],
   missions: [],
 };
 

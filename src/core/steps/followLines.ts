@@ -1,6 +1,6 @@
 import { figure } from '../recipe/figure';
 import type { Figure, Line, Recipe } from '../recipe/lines';
-import { leaveIf, limitLines, motionLines } from '../recipe/loops';
+import { leaveIf, limitLines, motionLines, type OnTimeout } from '../recipe/loops';
 import { speedFigure } from '../recipe/motors';
 import { significant, significantDecimals } from '../recipe/significant';
 import { limitOf, type Making } from './recipeOf';
@@ -10,7 +10,7 @@ export interface Followed {
   name: string;
   speedMPerS: number;
   lengthM: number;
-  goesOn: boolean;
+  onTimeout: OnTimeout;
   /** Its reading: an expression, and when it is there. */
   reading: string;
   isRead: string | null;
@@ -50,7 +50,7 @@ export function followRecipe(of: Followed, making: Making): Recipe {
       [
         ...leaveIf(`${program.way} >= LENGTH`),
         ...of.ends,
-        ...limitLines(of.goesOn),
+        ...limitLines(of.onTimeout),
         ...(of.isRead === null ? turning : [`if ${of.isRead}:`, turning]),
         'set STEER to TURN',
         ...(of.straightOn === null ? [] : [`if ${of.straightOn}:`, ['set STEER to 0']]),

@@ -9,6 +9,7 @@ import type { PlanProblem } from './problems';
 import type { ArmCommand } from '../machine/arm';
 import type { RandomStream } from '../stats/random';
 import type { Table } from '../table/table';
+import type { Marked } from '../table/targets';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../robot/programWays';
 import type { Robot } from '../robot/robot';
@@ -164,6 +165,8 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
     sensor: string | undefined;
     withSpeed(speedMPerS: number): S;
   } | null;
+  /** Of a step at which a mission is worked: which, or which part of it; in passing, as the next motion comes by. */
+  marks?(step: S): Marked & { passing: boolean; leastMPerS: number };
   /** Of a step that moves an attachment: what its motor is told as the step begins; null: there is no such motor. */
   movesArm?(step: S, robot: Robot, random: RandomStream): ArmCommand | null;
   /** Whether it takes the robot to another place. */

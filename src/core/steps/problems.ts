@@ -32,6 +32,7 @@ export const PROBLEM_SENTENCES = {
   'answers-otherwise':
     'As it is planned, the robot would find it the other way here: the plan goes on as is marked.',
   'off-table': 'This ends off the table.',
+  'unknown-part': 'This mission has no such part on the table.',
   'unknown-mission': 'This mission is no longer on the table.',
 };
 

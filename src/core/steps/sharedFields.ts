@@ -58,7 +58,11 @@ export const TIMEOUT = number({
 /** What a program does then. */
 export const ON_TIMEOUT = choice({
   label: 'After its time-out',
-  options: { fail: 'has failed, and the robot stands', 'go-on': 'goes on with the next step' },
+  options: {
+    fail: 'has failed, and the robot stands',
+    'go-on': 'goes on with the next step',
+    again: 'is made once more, and has failed then',
+  },
   leftOut: 'has failed, and the robot stands',
 });
 

@@ -44,8 +44,39 @@ export function leavesOf(
   return [...inProgram.leaves(step, byItself, robot), { by: 'condition', condition: until }];
 }
 
-/** The plan of a step: that of its kind; where a condition may end it, as the exact robot makes it. */
+/** Plans of a step on a robot and a table, by where it begins. */
+interface Known {
+  robot: Robot;
+  table: Table;
+  from: Map<string, Motion>;
+}
+
+const plans = new WeakMap<MotionStep, Known>();
+/** So many beginnings of a step are remembered. */
+const MOST_KNOWN = 200;
+
+function knownOf(step: MotionStep, robot: Robot, table: Table): Known {
+  const known = plans.get(step);
+  const isAlike = known?.robot === robot && known.table === table;
+  if (known !== undefined && isAlike && known.from.size < MOST_KNOWN) return known;
+  const anew: Known = { robot, table, from: new Map() };
+  plans.set(step, anew);
+  return anew;
+}
+
+/**
+ * The plan of a step: that of its kind; where a condition may end it, as the exact robot makes it. It is remembered: the
+ * ways through a route have their beginnings in common.
+ */
 export function planStep(step: MotionStep, from: Pose, robot: Robot, table: Table): Motion {
+  const known = knownOf(step, robot, table);
+  const key = `${from.xM} ${from.yM} ${from.headingRad}`;
+  const motion = known.from.get(key) ?? newPlan(step, from, robot, table);
+  known.from.set(key, motion);
+  return { ...motion, problems: [...motion.problems] };
+}
+
+function newPlan(step: MotionStep, from: Pose, robot: Robot, table: Table): Motion {
   const byItself = kindOfStep(step).plan(step, from, robot, table);
   if (untilOf(step) === undefined) return byItself;
   // What never ends by itself is given the time that the condition takes.

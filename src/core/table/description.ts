@@ -38,6 +38,32 @@ export const LINE = {
   }),
 };
 
+/** Of a line that is an arc. */
+export const BEND = {
+  bendRad: number({
+    label: 'bending by',
+    about:
+      'how far it turns to the left from its first end to its second, as an arc; left out: straight',
+    hint: 'to the left; empty: straight',
+    quantity: 'angle',
+    min: -6,
+    max: 6,
+  }),
+};
+
+/** Of what stands on the table and is driven round. */
+export const OBSTACLE = {
+  heightM: number({
+    label: 'high',
+    about: 'distance sensors that sit higher look over it',
+    quantity: 'small length',
+    min: 0,
+    max: 1,
+    open: 'below',
+    default: 0.1,
+  }),
+};
+
 /** Of what is not always there: a gate that may be open, a piece that is drawn before the match. */
 export const PRESENT = {
   share: number({
@@ -71,10 +97,33 @@ export const MISSION = {
   name: text({ label: 'Name', isNeeded: true, wanted: 'expected a name', mostLetters: 60 }),
   points: number({
     label: 'Worth',
+    about: 'where it has parts: besides, if every part is worked',
     quantity: 'points',
-    min: 0,
+    min: -1000,
     max: 1000,
     whole: true,
     default: 0,
+  }),
+};
+
+/** Of a mission that is scored in parts. */
+export const PART = {
+  name: text({ label: 'Part', isNeeded: true, wanted: 'expected a name', mostLetters: 40 }),
+  points: number({
+    label: 'Worth',
+    about: 'each piece; below 0 where it costs points',
+    quantity: 'points',
+    min: -1000,
+    max: 1000,
+    whole: true,
+    default: 0,
+  }),
+  pieces: number({
+    label: 'Pieces',
+    quantity: 'times',
+    min: 1,
+    max: 50,
+    whole: true,
+    default: 1,
   }),
 };

@@ -1,4 +1,5 @@
 import type { RandomStream } from '../stats/random';
+import { laidOut } from './laidOut';
 import type { Table } from './table';
 
 interface Present {
@@ -9,18 +10,30 @@ interface Present {
 export const isDrawn = ({ share = null }: Present): boolean => share !== null && share < 1;
 
 /** Whether all that is on a table always is. */
-export const isSettled = ({ walls, fields }: Table): boolean =>
-  ![...walls, ...fields].some(isDrawn);
+export const isSettled = ({ walls, fields, obstacles }: Table): boolean =>
+  ![...walls, ...fields, ...obstacles].some(isDrawn);
 
 const keeping = (table: Table, isThere: (one: Present) => boolean): Table =>
   isSettled(table)
     ? table
-    : { ...table, walls: table.walls.filter(isThere), fields: table.fields.filter(isThere) };
+    : {
+        ...table,
+        walls: table.walls.filter(isThere),
+        fields: table.fields.filter(isThere),
+        obstacles: table.obstacles.filter(isThere),
+      };
 
-/** A table as it is as a rule: with what is there in half of the runs or more. */
-export const usualTable = (table: Table): Table =>
-  keeping(table, ({ share }) => (share ?? 1) >= 0.5);
+/** A table as it is as a rule: with what is there in half of the runs or more; as robots meet it. */
+export function usualTable(table: Table): Table {
+  const known = usual.get(table);
+  if (known !== undefined) return known;
+  const made = laidOut(keeping(table, ({ share }) => (share ?? 1) >= 0.5));
+  usual.set(table, made);
+  return made;
+}
 
-/** A table as it is in one run: each thing on it that is not always there is drawn. */
+const usual = new WeakMap<Table, Table>();
+
+/** A table as it is in one run: each thing on it that is not always there is drawn; as robots meet it. */
 export const drawnTable = (table: Table, random: RandomStream): Table =>
-  keeping(table, (one) => !isDrawn(one) || random.uniform() < (one.share ?? 1));
+  laidOut(keeping(table, (one) => !isDrawn(one) || random.uniform() < (one.share ?? 1)));

@@ -4,7 +4,9 @@ import { offsetFrom, type Pose } from '../../core/geometry/pose';
 import { plannedEnd, planRoute } from '../../core/course/plan';
 import type { Robot } from '../../core/robot/robot';
 import type { Route } from '../../core/course/route';
+import { routeTargets } from '../../core/course/routeMissions';
 import { missionOfStep } from '../../core/steps/descriptions';
+import { targetsOf } from '../../core/table/targets';
 import { works } from '../../core/forecast/points';
 import { prepare } from '../../core/forecast/prepare';
 import { simulateRun, type SimulatedRun } from '../../core/forecast/run';
@@ -67,10 +69,14 @@ export function demoRuns(
       planRoute(route, robot, winterGarden, answers),
     );
     const run = simulateRun(simulation, prepared, i);
+    const targets = routeTargets(route, winterGarden);
     const missions = Object.fromEntries(
       winterGarden.missions
         .filter(({ id }) => motionsOf(route.steps).some((step) => missionOfStep(step) === id))
-        .map((mission) => [mission.id, works(run, mission)]),
+        .map((mission) => [
+          mission.id,
+          targetsOf(mission).every((one) => works(run, one, targets)),
+        ]),
     );
     const offset = offsetFrom(target, run.end);
     const worked = Object.values(missions).every(Boolean);

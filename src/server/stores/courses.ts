@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { z } from 'zod';
-import type { Mission } from '../../core/table/table';
+import { missionSchema, type Mission } from '../../core/table/table';
 import { courseRecord, type CourseRecord } from '../../formats/records';
 import { type TeamDatabase, inTransaction } from '../database';
 import type { Row } from '../models';
@@ -20,8 +20,10 @@ const missionRow = z
     windowAlongM: z.number(),
     windowAcrossM: z.number(),
     windowHeadingRad: z.number(),
+    parts: missionSchema.shape.parts,
+    after: missionSchema.shape.after,
   })
-  .transform(({ id, name, points, xM, yM, headingRad, ...window }): Mission => ({
+  .transform(({ id, name, points, xM, yM, headingRad, parts, after, ...window }): Mission => ({
     id,
     name,
     pose: { xM, yM, headingRad },
@@ -31,6 +33,8 @@ const missionRow = z
       headingRad: window.windowHeadingRad,
     },
     points,
+    parts,
+    after,
   }));
 
 const toMissionRow = (courseId: string, mission: Mission, position: number) => ({
@@ -43,6 +47,8 @@ const toMissionRow = (courseId: string, mission: Mission, position: number) => (
   windowAlongM: mission.window.alongM,
   windowAcrossM: mission.window.acrossM,
   windowHeadingRad: mission.window.headingRad,
+  parts: mission.parts,
+  after: mission.after,
 });
 
 async function toRecord(
@@ -55,8 +61,9 @@ async function toRecord(
     order: ['position'],
     ...(transaction && { transaction }),
   });
-  const { widthM, heightM, walls, lines, floorColour, fields, ...record } = plainRow(row);
-  const drawn = { walls, lines, floorColour, fields };
+  const { widthM, heightM, walls, lines, floorColour, fields, obstacles, homeAreas, ...record } =
+    plainRow(row);
+  const drawn = { walls, lines, floorColour, fields, obstacles, homeAreas };
   return courseRecord.parse({
     ...record,
     table: { widthM, heightM, ...drawn, missions: missions.map(fromRow(missionRow)) },

@@ -38,7 +38,7 @@ export function ForecastPanel({ forecast, rare, robotId, waiting }: Props) {
         </thead>
         <tbody>
           {forecast.missions.map(({ mission, chance, low, high, why }) => (
-            <tr key={mission.id}>
+            <tr key={mission.key}>
               <th scope="row">
                 {mission.name}
                 {why !== null && <small className={styles.why}>{why}</small>}

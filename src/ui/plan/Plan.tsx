@@ -10,7 +10,9 @@ import { WHITE } from '../../core/colour/colour';
 import { colourName } from '../../core/colour/name';
 import { toTable, type Pose } from '../../core/geometry/pose';
 import { isDrawn } from '../../core/table/drawnTable';
-import type { Mission, Table } from '../../core/table/table';
+import { linePoints } from '../../core/table/bentLine';
+import type { Mission, Segment, Table } from '../../core/table/table';
+import { targetsOf } from '../../core/table/targets';
 import styles from './Plan.module.css';
 import { useLetters } from './useLetters';
 
@@ -73,6 +75,23 @@ export function MissionMark({ table, mission }: { table: Table; mission: Mission
   );
 }
 
+/** An area by two of its corners. */
+const rectOf = (table: Table, { x1M, y1M, x2M, y2M }: Segment) => ({
+  x: mm(Math.min(x1M, x2M)),
+  y: flip(table, Math.max(y1M, y2M)),
+  width: mm(Math.abs(x2M - x1M)),
+  height: mm(Math.abs(y2M - y1M)),
+});
+
+/** Missions, and those of their parts that are worked elsewhere. */
+const places = ({ missions }: Table): { key: string; mission: Mission }[] =>
+  missions.flatMap((mission) => [
+    { key: mission.id, mission },
+    ...targetsOf(mission)
+      .filter(({ pose }) => pose !== mission.pose)
+      .map((target) => ({ key: target.key, mission: target })),
+  ]);
+
 /** The floor's own colour where it is not white, and the fields on it: pale, so that all drawn over them is read. */
 const FloorColours = ({ table }: { table: Table }) => (
   <>
@@ -84,17 +103,14 @@ const FloorColours = ({ table }: { table: Table }) => (
         height={mm(table.heightM)}
       />
     )}
-    {table.fields.map(({ x1M, y1M, x2M, y2M, colour }, index) => (
+    {table.fields.map(({ colour, ...field }, index) => (
       <rect
         key={index}
         role="img"
         aria-label={`Field ${index + 1}, ${colourName(colour)}`}
         className={styles.field}
         fill={colour}
-        x={mm(Math.min(x1M, x2M))}
-        y={flip(table, Math.max(y1M, y2M))}
-        width={mm(Math.abs(x2M - x1M))}
-        height={mm(Math.abs(y2M - y1M))}
+        {...rectOf(table, field)}
       />
     ))}
   </>
@@ -156,14 +172,24 @@ export function Plan({
       <FloorColours table={table} />
       <rect fill={`url(#${grid})`} width={width} height={height} aria-hidden="true" />
       {table.lines.map((line, index) => (
-        <line
+        <polyline
           key={index}
-          className={styles.guide}
+          className={line.colour === undefined ? styles.guide : styles.colouredGuide}
+          stroke={line.colour}
           strokeWidth={mm(line.widthM)}
-          x1={mm(line.x1M)}
-          y1={flip(table, line.y1M)}
-          x2={mm(line.x2M)}
-          y2={flip(table, line.y2M)}
+          points={linePoints(line)
+            .map(({ xM, yM }) => `${mm(xM)},${flip(table, yM)}`)
+            .join(' ')}
+        />
+      ))}
+      {table.homeAreas.map((area, index) => (
+        <rect key={index} className={styles.home} {...rectOf(table, area)} />
+      ))}
+      {table.obstacles.map((one, index) => (
+        <rect
+          key={index}
+          className={isDrawn(one) ? styles.obstacleAtTimes : styles.obstacle}
+          {...rectOf(table, one)}
         />
       ))}
       {table.walls.map((wall, index) => (
@@ -178,8 +204,8 @@ export function Plan({
       ))}
       <rect className={styles.border} width={width} height={height} />
       {missions &&
-        table.missions.map((mission) => (
-          <MissionMark key={mission.id} table={table} mission={mission} />
+        places(table).map(({ key, mission }) => (
+          <MissionMark key={key} table={table} mission={mission} />
         ))}
       {children}
     </svg>

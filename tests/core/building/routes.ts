@@ -170,6 +170,20 @@ export const ROUTES: Record<string, [unknown[], typeof start?]> = {
     ],
     { xM: 2.4, yM: 0.6, headingRad: 0 },
   ],
+  'once more': [
+    [
+      {
+        kind: 'approach',
+        sensor: 'D1',
+        thresholdM: 1.4,
+        speedMPerS: 0.3,
+        timeoutS: 3.2,
+        onTimeout: 'again',
+      },
+      { kind: 'turn', angleRad: deg(40), timeoutS: 0.4, onTimeout: 'again' },
+      drive(0.2),
+    ],
+  ],
   'to lines': [
     [
       { kind: 'to-line', sensor: 'LL', count: 2, on: 'leaving' },

@@ -6,6 +6,7 @@ import type { PlanProblem } from '../problems';
 import type { Table } from '../../table/table';
 import type { Pose } from '../../geometry/pose';
 import { isBeyond, voltsOrNearer } from '../../sensing/voltLaw';
+import { meanStopM } from '../../control/meanStop';
 import { overrunM } from '../../control/overrun';
 import type { Robot } from '../../robot/robot';
 import { gapAhead } from '../../table/ray';
@@ -51,11 +52,40 @@ function wayTo(
   const sensor = sensorOf(step, robot);
   if (sensor === null)
     return { problem: step.sensor === undefined ? 'no-distance-sensor' : 'no-such-sensor' };
-  const { offsetM, scale } = sensor.behaviour;
-  const gap = offsetM + scale * gapAhead(from, sensor, 0, obstacles(table));
-  if (gap === Infinity) return { problem: 'nothing-ahead' };
-  if (gap <= thresholdM) return { problem: 'already-there' };
-  return { distanceM: (gap - thresholdM) / scale };
+  const { offsetM, scale, beamHalfAngleRad } = sensor.behaviour;
+  const surfaces = obstacles(table, sensor.place.heightM);
+  const readsAfter = (distanceM: number) =>
+    offsetM + scale * gapAhead(ahead(from, distanceM), sensor, beamHalfAngleRad, surfaces);
+  const reads = readsAfter(0);
+  if (reads === Infinity) return { problem: 'nothing-ahead' };
+  if (reads <= thresholdM) return { problem: 'already-there' };
+  const distanceM = whereItReads(readsAfter, thresholdM, scale);
+  return distanceM === null ? { problem: 'nothing-ahead' } : { distanceM };
+}
+
+/** So exactly it is told where a reading is at a threshold, after so many steps at most. */
+const EXACTLY_M = 1e-6;
+const MOST_STEPS = 1000;
+
+/**
+ * After how much driving a reading has come down to a threshold: nothing comes nearer faster than the robot drives, so
+ * that it may always drive on by what is left; null: it never does.
+ *
+ * Source: Hart, Sphere tracing, The Visual Computer 12 (1996), 527–545.
+ */
+function whereItReads(
+  readsAfter: (distanceM: number) => number,
+  thresholdM: number,
+  scale: number,
+): number | null {
+  let distanceM = 0;
+  for (let step = 0; step < MOST_STEPS; step += 1) {
+    const leftM = (readsAfter(distanceM) - thresholdM) / scale;
+    if (leftM <= EXACTLY_M) return distanceM + leftM;
+    distanceM += leftM;
+    if (!Number.isFinite(distanceM)) return null;
+  }
+  return distanceM;
 }
 
 /** How far it drives on after its threshold; null where nobody has measured it. */
@@ -88,9 +118,12 @@ export const approach: StepKind<ApproachStep> = {
   }),
   plan(step, from, robot, table) {
     const way = wayTo(step, from, robot, table);
-    // Where it was measured how far it drives on, the plan has it.
-    const onM = drivesOnM(robot, lastSpeed(step)) ?? 0;
-    const distanceM = 'problem' in way ? 0 : way.distanceM + onM;
+    // As it was measured; else as it follows from the robot's record.
+    const { periodS } = sensorOf(step, robot)?.behaviour ?? { periodS: 0 };
+    const speedMPerS = lastSpeed(step);
+    const onM = (wayM: number) =>
+      drivesOnM(robot, speedMPerS) ?? meanStopM(robot, periodS, speedMPerS, wayM);
+    const distanceM = 'problem' in way ? 0 : way.distanceM + onM(way.distanceM);
     const durationS = wayS(step, distanceM) + STARTING_S + SETTLE_S;
     return {
       to: ahead(from, distanceM),

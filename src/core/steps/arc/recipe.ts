@@ -44,7 +44,7 @@ export const arcRecipe: RecipeOf<ArcStep> = (step, making) => {
       [
         `set DONE to DIRECTION * ${program.way}`,
         ...leaveIf(`DONE >= LENGTH - ${significant(rollsOn)} * ROLLING`),
-        ...limitLines(step.onTimeout === 'go-on'),
+        ...limitLines(step.onTimeout),
         'set LEFT OVER to largest of (0, LENGTH - DONE)',
         ...trapezoidLines(program, law, profileAcceleration(robot) / outer, fastest),
         `set ROLLING to ROLLING + ${significant(follows)} * (NOW - ${significant(law.atRest)} - ROLLING)`,

@@ -51,7 +51,7 @@ export const followLineRecipe: RecipeOf<FollowLineStep> = (step, making) => {
       name: `follow a line with ${shown}${other === null ? '' : ` and ${program.read(other, 'light')}`}${crossing === null ? '' : ', counting lines across'}`,
       speedMPerS: step.speedMPerS,
       lengthM: step.lengthM,
-      goesOn: step.onTimeout === 'go-on',
+      onTimeout: step.onTimeout,
       reading,
       isRead: null,
       target,

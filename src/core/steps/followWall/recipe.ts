@@ -17,7 +17,7 @@ export const followWallRecipe: RecipeOf<FollowWallStep> = (step, making) => {
       name: `follow a wall with ${shown}${step.toEnd ? ', to its end' : ''}`,
       speedMPerS: step.speedMPerS,
       lengthM: step.lengthM,
-      goesOn: step.onTimeout === 'go-on',
+      onTimeout: step.onTimeout,
       reading: shown,
       isRead: `${shown} shows something`,
       target: program.reading(unit, 'distance', step.keepM),

@@ -1,7 +1,7 @@
-import { description, number, reference, type RecordOf } from '../../description/description';
+import { description, flag, number, reference, type RecordOf } from '../../description/description';
 import { say } from '../../description/phrase';
 
-/** A mission is worked here: the robot stands for a while. */
+/** A mission, or a part of one, is worked here: the robot stands for a while, or comes by in its next motion. */
 export const MARK = description({
   kind: 'mark',
   label: 'Mission',
@@ -15,7 +15,37 @@ export const MARK = description({
       default: 1,
     }),
   },
-  phrase: () => say`Work the ${'missionId'}, taking ${'dwellS'}`,
+  optional: {
+    part: reference({
+      label: 'Part of it',
+      to: 'part',
+      about: 'by its name; left out: all of them',
+      leftOut: 'all of it',
+    }),
+    passing: flag({
+      label: 'How it is worked',
+      about: 'in passing, where the next motion comes by; left out: standing, or by an attachment',
+      yes: 'in passing, as the next step comes by',
+      no: 'standing',
+      leftOut: 'standing',
+    }),
+    leastMPerS: number({
+      label: 'At least so fast',
+      about: 'in passing: slower, it does not work',
+      quantity: 'speed',
+      min: 0,
+      max: 5,
+    }),
+  },
+  phrase: ({ passing }) => [
+    ...say`Work the ${'missionId'}`,
+    { ifSet: 'part', phrase: say` (${'part'})` },
+    ...(passing === true ? say`` : say`, taking ${'dwellS'}`),
+    { ifSet: 'passing', phrase: say`, ${'passing'}` },
+    ...(passing === true
+      ? [{ ifSet: 'leastMPerS', phrase: say`, with at least ${'leastMPerS'}` } as const]
+      : []),
+  ],
 });
 
 export type MarkStep = RecordOf<typeof MARK>;

@@ -1,6 +1,18 @@
 import { rest } from '../../control/rest';
 import type { StepKind } from '../kind';
+import type { PlanProblem } from '../problems';
+import type { Table } from '../../table/table';
 import type { MarkStep } from './description';
+
+/** So long it stands for it. */
+export const standsS = ({ dwellS, passing }: MarkStep): number => (passing === true ? 0 : dwellS);
+
+function problemsOf({ missionId, part }: MarkStep, { missions }: Table): PlanProblem[] {
+  const mission = missions.find(({ id }) => id === missionId);
+  if (mission === undefined) return ['unknown-mission'];
+  const isThere = part === undefined || mission.parts.some(({ name }) => name === part);
+  return isThere ? [] : ['unknown-part'];
+}
 
 /** It only stands: what it is worth is judged outside. */
 export const mark: StepKind<MarkStep> = {
@@ -8,15 +20,21 @@ export const mark: StepKind<MarkStep> = {
   group: 'work',
   isOffered: ({ missions }) => missions.length > 0,
   asAdded: ({ missionId }) => ({ kind: 'mark', missionId, dwellS: 1 }),
-  plan: ({ missionId, dwellS }, from, _robot, { missions }) => ({
+  plan: (step, from, _robot, table) => ({
     to: from,
     distanceM: 0,
     angleRad: 0,
-    durationS: dwellS,
-    timeoutS: dwellS,
-    problems: missions.some(({ id }) => id === missionId) ? [] : ['unknown-mission'],
+    durationS: standsS(step),
+    timeoutS: standsS(step),
+    problems: problemsOf(step, table),
   }),
-  control: ({ dwellS }) => rest(dwellS),
+  control: (step) => rest(standsS(step)),
+  marks: ({ missionId, part = null, passing = false, leastMPerS = 0 }) => ({
+    missionId,
+    part,
+    passing,
+    leastMPerS,
+  }),
   drives: false,
   inProgram: { leaves: () => [] },
 };

@@ -19,7 +19,7 @@ export const squareOnLineRecipe: RecipeOf<SquareOnLineStep> = (step, making) => 
   const isOn = (unit: DeviceOf<'light sensor'>, value: string) =>
     program.compare(unit, 'light', step.darker ? 'below' : 'above', value);
   const begin: Line[] = ['set LEFT ON to 0', 'set RIGHT ON to 0', startSlowly(law)];
-  const limit = limitLines(step.onTimeout === 'go-on');
+  const limit = limitLines(step.onTimeout);
   // Each side goes on until its own sensor is on the line.
   const pass = loopOf(
     [

@@ -21,7 +21,7 @@ export const squareUpRecipe: RecipeOf<SquareUpStep> = (step, making) => {
     lines: motionLines(
       [startSlowly(law)],
       [
-        ...(isLimited ? limitLines(step.onTimeout === 'go-on') : []),
+        ...(isLimited ? limitLines(step.onTimeout) : []),
         ...leaveIf('timer >= SECONDS'),
         speedUp(program, law),
         program.run('DIRECTION * NOW', 'DIRECTION * NOW'),

@@ -67,7 +67,7 @@ export const straightRecipe: RecipeOf<StraightStep> = (step, making) => {
       [
         `set LEFT OVER to DISTANCE - DIRECTION * ${program.way}`,
         ...leaveIf('LEFT OVER <= 0'),
-        ...limitLines(step.onTimeout === 'go-on'),
+        ...limitLines(step.onTimeout),
         ...(ramp ? trapezoidLines(program, law, profileAcceleration(robot), speedMPerS) : []),
         ...kept.each,
         runSteered(program),

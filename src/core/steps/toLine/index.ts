@@ -1,6 +1,9 @@
+import { luminance, reflectedBy } from '../../colour/reflected';
+import { meanStopM } from '../../control/meanStop';
 import { settled } from '../../control/rest';
 import { SETTLE_S, timeoutS as timeoutFor } from '../../control/settings';
 import { toLine as controlToLine } from '../../control/toLine';
+import type { DeviceOf } from '../../devices/device';
 import { toTable, type Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
@@ -19,6 +22,30 @@ export const sensorOf = ({ sensor }: ToLineStep, robot: Robot) =>
 /** Nearer than this it stands at that edge already: a plan that comes to one ends there, but for rounding. */
 const THERE_M = 1e-6;
 
+/** Lines of a lightness of their own are looked for only as what they are against the floor. */
+const seenLines = ({ darker }: ToLineStep, { lines, floorColour }: Table) =>
+  lines.filter(
+    ({ colour }) => colour === undefined || lightness(colour) < lightness(floorColour) === darker,
+  );
+const lightness = (colour: string): number => luminance(reflectedBy(colour));
+
+/**
+ * How far past a line's edge the middle of the spot is as its reading passes the threshold: a spot of diameter d over an
+ * edge covers one half and 4·x/(π·d) of its area, x past the edge, for small x.
+ */
+function pastEdgeM(
+  { darker, on }: ToLineStep,
+  behaviour: DeviceOf<'light sensor'>['behaviour'],
+): number {
+  const { lineShare, floorShare, spotDiameterM } = behaviour;
+  const { enterShare, leaveShare } = lineShares(behaviour, darker ? 'darker' : 'lighter');
+  const covered = (reading: number) => Math.abs((reading - floorShare) / (lineShare - floorShare));
+  const beyondHalf = on === 'entering' ? covered(enterShare) - 0.5 : 0.5 - covered(leaveShare);
+  const most = 0.5;
+  const by = Math.max(-most, Math.min(most, beyondHalf));
+  return Number.isFinite(by) ? (by * Math.PI * spotDiameterM) / 4 : 0;
+}
+
 /** How far it is until its sensor's middle lies on the edge of that line, or why it never will. */
 function wayTo(
   step: ToLineStep,
@@ -30,11 +57,13 @@ function wayTo(
   if (unit === null) return { problem: 'no-such-sensor' };
   const at = toTable(from, { xM: unit.place.aheadM, yM: unit.place.leftM });
   const headingRad = from.headingRad + (step.back ? Math.PI : 0);
-  const edges = linesAhead(table.lines, { ...at, headingRad })
+  const edges = linesAhead(seenLines(step, table), { ...at, headingRad })
     .map(({ fromM, toM }) => (step.on === 'entering' ? fromM : toM))
     .filter((edgeM) => edgeM > THERE_M);
   const edgeM = edges[step.count - 1];
-  return edgeM === undefined ? { problem: 'no-line-ahead' } : { distanceM: edgeM };
+  if (edgeM === undefined) return { problem: 'no-line-ahead' };
+  const stopM = meanStopM(robot, unit.behaviour.periodS, step.speedMPerS, edgeM);
+  return { distanceM: edgeM + pastEdgeM(step, unit.behaviour) + stopM };
 }
 
 export const toLine: StepKind<ToLineStep> = {

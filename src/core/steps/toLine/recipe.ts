@@ -23,7 +23,7 @@ export const toLineRecipe: RecipeOf<ToLineStep> = (step, making) => {
       kept: heldByHeading(program, law, step.gainMPerSPerRad, headingAtStart(making)),
       direction: direction(step.back),
       limit: limitOf(making),
-      goesOn: step.onTimeout === 'go-on',
+      onTimeout: step.onTimeout,
       parameters: { COUNT: figure(step.count, 0, ''), ...lines.parameters },
       before: lines.before,
       ends: [...lines.each, ...leaveIf('SEEN >= COUNT')],

@@ -20,7 +20,7 @@ export const touchRecipe: RecipeOf<TouchStep> = (step, making) => {
       kept: heldByHeading(program, law, step.gainMPerSPerRad, headingAtStart(making)),
       direction: direction(step.back),
       limit: limitOf(making),
-      goesOn: step.onTimeout === 'go-on',
+      onTimeout: step.onTimeout,
       parameters: {},
       before: [],
       ends: leaveIf(felt),

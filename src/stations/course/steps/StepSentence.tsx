@@ -2,7 +2,12 @@ import { useMemo } from 'react';
 import type { PlannedStep } from '../../../core/course/plan';
 import type { Mission } from '../../../core/table/table';
 import type { Robot } from '../../../core/robot/robot';
-import { descriptionOfStep, isOwner, type Step } from '../../../core/steps/descriptions';
+import {
+  descriptionOfStep,
+  isOwner,
+  missionOfStep,
+  type Step,
+} from '../../../core/steps/descriptions';
 import { kindOfStep, ownerKindOf } from '../../../core/steps/registry';
 import { ColoursEditor } from './ColoursEditor';
 import { ConditionEditor } from './ConditionEditor';
@@ -31,6 +36,12 @@ function thingsOf({ units }: Robot, missions: readonly Mission[]): Things {
   return things;
 }
 
+/** The parts of the mission that a step works. */
+const partsOf = (step: Step, missions: readonly Mission[]) =>
+  missions
+    .filter(({ id }) => id === missionOfStep(step))
+    .flatMap(({ parts }) => parts.map(({ name }) => ({ id: name, name })));
+
 /** What holds where a value was left out, by what was planned. */
 const unsetOf = (planned: PlannedStep | null): object =>
   planned === null ? {} : (kindOfStep(planned.step).asPlanned?.(planned) ?? {});
@@ -45,6 +56,7 @@ export function StepSentence(props: Props) {
   const things = useMemo(
     () => ({
       ...thingsOf(robot, missions),
+      part: partsOf(step, missions),
       ...(isOwner(step) && ownerKindOf(step).things?.(step)),
     }),
     [robot, missions, step],

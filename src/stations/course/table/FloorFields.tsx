@@ -1,13 +1,14 @@
+import { PRESENT } from '../../../core/table/description';
 import type { Table } from '../../../core/table/table';
 import { ColourField } from '../../../ui/fields/ColourField';
 import { useRecordValue } from '../../../ui/fields/recordForm';
-import { Share } from './Share';
+import { OptionalField } from './OptionalField';
 import { SegmentFields } from './SegmentFields';
 
 /** What a field looks like that was just added. */
 const FIRST_COLOUR = '#c81e1e';
 
-function Colour({ name, label }: { name: string; label: string }) {
+export function Colour({ name, label }: { name: string; label: string }) {
   const [value, set] = useRecordValue(name);
   return <ColourField label={label} value={value as string} onChange={set} />;
 }
@@ -29,7 +30,11 @@ export const FloorFields = ({ table, onChange }: Props) => (
     more={(index) => (
       <>
         <Colour name={`table.fields.${index}.colour`} label={`Field ${index + 1} colour`} />
-        <Share of="fields" one="Field" index={index} />
+        <OptionalField
+          name={`table.fields.${index}.share`}
+          field={PRESENT.share}
+          label={`Field ${index + 1} ${PRESENT.share.label}`}
+        />
       </>
     )}
     onChange={(fields) =>

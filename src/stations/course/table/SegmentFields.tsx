@@ -7,7 +7,7 @@ import { F } from './courseForm';
 import styles from './TableStation.module.css';
 
 interface Props<S extends Segment> {
-  of: 'walls' | 'lines' | 'fields';
+  of: 'walls' | 'lines' | 'fields' | 'obstacles' | 'homeAreas';
   title: string;
   note: string;
   one: string;
@@ -21,6 +21,7 @@ interface Props<S extends Segment> {
 
 const FIRST: Segment = { x1M: 0.3, y1M: 0.3, x2M: 0.6, y2M: 0.3 };
 const FIRST_AREA: Segment = { ...FIRST, y2M: 0.5 };
+const AREAS: readonly string[] = ['fields', 'obstacles', 'homeAreas'];
 
 /** Straight pieces on the table by their two ends, or areas by two of their corners. */
 export function SegmentFields<S extends Segment>(props: Props<S>) {
@@ -52,7 +53,7 @@ export function SegmentFields<S extends Segment>(props: Props<S>) {
           </li>
         ))}
       </ol>
-      <Button onClick={() => onChange([...segments, of === 'fields' ? FIRST_AREA : FIRST])}>
+      <Button onClick={() => onChange([...segments, AREAS.includes(of) ? FIRST_AREA : FIRST])}>
         + {one}
       </Button>
     </section>

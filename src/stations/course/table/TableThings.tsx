@@ -1,11 +1,13 @@
-import { errorLength } from '../../../core/text/quantities';
+import { BEND, LINE, OBSTACLE, PRESENT } from '../../../core/table/description';
+import { counted } from '../../../core/text/quantities';
 import { ulid } from 'ulid';
 import type { Mission, Table } from '../../../core/table/table';
 import { Button } from '../../../ui/Button';
 import { F } from './courseForm';
 import { FloorFields } from './FloorFields';
 import { MissionFields } from './MissionFields';
-import { Share } from './Share';
+import { OptionalField } from './OptionalField';
+import { LineColour } from './LineColour';
 import { SegmentFields } from './SegmentFields';
 import styles from './TableStation.module.css';
 
@@ -16,7 +18,16 @@ const newMission = (table: Table): Mission => ({
   pose: { xM: table.widthM / 2, yM: table.heightM / 2, headingRad: 0 },
   window: { alongM: 0.02, acrossM: 0.02, headingRad: 0.0873 },
   points: 10,
+  parts: [],
+  after: [],
 });
+
+/** What it is worth, with all of its parts. */
+const pointsWords = (mission: Mission): string => {
+  const { points, parts } = mission;
+  const all = parts.reduce((sum, one) => sum + one.points * one.pieces, points);
+  return `${all} points${parts.length === 0 ? '' : ` in ${counted(parts.length, 'part')}`}`;
+};
 
 interface Props {
   table: Table;
@@ -46,13 +57,14 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
               onClick={() => onSelect(mission.id === selected ? null : mission.id)}
             >
               {mission.name.trim() === '' ? 'no name yet' : mission.name}{' '}
-              <small className="faint">{mission.points} points</small>
+              <small className="faint">{pointsWords(mission)}</small>
             </Button>
             {mission.id === selected && (
               <MissionFields
                 at={at}
                 mission={mission}
                 table={table}
+                onChange={(changed) => onChange({ missions: table.missions.with(at, changed) })}
                 onRemove={() =>
                   onChange({ missions: table.missions.filter(({ id }) => id !== mission.id) })
                 }
@@ -70,18 +82,71 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
         note="Inner walls that stop the robot and send back the distance sensor’s echo. The border is always there."
         one="Wall"
         segments={table.walls}
-        more={(index) => <Share of="walls" one="Wall" index={index} />}
+        more={(index) => (
+          <OptionalField
+            name={`table.walls.${index}.share`}
+            field={PRESENT.share}
+            label={`Wall ${index + 1} ${PRESENT.share.label}`}
+          />
+        )}
         onChange={(walls) => onChange({ walls })}
       />
       <SegmentFields
         of="lines"
         title="Guide lines"
-        note={`Dark lines on the floor, drawn ${errorLength(0.02)} wide.`}
+        note="Lines on the floor, straight or bent to an arc; black where nothing else is chosen."
         one="Line"
         segments={table.lines}
+        more={(index) => (
+          <div className={styles.more}>
+            <F.Value
+              name={`table.lines.${index}.widthM`}
+              field={LINE.widthM}
+              label={`Line ${index + 1} ${LINE.widthM.label}`}
+            />
+            <OptionalField
+              name={`table.lines.${index}.bendRad`}
+              field={BEND.bendRad}
+              label={`Line ${index + 1} ${BEND.bendRad.label}`}
+            />
+            <LineColour index={index} />
+          </div>
+        )}
         onChange={(lines) => onChange({ lines: lines.map((line) => ({ widthM: 0.02, ...line })) })}
       />
       <FloorFields table={table} onChange={onChange} />
+      <SegmentFields
+        of="obstacles"
+        title="Obstacles"
+        note="What stands on an area, by two opposite corners: the robot runs into it. Distance sensors that sit higher look over it."
+        one="Obstacle"
+        segments={table.obstacles}
+        more={(index) => (
+          <div className={styles.more}>
+            <F.Value
+              name={`table.obstacles.${index}.heightM`}
+              field={OBSTACLE.heightM}
+              label={`Obstacle ${index + 1} ${OBSTACLE.heightM.label}`}
+            />
+            <OptionalField
+              name={`table.obstacles.${index}.share`}
+              field={PRESENT.share}
+              label={`Obstacle ${index + 1} ${PRESENT.share.label}`}
+            />
+          </div>
+        )}
+        onChange={(obstacles) =>
+          onChange({ obstacles: obstacles.map((one) => ({ heightM: 0.1, ...one })) })
+        }
+      />
+      <SegmentFields
+        of="homeAreas"
+        title="Home areas"
+        note="In which the robot is placed, by two opposite corners. Routes that begin outside of them are told so."
+        one="Home"
+        segments={table.homeAreas}
+        onChange={(homeAreas) => onChange({ homeAreas })}
+      />
     </section>
   );
 }

@@ -46,7 +46,7 @@ export function byEncoders(
     each: [
       `set LEFT OVER to SIDE * (GOAL - (${program.rightWay} - (${program.leftWay})))`,
       ...leaveIf('LEFT OVER <= 0'),
-      ...limitLines(step.onTimeout === 'go-on'),
+      ...limitLines(step.onTimeout),
       `set TURN to SIDE * smallest of (FAST, largest of (SLOW, ${significant(slowing)} * LEFT OVER + ${significant(law.atRest)}))`,
       program.run(part(left), part(right)),
     ],

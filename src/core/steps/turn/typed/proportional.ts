@@ -40,7 +40,7 @@ export function proportional(
       [`set SINCE to timer + ${typed(loopPeriodS, 3)}`],
       `set LAST to ${program.heading}`,
       ...leaveIf(`timer - SINCE >= ${typed(how.settledS, 3)}`),
-      ...limitLines(step.onTimeout === 'go-on'),
+      ...limitLines(step.onTimeout),
       'set TURN to smallest of (FAST, GAIN * size of (ERROR))',
       `if TURN < ${significant(least)}:`,
       ['if NEAR = 1:', ['set TURN to 0'], 'otherwise:', [`set TURN to ${significant(least)}`]],

@@ -15,7 +15,7 @@ export function stopEarly(
     before: end.before,
     each: [
       ...leaveIf(end.each.join('')),
-      ...limitLines(turning.step.onTimeout === 'go-on'),
+      ...limitLines(turning.step.onTimeout),
       making.program.run('LEFT', 'RIGHT'),
     ],
   };

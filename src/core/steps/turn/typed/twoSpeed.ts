@@ -22,7 +22,7 @@ export function twoSpeed(
     before: end.before,
     each: [
       ...leaveIf(end.each.join('')),
-      ...limitLines(turning.step.onTimeout === 'go-on'),
+      ...limitLines(turning.step.onTimeout),
       `if ${slow.each.join('')}:`,
       [making.program.run('SLOW LEFT', 'SLOW RIGHT')],
       'otherwise:',
