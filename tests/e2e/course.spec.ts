@@ -217,47 +217,6 @@ test('one press tells what the forecast and the card rest on', async ({ corvat: 
   await expect(page.getByTestId('care')).toHaveText(/^Nobody has run this yet: .* floor/);
 });
 
-test('a mission is moved on the table and saved; a wrong value is said and not taken', async ({
-  corvat: page,
-}) => {
-  await open(page, '/course/table');
-  const x = page.getByLabel('Robot’s axle at x');
-  const before = Number(await x.inputValue());
-  await page.getByRole('button', { name: /^Mission seed drawer/ }).focus();
-  await page.keyboard.press('Shift+ArrowRight');
-  await expect(x).toHaveValue(String(before + 1));
-  await x.fill('5000');
-  await expect(page.getByText('0 to 2200 mm fits')).toBeVisible();
-  await x.fill(String(before + 2));
-  await page.getByRole('button', { name: 'Save the table' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await reload(page);
-  await expect(x).toHaveValue(String(before + 2));
-});
-
-test('a coloured field is laid on the table, seen on its plan and kept', async ({
-  corvat: page,
-}) => {
-  await open(page, '/course/table');
-  await page.getByRole('button', { name: '+ Field' }).click();
-  await page.getByLabel('Field 1 colour').fill('#1f8a3c');
-  await page.getByLabel('Field 1 from x').fill('1500');
-  await page.getByLabel('Field 1 there in').fill('40');
-  await page.getByLabel('Field 1 to x').fill('1900');
-  const field = page.getByRole('img', { name: 'Field 1, green' });
-  await expect(field).toBeVisible();
-  await page.getByRole('button', { name: 'Save the table' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await reload(page);
-  await expect(page.getByLabel('Field 1 colour')).toHaveValue('#1f8a3c');
-  await expect(page.getByLabel('Field 1 from x')).toHaveValue('1500');
-  await expect(page.getByLabel('Field 1 there in')).toHaveValue('40');
-  await page.getByRole('button', { name: 'Take field 1 away' }).click();
-  await page.getByRole('button', { name: 'Save the table' }).click();
-  await expect(page.getByText('Saved.')).toBeVisible();
-  await expect(field).toHaveCount(0);
-});
-
 test('motor degrees, distance and heading stand side by side; a record changed elsewhere is not lost', async ({
   corvat: page,
   context,

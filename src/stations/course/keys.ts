@@ -6,6 +6,7 @@ export const courseKeys = (): KeyMeaning[] => [
   { keys: ['s'], does: 'simulate 400 runs' },
   { keys: ['Ctrl', 'z'], does: 'undo (outside of fields)' },
   { keys: ['Ctrl', 'y'], does: 'redo' },
+  { keys: ['Alt', 'Enter'], does: 'in a step: on to the kinds of step, to add one after it' },
   { keys: ['Alt', '↑ ↓'], does: 'move the step up or down' },
   { keys: ['↑ ↓'], does: 'in a field: the value a step up or down' },
   {

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Table } from '../../../core/table/table';
 import type { Branch } from '../../../core/steps/branch';
 import {
@@ -13,6 +13,7 @@ import { numbered, numberOfList } from '../../../core/steps/tree';
 import { Button } from '../../../ui/Button';
 import styles from '../CourseStation.module.css';
 import { isSingle, mayStand, nameOf, placeOf, type Place } from './editRoute';
+import { useAddByKeys } from './useAddByKeys';
 
 interface Props {
   steps: readonly Step[];
@@ -63,8 +64,10 @@ export function AddSteps({ steps, table, selected, onAdd }: Props) {
   const choices = choicesAt(steps, selected);
   const [chosen, choose] = useState<string | null>(null);
   const choice = choices.find(({ words }) => words === chosen) ?? (choices[0] as Choice);
+  const adds = useRef<HTMLDivElement>(null);
+  const { byKey } = useAddByKeys(adds, selected);
   return (
-    <div className={styles.add}>
+    <div ref={adds} className={styles.add}>
       {choices.length === 1 ? (
         <span>{choice.words}</span>
       ) : (
@@ -89,7 +92,9 @@ export function AddSteps({ steps, table, selected, onAdd }: Props) {
                 disabled={
                   !offerOf({ kind }).isOffered(table) || !mayStand(steps, choice.place, kind)
                 }
-                onClick={() => {
+                onClick={({ detail }) => {
+                  // A press of a key is no click of a pointer.
+                  if (detail === 0) byKey();
                   choose(null);
                   onAdd(kind, choice.place);
                 }}

@@ -1,5 +1,6 @@
 import { BEND, LINE, OBSTACLE, PRESENT } from '../../../core/table/description';
 import { counted } from '../../../core/text/quantities';
+import { useEffect, useRef } from 'react';
 import { ulid } from 'ulid';
 import type { Mission, Table } from '../../../core/table/table';
 import { Button } from '../../../ui/Button';
@@ -40,17 +41,28 @@ interface Props {
 /** Missions, walls, guide lines and coloured fields, one under the other. */
 export function TableThings({ table, selected, onSelect, onChange }: Props) {
   const now = F.useNow().table;
+  const list = useRef<HTMLUListElement>(null);
+  const isByKey = useRef(false);
   const addMission = () => {
     const mission = newMission(table);
     onChange({ missions: [...table.missions, mission] });
     onSelect(mission.id);
   };
+  // What was added by a key is filled in next, as soon as it has its fields.
+  useEffect(() => {
+    const added = isByKey.current && list.current?.querySelector(`[data-mission="${selected}"]`);
+    const name = added && added.querySelector('input');
+    if (!name) return;
+    isByKey.current = false;
+    name.focus();
+    name.select();
+  });
   return (
     <section className={styles.right} aria-label="What stands on the table">
       <h2>Missions</h2>
-      <ul className={styles.missions}>
+      <ul ref={list} className={styles.missions}>
         {now.missions.map((mission, at) => (
-          <li key={mission.id}>
+          <li key={mission.id} data-mission={mission.id}>
             <Button
               look="bare"
               aria-expanded={mission.id === selected}
@@ -73,7 +85,13 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
           </li>
         ))}
       </ul>
-      <Button disabled={table.missions.length >= MOST_MISSIONS} onClick={addMission}>
+      <Button
+        disabled={table.missions.length >= MOST_MISSIONS}
+        onClick={({ detail }) => {
+          isByKey.current = detail === 0;
+          addMission();
+        }}
+      >
         + Mission
       </Button>
       <SegmentFields
