@@ -31,3 +31,7 @@ export interface Marked {
 
 export const isMarkOf = ({ missionId, part }: Marked, target: Target): boolean =>
   missionId === target.id && (part === null || part === target.part);
+
+/** What a mission is worth if all of it is worked. */
+export const worthOf = (mission: Mission): number =>
+  mission.parts.reduce((sum, { points, pieces }) => sum + points * pieces, mission.points);

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import { TABLE } from '../../../core/table/description';
 import type { Mission, Table } from '../../../core/table/table';
+import { worthOf } from '../../../core/table/targets';
 import { counted } from '../../../core/text/quantities';
 import type { CourseRecord } from '../../../formats/records';
 import { outsideTable } from '../../../core/table/outsideTable';
@@ -38,7 +39,7 @@ function TableEditor({ record }: { record: CourseRecord }) {
   const setTable = (part: Partial<Table>) => setDraft({ ...draft, table: { ...table, ...part } });
   const setMission = (mission: Mission) =>
     setTable({ missions: table.missions.map((one) => (one.id === mission.id ? mission : one)) });
-  const points = table.missions.reduce((sum, mission) => sum + mission.points, 0);
+  const points = table.missions.reduce((sum, mission) => sum + worthOf(mission), 0);
   const outside = outsideTable(table);
   return (
     <>

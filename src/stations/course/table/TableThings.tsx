@@ -3,6 +3,7 @@ import { counted } from '../../../core/text/quantities';
 import { useEffect, useRef } from 'react';
 import { ulid } from 'ulid';
 import type { Mission, Table } from '../../../core/table/table';
+import { worthOf } from '../../../core/table/targets';
 import { Button } from '../../../ui/Button';
 import { F } from './courseForm';
 import { FloorFields } from './FloorFields';
@@ -25,9 +26,8 @@ const newMission = (table: Table): Mission => ({
 
 /** What it is worth, with all of its parts. */
 const pointsWords = (mission: Mission): string => {
-  const { points, parts } = mission;
-  const all = parts.reduce((sum, one) => sum + one.points * one.pieces, points);
-  return `${all} points${parts.length === 0 ? '' : ` in ${counted(parts.length, 'part')}`}`;
+  const { parts } = mission;
+  return `${worthOf(mission)} points${parts.length === 0 ? '' : ` in ${counted(parts.length, 'part')}`}`;
 };
 
 interface Props {
