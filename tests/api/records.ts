@@ -23,11 +23,24 @@ export interface Answer<T = Record<string, unknown>> {
 }
 
 /** A page or an endpoint as that team's browser asks for it. */
-export const ask = (path: string, init: { headers?: Record<string, string> } & RequestInit = {}) =>
-  fetch(`${inject('url')}${path}`, {
-    ...init,
-    headers: { ...(asked !== null && { cookie: `${TEAM_COOKIE}=${asked}` }), ...init.headers },
-  });
+export async function ask(
+  path: string,
+  init: { headers?: Record<string, string> } & RequestInit = {},
+): Promise<Response> {
+  const request = () =>
+    fetch(`${inject('url')}${path}`, {
+      ...init,
+      headers: { ...(asked !== null && { cookie: `${TEAM_COOKIE}=${asked}` }), ...init.headers },
+    });
+  try {
+    return await request();
+  } catch (thrown) {
+    // A connection that was kept open may be closed just as it is used again: a browser asks once more by another.
+    const isClosed = ((thrown as Error).cause as { code?: string } | undefined)?.code;
+    if (isClosed !== 'UND_ERR_SOCKET' || init.method === 'POST') throw thrown;
+    return request();
+  }
+}
 
 export async function send<T>(
   method: 'PUT' | 'POST' | 'GET',
