@@ -108,10 +108,11 @@ export const MOTIONS: Record<string, fc.Arbitrary<Motion>> = {
     holds: fc.constantFrom('planned', 'as-it-stands'),
     speedMPerS: speed,
   }),
+  // Long enough to come to its rate, and down from it.
   'turn that stops early': fc.record({
     kind: fc.constant('turn'),
     mode: fc.constantFrom('by', 'to'),
-    angleRad: fc.integer({ min: 20, max: 150 }).chain((n) => fc.constantFrom(deg(n), deg(-n))),
+    angleRad: fc.integer({ min: 70, max: 150 }).chain((n) => fc.constantFrom(deg(n), deg(-n))),
     about: fc.constantFrom('left-wheel', 'right-wheel', 'centre'),
     rateRadPerS: fc.constantFrom(deg(40), deg(90), deg(150)),
     leadRad: fc.constant(0),
