@@ -10,8 +10,9 @@ import type { Table } from '../../../src/core/table/table';
 import { STEP_DESCRIPTIONS } from '../../../src/core/steps/descriptions';
 import { draws } from '../../support/draws';
 import { deg, routeOf } from '../support';
+import { CHANGED, tile } from './changedRoute';
 import { changedSheets } from './changes';
-import { CHANGED, ROBOTS, ROUTES, start, table, tile } from './routes';
+import { ROBOTS, ROUTES, start, table } from './routes';
 import { driveSheet } from './sheetDriver';
 
 const withIds = (steps: unknown[]): unknown[] => {

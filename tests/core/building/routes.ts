@@ -78,16 +78,16 @@ export const table = tableSchema.parse({
   ],
 });
 
-const drive = (distanceM: number, more = {}) => ({ kind: 'straight', distanceM, ...more });
-const to = (angle: number, more = {}) => ({ kind: 'turn', angleRad: deg(angle), ...more });
-const by = (angle: number, more = {}) => to(angle, { mode: 'by', ...more });
+export const drive = (distanceM: number, more = {}) => ({ kind: 'straight', distanceM, ...more });
+export const to = (angle: number, more = {}) => ({ kind: 'turn', angleRad: deg(angle), ...more });
+export const by = (angle: number, more = {}) => to(angle, { mode: 'by', ...more });
 const near = {
   reading: { unit: 'D1', channel: 'distance' },
   is: 'below',
   value: 0.9,
   confirmations: 2,
 };
-const dark = (value = 0.3) => ({
+export const dark = (value = 0.3) => ({
   reading: { unit: 'LL', channel: 'light' },
   is: 'below',
   value,
@@ -99,7 +99,7 @@ const heading = (value: number, is = 'above') => ({
   value: deg(value),
   confirmations: 1,
 });
-const arm = (angle: number, more = {}) => ({
+export const arm = (angle: number, more = {}) => ({
   kind: 'attachment',
   unit: 'arm',
   angleRad: deg(angle),
@@ -287,24 +287,3 @@ export const ROUTES: Record<string, [unknown[], typeof start?]> = {
     ],
   ],
 };
-
-/** What is changed on a sheet, one thing at a time: a number, a sign, an inequality, a port. */
-export const CHANGED: unknown[] = [
-  to(8),
-  { kind: 'to-line', sensor: 'LL' },
-  drive(-0.6),
-  to(90),
-  drive(0.5),
-  by(-30, { strategy: 'two-speed' }),
-  { kind: 'approach', thresholdM: 0.8, speedMPerS: 0.2, slowMPerS: 0.1, slowFromM: 0.95 },
-  arm(80),
-  {
-    kind: 'decide',
-    if: { ...dark(), confirmations: 2 },
-    usual: 'else',
-    then: [drive(0.1)],
-    else: [drive(0.1), { kind: 'timed', seconds: 0.5, leftShare: 0.3, rightShare: 0.4 }],
-  },
-];
-/** What lies there in some runs, where it decides. */
-export const tile = { x1M: 1.5, y1M: 1.4, x2M: 2, y2M: 1.9, colour: '#202020' };
