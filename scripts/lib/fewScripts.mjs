@@ -1,5 +1,5 @@
 /** A page fetches at most so many of the scripts that pages share; what is its own, and what all share, comes on top. */
-const MOST_SHARED = 12;
+const MOST_SHARED = 10;
 
 /** Everything that a module imports, itself among it, without what it loads only when it is needed. */
 function reachedFrom(id, getModuleInfo) {

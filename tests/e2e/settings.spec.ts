@@ -83,7 +83,7 @@ test('inches, turns to the right, another zone and a decimal comma hold in what 
   await open(page, `/findings/${series}`);
   await expect(page.getByRole('main')).toContainText('Mean heading error (right +)');
   await expect(page.getByRole('main')).toContainText(
-    /ends \d\.\d\d in short and \d\.\d\d in to the right/,
+    /ends 1\.16 in short and 1\.86 in to the right/,
   );
 
   // What turned to the left turns to −; typed with a comma, in inches.
