@@ -14,7 +14,7 @@ export const FLOORS = {
     ...['light', 'colourClasses', 'presence', 'faultIsolation', 'attachments'],
     ...['calibration', 'drive', 'directions'],
   ],
-  'errors and forecasts': ['runs', 'sources', 'forecast', 'compare'],
+  'errors and forecasts': ['runs', 'sources', 'forecast', 'match', 'compare'],
   'what uses all of it': ['drill', 'standIn', 'trials', 'procedures'],
 };
 

@@ -42,7 +42,7 @@ function checkNumbers(value: unknown, where: string): void {
 
 describe('every procedure answers whatever its schema lets in', () => {
   // Simulations are asked for their longest by themselves, below.
-  const quick = catalog.filter(({ name }) => name !== 'simulate' && name !== 'forecast');
+  const quick = catalog.filter(({ name }) => !['simulate', 'forecast', 'match'].includes(name));
   it.each(quick.map((procedure) => [procedure.name, procedure] as const))(
     '%s: in time, by finite figures in ordered intervals, or by a sentence',
     (name, procedure) => {
@@ -96,6 +96,13 @@ describe('every procedure answers whatever its schema lets in', () => {
     expect(run('simulate', { ...simulation, runs: 5000 }).sentence).toMatch(
       /^5000 runs of this length are too many at once: .* Ask for at most \d+\.$/,
     );
+    const { table, ...launch } = simulation;
+    const launches = ['a', 'b'].map((id) => ({ id, ...launch }));
+    const match = { table, launches, runs: 8 };
+    expect(run('match', match).sentence).toMatch(
+      /^2 launches: 0 points on average, 0 the best of 3 matches\. All launches are back before the clock has run out \(2:30 min\) in 0 of 100/,
+    );
+    expect(run('match', { ...match, runs: 2000 }).sentence).toMatch(/^2000 runs of this length/);
   });
 
   it('two readings of a robot that lies still are a check, as if they were typed', () => {

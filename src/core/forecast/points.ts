@@ -26,9 +26,8 @@ export function works(run: SimulatedRun, target: Target, among: readonly Target[
   );
 }
 
-/** What a run scores: the points of each mission and part that it works, once; and those for all parts of one. */
-export function pointsOf(run: SimulatedRun, among: readonly Target[]): number {
-  const worked = among.filter((target) => works(run, target, among));
+/** What is scored by what was worked: the points of each mission and part, once; and those for all parts of one. */
+export function worthOfWorked(worked: readonly Target[]): number {
   const wholes = new Set(worked.flatMap(({ part, mission }) => (part === null ? [] : [mission])));
   const isWhole = (of: Target[]) => of.every(({ key }) => worked.some((one) => one.key === key));
   return (
@@ -36,6 +35,10 @@ export function pointsOf(run: SimulatedRun, among: readonly Target[]): number {
     [...wholes].reduce((sum, one) => sum + (isWhole(targetsOf(one)) ? one.points : 0), 0)
   );
 }
+
+/** What a run scores. */
+export const pointsOf = (run: SimulatedRun, among: readonly Target[]): number =>
+  worthOfWorked(among.filter((target) => works(run, target, among)));
 
 /** So many points, in which share of the runs. */
 export interface PointsShare {

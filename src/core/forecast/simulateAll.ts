@@ -12,16 +12,18 @@ export type AllRuns = { runs: SimulatedRun[] } | { sentence: string };
  * All runs of a simulation, as long as together they do not take too many periods of the program's loop.
  *
  * @param count runs that are asked for
+ * @param mostLoops so many periods at most
  */
 export function simulateAll(
   simulation: Simulation,
   count: number,
   prepared: Prepared = prepare(simulation),
+  mostLoops: number = MOST_LOOPS,
 ): AllRuns {
   const runs: SimulatedRun[] = [];
   const { loopPeriodS } = simulation.robot;
   let loops = 0;
-  while (runs.length < count && loops < MOST_LOOPS) {
+  while (runs.length < count && loops < mostLoops) {
     simulateRange(
       simulation,
       runs.length,
@@ -35,6 +37,6 @@ export function simulateAll(
   }
   if (runs.length === count) return { runs };
   return {
-    sentence: `${count} runs of this length are too many at once: ${runs.length} of them take ${MOST_LOOPS} periods of the program’s loop. Ask for at most ${runs.length}.`,
+    sentence: `${count} runs of this length are too many at once: ${runs.length} of them take ${Math.round(mostLoops)} periods of the program’s loop. Ask for at most ${runs.length}.`,
   };
 }

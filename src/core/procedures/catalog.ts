@@ -8,6 +8,7 @@ import { CONVERTED } from '../robot/description';
 import { convert } from '../robot/conversions';
 import { limits } from '../procedure/limits';
 import { forecastProcedure } from './forecastProcedure';
+import { matchProcedure } from './matchProcedure';
 import { measuredRun } from './measuredRun';
 import { placingProcedure } from './placingProcedure';
 import { sheetProcedure } from './sheetProcedure';
@@ -101,6 +102,7 @@ export const catalog: readonly Procedure[] = [
     simulate,
   ),
   forecastProcedure,
+  matchProcedure,
   ...compareProcedures,
   ...benchProcedures,
   ...rangingProcedures,

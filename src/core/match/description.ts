@@ -1,0 +1,64 @@
+import { choice, number, text } from '../description/description';
+
+/* The values of a match and of its launches, each described once. */
+
+export const MATCH = {
+  clockS: number({
+    label: 'The clock runs for',
+    quantity: 'time',
+    min: 10,
+    max: 3600,
+    default: 150,
+  }),
+  bestOf: number({
+    label: 'What counts is the best of',
+    about: 'so many matches',
+    hint: 'matches',
+    quantity: 'times',
+    min: 1,
+    max: 20,
+    whole: true,
+    default: 3,
+  }),
+  fetchS: number({
+    label: 'Fetching a robot that stopped',
+    quantity: 'time',
+    min: 0,
+    max: 120,
+    default: 8,
+  }),
+  fetchPoints: number({
+    label: 'costs',
+    about: 'each time that a robot is fetched by hand',
+    quantity: 'points',
+    min: 0,
+    max: 1000,
+    whole: true,
+    default: 0,
+  }),
+};
+
+export const LAUNCH = {
+  mounted: text({
+    label: 'What is mounted',
+    hint: 'empty: as it was',
+    mostLetters: 80,
+    default: '',
+  }),
+  whenFailed: choice({
+    label: 'If it stops on the way',
+    options: {
+      next: 'go on with the next launch',
+      again: 'once more, where the clock leaves time for it',
+    },
+    default: 'next',
+  }),
+};
+
+/** How long it took to have the robot ready for a launch. */
+export const CHANGE_OVER = number({
+  label: 'Change-over',
+  quantity: 'time',
+  min: 0.5,
+  max: 300,
+});

@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { idSchema, shapeOf, valueSchema } from '../description/schema';
+import { CHANGE_OVER, LAUNCH, MATCH } from './description';
+
+export const MOST_LAUNCHES = 8;
+
+/** A launch in a match, without the route that it drives. */
+export const LAUNCH_SHAPE = {
+  id: idSchema,
+  ...shapeOf(LAUNCH),
+  changeOversS: z
+    .array(valueSchema(CHANGE_OVER))
+    .max(50)
+    .default([])
+    .describe(
+      'measured times to have the robot ready for it, after the launch before; none: a guess',
+    ),
+};
+
+export const MATCH_SHAPE = shapeOf(MATCH);
+
+const launchSchema = z.strictObject({ ...LAUNCH_SHAPE, routeId: idSchema });
+
+/** What is driven in a match: its launches in their order, the clock, and what a robot that stopped costs. */
+export const matchSchema = z.strictObject({
+  ...MATCH_SHAPE,
+  launches: z
+    .array(launchSchema)
+    .max(MOST_LAUNCHES)
+    .refine(
+      (launches) => new Set(launches.map(({ id }) => id)).size === launches.length,
+      'expected a different id for each launch',
+    )
+    .default([]),
+});
+
+export type Match = z.output<typeof matchSchema>;
+export type Launch = Match['launches'][number];
