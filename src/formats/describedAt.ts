@@ -1,6 +1,7 @@
 import type { AnyValue } from '../core/description/description';
 import { SETTINGS } from '../core/gyro/still/description';
 import * as robot from '../core/robot/description';
+import { LAUNCH, MATCH } from '../core/match/description';
 import { REZERO_STRATEGIES } from '../core/robot/rezeroStrategies';
 import { BATTERY, END } from '../core/runs/description';
 import * as table from '../core/table/description';
@@ -64,6 +65,7 @@ function partsOf({ procedure = '' }: Named): Parts {
     ...BATTERY,
     robot: ROBOT,
     table: TABLE,
+    match: { ...MATCH, launches: LAUNCH },
     unit: UNIT,
     settings: SETTINGS,
     conditions: { ...MADE_UNDER, ...LISTS[procedure] },

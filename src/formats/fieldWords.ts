@@ -7,6 +7,8 @@ import { describedAt } from './describedAt';
 const PARTS: Record<string, string> = {
   robot: '',
   table: '',
+  match: '',
+  launches: 'launch',
   body: 'body',
   motors: 'motors',
   errors: 'assumed to be wrong',
@@ -32,6 +34,8 @@ const NAMES: Record<string, string> = {
   timeZone: 'time zone',
   driftCures: 'ways to get rid of drift',
   isPossible: 'can be done',
+  changeOversS: 'change-overs before it, s',
+  routeId: 'route',
   floorColour: 'colour of the floor',
   placedBy: 'placed by',
   happenedAt: 'when',

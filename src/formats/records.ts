@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { routeSchema } from '../core/course/route';
 import { shapeOf, valueSchema } from '../core/description/schema';
+import { matchSchema } from '../core/match/match';
 import { BATTERY, END, PLANNED_RUNS } from '../core/runs/description';
 import { tableSchema } from '../core/table/table';
 import { robotSchema } from '../core/robot/robot';
@@ -45,6 +46,9 @@ export const courseRecord = z.object({
   table: tableSchema,
   archivedAt,
 });
+
+/** What is driven in a match on a course: one a course, with its id. */
+export const matchRecord = z.object({ id, version, match: matchSchema });
 
 export const routeRecord = z.object({ id, version, courseId: id, robotId: id, name, archivedAt });
 
@@ -118,6 +122,7 @@ export type TeamRecord = z.output<typeof teamRecord>;
 export type RobotRecord = z.output<typeof robotRecord>;
 export type StockDeviceRecord = z.output<typeof stockDeviceRecord>;
 export type CourseRecord = z.output<typeof courseRecord>;
+export type MatchRecord = z.output<typeof matchRecord>;
 export type RouteRecord = z.output<typeof routeRecord>;
 export type RouteVersionRecord = z.output<typeof routeVersionRecord>;
 export type SavedRouteVersion = z.output<typeof savedRouteVersion>;

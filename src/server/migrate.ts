@@ -22,6 +22,7 @@ import * as colouredFields from './migrations/0021-coloured-fields';
 import * as rowsOfATeam from './migrations/0022-rows-of-a-team';
 import * as typedPrograms from './migrations/0023-typed-programs';
 import * as partsOfMissions from './migrations/0024-parts-of-missions';
+import * as matches from './migrations/0025-matches';
 import * as checksOfUnits from './migrations/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0009-typed-still-checks';
@@ -52,6 +53,7 @@ export const MIGRATIONS = [
   { name: '0022-rows-of-a-team', up: rowsOfATeam.up },
   { name: '0023-typed-programs', up: typedPrograms.up },
   { name: '0024-parts-of-missions', up: partsOfMissions.up },
+  { name: '0025-matches', up: matches.up },
 ] as const;
 
 /**

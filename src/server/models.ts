@@ -75,6 +75,7 @@ const TABLES = {
     route: json,
     savedAt: time,
   },
+  courseMatch: { id, version, teamId: ulid, match: json },
   runPlan: { id, teamId: ulid, plan: json, madeAt: time },
   series: {
     id,

@@ -19,6 +19,7 @@ import { typedProgramRecord } from '../formats/typedProgram';
 import { runPlanRecord } from '../formats/runs/runPlan';
 import {
   courseRecord,
+  matchRecord,
   robotRecord,
   routeRecord,
   routeVersionRecord,
@@ -107,6 +108,7 @@ export const ROW_SCHEMAS: Record<TableName, RowSchema> = {
       ...counted,
     })
     .transform(entered('startedAt')),
+  courseMatch: matchRecord,
   runPlan: z.object({ id, plan: runPlanRecord, madeAt: time }),
   // Of an earlier Corvat they name no route and no robot; those of their series are filled in at the end.
   run: z.object({

@@ -5,6 +5,7 @@ const records = () => import('../formats/records');
 
 export const robotForm = async () => (await records()).robotRecord;
 export const courseForm = async () => (await records()).courseRecord;
+export const matchForm = async () => (await records()).matchRecord;
 export const runForm = async () => (await import('./runs/log/entrySchema')).runEntrySchema;
 export const planForm = async () => (await import('../formats/runs/planEntry')).planEntry;
 export const turnForm = async () => (await import('./bench/trials/entrySchemas')).turnEntrySchema;
@@ -21,5 +22,10 @@ export const robotParser = async () => {
 
 export const courseParser = async () => {
   const schema = await courseForm();
+  return schema.parse.bind(schema);
+};
+
+export const matchParser = async () => {
+  const schema = await matchForm();
   return schema.parse.bind(schema);
 };

@@ -55,6 +55,28 @@ describe('saving', () => {
     expect((await put('route-versions', next)).body).toMatchObject({ number: 2 });
   });
 
+  it('keeps one match of a course, of its own team’s routes alone', async () => {
+    const others = setUp();
+    await putTeam(others);
+    const records = setUp();
+    await putTeam(records);
+    const launch = (routeId: string) => ({ id: ulid(), routeId, changeOversS: [9.5] });
+    const match = {
+      id: records.course.id,
+      version: 0,
+      match: { clockS: 120, launches: [launch(records.route.id)] },
+    };
+    const first = await put('matches', match);
+    expect(first.body).toMatchObject({ version: 1, match: { clockS: 120, bestOf: 3 } });
+    expect(await put('matches', match)).toEqual(first);
+    const other = { ...match, match: { ...match.match, clockS: 150 } };
+    expect((await put('matches', other)).status).toBe(409);
+    expect((await put('matches', { ...other, version: 1 })).body).toMatchObject({ version: 2 });
+    const strange = { ...match.match, launches: [launch(others.route.id)] };
+    expect((await put('matches', { ...match, version: 2, match: strange })).status).toBe(422);
+    expect((await put('matches', { ...match, id: others.course.id })).status).toBe(422);
+  });
+
   it('imports all runs or none', async () => {
     const seriesId = await newSeries();
     const taken = (await put<SavedRun>('runs', runIn(seriesId))).body;

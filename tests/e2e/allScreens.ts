@@ -38,6 +38,7 @@ export const SCREENS = {
   Calibrations: '/bench/calibrations',
   Course: '/course',
   Table: '/course/table',
+  Match: '/course/match',
   'Step card': '/course/card?version=01DEMV00000000000000000003',
   'Building sheet': '/course/building?version=01DEMV00000000000000000010',
   Runs: '/runs',

@@ -37,6 +37,8 @@ test('a team that counts in inches, with a comma and turns to the right reads no
       '/robot/sheet',
       '/course',
       '/course/table',
+      '/course/match',
+      '/course/building?version=01DEMV00000000000000000010',
       '/course/card?version=01DEMV00000000000000000003',
       '/runs',
       '/runs/all',

@@ -1,6 +1,11 @@
+import { displaySettings } from '../text/displaySettings';
 import type { BuildingSheet } from './sheet';
 
 type Sheet = Pick<BuildingSheet, 'devices' | 'recipes' | 'program'>;
+
+/** Lines with the decimal sign that the team writes today: it may have written another when it typed them in. */
+const asWrittenToday = (text: string): string =>
+  text.replace(/(?<=\d)[.,](?=\d)/g, displaySettings().decimalSign);
 
 const CALL = /^\s*(\d[\w.]*): (.+?)(?: \((.+)\))?$/;
 
@@ -17,7 +22,7 @@ const callsOf = ({ program }: Sheet): Call[] =>
     if (step === undefined) return [];
     const values = told.split(', ').flatMap((one) => {
       const [name = '', value] = one.split(' = ');
-      return value === undefined ? [] : [[name, value] as const];
+      return value === undefined ? [] : [[name, asWrittenToday(value)] as const];
     });
     return [{ step, block, values: new Map(values) }];
   });
@@ -50,7 +55,7 @@ function paired(before: readonly Call[], now: readonly Call[]): [Call | null, Ca
 
 /** What else stands in the program: how often it repeats, what it asks. */
 const restOf = ({ program }: Sheet): string =>
-  program.filter((line) => !CALL.test(line)).join('\n');
+  asWrittenToday(program.filter((line) => !CALL.test(line)).join('\n'));
 
 function changedCall(before: Call | null, now: Call | null): string[] {
   if (now === null) return before === null ? [] : [`Step ${before.step} is gone: ${before.block}.`];
@@ -78,7 +83,7 @@ export function sheetChanges(before: Sheet, now: Sheet): string[] {
   const blocks = now.recipes.flatMap(({ name, lines }) => {
     const known = before.recipes.find((one) => one.name === name);
     if (known === undefined) return [`The block “${name}” is new.`];
-    return known.lines.join('\n') === lines.join('\n')
+    return asWrittenToday(known.lines.join('\n')) === asWrittenToday(lines.join('\n'))
       ? []
       : [`The lines of the block “${name}” have changed.`];
   });

@@ -28,7 +28,7 @@ export const MATCH = {
     default: 8,
   }),
   fetchPoints: number({
-    label: 'costs',
+    label: 'Fetching it costs',
     about: 'each time that a robot is fetched by hand',
     quantity: 'points',
     min: 0,
@@ -48,8 +48,8 @@ export const LAUNCH = {
   whenFailed: choice({
     label: 'If it stops on the way',
     options: {
-      next: 'go on with the next launch',
-      again: 'once more, where the clock leaves time for it',
+      next: 'go on with the next',
+      again: 'once more, if time is left',
     },
     default: 'next',
   }),

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { idSchema, shapeOf, valueSchema } from '../description/schema';
+import { MATCH_WAYS } from '../versions/ofMatches';
+import { keptSchema } from '../versions/schema';
 import { CHANGE_OVER, LAUNCH, MATCH } from './description';
 
 export const MOST_LAUNCHES = 8;
@@ -22,7 +24,7 @@ export const MATCH_SHAPE = shapeOf(MATCH);
 const launchSchema = z.strictObject({ ...LAUNCH_SHAPE, routeId: idSchema });
 
 /** What is driven in a match: its launches in their order, the clock, and what a robot that stopped costs. */
-export const matchSchema = z.strictObject({
+export const matchSchema = keptSchema('match', MATCH_WAYS, {
   ...MATCH_SHAPE,
   launches: z
     .array(launchSchema)
@@ -33,6 +35,9 @@ export const matchSchema = z.strictObject({
     )
     .default([]),
 });
+
+/** One in which nothing is driven yet. */
+export const emptyMatch = (): Match => matchSchema.parse({});
 
 export type Match = z.output<typeof matchSchema>;
 export type Launch = Match['launches'][number];

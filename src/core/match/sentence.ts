@@ -64,7 +64,7 @@ export function changeOverSentence(
   if (guessed.length === 0) return null;
   const none = guessed.every(({ changeOversS }) => changeOversS.length === 0);
   const before = guessed.map(({ id }) => nameOf(id)).join(', ');
-  return `The time to have the robot ready before ${before} is ${none ? 'a guess' : 'partly a guess'}: measure ${ENOUGH_CHANGE_OVERS} change-overs of each.`;
+  return `The time to have the robot ready before ${before} is ${none ? 'a guess' : 'partly a guess'}: measure ${ENOUGH_CHANGE_OVERS} change-overs${guessed.length > 1 ? ' of each' : ''}.`;
 }
 
 /** The chance of so many points, for each amount that matches come to: at most so many, the most first. */

@@ -1,17 +1,14 @@
 import { z } from 'zod';
-import { routeTargets } from '../course/routeMissions';
 import { routeSchema } from '../course/route';
-import { prepare, RUNS_PER_ROBOT } from '../forecast/prepare';
+import { prepare } from '../forecast/prepare';
 import { MOST_LOOPS, simulateAll } from '../forecast/simulateAll';
 import { idSchema } from '../description/schema';
-import { drivenLaunch, type DrivenLaunch } from '../match/drivenLaunch';
 import { LAUNCH_SHAPE, MATCH_SHAPE, MOST_LAUNCHES } from '../match/match';
-import { matchForecast } from '../match/matchForecast';
+import { matchOfRuns, type RunsOfRoute } from '../match/matchOfRuns';
 import { matchSentence } from '../match/sentence';
 import { procedure } from '../procedure/procedure';
 import { robotSchema } from '../robot/robot';
 import { tableSchema } from '../table/table';
-import { targetsOf } from '../table/targets';
 import { forecastInput, simulationOf } from './forecastProcedure';
 
 const { bench, seed } = forecastInput.shape;
@@ -36,22 +33,19 @@ const matchInput = z.strictObject({
 
 /** What matches of these launches bring. */
 function matchOf({ table, launches, runs, seed: drawnBy, ...match }: z.output<typeof matchInput>) {
-  const driven: DrivenLaunch[] = [];
+  const driven: RunsOfRoute[] = [];
   const asked = launches.map((one) => ({ ...one, routeId: one.routeId ?? one.id }));
   for (const { robot, route, bench: measured, ...one } of asked) {
     const simulation = simulationOf({ robot, route, bench: measured, table, seed: drawnBy });
     const all = simulateAll(simulation, runs, prepare(simulation), MOST_LOOPS / launches.length);
     if ('sentence' in all) return all;
-    driven.push(drivenLaunch(one, all.runs, routeTargets(simulation.route, table)));
+    // Robots that are alike in all that is known of them are the same.
+    const robotId = JSON.stringify([robot, measured]);
+    driven.push({ id: one.routeId, robotId, route: simulation.route, runs: all.runs });
   }
-  const played = {
-    match: { ...match, launches: asked },
-    targets: table.missions.flatMap(targetsOf),
-    runsEach: RUNS_PER_ROBOT,
-    seed: drawnBy,
-  };
-  const found = matchForecast(driven, played);
-  return { sentence: matchSentence(found, played.match, (id) => id), ...found };
+  const planned = { ...match, launches: asked };
+  const found = matchOfRuns(planned, table, driven, drawnBy);
+  return { sentence: matchSentence(found, planned, (id) => id), ...found };
 }
 
 /** What a match of several launches brings. */

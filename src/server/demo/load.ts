@@ -10,6 +10,7 @@ import { loadBench } from './bench';
 import { EARLIER, PLANS } from './earlier';
 import { loadRuns, seriesRecordOf } from './loadRuns';
 import { demoId } from './ids';
+import { loadMatch } from './match';
 import {
   pipit,
   POND_ROUTE,
@@ -106,4 +107,5 @@ export async function loadDemo(all: Database): Promise<void> {
   await loadRoutes(db);
   await loadSeries(db);
   await loadBench(db, robotId);
+  await loadMatch(db, courseId, [pondRouteId, routeId, demoId('W', 3)]);
 }

@@ -84,7 +84,8 @@ export function RouteBar({ routes, record, course, robot, robots, newest, change
         {changed && newest !== null ? ' with unsaved changes' : ''}
       </span>
       <span className="faint">
-        {robot.name} on <a href={`/course/table?course=${course.id}`}>{course.name}</a>
+        {robot.name} on <a href={`/course/table?course=${course.id}`}>{course.name}</a>,{' '}
+        <a href={`/course/match?course=${course.id}`}>in a match</a>
       </span>
       <nav aria-label="Routes" className={styles.routes}>
         {routes

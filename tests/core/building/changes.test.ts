@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest';
 import { sheetChanges } from '../../../src/core/building/changes';
 import { buildingSheet } from '../../../src/core/building/sheet';
+import { displaySettings, setDisplaySettings } from '../../../src/core/text/displaySettings';
 import { routeOf } from '../support';
 import { ROBOTS, start, table } from './routes';
 
@@ -29,6 +30,22 @@ it('what was typed is compared number by number: no change says nothing', () => 
   expect(sheetChanges(sheetOf([a, b]), sheetOf([a]))).toEqual([
     'Step 2 is gone: turn left to a heading.',
   ]);
+});
+
+it('another decimal sign is no change of the program', () => {
+  const typed = sheetOf([a, b]);
+  const said = displaySettings();
+  setDisplaySettings({ ...said, decimalSign: ',' });
+  try {
+    const now = sheetOf([a, b]);
+    expect(now.program.join()).not.toBe(typed.program.join());
+    expect(sheetChanges(typed, now)).toEqual([]);
+    expect(sheetChanges(typed, sheetOf([a, { ...b, angleRad: 1.1 }]))).toEqual([
+      expect.stringMatching(/ is -?\d+(,\d+)?, before -?\d+(,\d+)?/),
+    ]);
+  } finally {
+    setDisplaySettings(said);
+  }
 });
 
 it('a cable in another port, and another sign, are changes, too', () => {
