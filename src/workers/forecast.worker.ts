@@ -6,7 +6,13 @@ import { forecast } from '../core/forecast/summary';
 import { matchOfRuns } from '../core/match/matchOfRuns';
 
 /** Forecasts are made here: the statistics are not with the simulator. */
-const forecaster = { speakAs: setDisplaySettings, forecast, rareLists, sensitivitiesOf, matchOfRuns };
+const forecaster = {
+  speakAs: setDisplaySettings,
+  forecast,
+  rareLists,
+  sensitivitiesOf,
+  matchOfRuns,
+};
 
 export type ForecastWorker = typeof forecaster;
 
