@@ -16,7 +16,7 @@ import {
 } from '@dnd-kit/sortable';
 import type { PlannedBranch } from '../../../core/course/branches';
 import type { PlannedStep } from '../../../core/course/plan';
-import type { CheckFinding, Mend } from '../../../core/forecast/routeCheck';
+import type { CheckFinding, Mend } from '../../../core/forecast/checks/check';
 import type { Mission } from '../../../core/table/table';
 import type { Robot } from '../../../core/robot/robot';
 import {

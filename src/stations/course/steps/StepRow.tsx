@@ -2,7 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { Copy, X } from 'lucide-react';
 import type { ReactNode } from 'react';
-import type { CheckFinding, Mend } from '../../../core/forecast/routeCheck';
+import type { CheckFinding, Mend } from '../../../core/forecast/checks/check';
 import { Button } from '../../../ui/Button';
 import { classes } from '../../../ui/classes';
 import styles from './StepList.module.css';
