@@ -1,4 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { calibrationValueSchema } from '../../src/core/calibration/calibration';
+import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { planRoute } from '../../src/core/course/plan';
 import { plannedBranches } from '../../src/core/course/branches';
 import { routeCheck } from '../../src/core/forecast/routeCheck';
@@ -45,6 +47,27 @@ describe('the check of a route', () => {
     const [again] = found([drive(0.3), mark, mark]);
     expect(again).toMatchObject({ number: '3', problem: 'marked-twice', mend: { step: null } });
     expect(again?.sentence).toContain('in step 2 already');
+  });
+
+  it('says where a tuned gain is used at another speed, and at which it is good', () => {
+    const tuned = (kind: string, gain: object, speed: number) =>
+      fittedRobot(robot, [calibrationValueSchema.parse({ kind, ...gain, looks: 2, speed })]).robot;
+    const held = tuned('heading-hold', { gainMPerSPerRad: 0.8 }, 0.2);
+    const at = (speedMPerS: number, gainMPerSPerRad = 0.8) => [
+      { ...drive(0.3), speedMPerS, gainMPerSPerRad },
+    ];
+    for (const speed of [0.16, 0.2, 0.24]) expect(found(at(speed), held)).toEqual([]);
+    // Another gain, one by the encoders and a robot whose gain nobody has tuned are not meant.
+    expect(found(at(0.4, 1.5), held)).toEqual([]);
+    expect(found(at(0.4), robot)).toEqual([]);
+    expect(found([{ ...at(0.4)[0], strategy: 'encoder-balance' }], held)).toEqual([]);
+    const [fast] = found(at(0.4), held);
+    expect(fast).toMatchObject({ problem: 'gain-at-another-speed', number: '1' });
+    expect(fast?.sentence).toContain('from 16 cm/s to 24 cm/s: at 40 cm/s');
+    expect(fast?.mend?.step).toMatchObject({ speedMPerS: 0.24 });
+    const turning = tuned('turn-gain', { gainPerS: 5 }, 2);
+    const turn = { kind: 'turn', angleRad: 1, rateRadPerS: 3, strategy: 'proportional' };
+    expect(found([turn], turning).map(({ problem }) => problem)).toContain('gain-at-another-speed');
   });
 
   it('knows a speed at which a line may be missed, and one at which it is not', () => {

@@ -4,6 +4,7 @@ import type { Robot } from '../robot/robot';
 import { PROBLEM_SENTENCES } from '../steps/problems';
 import type { Table } from '../table/table';
 import type { Check, CheckFinding } from './checks/check';
+import { gainElsewhere } from './checks/gain';
 import { headingNeverSet } from './checks/heading';
 import { markedTwice, outOfWindow, tooEarly } from './checks/marks';
 import { outline, outsideHome } from './checks/outline';
@@ -26,6 +27,7 @@ const CHECKS: readonly Check[] = [
   tooEarly,
   lineTooFast,
   notTimed,
+  gainElsewhere,
   outline,
   headingNeverSet,
   outsideHome,

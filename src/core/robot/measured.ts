@@ -104,6 +104,10 @@ export const measuredSchema = z.strictObject({
   colours: z.array(coloursSchema).max(20).default([]),
   /** The gains that were tuned, by their controllers, each in SI. */
   gains: z.partialRecord(z.enum(TUNED_IDS), z.number().min(-1e4).max(1e4)).default({}),
+  /** Between which speeds they were found good: m/s, of turns rad/s. */
+  tunedAt: z
+    .partialRecord(z.enum(TUNED_IDS), z.strictObject({ slowest: positive, fastest: positive }))
+    .default({}),
 });
 
 export type MeasuredStop = z.output<typeof stopSchema>;

@@ -34,6 +34,7 @@ export const turningSteering = <S extends { speedMPerS: number; gainMPerSPerRad:
   ({
     of: ({ gainMPerSPerRad, speedMPerS }) => ({ gainMPerSPerRad, speedMPerS }),
     withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
+    withSpeed: (step, speedMPerS) => ({ ...step, speedMPerS }),
   }) satisfies InProgram<S>['steering'];
 
 /** How a step that drives at a speed and holds its heading stands in programs. */

@@ -13,6 +13,7 @@ import type { Marked } from '../table/targets';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../robot/programWays';
 import type { Robot } from '../robot/robot';
+import type { TunedId } from '../robot/tunedIds';
 import type { TrailPiece } from './trail';
 import type { DeviceKindName } from '../devices/registry';
 
@@ -81,6 +82,7 @@ export interface InProgram<S> {
     /** Null: this one holds no heading. */
     of(step: S): { gainMPerSPerRad: number; speedMPerS: number } | null;
     withGain(step: S, gainMPerSPerRad: number): S;
+    withSpeed(step: S, speedMPerS: number): S;
     /** It holds one heading all the way: as it was planned, or as it stands as it begins. */
     holds?(step: S): 'planned' | 'as-it-stands';
   };
@@ -159,6 +161,11 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   meets?: true;
   /** A condition of it is its own affair: it is planned and made with it. */
   endsByItself?: true;
+  /** Of a step that corrects itself otherwise than by its heading: which controller does, with which gain, and how fast it moves. */
+  corrects?(
+    step: S,
+    robot: Robot,
+  ): { by: TunedId; gain: number; speed: number; withSpeed(speed: number): S } | null;
   /** Of a step that sees lines as it comes over them: how fast, by which light sensor, and the same at another speed. */
   crossesLines?(step: S): {
     speedMPerS: number;

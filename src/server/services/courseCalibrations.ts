@@ -28,7 +28,8 @@ export async function courseCalibrations(
     turns: SavedCalibrationOf<'turns'> | null;
     placing: SavedCalibrationOf<'placing'> | null;
     validity: Freshness;
-    others: string[];
+    /** What the robot is computed with besides, and how far each can be relied on. */
+    others: { words: string; validity: Freshness; procedure: string }[];
     /** How well the robot is known by them. */
     doubts: Doubt[];
     known: KnownBy[];
@@ -56,9 +57,14 @@ export async function courseCalibrations(
       doubts: doubtsOf(values),
       known: allHeld(current).map(knownBy),
       validity: validity.turns,
-      others: others.map(
-        ({ value }) => `${kindOfCalibration(value.kind).name}, ${describeCalibration(value)}`,
-      ),
+      others: others.map(({ value }) => {
+        const { name, measuredBy } = kindOfCalibration(value.kind);
+        return {
+          words: `${name}, ${describeCalibration(value)}`,
+          validity: validity[value.kind],
+          procedure: measuredBy.procedure,
+        };
+      }),
     },
   };
 }

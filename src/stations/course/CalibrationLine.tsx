@@ -24,8 +24,8 @@ export interface CourseCalibrations {
   turns: SavedCalibrationOf<'turns'> | null;
   placing: SavedCalibrationOf<'placing'> | null;
   validity: Freshness;
-  /** Other calibrations that the plan is computed with, in words. */
-  others: string[];
+  /** Other calibrations that the plan is computed with, in words, and how far each can be relied on. */
+  others: { words: string; validity: Freshness; procedure: string }[];
   /** How well the robot is known, and by what. */
   doubts: readonly Doubt[];
   known: readonly KnownBy[];
@@ -128,8 +128,23 @@ export function CalibrationLine(props: Props) {
         <>
           <p>Computed with</p>
           <ul>
-            {others.map((other) => (
-              <li key={other}>{other}</li>
+            {others.map(({ words, validity, procedure }) => (
+              <li key={words}>
+                {words}
+                {validity.state !== 'fresh' && (
+                  <>
+                    {' '}
+                    (
+                    <a
+                      className={validity.state === 'missing' ? styles.stale : undefined}
+                      href={`/bench/${procedure}?robot=${props.robotId}`}
+                    >
+                      {validity.text}
+                    </a>
+                    )
+                  </>
+                )}
+              </li>
             ))}
           </ul>
         </>

@@ -31,6 +31,18 @@ export function underText(id: TunedId, under: FoundUnder): string[] {
   ];
 }
 
+/** So much slower and faster than it was tuned at a gain is taken to be good, where the simulator was not asked. */
+const ABOUT_SHARE = 0.2;
+
+/** Between which speeds it is taken to be good; null where nobody has said at which it was tuned. */
+function tunedAt({ speed, slowest, fastest }: FoundUnder) {
+  if (speed === null) return null;
+  return {
+    slowest: Math.min(slowest ?? (1 - ABOUT_SHARE) * speed, speed),
+    fastest: Math.max(fastest ?? (1 + ABOUT_SHARE) * speed, speed),
+  };
+}
+
 /** The gain of a controller as it was tuned on the robot, with what it was found good with. */
 export const tunedGain = <V extends FoundUnder & { kind: string }>({
   kind,
@@ -51,8 +63,16 @@ export const tunedGain = <V extends FoundUnder & { kind: string }>({
       ...underText(controller, value),
       `found good by ${counted(value.looks, 'look')}`,
     ].join(', '),
-  fit: (robot, value) => ({
-    ...robot,
-    measured: { ...robot.measured, gains: { ...robot.measured.gains, [controller]: gain(value) } },
-  }),
+  fit(robot, value) {
+    const { measured } = robot;
+    const at = tunedAt(value);
+    return {
+      ...robot,
+      measured: {
+        ...measured,
+        gains: { ...measured.gains, [controller]: gain(value) },
+        tunedAt: { ...measured.tunedAt, ...(at !== null && { [controller]: at }) },
+      },
+    };
+  },
 });

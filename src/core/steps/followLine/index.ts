@@ -125,6 +125,12 @@ export const followLine: StepKind<FollowLineStep> = {
       timeoutS: step.timeoutS,
     }),
   control: controlStep,
+  corrects: (step) => ({
+    by: 'line',
+    gain: step.gainRadPerS,
+    speed: step.speedMPerS,
+    withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
+  }),
   crossesLines: (step) =>
     step.crossings === undefined
       ? null

@@ -70,6 +70,12 @@ export const followWall: StepKind<FollowWallStep> = {
       timeoutS: step.timeoutS,
     }),
   control: controlStep,
+  corrects: (step) => ({
+    by: 'wall',
+    gain: step.gainRadPerSPerM,
+    speed: step.speedMPerS,
+    withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
+  }),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
   inProgram: {

@@ -77,6 +77,7 @@ export const straight: StepKind<StraightStep> = {
       of: ({ strategy = 'heading-hold', gainMPerSPerRad, speedMPerS }) =>
         strategy === 'heading-hold' ? { gainMPerSPerRad, speedMPerS } : null,
       withGain: (step, gainMPerSPerRad) => ({ ...step, gainMPerSPerRad }),
+      withSpeed: (step, speedMPerS) => ({ ...step, speedMPerS }),
       holds: ({ holds = 'planned' }) => holds,
     },
     travel: {

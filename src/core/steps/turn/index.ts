@@ -152,6 +152,17 @@ export const turn: StepKind<TurnStep> = {
     withLead: (step, leadRad) => ({ ...step, leadRad }),
   },
   drives: false,
+  corrects(step, robot) {
+    const how = howOf(step, step.leadRad, robot);
+    return how.school === 'proportional'
+      ? {
+          by: 'turn',
+          gain: how.kpPerS,
+          speed: how.rateRadPerS,
+          withSpeed: (rateRadPerS) => ({ ...step, rateRadPerS }),
+        }
+      : null;
+  },
   inProgram: {
     leaves(step, { to, angleRad }, robot) {
       const how = howOf(step, step.leadRad, robot);
