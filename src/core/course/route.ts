@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { partSchema } from '../description/schema';
 import { motionsMade } from '../steps/inOrder';
 import { numbered } from '../steps/tree';
-import { stepsSchema } from '../steps/step';
+import { MOST_STEPS, stepsSchema } from '../steps/step';
 import { ROUTE_WAYS } from '../versions/ofRoutes';
 import { PLACEMENT } from './description';
 import { keptSchema } from '../versions/schema';
@@ -22,6 +22,10 @@ export const routeSchema = keptSchema('route', ROUTE_WAYS, {
       const ids = numbered(steps).map(({ step }) => step.id);
       return new Set(ids).size === ids.length;
     }, 'expected a different id for each step')
+    .refine(
+      (steps) => numbered(steps).length <= MOST_STEPS,
+      `expected at most ${MOST_STEPS} steps, with those that stand within others`,
+    )
     .refine(
       (steps) => motionsMade(steps) <= MOST_MOTIONS,
       `expected at most ${MOST_MOTIONS} motions, each counted as often as it is made`,

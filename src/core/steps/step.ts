@@ -12,8 +12,8 @@ import {
 
 /** Steps stand within each other so deep at most. */
 const MOST_LEVELS = 4;
-/** A list has so many at most. */
-const MOST_STEPS = 100;
+/** A route has so many at most, and so has a list. */
+export const MOST_STEPS = 300;
 
 /** What steps hold that has a shape of its own. */
 const PARTS = { condition: conditionSchema };
