@@ -1,9 +1,12 @@
 import { expect, it } from 'vitest';
 import type { SpeedCalibration } from '../../src/core/calibrationValues/speed';
+import type { CalibrationValue } from '../../src/core/calibration/calibration';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
+import { planRoute } from '../../src/core/course/plan';
 import type { Robot } from '../../src/core/robot/robot';
 import { doubtsOf, doubtsThatTouch, SOURCES } from '../../src/core/sources/sources';
 import { simulateAll } from '../../src/core/forecast/simulateAll';
+import { mean, sampleSd } from '../../src/core/stats/moments';
 import { bareTable, idealRobot, routeOf, withDevice } from './support';
 
 const drive = { kind: 'straight', distanceM: 0.4 };
@@ -37,12 +40,19 @@ it('nobody is asked to measure what changes nothing about the route', () => {
   const wall = 'heading after a wall';
   const charge = 'charge of the battery';
   const light = 'light of the room';
-  expect(left([drive])).toEqual(new Set([...distance, wall, charge, light, ...back, ...scatters]));
+  const lines = 'overrun of lines';
+  expect(left([drive])).toEqual(
+    new Set([...distance, wall, charge, light, lines, ...back, ...scatters]),
+  );
   expect(left([untilDark(0.3)])).not.toContain(light);
-  expect(left([drive, approach])).toEqual(new Set([wall, charge, light, ...back, ...scatters]));
+  expect(left([untilDark(0.3)], withLight)).toContain(lines);
+  expect(left([{ kind: 'to-line' }], withLight)).not.toContain(lines);
+  expect(left([drive, approach])).toEqual(
+    new Set([wall, charge, light, lines, ...back, ...scatters]),
+  );
   expect(left([drive, { ...drive, distanceM: -0.2 }])).not.toContain('play at a reversal');
   expect(left([squareUp])).toEqual(
-    new Set(['coast of drives', ...distance, charge, light, ...back, ...scatters]),
+    new Set(['coast of drives', ...distance, charge, light, lines, ...back, ...scatters]),
   );
 });
 
@@ -75,6 +85,37 @@ const untilDark = (value: number) => ({
   value,
   timeS: 1,
 });
+it('where a line was driven over and measured, the plan and runs stop there; nobody did: within 3 mm or so', () => {
+  const ends = (values: CalibrationValue[], drives: 'forwards' | 'backwards' = 'forwards') => {
+    const { robot } = fittedRobot(withLight, values);
+    const back = drives === 'backwards';
+    const start = { xM: back ? 2 : 0.6, yM: 1, headingRad: 0 };
+    const route = routeOf([{ kind: 'to-line', speedMPerS: 0.2, back }], start);
+    const doubts = doubtsOf(values).filter(({ name }) => name === 'overrun of lines');
+    const simulation = { robot, table, route, seed: 4, doubts };
+    const all = simulateAll(simulation, 200);
+    if ('sentence' in all) throw new Error(all.sentence);
+    const past = (xM: number) => (back ? 1.075 - (xM + 0.05) : xM + 0.05 - 1.025);
+    const overs = all.runs.map(({ end }) => past(end.xM));
+    const planned = past(planRoute(route, robot, table)[0]?.to.xM ?? Number.NaN);
+    return { planned, mean: mean(overs), sd: sampleSd(overs) };
+  };
+  const foreseen = ends([]);
+  expect(foreseen.sd).toBeGreaterThan(0.0024);
+  expect(foreseen.sd).toBeLessThan(0.0038);
+  for (const drives of ['forwards', 'backwards'] as const) {
+    const overruns = [
+      { drives, on: 'entering' as const, overM: 0.021, overSeM: 0.0004, sdM: 0.001, n: 8 },
+    ];
+    const crossed = { kind: 'line-crossing' as const, by: 'brightness' as const, speedMPerS: 0.2 };
+    const measured = { ...crossed, delayS: null, passes: 8, wrong: 0, overruns };
+    const known = ends([measured], drives);
+    expect(known.planned).toBeCloseTo(0.021, 4);
+    expect(Math.abs(known.mean - 0.021)).toBeLessThan(0.0012);
+    expect(known.sd).toBeLessThan(foreseen.sd);
+  }
+});
+
 const roomsOnly = doubtsOf([]).filter(({ name }) => name === 'light of the room');
 
 /** In which share of other rooms the wait ends by what it reads. */

@@ -14,12 +14,13 @@ import { deg, routeOf, withDevice } from './support';
 const RUNS = 24;
 const turn = (degrees: number) => ({ kind: 'turn', mode: 'by', angleRad: deg(degrees) });
 const drive = (distanceM: number) => ({ kind: 'straight', distanceM });
-/** Ways to move that leave in sight what each error does: drives and turns, a stop by a distance, a press on the wall. */
+/** Ways to move that leave in sight what each error does: drives and turns, a stop by a distance, a press on the wall, a line. */
 const ROUTES = [
   [drive(0.6), drive(-0.2), turn(90), drive(0.3), turn(-90), drive(0.3)],
   [{ ...drive(0.8), speedMPerS: 0.62 }],
   [{ kind: 'approach', thresholdM: 0.5, speedMPerS: 0.3 }],
   [{ kind: 'square-up', back: true, speedMPerS: 0.2, pressS: 1 }, drive(0.5)],
+  [{ kind: 'to-line', speedMPerS: 0.2 }],
 ];
 
 const turns: TurnsCalibration = {
@@ -76,7 +77,8 @@ const robot: Robot = {
 /** How far runs differ, in place, heading and time, over all the routes. */
 function spread(times: ErrorTimes): number {
   const doubts = doubtsOf([]);
-  const table = { ...winterGarden, walls: [] };
+  const lines = [{ x1M: 1.2, y1M: 0, x2M: 1.2, y2M: 1.1, widthM: 0.02 }];
+  const table = { ...winterGarden, walls: [], lines };
   const sds = [...ROUTES, ...waits.map((step) => [step])].flatMap((steps) => {
     const route = {
       ...routeOf(steps, START),

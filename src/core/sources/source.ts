@@ -54,6 +54,7 @@ export interface Source extends NamedError {
     | 'squaring'
     | 'placing'
     | 'light'
+    | 'line-speed'
     | null;
   /** Whether it changes anything about such a route on such a robot; always where it is left out. */
   touches?(route: Route, robot: Robot): boolean;

@@ -3,10 +3,10 @@ import { meanStopM } from '../../control/meanStop';
 import { settled } from '../../control/rest';
 import { SETTLE_S, timeoutS as timeoutFor } from '../../control/settings';
 import { toLine as controlToLine } from '../../control/toLine';
-import type { DeviceOf } from '../../devices/device';
 import { toTable, type Pose } from '../../geometry/pose';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
+import { pastEdgeM } from '../../sensing/pastEdge';
 import { linesAhead } from '../../table/linesAhead';
 import type { Table } from '../../table/table';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
@@ -29,23 +29,6 @@ const seenLines = ({ darker }: ToLineStep, { lines, floorColour }: Table) =>
   );
 const lightness = (colour: string): number => luminance(reflectedBy(colour));
 
-/**
- * How far past a line's edge the middle of the spot is as its reading passes the threshold: a spot of diameter d over an
- * edge covers one half and 4·x/(π·d) of its area, x past the edge, for small x.
- */
-function pastEdgeM(
-  { darker, on }: ToLineStep,
-  behaviour: DeviceOf<'light sensor'>['behaviour'],
-): number {
-  const { lineShare, floorShare, spotDiameterM } = behaviour;
-  const { enterShare, leaveShare } = lineShares(behaviour, darker ? 'darker' : 'lighter');
-  const covered = (reading: number) => Math.abs((reading - floorShare) / (lineShare - floorShare));
-  const beyondHalf = on === 'entering' ? covered(enterShare) - 0.5 : 0.5 - covered(leaveShare);
-  const most = 0.5;
-  const by = Math.max(-most, Math.min(most, beyondHalf));
-  return Number.isFinite(by) ? (by * Math.PI * spotDiameterM) / 4 : 0;
-}
-
 /** How far it is until its sensor's middle lies on the edge of that line, or why it never will. */
 function wayTo(
   step: ToLineStep,
@@ -63,7 +46,8 @@ function wayTo(
   const edgeM = edges[step.count - 1];
   if (edgeM === undefined) return { problem: 'no-line-ahead' };
   const stopM = meanStopM(robot, unit.behaviour.periodS, step.speedMPerS, edgeM);
-  return { distanceM: edgeM + pastEdgeM(step, unit.behaviour) + stopM };
+  const pastM = pastEdgeM(unit.behaviour, step.darker ? 'darker' : 'lighter', step.on);
+  return { distanceM: edgeM + pastM + stopM };
 }
 
 export const toLine: StepKind<ToLineStep> = {
