@@ -19,9 +19,11 @@ export interface ToLine {
   speedMPerS: number;
   keep: StraightStrategy;
   timeoutS: number;
+  /** It rolls already as it begins. */
+  fromMPerS?: number;
 }
 
-interface State extends ToLine, LinesSeen, Begun, Steered {
+interface State extends Omit<ToLine, 'fromMPerS'>, LinesSeen, Begun, Steered {
   /** So much faster from one tick to the next. */
   rampMPerS: number;
   commandedMPerS: number;
@@ -44,7 +46,7 @@ const tick: Tick<State> = (state, now, wheels) => {
 
 /** Drive until a sensor that looks down has come to, or over, so many lines; how they are told apart: `linesSeen.ts`. */
 export const toLine = (
-  { of, enter, leave, lineIs, count, on, speedMPerS, keep, timeoutS }: ToLine,
+  { of, enter, leave, lineIs, count, on, speedMPerS, keep, timeoutS, fromMPerS = 0 }: ToLine,
   robot: Robot,
 ): Controller =>
   controller<State>(tick, {
@@ -60,7 +62,7 @@ export const toLine = (
     rampMPerS: PROFILE_SHARE * robot.motors.maxAccelerationMPerS2 * robot.loopPeriodS,
     startS: null,
     target: null,
-    commandedMPerS: 0,
+    commandedMPerS: fromMPerS,
     isOnLine: null,
     seen: 0,
   });

@@ -10,11 +10,13 @@ export interface UntilRead {
   speedMPerS: number;
   keep: StraightStrategy;
   timeoutS: number;
+  /** It rolls already as it begins. */
+  fromMPerS?: number;
   /** From this reading on it goes slower; left out: it keeps its speed. */
   slows?: { at: number; speedMPerS: number } | undefined;
 }
 
-interface State extends Omit<UntilRead, 'slows'>, Begun, Passed, Steered {
+interface State extends Omit<UntilRead, 'slows' | 'fromMPerS'>, Begun, Passed, Steered {
   /** Past this reading it has the other speed; never where there is none. */
   slowAt: number;
   slowMPerS: number;
@@ -50,7 +52,7 @@ const tick: Tick<State> = (state, now, wheels) => {
 
 /** Drive straight until something is read; a lost echo is no reading. */
 export const untilRead = (
-  { endsWhen, speedMPerS, keep, timeoutS, slows }: UntilRead,
+  { endsWhen, speedMPerS, keep, timeoutS, fromMPerS = 0, slows }: UntilRead,
   robot: Robot,
 ): Controller =>
   controller<State>(tick, {
@@ -65,5 +67,5 @@ export const untilRead = (
     startS: null,
     passed: 0,
     target: null,
-    commandedMPerS: 0,
+    commandedMPerS: fromMPerS,
   });

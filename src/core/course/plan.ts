@@ -1,9 +1,12 @@
+import { SETTLE_S } from '../control/settings';
+import { profileAcceleration } from '../control/straight/profile';
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import type { Motion } from '../steps/kind';
 import { planChoice } from '../steps/choice';
 import { inOrderBy, type Run } from '../steps/inOrder';
+import { kindOfStep } from '../steps/registry';
 import { planStep } from '../steps/untilCondition';
 import { asTyped } from './asTyped';
 import type { Route } from './route';
@@ -19,6 +22,13 @@ export interface PlannedStep extends Motion, Run {
   answer?: string;
   /** And which one the exact robot finds. */
   found?: string;
+}
+
+/** So much sooner a motion is over that does not stop at its end, or is begun as the robot rolls. */
+function savedS({ step, rollsOut, fromMPerS = 0 }: Run, robot: Robot): number {
+  const perMPerS = 1 / (2 * profileAcceleration(robot));
+  const { speedMPerS = 0 } = kindOfStep(step).byEncoders?.(step) ?? {};
+  return perMPerS * fromMPerS + (rollsOut === true ? SETTLE_S + perMPerS * speedMPerS : 0);
 }
 
 const outside = (pose: Pose, table: Table) =>
@@ -57,6 +67,7 @@ export function planExactly(
         ? { motion: planStep(run.step, pose, robot, usual) }
         : planChoice(run.choice, pose, robot, usual, answers[asked++]);
     const one = { ...run, from: pose, ...motion, ...answered };
+    one.durationS -= savedS(run, robot);
     pose = one.to;
     if (outside(pose, table)) one.problems.push('off-table');
     planned.push(one);

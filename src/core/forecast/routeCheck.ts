@@ -6,6 +6,7 @@ import type { Table } from '../table/table';
 import type { Check, CheckFinding } from './checks/check';
 import { gainElsewhere } from './checks/gain';
 import { headingNeverSet } from './checks/heading';
+import { joinsNothing, tooShortToStop } from './checks/joins';
 import { markedTwice, outOfWindow, tooEarly } from './checks/marks';
 import { outline, outsideHome } from './checks/outline';
 import { lineTooFast, notTimed } from './checks/speeds';
@@ -28,6 +29,8 @@ const CHECKS: readonly Check[] = [
   lineTooFast,
   notTimed,
   gainElsewhere,
+  joinsNothing,
+  tooShortToStop,
   outline,
   headingNeverSet,
   outsideHome,

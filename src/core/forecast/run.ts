@@ -1,7 +1,7 @@
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import type { Failure } from '../control/controller';
+import { travelledM, type Failure } from '../control/controller';
 import { drive } from '../control/drive';
 import { rest } from '../control/rest';
 import { SETTLE_S } from '../control/settings';
@@ -139,6 +139,8 @@ export function simulateRun(
   /** So much more than planned the heading reads where the program takes it to be right. */
   let beyondPlanRad = 0;
   let balancedM = 0;
+  /** So far beyond the end of the motion before it rolled on into this one. */
+  let carriedM = 0;
   for (let next = 0; next < way.plan.length; next += 1) {
     current = next;
     const planned = way.plan[current] as PlannedStep;
@@ -162,7 +164,9 @@ export function simulateRun(
       balancedM,
       lateRad,
       lateM,
+      carriedM,
     };
+    const beganM = travelledM(machine.readings);
     const asking = choice?.ask(leg, robot);
     const made = () => {
       const own = asking?.controller ?? controlStep(step, leg, robot);
@@ -183,7 +187,11 @@ export function simulateRun(
     const said = goingOn(step, ended);
     passedBy();
     // It comes to rest before it goes on, as after a motion that is done.
-    if (said === 'goes on') drive(machine, rest(motion.restS), onLoop);
+    if (said === 'goes on' && planned.rollsOut !== true) drive(machine, rest(motion.restS), onLoop);
+    carriedM =
+      planned.rollsOut === true
+        ? beyondEndM(planned, leg, travelledM(machine.readings) - beganM)
+        : 0;
     const answer = asking && (ledTo(simulation, planned) ?? asking.answer());
     const givesUp = answer !== undefined && answer === choice?.givesUp;
     const isOver = machine.readings.timeS > MAX_RUN_S || givesUp;
@@ -216,6 +224,13 @@ export function simulateRun(
     marks,
     answers,
   };
+}
+
+/** How far beyond its end a drive has rolled that does not stop there; 0 where something ended it before. */
+function beyondEndM({ step }: PlannedStep, { lateM, carriedM = 0 }: Leg, rolledM: number): number {
+  const { distanceM = 0 } = kindOfStep(step).byEncoders?.(step) ?? {};
+  const toldM = Math.max(0, Math.abs(distanceM) + lateM - carriedM);
+  return Math.max(0, Math.abs(rolledM) - toldM);
 }
 
 /** The answer that a run is led to at a question. */

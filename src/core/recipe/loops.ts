@@ -36,16 +36,17 @@ export const limitLines = (onTimeout: OnTimeout): Line[] => [
 /** The motors stop, and the robot comes to rest. */
 export const STOPPED: Line[] = ['stop both motors', `wait ${typed(SETTLE_S, 2)} s`];
 
-/** A motion: what is noted first, what is done in each round until it is left, and its stop. */
+/** A motion: what is noted first, what is done in each round until it is left, and its stop, or what is noted instead. */
 export const motionLines = (
   before: readonly Line[],
   each: readonly Line[],
   { before: alsoBefore, each: alsoEach }: Interrupts,
   loop: Line,
+  after: readonly Line[] = STOPPED,
 ): Line[] => [
   'restart the timer',
   ...alsoBefore,
   ...before,
   ...loopOf([...alsoEach, ...each], loop),
-  ...STOPPED,
+  ...after,
 ];

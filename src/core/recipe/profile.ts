@@ -1,7 +1,7 @@
 import { CREEP_M_PER_S, PROFILE_SHARE } from '../control/settings';
 import type { Robot } from '../robot/robot';
-import type { Line } from './lines';
-import { commandFor, type CommandLaw } from './motors';
+import type { Figure, Line } from './lines';
+import { commandFor, speedFigure, type CommandLaw } from './motors';
 import type { OwnProgram } from './ownProgram';
 import { significant } from './significant';
 
@@ -13,6 +13,21 @@ export const rampPerRound = (
 
 /** Before a drive that speeds up slowly. */
 export const startSlowly = (law: CommandLaw): Line => `set NOW to ${significant(law.atRest)}`;
+
+/** Of a block that is called while the robot rolls. */
+export const ROLLING_WORDS = ', rolling already';
+
+/** Before a drive that begins as the robot stands, or rolls at ROLLING. */
+export const beginAt = (law: CommandLaw, fromMPerS: number | undefined): Line =>
+  fromMPerS === undefined ? startSlowly(law) : 'set NOW to ROLLING';
+
+/** What a drive is told that begins as the robot rolls. */
+export const rollingAt = (
+  law: CommandLaw,
+  fromMPerS: number | undefined,
+): Record<string, Figure> => ({
+  ...(fromMPerS !== undefined && { ROLLING: speedFigure(law, fromMPerS) }),
+});
 
 /** It speeds up to SPEED, and keeps it. */
 export const speedUp = ({ robot }: OwnProgram, law: CommandLaw): Line =>

@@ -2,7 +2,7 @@ import type { Figure, Line, Recipe } from './lines';
 import { limitLines, motionLines, type Interrupts, type OnTimeout } from './loops';
 import { speedFigure, type CommandLaw } from './motors';
 import type { OwnProgram } from './ownProgram';
-import { speedUp, startSlowly } from './profile';
+import { beginAt, rollingAt, ROLLING_WORDS, speedUp } from './profile';
 import { runSteered, type SteeringLines } from './steering';
 
 /** A drive that goes on until its lines leave the loop. */
@@ -13,6 +13,8 @@ export interface UntilLines {
   kept: SteeringLines;
   direction: Figure;
   limit: Figure;
+  /** It rolls already as it begins. */
+  fromMPerS: number | undefined;
   onTimeout: OnTimeout;
   parameters: Record<string, Figure>;
   /** Before the first round; how it ends, and how it slows down. */
@@ -26,16 +28,17 @@ export const driveUntil = (
   of: UntilLines,
   interrupts: Interrupts,
 ): Recipe => ({
-  name: of.name,
+  name: `${of.name}${of.fromMPerS === undefined ? '' : ROLLING_WORDS}`,
   parameters: {
     ...of.parameters,
     DIRECTION: of.direction,
     SPEED: speedFigure(of.law, of.speedMPerS),
+    ...rollingAt(of.law, of.fromMPerS),
     ...of.kept.parameters,
     LIMIT: of.limit,
   },
   lines: motionLines(
-    [startSlowly(of.law), ...of.before, ...of.kept.before],
+    [beginAt(of.law, of.fromMPerS), ...of.before, ...of.kept.before],
     [
       ...of.ends,
       ...limitLines(of.onTimeout),

@@ -1,11 +1,12 @@
 import type { Choice } from './choice';
 import { branchesOf, isOwner, type MotionStep, type Step } from './descriptions';
 import type { Reaction } from './reaction';
+import { joinedAt, type Joined } from './joined';
 import { ownerKindOf } from './registry';
 import { listsWithin, numberedAt, ROUTE_LIST, type ListPlace, type NumberedStep } from './tree';
 
 /** A motion as the robot makes it: which step of the route it is, and for which time. */
-export interface Run extends NumberedStep {
+export interface Run extends NumberedStep, Joined {
   step: MotionStep;
   /** It stands and asks something: by the answer it goes on. */
   choice?: Choice;
@@ -22,7 +23,7 @@ const standing = (id: string): MotionStep => ({ id, kind: 'wait', seconds: 0 });
 function* walk(steps: readonly Step[], list: ListPlace): Walk {
   for (const [i, step] of steps.entries()) {
     const one = numberedAt(step, i, list);
-    if (!isOwner(step)) yield { ...one, step };
+    if (!isOwner(step)) yield { ...one, step, ...joinedAt(steps, i) };
     else {
       const lists = listsWithin({ ...one, step });
       const made = function* (name: string): Walk {

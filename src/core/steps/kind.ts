@@ -4,6 +4,7 @@ import type { StraightStrategy } from '../control/straight/steering';
 import type { Choice } from './choice';
 import type { Condition } from './condition/condition';
 import type { Reaction } from './reaction';
+import type { Joined } from './joined';
 import type { Leave, PlannedMotion } from './leave';
 import type { PlanProblem } from './problems';
 import type { ArmCommand } from '../machine/arm';
@@ -48,7 +49,7 @@ export interface Motion {
 }
 
 /** What a controller of a step is told beside the step itself; its angles are as the heading sensor is to read them. */
-export interface Leg extends Motion {
+export interface Leg extends Motion, Joined {
   /** The heading on the table that the plan has at its start, and the reading of it. */
   fromHeadingRad: number;
   plannedReadingRad: number;
@@ -58,6 +59,8 @@ export interface Leg extends Motion {
   lateRad: number;
   /** The same of a drive by the encoders, or a stop by a reading. */
   lateM: number;
+  /** So far beyond its own end the one before has rolled that was joined with it: it is part of this one's way. */
+  carriedM?: number;
 }
 
 /** How a step's values stand in the robot's programs; what it does not have is left out. */
@@ -176,6 +179,10 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   marks?(step: S): Marked & { passing: boolean; leastMPerS: number };
   /** Of a step that moves an attachment: what its motor is told as the step begins; null: there is no such motor. */
   movesArm?(step: S, robot: Robot, random: RandomStream): ArmCommand | null;
+  /** Of a step that is not to stop at its end: how fast it drives then, negative backwards; 0: it stops. */
+  rollsOut?(step: S): number;
+  /** Of a step that can be begun while the robot rolls: which way it drives, 1 or −1. */
+  rollsIn?(step: S): number;
   /** Whether it takes the robot to another place. */
   drives: boolean;
   inProgram: InProgram<S>;

@@ -4,10 +4,11 @@ import { readBySteps } from '../devices/ofRobot';
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import type { Condition, Single } from './condition/condition';
+import type { Joined } from './joined';
 import type { Motion } from './kind';
 
 /** A step as it is planned. */
-export type PlannedMotion = Motion & { from: Pose };
+export type PlannedMotion = Motion & Joined & { from: Pose };
 
 /**
  * What a program compares as it leaves a step: a reading, and a number that it is to have come to. Values are the core's;

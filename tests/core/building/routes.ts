@@ -124,6 +124,17 @@ export const ROUTES: Record<string, [unknown[], typeof start?]> = {
       }),
     ],
   ],
+  'without a stop': [
+    [
+      drive(0.4, { speedMPerS: 0.4, joins: true }),
+      drive(0.25, { speedMPerS: 0.15, joins: true }),
+      drive(0.3, { speedMPerS: 0.3, strategy: 'encoder-balance' }),
+      drive(-0.2, { joins: true }),
+      { kind: 'repeat', times: 2, steps: [drive(-0.1, { joins: true }), drive(-0.1)] },
+      drive(0.3, { joins: true }),
+      { kind: 'approach', sensor: 'D1', thresholdM: 2.1, speedMPerS: 0.2 },
+    ],
+  ],
   turns: [
     [
       by(80, { about: 'left-wheel' }),

@@ -12,12 +12,17 @@ export interface Straight {
   timeoutS: number;
   /** Left out: it speeds up and slows down within the motors' acceleration; false: it goes at its speed at once. */
   ramp?: boolean;
+  /** It does not slow down before its end, and goes on from there as whatever comes next tells it. */
+  rollsOut?: boolean;
+  /** It rolls already as it begins. */
+  fromMPerS?: number;
 }
 
 /** How long a straight should take, its rest included. */
 export const expectedStraightS = expectedDriveS;
 
-interface State extends Omit<Straight, 'ramp'>, Steered, Profiled {
+interface State extends Omit<Straight, 'ramp' | 'fromMPerS'>, Steered, Profiled {
+  rollsOut: boolean;
   ramps: boolean;
   hasBegun: boolean;
   startS: number;
@@ -37,10 +42,9 @@ const tick: Tick<State> = (state, now, wheels) => {
   if (left <= 0) return 'done';
   if (now.timeS - state.startS > state.timeoutS) return 'time';
   // Written out (`profiledSpeed`): numbers that pass through a function are made anew in every tick.
-  const braking = Math.max(
-    CREEP_M_PER_S,
-    Math.sqrt(2 * state.accelMPerS2 * left) - state.rolledByLagMPerS,
-  );
+  const braking = state.rollsOut
+    ? state.speedMPerS
+    : Math.max(CREEP_M_PER_S, Math.sqrt(2 * state.accelMPerS2 * left) - state.rolledByLagMPerS);
   const faster = Math.max(CREEP_M_PER_S, state.commandedMPerS + state.rampMPerS);
   const profiled = Math.min(state.speedMPerS, faster, braking);
   const speed = state.ramps ? profiled : state.speedMPerS;
@@ -60,7 +64,7 @@ const tick: Tick<State> = (state, now, wheels) => {
  * the braking curve brought forward by what the motors' lag lets the robot roll.
  */
 export function straight(
-  { distanceM, speedMPerS, keep, timeoutS, ramp = true }: Straight,
+  { distanceM, speedMPerS, keep, timeoutS, ramp = true, rollsOut = false, fromMPerS = 0 }: Straight,
   robot: Robot,
 ): Controller {
   const accelMPerS2 = profileAcceleration(robot);
@@ -70,6 +74,7 @@ export function straight(
     keep,
     timeoutS,
     ramps: ramp,
+    rollsOut,
     accelMPerS2,
     rampMPerS: accelMPerS2 * robot.loopPeriodS,
     rolledByLagMPerS: accelMPerS2 * robot.motors.lagS,
@@ -77,6 +82,6 @@ export function straight(
     hasBegun: false,
     startS: 0,
     startM: 0,
-    commandedMPerS: 0,
+    commandedMPerS: fromMPerS,
   });
 }

@@ -142,13 +142,17 @@ export const approach: StepKind<ApproachStep> = {
     const thresholdM = Math.max(minM, step.thresholdM - scale * leg.lateM);
     return settled(
       controlApproach(
-        { thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS, sensor, slows: slowsAt(step) },
+        {
+          ...{ thresholdM, speedMPerS, keep, timeoutS: leg.timeoutS, sensor },
+          ...{ fromMPerS: leg.fromMPerS, slows: slowsAt(step) },
+        },
         robot,
       ),
     );
   },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   stopsBy: (step) => ({ thresholdM: step.thresholdM, speedMPerS: lastSpeed(step) }),
+  rollsIn: () => 1,
   drives: true,
   inProgram: {
     ...drivenInProgram<ApproachStep>(),

@@ -23,6 +23,7 @@ export const approachRecipe: RecipeOf<ApproachStep> = (step, making) => {
       kept: heldByHeading(program, law, step.gainMPerSPerRad, headingAtStart(making)),
       direction: direction(false),
       limit: limitOf(making),
+      fromMPerS: making.planned.fromMPerS,
       onTimeout: step.onTimeout,
       parameters: {
         UNTIL: program.reading(unit, 'distance', Math.max(unit.behaviour.minM, step.thresholdM)),

@@ -50,6 +50,13 @@ export const STRAIGHT = description({
       yes: 'slowly',
       no: 'at once',
     }),
+    joins: flag({
+      label: 'At its end',
+      leftOut: 'stops',
+      about: 'rolls on into the next step, where that drives on the same way; else stops',
+      yes: 'rolls on',
+      no: 'stops',
+    }),
   },
   phrase: ({ strategy }) => [
     ...say`Drive ${size('distanceM')} ${side('distanceM', 'Direction', { plus: 'ahead', minus: 'back' })} at ${'speedMPerS'}`,
@@ -62,6 +69,7 @@ export const STRAIGHT = description({
       ? [{ ifSet: 'balanceGainPerS', phrase: say` with gain ${'balanceGainPerS'}` } as const]
       : []),
     ...(strategy === 'open-loop' ? [] : [{ ifSet: 'holds', phrase: say`, ${'holds'}` } as const]),
+    { ifSet: 'joins', phrase: say`, and ${'joins'} at its end` },
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
     { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },

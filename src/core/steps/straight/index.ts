@@ -62,13 +62,19 @@ export const straight: StepKind<StraightStep> = {
   control(step, leg, robot) {
     const { distanceM, speedMPerS, ramp = true } = step;
     const keep = keepOf(step, leg, robot);
-    const drivenM = Math.sign(distanceM) * Math.max(0, Math.abs(distanceM) + leg.lateM);
-    const { timeoutS: limit } = leg;
-    return settled(
-      driveStraight({ distanceM: drivenM, speedMPerS, keep, timeoutS: limit, ramp }, robot),
-    );
+    const { lateM, carriedM = 0, rollsOut = false, fromMPerS = 0, timeoutS: limit } = leg;
+    const drivenM = Math.sign(distanceM) * Math.max(0, Math.abs(distanceM) + lateM - carriedM);
+    const told = { distanceM: drivenM, speedMPerS, keep, timeoutS: limit, ramp };
+    const motion = driveStraight({ ...told, rollsOut, fromMPerS }, robot);
+    return rollsOut ? motion : settled(motion);
   },
   byEncoders: ({ distanceM, speedMPerS }) => ({ distanceM, speedMPerS }),
+  // What is tried again begins anew; where a condition ends it, or it drives at once at its speed, it rolls out as planned.
+  rollsOut: ({ joins = false, ramp = true, until, onTimeout, distanceM, speedMPerS }) =>
+    joins && ramp && until === undefined && onTimeout !== 'again'
+      ? Math.sign(distanceM) * speedMPerS
+      : 0,
+  rollsIn: ({ distanceM, ramp = true }) => (ramp ? Math.sign(distanceM) : 0),
   drives: true,
   inProgram: {
     ...drivenInProgram<StraightStep>(),

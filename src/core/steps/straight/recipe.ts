@@ -1,9 +1,9 @@
 import { balanceFromHere, balanceNow } from '../../recipe/balance';
 import { figure } from '../../recipe/figure';
-import { limitLines, motionLines, leaveIf } from '../../recipe/loops';
+import { limitLines, motionLines, leaveIf, STOPPED } from '../../recipe/loops';
 import { speedFigure, type CommandLaw } from '../../recipe/motors';
 import type { OwnProgram } from '../../recipe/ownProgram';
-import { startSlowly, trapezoidLines } from '../../recipe/profile';
+import { beginAt, rollingAt, ROLLING_WORDS, speedUp, trapezoidLines } from '../../recipe/profile';
 import { significantDecimals } from '../../recipe/significant';
 import { heldByHeading, runSteered, type SteeringLines } from '../../recipe/steering';
 import { profileAcceleration } from '../../control/straight/profile';
@@ -43,37 +43,45 @@ function keptBy(step: StraightStep, making: Making, law: CommandLaw): SteeringLi
 }
 
 export const straightRecipe: RecipeOf<StraightStep> = (step, making) => {
-  const { program, interrupts } = making;
+  const { program, interrupts, planned } = making;
   const { robot } = program;
+  const { rollsOut = false, fromMPerS } = planned;
+  const isCarried = fromMPerS !== undefined;
   const { distanceM, speedMPerS, ramp = true } = step;
   const law = program.law(speedMPerS);
   const kept = keptBy(step, making, law);
   const toldM = Math.max(0, Math.abs(distanceM) - robot.program.coastM);
   return {
-    name: `drive straight${ramp ? '' : ' at once'}, ${kept.words}`,
+    name: `drive straight${ramp ? '' : ' at once'}, ${kept.words}${isCarried ? ROLLING_WORDS : ''}${rollsOut ? ', rolling on' : ''}`,
     parameters: {
       DISTANCE: program.travel(toldM),
       DIRECTION: direction(distanceM < 0),
       SPEED: speedFigure(law, speedMPerS),
+      ...rollingAt(law, fromMPerS),
       ...kept.parameters,
       LIMIT: limitOf(making),
     },
     lines: motionLines(
       [
         ...program.countFromHere,
-        ...(ramp ? [startSlowly(law)] : ['set NOW to SPEED']),
+        ...(ramp ? [beginAt(law, fromMPerS)] : ['set NOW to SPEED']),
         ...kept.before,
       ],
       [
-        `set LEFT OVER to DISTANCE - DIRECTION * ${program.way}`,
+        `set LEFT OVER to DISTANCE - DIRECTION * ${program.way}${isCarried ? ' + CARRIED' : ''}`,
         ...leaveIf('LEFT OVER <= 0'),
         ...limitLines(step.onTimeout),
-        ...(ramp ? trapezoidLines(program, law, profileAcceleration(robot), speedMPerS) : []),
+        ...(ramp && !rollsOut
+          ? trapezoidLines(program, law, profileAcceleration(robot), speedMPerS)
+          : []),
+        ...(rollsOut ? [speedUp(program, law)] : []),
         ...kept.each,
         runSteered(program),
       ],
       interrupts,
       program.loop,
+      // What it has rolled too far is part of the next one's way.
+      rollsOut ? ['set CARRIED to smallest of (0, LEFT OVER)'] : STOPPED,
     ),
   };
 };

@@ -94,6 +94,7 @@ export const toLine: StepKind<ToLineStep> = {
           speedMPerS: step.back ? -step.speedMPerS : step.speedMPerS,
           keep: heldHeading(step, leg),
           timeoutS: leg.timeoutS,
+          ...(leg.fromMPerS !== undefined && { fromMPerS: leg.fromMPerS }),
         },
         robot,
       ),
@@ -105,6 +106,7 @@ export const toLine: StepKind<ToLineStep> = {
     withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
   }),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
+  rollsIn: ({ back }) => (back ? -1 : 1),
   drives: true,
   inProgram: {
     ...drivenInProgram<ToLineStep>(),

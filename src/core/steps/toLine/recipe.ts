@@ -23,6 +23,7 @@ export const toLineRecipe: RecipeOf<ToLineStep> = (step, making) => {
       kept: heldByHeading(program, law, step.gainMPerSPerRad, headingAtStart(making)),
       direction: direction(step.back),
       limit: limitOf(making),
+      fromMPerS: making.planned.fromMPerS,
       onTimeout: step.onTimeout,
       parameters: { COUNT: figure(step.count, 0, ''), ...lines.parameters },
       before: lines.before,

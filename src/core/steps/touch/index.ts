@@ -26,6 +26,7 @@ const controlTouch = (step: TouchStep, leg: Leg, robot: Robot) =>
         speedMPerS: step.back ? -step.speedMPerS : step.speedMPerS,
         keep: heldHeading(step, leg),
         timeoutS: leg.timeoutS,
+        ...(leg.fromMPerS !== undefined && { fromMPerS: leg.fromMPerS }),
       },
       robot,
     ),
@@ -54,6 +55,7 @@ export const touch: StepKind<TouchStep> = {
     }),
   control: controlTouch,
   meets: true,
+  rollsIn: ({ back }) => (back ? -1 : 1),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
   drives: true,
   inProgram: {

@@ -20,6 +20,7 @@ export const touchRecipe: RecipeOf<TouchStep> = (step, making) => {
       kept: heldByHeading(program, law, step.gainMPerSPerRad, headingAtStart(making)),
       direction: direction(step.back),
       limit: limitOf(making),
+      fromMPerS: making.planned.fromMPerS,
       onTimeout: step.onTimeout,
       parameters: {},
       before: [],
