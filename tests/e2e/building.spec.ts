@@ -30,3 +30,9 @@ test('a sheet is typed in by one press: from then on it says what has changed, a
     page.getByRole('link', { name: 'Type Round by the barrel, version 3, into Pipit' }),
   ).toBeVisible();
 });
+
+test('a route of twenty-five steps is printed on two pages', async ({ corvat: page }) => {
+  await open(page, '/course/building?version=01DEMV00000000000000000010');
+  const printed = (await page.pdf({ preferCSSPageSize: true, format: 'A4' })).toString('latin1');
+  expect(printed.match(/\/Type\s*\/Page\b(?!s)/g)?.length).toBeLessThanOrEqual(2);
+});
