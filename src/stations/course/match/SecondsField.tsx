@@ -64,6 +64,7 @@ export function SecondsField({ of, value, onChange }: Props) {
         }}
       />
       <Button
+        className="no-print"
         aria-pressed={sinceMs !== null}
         disabled={read === null || value.length >= MOST}
         onClick={take}
