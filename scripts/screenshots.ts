@@ -44,15 +44,9 @@ async function checkStill(page: Page): Promise<void> {
   await page.getByText('The check is kept.').waitFor({ state: 'detached' });
 }
 
-/** A run of the stand-in, recorded and corrected by what was measured at its end. */
-async function recordRun(page: Page): Promise<void> {
-  await page.getByRole('radio', { name: 'stand-in' }).click();
-  await page.getByRole('button', { name: 'Start recording' }).click();
-  await page.getByRole('button', { name: 'Let the stand-in drive a square' }).click();
-  await page.getByText('It has stopped.').waitFor();
-  await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByText('Everything is kept.').waitFor();
-}
+/** What three launches on one clock bring. */
+const foretellMatch = (page: Page) =>
+  page.getByRole('region', { name: 'Forecast of the match' }).waitFor({ timeout: 120_000 });
 
 /** Four distance sensors against a tape, from a file. */
 async function measureRange(page: Page): Promise<void> {
@@ -84,11 +78,11 @@ const SHOTS: Shot[] = [
   { name: 'bench-light', path: '/bench/light' },
   { name: 'bench-colours', path: '/bench/colours' },
   { name: 'bench-square', path: '/bench/square' },
-  { name: 'bench-run-log', path: '/bench/run-log', prepare: recordRun },
   { name: 'bench', path: '/bench', prepare: readPanel },
   { name: 'bench-range', path: '/bench/range', prepare: measureRange },
   { name: 'course', path: '/course', prepare: simulate },
   { name: 'table', path: '/course/table' },
+  { name: 'match', path: '/course/match', prepare: foretellMatch },
   { name: 'step-card', path: `/course/card?version=${demoId('V', 3)}` },
   { name: 'runs', path: '/runs' },
   { name: 'logging', path: `/runs/${warmUp}`, prepare: enterARun },
