@@ -7,6 +7,7 @@ import type { Robot } from '../robot/robot';
 import { expectedReading } from '../sensing/expected';
 import { randomStream } from '../stats/random';
 import type { Table } from '../table/table';
+import { benchScale } from '../text/lengths';
 import { usualTable } from '../table/drawnTable';
 import type { Route } from './route';
 
@@ -43,6 +44,14 @@ function noiseOf(unit: Device): number {
 /** Kinds by one number each; a touch sensor is pressed or not, and says nothing of the place. */
 const TOLD = READ_BY_STEPS.filter(({ channel }) => ['distance', 'light'].includes(channel.name));
 
+/** As the robot's own programs read it; a length, where nobody has said how they do, as the team measures. */
+function asRead(unit: Device, channel: string, value: number, robot: Robot): RawReading {
+  const raw = rawReading(unit, channel, value, robot);
+  if (channel !== 'distance' || unit.raw !== null) return raw;
+  const { perM, decimals, label } = benchScale();
+  return { ...raw, value: perM * value, decimals, unit: label };
+}
+
 /**
  * What each distance and light sensor should show where the robot is placed, for whoever starts it: what it shows
  * otherwise stands, looks or is plugged in otherwise.
@@ -68,7 +77,7 @@ export function startReadings(
       if (value === null) return [{ unit, shows: null }];
       const noise = randomStream(SEED, 0, 'noise');
       const sd = noiseOf(unit);
-      const raw = (reading: number) => rawReading(unit, name, Math.max(0, reading), robot);
+      const raw = (reading: number) => asRead(unit, name, Math.max(0, reading), robot);
       const seen = places
         .flatMap((place) => read(place) ?? [])
         .map((reading) => raw(reading + sd * noise.normal()))
