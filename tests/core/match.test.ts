@@ -79,9 +79,9 @@ describe('a match', () => {
     // Of three matches the best is below 50 only if all three are: 1/8.
     expect(found.best).toBeCloseTo(50 - 20 / 8, 9);
     expect(chanceOfAtLeast(found.points, 31)).toBe(0.5);
-    expect(pointsLadder(found, 5)).toEqual([
-      { points: 50, chance: 0.5 },
-      { points: 30, chance: 1 },
+    expect(pointsLadder(found, RULES, 5)).toEqual([
+      { points: 50, chance: 0.5, inOneOf: 0.875 },
+      { points: 30, chance: 1, inOneOf: 1 },
     ]);
     const said = matchSentence(found, { ...RULES, launches: [] }, (id) => id);
     expect(said).toContain('in 0 of 100 matches. b is cut off by it in 100.');

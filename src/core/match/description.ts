@@ -38,6 +38,8 @@ export const MATCH = {
   }),
 };
 
+export const MOST_LAUNCHES = 8;
+
 export const LAUNCH = {
   mounted: text({
     label: 'What is mounted',
@@ -54,6 +56,9 @@ export const LAUNCH = {
     default: 'next',
   }),
 };
+
+/** So many of a launch are kept. */
+export const MOST_CHANGE_OVERS = 50;
 
 /** How long it took to have the robot ready for a launch. */
 export const CHANGE_OVER = number({

@@ -2,9 +2,7 @@ import { z } from 'zod';
 import { idSchema, shapeOf, valueSchema } from '../description/schema';
 import { MATCH_WAYS } from '../versions/ofMatches';
 import { keptSchema } from '../versions/schema';
-import { CHANGE_OVER, LAUNCH, MATCH } from './description';
-
-export const MOST_LAUNCHES = 8;
+import { CHANGE_OVER, LAUNCH, MATCH, MOST_CHANGE_OVERS, MOST_LAUNCHES } from './description';
 
 /** A launch in a match, without the route that it drives. */
 export const LAUNCH_SHAPE = {
@@ -12,7 +10,7 @@ export const LAUNCH_SHAPE = {
   ...shapeOf(LAUNCH),
   changeOversS: z
     .array(valueSchema(CHANGE_OVER))
-    .max(50)
+    .max(MOST_CHANGE_OVERS)
     .default([])
     .describe(
       'measured times to have the robot ready for it, after the launch before; none: a guess',

@@ -67,15 +67,23 @@ export function changeOverSentence(
   return `The time to have the robot ready before ${before} is ${none ? 'a guess' : 'partly a guess'}: measure ${ENOUGH_CHANGE_OVERS} change-overs${guessed.length > 1 ? ' of each' : ''}.`;
 }
 
+/** So many points: the chance of at least as many in one match, and in one of as many as count. */
+interface Rung {
+  points: number;
+  chance: number;
+  inOneOf: number;
+}
+
 /** The chance of so many points, for each amount that matches come to: at most so many, the most first. */
 export function pointsLadder(
   { points }: MatchForecast,
+  { bestOf }: Pick<Match, 'bestOf'>,
   rungs: number,
-): { points: number; chance: number }[] {
-  const all = points.map((one) => ({
-    points: one.points,
-    chance: chanceOfAtLeast(points, one.points),
-  }));
+): Rung[] {
+  const all = points.map((one): Rung => {
+    const chance = chanceOfAtLeast(points, one.points);
+    return { points: one.points, chance, inOneOf: 1 - (1 - chance) ** bestOf };
+  });
   if (all.length <= rungs) return all.toReversed();
   // Those in the middle of equal steps of the chance say the most.
   const wanted = Array.from({ length: rungs }, (_, i) => (i + 0.5) / rungs);

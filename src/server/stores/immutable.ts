@@ -1,7 +1,7 @@
 import type { ModelStatic, Transaction } from 'sequelize';
 import type { Row } from '../models';
 import { conflict } from '../problem';
-import { needParents, type PointsTo } from './pointsTo';
+import { needParents, type PointsTo } from '../pointsTo';
 import { sameRecord } from './sameRecord';
 
 /** How one kind of record that never changes is kept. */

@@ -1,7 +1,7 @@
 import type { ModelStatic, Transaction } from 'sequelize';
 import type { Row } from '../models';
 import { conflict, notFound, pointsNowhere } from '../problem';
-import { needParents, type PointsTo } from './pointsTo';
+import { needParents, type PointsTo } from '../pointsTo';
 import { sameRecord } from './sameRecord';
 
 /** How one kind of record is kept: its words, its table, and both ways between row and record. */

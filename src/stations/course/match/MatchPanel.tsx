@@ -23,7 +23,7 @@ export function MatchPanel({ forecast, match, nameOf, onOrder }: Props) {
   const quoted = (id: string) => `“${nameOf(id)}”`;
   const other = orderSentence(forecast, match, quoted);
   const guessed = changeOverSentence(match.launches, quoted);
-  const steps = pointsLadder(forecast, RUNGS);
+  const steps = pointsLadder(forecast, match, RUNGS);
   return (
     <section aria-label="Forecast of the match" className={styles.panel}>
       <dl className={styles.figures}>
@@ -79,7 +79,7 @@ export function MatchPanel({ forecast, match, nameOf, onOrder }: Props) {
           </tr>
         </thead>
         <tbody>
-          {steps.map(({ points, chance }) => (
+          {steps.map(({ points, chance, inOneOf }) => (
             <tr key={points}>
               <th scope="row">{points} points</th>
               <td>
@@ -88,7 +88,7 @@ export function MatchPanel({ forecast, match, nameOf, onOrder }: Props) {
                 </span>
                 {percent(chance)}
               </td>
-              {match.bestOf > 1 && <td>{percent(1 - (1 - chance) ** match.bestOf)}</td>}
+              {match.bestOf > 1 && <td>{percent(inOneOf)}</td>}
             </tr>
           ))}
         </tbody>

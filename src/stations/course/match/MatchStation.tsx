@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { ulid } from 'ulid';
-import { MATCH } from '../../../core/match/description';
+import { MATCH, MOST_LAUNCHES } from '../../../core/match/description';
 import type { Launch, Match } from '../../../core/match/match';
 import { matchSentence } from '../../../core/match/sentence';
 import type { CourseRecord, MatchRecord } from '../../../formats/records';
@@ -20,7 +20,6 @@ import styles from './MatchStation.module.css';
 import { useMatch } from './useMatch';
 
 const F = fieldsOf<MatchRecord>();
-const MOST_LAUNCHES = 8;
 
 interface Props {
   record: MatchRecord;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { CHANGE_OVER } from '../../../core/match/description';
+import { CHANGE_OVER, MOST_CHANGE_OVERS } from '../../../core/match/description';
 import { parseDecimal } from '../../../core/text/decimal';
 import { shortNumber } from '../../../core/text/quantities';
 import { Button } from '../../../ui/Button';
@@ -14,14 +14,14 @@ interface Props {
   onChange(secondsS: number[]): void;
 }
 
-const MOST = 50;
 const { min, max } = CHANGE_OVER;
 
 /** The times in a line, a space between two; null where one of them is none. */
 function readSeconds(text: string): number[] | null {
   const words = text.split(/[\s;]+/).filter((word) => word !== '');
   const seconds = words.map((word) => parseDecimal(word) ?? Number.NaN);
-  const fits = seconds.every((one) => one >= min && one <= max) && seconds.length <= MOST;
+  const fits =
+    seconds.every((one) => one >= min && one <= max) && seconds.length <= MOST_CHANGE_OVERS;
   return fits ? seconds : null;
 }
 
@@ -43,7 +43,7 @@ export function SecondsField({ of, value, onChange }: Props) {
     }
     const tookS = Math.round((performance.now() - sinceMs) / 100) / 10;
     setSinceMs(null);
-    if (tookS >= min && tookS <= max) onChange([...value, tookS].slice(-MOST));
+    if (tookS >= min && tookS <= max) onChange([...value, tookS].slice(-MOST_CHANGE_OVERS));
   };
   return (
     <div className={styles.seconds}>
@@ -66,7 +66,7 @@ export function SecondsField({ of, value, onChange }: Props) {
       <Button
         className="no-print"
         aria-pressed={sinceMs !== null}
-        disabled={read === null || value.length >= MOST}
+        disabled={read === null || value.length >= MOST_CHANGE_OVERS}
         onClick={take}
       >
         {sinceMs === null ? 'Time one' : 'Ready: stop'}

@@ -1,6 +1,6 @@
 import type { ModelStatic, Transaction } from 'sequelize';
-import type { Row } from '../models';
-import { pointsNowhere } from '../problem';
+import type { Row } from './models';
+import { pointsNowhere } from './problem';
 
 /** A row that a record names as the one it belongs to; null where it names none. */
 export type PointsTo = readonly [model: ModelStatic<Row>, id: string | null];
