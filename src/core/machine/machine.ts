@@ -12,11 +12,11 @@ import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
 import type { ReadingOf } from '../devices/channel';
 import { headingOf } from '../devices/ofRobot';
-import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
 import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
 import { randomStream } from '../stats/random';
 import { Slip } from './slip';
+import { Surroundings } from './surroundings';
 import type { DeviceReader } from '../sensing/reader';
 import { deviceReader } from '../sensing/readers';
 import { Wheel } from './wheel';
@@ -53,7 +53,6 @@ const ROUNDING_COUNTS = 1e-9;
 class SimulatedMachine implements Machine {
   readonly pose: FloorPose;
   readonly readings: Readings;
-  hitWall = false;
   /** Since when the border has held it. */
   private heldSinceS: number | null = null;
 
@@ -74,12 +73,7 @@ class SimulatedMachine implements Machine {
   private readonly rightScale: number;
   private readonly countM: number;
   private readonly countsPerM: number;
-  private readonly reachM: number;
-  /** So far it may go in any direction before anything can touch it; not looked at again until then. */
-  private freeM = 0;
-  private readonly nearM: number;
-  /** Nearer than this to the border something may touch it within a period. */
-  private readonly marginM: number;
+  private readonly around: Surroundings;
 
   constructor(
     private readonly robot: Robot,
@@ -99,10 +93,9 @@ class SimulatedMachine implements Machine {
     this.leftScale = (1 + errors.wheelScaleError) * (1 - errors.wheelDifference / 2);
     this.rightScale = (1 + errors.wheelScaleError) * (1 + errors.wheelDifference / 2);
     this.countM = distanceFromMotorDegrees(robot, 1 / robot.encoderCountsPerMotorDegree);
-    this.reachM = bodyRadius(robot.body);
     this.countsPerM = 1 / this.countM;
-    this.marginM = this.reachM + onThisBattery.maxSpeedMPerS * loopPeriodS;
-    this.nearM = 2 * onThisBattery.maxSpeedMPerS * loopPeriodS;
+    const periodM = onThisBattery.maxSpeedMPerS * loopPeriodS;
+    this.around = new Surroundings(robot.body, table, periodM);
     this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
     const sensor = headingOf(robot);
     const noise = randomStream(seed, runIndex, 'gyro');
@@ -115,6 +108,10 @@ class SimulatedMachine implements Machine {
       rightM: 0,
       reading: (of) => this.read(of),
     };
+  }
+
+  get hitWall(): boolean {
+    return this.around.hitWall;
   }
 
   command({ leftMPerS, rightMPerS }: WheelSpeeds): void {
@@ -160,7 +157,7 @@ class SimulatedMachine implements Machine {
   carry({ xM, yM, headingRad }: Pose): void {
     Object.assign(this.pose, toTable(this.pose, { xM, yM }));
     this.kick(headingRad);
-    this.freeM = 0;
+    this.around.wasMoved();
   }
 
   moveArm(command: ArmCommand): void {
@@ -188,25 +185,18 @@ class SimulatedMachine implements Machine {
   }
 
   private move(beganS: number, endsS: number): void {
-    const { left, right, readings, countsPerM, countM } = this;
-    const isNear = this.freeM < this.nearM;
+    const { left, right, readings, countsPerM, countM, around, pose } = this;
+    const { isNear } = around;
     // A wall on the table holds the robot where it ran into it; the wheels may still spin.
-    if (this.hitWall) this.sampleUntil(endsS, beganS, this.pose.headingRad);
-    else if (isNear && this.nearBorder()) this.moveInParts(beganS);
+    if (around.hitWall) this.sampleUntil(endsS, beganS, pose.headingRad);
+    else if (isNear && around.pushes(pose)) this.moveInParts(beganS);
     else {
       this.heldSinceS = null;
       this.moveAtOnce(beganS, endsS);
     }
     readings.leftM = Math.floor(left.rollM * countsPerM + ROUNDING_COUNTS) * countM;
     readings.rightM = Math.floor(right.rollM * countsPerM + ROUNDING_COUNTS) * countM;
-    if (isNear && !this.hitWall) this.meetWalls();
-  }
-
-  /** See whether a wall on the table is run into, and how far off everything is otherwise. */
-  private meetWalls(): void {
-    const { pose, robot, table, reachM } = this;
-    this.hitWall = table.walls.some((wall) => hitsWall(pose, robot.body, reachM, wall));
-    this.freeM = clearanceM(pose, reachM, table);
+    if (isNear && !around.hitWall) around.meet(pose);
   }
 
   /** Turned since the beginning of this period, at a moment of it. */
@@ -226,7 +216,7 @@ class SimulatedMachine implements Machine {
     const turn = (rightM - leftM) * perTrack + slipRad;
     const forwardM = (leftM + rightM + slip.leftM + slip.rightM) / 2;
     pose.arc(forwardM, toMiddle, turn);
-    this.freeM -= forwardM < 0 ? -forwardM : forwardM;
+    this.around.went(forwardM);
     this.sampleUntil(endsS, beganS, began);
   }
 
@@ -248,11 +238,7 @@ class SimulatedMachine implements Machine {
       rightM = rightNowM;
       const turn = (rightStepM - leftStepM) * perTrack;
       pose.arc((leftStepM + rightStepM) / 2, turn / 2, turn);
-      const { xM, yM } = pose;
-      if (pushInside(pose, this.robot.body, this.table)) {
-        pose.face();
-        pushedM += Math.hypot(pose.xM - xM, pose.yM - yM);
-      }
+      pushedM += this.around.pushBackM(pose);
       const { gyro } = this;
       while (gyro !== null && gyro.nextS <= beganS + untilS + ROUNDING_S) {
         gyro.sample(pose.headingRad);
@@ -274,16 +260,6 @@ class SimulatedMachine implements Machine {
         atEnd || isStill ? this.pose.headingRad : beganRad + this.turnedRad(gyro.nextS - beganS),
       );
     }
-  }
-
-  private nearBorder(): boolean {
-    const { pose, table, marginM } = this;
-    return (
-      pose.xM < marginM ||
-      pose.yM < marginM ||
-      pose.xM > table.widthM - marginM ||
-      pose.yM > table.heightM - marginM
-    );
   }
 }
 
