@@ -1,9 +1,12 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
 import { headingOf, withHeading } from '../../src/core/devices/ofRobot';
 import { prepare, type Simulation } from '../../src/core/forecast/prepare';
 import { simulateRun } from '../../src/core/forecast/run';
+import { wrap } from '../../src/core/geometry/angle';
 import { sampleSd } from '../../src/core/stats/moments';
+import { tableSchema } from '../../src/core/table/table';
 import { bareTable, deg, idealRobot, routeOf } from './support';
 
 const squareUp = { kind: 'square-up', back: true, speedMPerS: 0.15, pressS: 1 };
@@ -79,15 +82,90 @@ describe('squaring up on the border', () => {
     expect(Math.abs(end?.headingRad ?? 0)).toBeCloseTo(deg(10) / Math.E, 2);
   });
 
-  it('says what cannot work: too askew, a wall in the way, pressed too briefly', () => {
+  it('says what cannot work: too askew, pressed too briefly', () => {
     const problemsAt = (headingDeg: number, table = bareTable, robot = idealRobot) =>
       planRoute(routeOf([squareUp], { ...start, headingRad: deg(headingDeg) }), robot, table)[0]
         ?.problems;
     expect(problemsAt(15)).toEqual([]);
     expect(problemsAt(30)).toEqual(['askew']);
-    const wall = { x1M: 0.2, y1M: 1, x2M: 0.2, y2M: 2 };
-    expect(problemsAt(0, { ...bareTable, walls: [wall] })).toEqual(['wall-before-border']);
     expect(problemsAt(0, bareTable, measured(0, 1 / 0.15))).toEqual(['pressed-briefly']);
     expect(problemsAt(0, bareTable, measured(0, 4 / 0.15))).toEqual([]);
+  });
+});
+
+describe('squaring up on what stands on the table', () => {
+  const exactly = { alongSdM: 0, acrossSdM: 0, headingSdRad: 0 };
+  function made(steps: unknown[], from: typeof start, things: object) {
+    const table = tableSchema.parse({ ...bareTable, ...things });
+    const route = { ...routeOf(steps, from), placement: exactly };
+    const plan = planRoute(route, idealRobot, table);
+    const simulation = { robot: idealRobot, route, table, seed: 4 };
+    const { end } = simulateRun(simulation, prepare(simulation), 0);
+    const to = plan.at(-1)?.to ?? from;
+    return {
+      plan,
+      end,
+      offM: Math.hypot(end.xM - to.xM, end.yM - to.yM),
+      offRad: Math.abs(wrap(end.headingRad - to.headingRad)),
+    };
+  }
+
+  it('ends where it was planned, on a wall of any direction, from ahead or behind, a little askew', () => {
+    const wayDeg = fc.integer({ min: 0, max: 359 });
+    const askewDeg = fc.integer({ min: -15, max: 15 });
+    fc.assert(
+      fc.property(wayDeg, askewDeg, fc.boolean(), (facing, askew, back) => {
+        const [c, s] = [Math.cos(deg(facing)), Math.sin(deg(facing))];
+        const wall = { x1M: 2 - s, y1M: 1.5 + c, x2M: 2 + s, y2M: 1.5 - c };
+        const headingRad = deg(facing + askew + (back ? 180 : 0));
+        const from = { xM: 2 - 0.5 * c, yM: 1.5 - 0.5 * s, headingRad };
+        const away = ahead(back ? 0.3 : -0.3);
+        const { plan, end, offM, offRad } = made([{ ...squareUp, back }, away], from, {
+          walls: [wall],
+        });
+        expect(plan.flatMap(({ problems }) => problems)).toEqual([]);
+        expect(plan[0]?.standsAgainst).toBe('wall 1 of the table');
+        expect(end.failure).toBeNull();
+        expect(offM).toBeLessThan(0.001);
+        expect(offRad).toBeLessThan(deg(0.1));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it.each([
+    ['wide', [1, 2], 6, []],
+    ['narrower than the robot, in its middle', [1.46, 1.54], 0, []],
+    ['narrower than the robot, come upon askew', [1.46, 1.54], 14, ['held-on-one-side']],
+    ['at its end', [1.55, 2], 0, ['held-on-one-side']],
+    ['met by too large an angle', [1, 2], 25, ['askew']],
+  ])(
+    'holds it if that is an obstacle that is %s, or it is said',
+    (_, [y1M, y2M], askewDeg, said) => {
+      const from = { xM: 0.6, yM: 1.5, headingRad: deg(askewDeg) };
+      const box = { x1M: 1, y1M, x2M: 1.4, y2M, heightM: 0.1 };
+      const steps = [{ ...squareUp, back: false }, ahead(-0.2)];
+      const { plan, offM, offRad } = made(steps, from, { obstacles: [box] });
+      expect(plan[0]?.problems).toEqual(said);
+      expect(plan[0]?.standsAgainst).toBe('obstacle 1 of the table');
+      const isAtPlan = offM < 0.001 && offRad < deg(0.1);
+      expect(isAtPlan).toBe(said.length === 0);
+    },
+  );
+
+  it('pushes it on while it is pressed only: a drive at that wall is stopped, one past another fails', () => {
+    const walls = [
+      { x1M: 1, y1M: 1, x2M: 1, y2M: 2 },
+      { x1M: 0.2, y1M: 1, x2M: 0.2, y2M: 2 },
+    ];
+    const from = { xM: 0.6, yM: 1.5, headingRad: 0 };
+    const square = { ...squareUp, back: false };
+    const pressing = made([square, ahead(0.4)], from, { walls }).end;
+    expect(pressing).toMatchObject({ failure: 'wall', failedStep: 1 });
+    expect(pressing.timeS).toBeLessThan(6);
+    expect(made([square, ahead(-0.8)], from, { walls }).end.failure).toBe('wall');
+    // Placed at a wall it drives away from it.
+    const atWall = { ...from, xM: 0.2 + idealRobot.body.rearM };
+    expect(made([ahead(0.4)], atWall, { walls }).offM).toBeLessThan(0.001);
   });
 });

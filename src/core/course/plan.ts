@@ -11,6 +11,7 @@ import { planStep } from '../steps/untilCondition';
 import { asTyped } from './asTyped';
 import type { Route } from './route';
 import { usualTable } from '../table/drawnTable';
+import { surfaceName } from '../table/surfaceName';
 import type { Table } from '../table/table';
 
 /** A motion, and what it does when everything goes as planned. Headings are kept unwrapped. */
@@ -22,6 +23,8 @@ export interface PlannedStep extends Motion, Run {
   answer?: string;
   /** And which one the exact robot finds. */
   found?: string;
+  /** Of one that squares up: what it stands against, in words. */
+  standsAgainst?: string;
 }
 
 /** So much sooner a motion is over that does not stop at its end, or is begun as the robot rolls. */
@@ -66,8 +69,11 @@ export function planExactly(
       run.choice === undefined
         ? { motion: planStep(run.step, pose, robot, usual) }
         : planChoice(run.choice, pose, robot, usual, answers[asked++]);
-    const one = { ...run, from: pose, ...motion, ...answered };
+    const one: PlannedStep = { ...run, from: pose, ...motion, ...answered };
     one.durationS -= savedS(run, robot);
+    const { against } = one;
+    if (against !== undefined)
+      one.standsAgainst = against === null ? 'the border' : surfaceName(table, against);
     pose = one.to;
     if (outside(pose, table)) one.problems.push('off-table');
     planned.push(one);

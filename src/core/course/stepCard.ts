@@ -120,7 +120,12 @@ function motionRow({ planned, at }: Made, robot: Robot, table: Table) {
     until: leaves.map((leave) => leaveText(leave, left)),
     sets: setsText(at, robot),
     atMostS: isTimed(leaves, planned) ? null : planned.timeoutS,
-    notes: notesOnStep(robot, step),
+    notes: [
+      ...(planned.standsAgainst === undefined
+        ? []
+        : [`It squares up on ${planned.standsAgainst}.`]),
+      ...notesOnStep(robot, step),
+    ],
   };
 }
 

@@ -2,7 +2,7 @@ import type { PlannedStep } from '../course/plan';
 import { posesAlong } from '../course/posesAlong';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
-import { bodyRadius, corners, hitsWall } from '../machine/contact';
+import { bodyRadius, corners, grownBody, hitsWall } from '../machine/contact';
 import type { Robot } from '../robot/robot';
 import { usualTable } from '../table/drawnTable';
 import { surfaceName } from '../table/surfaceName';
@@ -10,6 +10,8 @@ import type { Table } from '../table/table';
 
 /** So far over the border nobody minds: it leans against it. */
 const LEANS_M = 0.005;
+/** And of a wall that it stands against nobody says that it meets it. */
+const TOUCHES_M = 0.001;
 
 const isOverBorder = (pose: Pose, robot: Robot, { widthM, heightM }: Table): boolean =>
   corners(robot.body).some((corner) => {
@@ -21,8 +23,9 @@ const isOverBorder = (pose: Pose, robot: Robot, { widthM, heightM }: Table): boo
 export function outlineMeets(planned: PlannedStep, robot: Robot, table: Table): string | null {
   const reachM = bodyRadius(robot.body);
   const { walls } = usualTable(table);
+  const outline = grownBody(robot.body, -TOUCHES_M);
   for (const pose of posesAlong(planned)) {
-    const met = walls.find((one) => hitsWall(pose, robot.body, reachM, one));
+    const met = walls.find((one) => hitsWall(pose, outline, reachM, one));
     if (met !== undefined) return surfaceName(table, met);
     if (isOverBorder(pose, robot, table)) return 'the border';
   }

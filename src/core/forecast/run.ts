@@ -179,6 +179,7 @@ export function simulateRun(
     const carried = kind.carries?.(step);
     if (carried !== undefined) machine.carry(scattered(carried, carriedBy));
     const askewRad = wrap(machine.pose.headingRad - planned.to.headingRad);
+    machine.mayLean(kind.meets === true);
     let ended = drive(machine, motion, onLoop);
     if (ended === 'time' && onTimeoutOf(step) === 'again') {
       drive(machine, rest(motion.restS), onLoop);

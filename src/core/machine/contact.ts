@@ -12,6 +12,13 @@ export const corners = ({ frontM, rearM, halfWidthM }: Body) => [
   { xM: -rearM, yM: halfWidthM },
 ];
 
+/** A body that is larger all round, or smaller. */
+export const grownBody = ({ frontM, rearM, halfWidthM }: Body, byM: number): Body => ({
+  frontM: frontM + byM,
+  rearM: rearM + byM,
+  halfWidthM: halfWidthM + byM,
+});
+
 /** Radius of the circle about the axle's middle that holds the whole robot. */
 export const bodyRadius = ({ frontM, rearM, halfWidthM }: Body): number =>
   Math.hypot(Math.max(frontM, rearM), halfWidthM);
@@ -40,8 +47,6 @@ export function clearanceM(pose: Pose, reachM: number, { widthM, heightM, walls 
  */
 export function pushInside(pose: Pose, body: Body, { widthM, heightM }: Table): boolean {
   const { frontM, rearM, halfWidthM } = body;
-  const length = frontM + rearM;
-  const inertia = (length * length + 4 * halfWidthM * halfWidthM) / 12;
   let touched = false;
   let cos = Math.cos(pose.headingRad);
   let sin = Math.sin(pose.headingRad);
@@ -53,26 +58,31 @@ export function pushInside(pose: Pose, body: Body, { widthM, heightM }: Table): 
     const y = pose.yM + sin * aheadM + cos * leftM;
     if (x >= 0 && y >= 0 && x <= widthM && y <= heightM) continue;
     touched = true;
-    if (x < 0) push(pose, x, y, -x, 1, 0, inertia);
-    if (x > widthM) push(pose, x, y, x - widthM, -1, 0, inertia);
-    if (y < 0) push(pose, x, y, -y, 0, 1, inertia);
-    if (y > heightM) push(pose, x, y, y - heightM, 0, -1, inertia);
+    if (x < 0) push(pose, x, y, -x, 1, 0, body);
+    if (x > widthM) push(pose, x, y, x - widthM, -1, 0, body);
+    if (y < 0) push(pose, x, y, -y, 0, 1, body);
+    if (y > heightM) push(pose, x, y, y - heightM, 0, -1, body);
     cos = Math.cos(pose.headingRad);
     sin = Math.sin(pose.headingRad);
   }
   return touched;
 }
 
-/** Undo the depth of a corner at x, y along a border's normal. */
-function push(
+/** What a rectangle of its size resists to turning, over what it resists to shifting. */
+const inertiaOf = ({ frontM, rearM, halfWidthM }: Body): number =>
+  ((frontM + rearM) ** 2 + 4 * halfWidthM * halfWidthM) / 12;
+
+/** Undo the depth of a place at x, y along the way out. */
+export function push(
   pose: Pose,
   x: number,
   y: number,
   depth: number,
   nx: number,
   ny: number,
-  inertia: number,
+  body: Body,
 ): void {
+  const inertia = inertiaOf(body);
   const arm = (x - pose.xM) * ny - (y - pose.yM) * nx;
   const by = depth / (1 + (arm * arm) / inertia);
   pose.xM += by * nx;
@@ -80,19 +90,20 @@ function push(
   pose.headingRad += (by * arm) / inertia;
 }
 
+/** Whether a wall comes within the square about a circle of that radius. */
+export const isInReach = (pose: Pose, reach: number, wall: Segment): boolean =>
+  pose.xM - reach <= Math.max(wall.x1M, wall.x2M) &&
+  pose.xM + reach >= Math.min(wall.x1M, wall.x2M) &&
+  pose.yM - reach <= Math.max(wall.y1M, wall.y2M) &&
+  pose.yM + reach >= Math.min(wall.y1M, wall.y2M);
+
 /**
  * Whether the robot's rectangle overlaps a wall that stands on the table (Liang–Barsky clipping).
  *
  * @param reach radius of the circle that holds the whole robot, from `bodyRadius`
  */
 export function hitsWall(pose: Pose, body: Body, reach: number, wall: Segment): boolean {
-  const farInX =
-    pose.xM - reach > Math.max(wall.x1M, wall.x2M) ||
-    pose.xM + reach < Math.min(wall.x1M, wall.x2M);
-  const farInY =
-    pose.yM - reach > Math.max(wall.y1M, wall.y2M) ||
-    pose.yM + reach < Math.min(wall.y1M, wall.y2M);
-  if (farInX || farInY) return false;
+  if (!isInReach(pose, reach, wall)) return false;
   const cos = Math.cos(pose.headingRad);
   const sin = Math.sin(pose.headingRad);
   const local = (xM: number, yM: number) => ({

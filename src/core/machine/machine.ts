@@ -30,6 +30,8 @@ export interface Machine extends Drivable {
   carry(by: Pose): void;
   /** Let the motor of an attachment begin to move; it goes on by itself. */
   moveArm(command: ArmCommand): void;
+  /** Whether the motion that begins now is meant to run into something: walls do not end it then, they push it back. */
+  mayLean(isMeantTo: boolean): void;
   /** Turn the robot on its floor, as something does that no motor is told of. */
   kick(angleRad: number): void;
 }
@@ -95,7 +97,7 @@ class SimulatedMachine implements Machine {
     this.countM = distanceFromMotorDegrees(robot, 1 / robot.encoderCountsPerMotorDegree);
     this.countsPerM = 1 / this.countM;
     const periodM = onThisBattery.maxSpeedMPerS * loopPeriodS;
-    this.around = new Surroundings(robot.body, table, periodM);
+    this.around = new Surroundings(robot.body, table, periodM, start);
     this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
     const sensor = headingOf(robot);
     const noise = randomStream(seed, runIndex, 'gyro');
@@ -112,6 +114,10 @@ class SimulatedMachine implements Machine {
 
   get hitWall(): boolean {
     return this.around.hitWall;
+  }
+
+  mayLean(isMeantTo: boolean): void {
+    this.around.mayLean(isMeantTo);
   }
 
   command({ leftMPerS, rightMPerS }: WheelSpeeds): void {
@@ -247,6 +253,8 @@ class SimulatedMachine implements Machine {
     const drivenM = Math.abs(leftM + rightM) / 2;
     if (drivenM > 0 && pushedM >= HELD_SHARE * drivenM) this.heldSinceS ??= beganS;
     else this.heldSinceS = null;
+    const isHeld = beganS - (this.heldSinceS ?? Infinity) >= HELD_S;
+    if (isHeld && drivenM > Math.abs(rightM - leftM) / 2) this.around.holds();
   }
 
   /** Show the gyro the headings of this period at which its samples are due. */

@@ -29,15 +29,18 @@ const POINT_EVERY_S = 0.1;
  * line or a wall, or until something is read.
  *
  * @param motionFor the controller, for the robot that it is made with
+ * @param isMeantToMeet whether it is meant to run into something
  */
 export function rehearse(
   motionFor: (exact: Robot) => Controller,
   from: Pose,
   robot: Robot,
   table: Table,
+  isMeantToMeet = false,
 ): Rehearsed {
   const exact = exactRobot(robot);
   const machine = createMachine(exact, table, from, 0, 0);
+  machine.mayLean(isMeantToMeet);
   const trail: Point[] = [{ xM: from.xM, yM: from.yM }];
   let next = POINT_EVERY_S;
   const ended = drive(machine, motionFor(exact), () => {

@@ -1,29 +1,46 @@
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
-import type { Table } from '../table/table';
-import { bodyRadius, clearanceM, hitsWall, pushInside } from './contact';
+import type { Segment, Table } from '../table/table';
+import { bodyRadius, clearanceM, grownBody, hitsWall, isInReach, pushInside } from './contact';
 import type { FloorPose } from './floorPose';
+import { DEEPEST_M, pushOffWalls } from './wallContact';
+
+/** So far off a wall that it leant against, a robot has left it. */
+const LEFT_M = 0.001;
 
 /** What a robot touches on its table: how far off everything is, what pushes it back, what holds it. */
 export class Surroundings {
   /** A wall on the table holds it where it ran into it. */
   hitWall = false;
+  /** It is meant to run into something: walls push it back as the border does, until it has left them. */
+  private leans: boolean;
+  private isMeantTo = false;
+  /** Walls on the table that it may touch within this period. */
+  private inReach: Segment[] = [];
   /** So far it may go in any direction before anything can touch it; not looked at again until then. */
   private freeM = 0;
   private readonly reachM: number;
   /** Nearer than this to the border something may touch it within a period. */
   private readonly marginM: number;
   private readonly nearM: number;
+  /** Of what is deeper in it than it can be pushed out again. */
+  private readonly core: Robot['body'];
+  private readonly touching: Robot['body'];
 
   /** @param periodM the most that it drives in a period of its program's loop */
   constructor(
     private readonly body: Robot['body'],
     private readonly table: Table,
     periodM: number,
+    start: Pose,
   ) {
     this.reachM = bodyRadius(body);
     this.marginM = this.reachM + periodM;
     this.nearM = 2 * periodM;
+    this.core = grownBody(body, -DEEPEST_M);
+    this.touching = grownBody(body, LEFT_M);
+    // Placed at a wall, it leans against it.
+    this.leans = this.isInWall(start, this.touching);
   }
 
   /** Whether anything may touch it in this period. */
@@ -41,26 +58,50 @@ export class Surroundings {
     this.freeM = 0;
   }
 
+  /** Whether the motion that begins now is meant to run into something. */
+  mayLean(isMeantTo: boolean): void {
+    this.isMeantTo = isMeantTo;
+    this.leans ||= isMeantTo;
+  }
+
   /** Whether something that pushes it back is in reach within a period. */
-  pushes({ xM, yM }: Pose): boolean {
+  pushes(pose: Pose): boolean {
     const { table, marginM } = this;
+    const { xM, yM } = pose;
+    if (this.leans) this.inReach = table.walls.filter((one) => isInReach(pose, marginM, one));
     return (
-      xM < marginM || yM < marginM || xM > table.widthM - marginM || yM > table.heightM - marginM
+      (this.leans && this.inReach.length > 0) ||
+      xM < marginM ||
+      yM < marginM ||
+      xM > table.widthM - marginM ||
+      yM > table.heightM - marginM
     );
   }
 
   /** Push it back out of what it pokes into; by how far it was moved. */
   pushBackM(pose: FloorPose): number {
     const { xM, yM } = pose;
-    if (!pushInside(pose, this.body, this.table)) return 0;
+    let isPushed = pushInside(pose, this.body, this.table);
+    if (this.leans) isPushed = pushOffWalls(pose, this.body, this.inReach) || isPushed;
+    if (!isPushed) return 0;
     pose.face();
     return Math.hypot(pose.xM - xM, pose.yM - yM);
   }
 
   /** See whether a wall on the table is run into, and how far off everything is otherwise. */
   meet(pose: Pose): void {
-    const { table, body, reachM } = this;
-    this.hitWall = table.walls.some((wall) => hitsWall(pose, body, reachM, wall));
-    this.freeM = clearanceM(pose, reachM, table);
+    if (this.leans && !this.isMeantTo) this.leans = this.isInWall(pose, this.touching);
+    this.hitWall = this.isInWall(pose, this.leans ? this.core : this.body);
+    this.freeM = clearanceM(pose, this.reachM, this.table);
+  }
+
+  /** It drives and does not move: a wall that it is not meant to press against stops it. */
+  holds(): void {
+    this.hitWall = this.leans && !this.isMeantTo && this.inReach.length > 0;
+  }
+
+  private isInWall(pose: Pose, body: Robot['body']): boolean {
+    const reachM = this.reachM + 2 * LEFT_M;
+    return this.table.walls.some((wall) => hitsWall(pose, body, reachM, wall));
   }
 }

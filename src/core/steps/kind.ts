@@ -9,12 +9,13 @@ import type { Leave, PlannedMotion } from './leave';
 import type { PlanProblem } from './problems';
 import type { ArmCommand } from '../machine/arm';
 import type { RandomStream } from '../stats/random';
-import type { Table } from '../table/table';
+import type { Segment, Table } from '../table/table';
 import type { Marked } from '../table/targets';
 import type { Pose } from '../geometry/pose';
 import type { Command } from '../robot/programWays';
 import type { Robot } from '../robot/robot';
 import type { TunedId } from '../robot/tunedIds';
+import type { Taught } from './teaching/taught';
 import type { TrailPiece } from './trail';
 import type { DeviceKindName } from '../devices/registry';
 
@@ -44,6 +45,8 @@ export interface Motion {
   /** After this the motors stop and the step has failed. */
   timeoutS: number;
   problems: PlanProblem[];
+  /** Of one that squares up: the wall that it stands against; null: the border. */
+  against?: Segment | null;
   /** Its way, where that is no straight line. */
   trail?: TrailPiece[];
 }
@@ -183,6 +186,8 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
   rollsOut?(step: S): number;
   /** Of a step that can be begun while the robot rolls: which way it drives, 1 or −1. */
   rollsIn?(step: S): number;
+  /** Which of its values the robot can tell by where it is placed. */
+  teaches?(step: S, robot: Robot): Taught<S>[];
   /** Whether it takes the robot to another place. */
   drives: boolean;
   inProgram: InProgram<S>;

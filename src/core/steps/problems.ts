@@ -6,9 +6,9 @@ export const PROBLEM_SENTENCES = {
   'nothing-ahead': 'There is nothing ahead to measure the distance to.',
   'already-there': 'The distance is already that short here: the robot would not move.',
   askew:
-    'It does not face the border here, nor turn its back to it: turn to within 20° of it before it squares up.',
-  'wall-before-border':
-    'A wall stands between here and the border: only the border is there to square up on.',
+    'It comes too askew at what it would press against here: turn to within 20° of it before it squares up.',
+  'held-on-one-side':
+    'The wall ends before the robot’s middle here: it would turn about its end. Square up where the wall is wider.',
   'pressed-briefly':
     'It presses too briefly here, as was measured: over a twentieth of the heading’s error would be left.',
   'no-such-sensor':

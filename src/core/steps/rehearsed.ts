@@ -44,6 +44,8 @@ interface Of {
   timeoutS?: number | undefined;
   /** What it is planned to do where nothing else ends it. */
   planned?: Motion;
+  /** It is meant to run into something. */
+  meets?: boolean | undefined;
 }
 
 /**
@@ -58,9 +60,10 @@ export function rehearsed(
   from: Pose,
   robot: Robot,
   table: Table,
-  { never, timeoutS, planned = notPlanned(from) }: Of,
+  { never, timeoutS, planned = notPlanned(from), meets = false }: Of,
 ): Motion {
-  const made = rehearse((exact) => control(legFrom(from, planned), exact), from, robot, table);
+  const motionFor = (exact: Robot) => control(legFrom(from, planned), exact);
+  const made = rehearse(motionFor, from, robot, table, meets);
   const problem = whyNot(made, never);
   const isMade = problem === null || problem === 'meets-wall';
   const durationS = isMade ? made.durationS : 0;

@@ -86,6 +86,7 @@ function newPlan(step: MotionStep, from: Pose, robot: Robot, table: Table): Moti
   const made = rehearsed((leg, exact) => controlStep(step, leg, exact), from, robot, table, {
     never: 'never-ends',
     planned,
+    meets: kindOfStep(step).meets,
   });
   const moves = ({ distanceM, angleRad }: Motion) =>
     Math.abs(distanceM) > STANDS_M || Math.abs(angleRad) > STANDS_RAD;

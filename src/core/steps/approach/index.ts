@@ -92,6 +92,13 @@ function whereItReads(
 const drivesOnM = ({ measured: { stop } }: Robot, speedMPerS: number): number | null =>
   stop && overrunM(stop, speedMPerS);
 
+/** The same, as it was measured, else as it follows from the robot's record; on so short a way as that. */
+function goesOnM(step: ApproachStep, robot: Robot, wayM: number): number {
+  const { periodS } = sensorOf(step, robot)?.behaviour ?? { periodS: 0 };
+  const speedMPerS = lastSpeed(step);
+  return drivesOnM(robot, speedMPerS) ?? meanStopM(robot, periodS, speedMPerS, wayM);
+}
+
 /** What its sensor shows there, where it shows volts, and that it does not stand where it is told to stop. */
 function notesOf(robot: Robot, speedMPerS: number, thresholdM: number): string[] {
   const { volts } = robot.measured;
@@ -118,12 +125,7 @@ export const approach: StepKind<ApproachStep> = {
   }),
   plan(step, from, robot, table) {
     const way = wayTo(step, from, robot, table);
-    // As it was measured; else as it follows from the robot's record.
-    const { periodS } = sensorOf(step, robot)?.behaviour ?? { periodS: 0 };
-    const speedMPerS = lastSpeed(step);
-    const onM = (wayM: number) =>
-      drivesOnM(robot, speedMPerS) ?? meanStopM(robot, periodS, speedMPerS, wayM);
-    const distanceM = 'problem' in way ? 0 : way.distanceM + onM(way.distanceM);
+    const distanceM = 'problem' in way ? 0 : way.distanceM + goesOnM(step, robot, way.distanceM);
     const durationS = wayS(step, distanceM) + STARTING_S + SETTLE_S;
     return {
       to: ahead(from, distanceM),
@@ -151,6 +153,19 @@ export const approach: StepKind<ApproachStep> = {
     );
   },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
+  teaches(step, robot) {
+    const unit = sensorOf(step, robot);
+    if (unit === null) return [];
+    // It is told to stop by so much earlier as it goes on.
+    const earlierM = unit.behaviour.scale * goesOnM(step, robot, Infinity);
+    return [
+      {
+        placed: 'where it should stop',
+        of: { unit, channel: 'distance' },
+        with: (reading) => ({ ...step, thresholdM: reading + earlierM }),
+      },
+    ];
+  },
   stopsBy: (step) => ({ thresholdM: step.thresholdM, speedMPerS: lastSpeed(step) }),
   rollsIn: () => 1,
   drives: true,

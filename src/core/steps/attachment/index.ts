@@ -105,6 +105,20 @@ export const attachment: StepKind<AttachmentStep> = {
           durationS: null,
         };
   },
+  teaches(step, robot) {
+    const unit = motorOf(step, robot);
+    if (unit === null) return [];
+    return [
+      {
+        placed: 'with the arm where it should go',
+        of: { unit, channel: 'angle' },
+        with(reading) {
+          const { position: _named, seconds: _timed, ...rest } = step;
+          return { ...rest, angleRad: radiansFromDegrees(reading) };
+        },
+      },
+    ];
+  },
   drives: false,
   inProgram: {
     leaves(step, _planned, robot) {

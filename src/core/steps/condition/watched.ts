@@ -1,21 +1,12 @@
 import type { Watched, WatchedSource } from '../../control/condition';
 import { radiansFromDegrees } from '../../geometry/angle';
-import { READ_BY_STEPS } from '../../devices/channels';
-import { isA, readBySteps } from '../../devices/ofRobot';
+import { isA } from '../../devices/ofRobot';
 import { BATTERY_VOLTS } from '../../machine/ownReadings';
 import { motorDegreesFromDistance } from '../../robot/conversions';
 import type { Robot } from '../../robot/robot';
 import type { Leg } from '../kind';
 import type { Condition, Reading } from './condition';
-
-/** The unit of a kind that steps read, where the condition names the kind. */
-function ofKind(reading: Reading, robot: Robot) {
-  if (typeof reading !== 'object' || !('unit' in reading)) return undefined;
-  const wanted = READ_BY_STEPS.find(
-    ({ kind, channel }) => kind === reading.unit && channel.name === reading.channel,
-  );
-  return wanted && (readBySteps(robot, wanted) ?? undefined);
-}
+import { unitRead } from './unitRead';
 
 /** Where the program finds what a condition looks at. */
 function sourceOf(reading: Reading, leg: Leg, robot: Robot): WatchedSource {
@@ -29,13 +20,8 @@ function sourceOf(reading: Reading, leg: Leg, robot: Robot): WatchedSource {
       atZeroRad: leg.fromHeadingRad - leg.plannedReadingRad / perRad,
     };
   }
-  const name = 'motor' in reading ? reading.motor : reading.unit;
-  const pluggedIn = robot.units.filter(({ port }) => port !== null);
-  const unit =
-    pluggedIn.find(({ label }) => label === name) ??
-    pluggedIn.find(({ id }) => id === name) ??
-    ofKind(reading, robot);
-  if (unit === undefined) return { from: 'unit', of: null, factor: 1 };
+  const unit = unitRead(reading, robot);
+  if (unit === null) return { from: 'unit', of: null, factor: 1 };
   if ('unit' in reading)
     return { from: 'unit', of: { unitId: unit.id, channel: reading.channel }, factor: 1 };
   if (isA(unit, 'left motor') || isA(unit, 'right motor')) {

@@ -140,6 +140,17 @@ export const followLine: StepKind<FollowLineStep> = {
           withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
         },
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
+  teaches(step, robot) {
+    const unit = unitOrFirst(robot, 'light sensor', step.sensor);
+    if (unit === null || step.astride !== undefined) return [];
+    return [
+      {
+        placed: 'with that sensor over the edge, as it should follow it',
+        of: { unit, channel: 'light' },
+        with: (target) => ({ ...step, target }),
+      },
+    ];
+  },
   drives: true,
   inProgram: {
     speed: atSpeed<FollowLineStep>(),

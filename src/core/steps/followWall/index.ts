@@ -77,6 +77,17 @@ export const followWall: StepKind<FollowWallStep> = {
     withSpeed: (speedMPerS) => ({ ...step, speedMPerS }),
   }),
   asPlanned: ({ timeoutS }) => ({ timeoutS }),
+  teaches(step, robot) {
+    const unit = sensorOf(step, robot);
+    if (unit === null) return [];
+    return [
+      {
+        placed: 'as far from the wall as it should drive along it',
+        of: { unit, channel: 'distance' },
+        with: (keepM) => ({ ...step, keepM }),
+      },
+    ];
+  },
   drives: true,
   inProgram: {
     speed: atSpeed<FollowWallStep>(),

@@ -2,7 +2,7 @@ import { description, flag, number, type RecordOf } from '../../description/desc
 import { say } from '../../description/phrase';
 import { ON_TIMEOUT, speed, TIMEOUT, UNTIL } from '../sharedFields';
 
-/** Press against the border, and take the heading for the wall's. */
+/** Press against the border, a wall or an obstacle, and take the heading for the wall's. */
 export const SQUARE_UP = description({
   kind: 'square-up',
   label: 'Square up',
@@ -26,7 +26,7 @@ export const SQUARE_UP = description({
   },
   optional: { until: UNTIL, timeoutS: TIMEOUT, onTimeout: ON_TIMEOUT },
   phrase: () => [
-    ...say`Drive ${'back'} against the border at ${'speedMPerS'}, press for ${'pressS'}, and take the heading for the wall’s`,
+    ...say`Drive ${'back'} against the wall at ${'speedMPerS'}, press for ${'pressS'}, and take the heading for the wall’s`,
     { ifSet: 'until', phrase: say`, or until ${'until'}` },
     { ifSet: 'timeoutS', phrase: say`, giving up after ${'timeoutS'}` },
     { ifSet: 'onTimeout', phrase: say`; then it ${'onTimeout'}` },

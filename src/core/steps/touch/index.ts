@@ -52,6 +52,7 @@ export const touch: StepKind<TouchStep> = {
     rehearsed((leg, exact) => controlTouch(step, leg, exact), from, robot, table, {
       never: 'nothing-to-touch',
       timeoutS: step.timeoutS,
+      meets: true,
     }),
   control: controlTouch,
   meets: true,

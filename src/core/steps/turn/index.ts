@@ -2,7 +2,7 @@ import { leadFor } from '../../calibrationValues/turnStop';
 import { settled } from '../../control/rest';
 import { timeoutS } from '../../control/settings';
 import { expectedTurnS, turn as controlTurn } from '../../control/turn';
-import { isHalfTurn, radiansFromDegrees, turnAngle } from '../../geometry/angle';
+import { isHalfTurn, radiansFromDegrees, turnAngle, wrap } from '../../geometry/angle';
 import { commandFromRate, rateFromCommand } from '../../program/turnRate';
 import type { TurnStrategy } from '../../control/turn/schema';
 import { toTable, type Pose } from '../../geometry/pose';
@@ -137,6 +137,16 @@ export const turn: StepKind<TurnStep> = {
       controlTurn({ angleRad, how, fromReadingRad, timeoutS: limit, about }, robot.trackM),
     );
   },
+  teaches: (step) =>
+    step.mode === 'by'
+      ? []
+      : [
+          {
+            placed: 'so that it looks where it should turn to',
+            of: 'heading',
+            with: (headingRad) => ({ ...step, angleRad: wrap(headingRad) }),
+          },
+        ],
   stopsTurningAt: (step) => {
     const { strategy = 'stop-early', rateRadPerS } = step;
     const slow = Math.min(step.slowRateRadPerS ?? USUAL.slowRateRadPerS, rateRadPerS);

@@ -39,6 +39,7 @@ import { ProgramLine } from '../ProgramLine';
 import { StepRow } from './StepRow';
 import { leavesOut, StepSentence } from './StepSentence';
 import { useMoveKeys } from './useMoveKeys';
+import { useTeach } from './useTeach';
 
 interface Props {
   steps: readonly Step[];
@@ -75,8 +76,9 @@ const arrival = (made: readonly PlannedStep[]): string => {
   const [first] = made;
   if (first === undefined) return 'never made';
   if (first.isMeanwhile === true) return 'on the way, without a stop';
-  const { to, durationS } = first;
-  return `to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s${timesText(made.length)}`;
+  const { to, durationS, standsAgainst } = first;
+  const against = standsAgainst === undefined ? '' : `against ${standsAgainst}, `;
+  return `${against}to ${placeText(to)}, ${headingText(to.headingRad, 0)} in ${number(durationS, 1)} s${timesText(made.length)}`;
 };
 
 /** Each time that a motion is made, as a rule or else where its list is come to. */
@@ -105,9 +107,11 @@ function MotionRow(row: RowProps<MotionStep>) {
   const { made, isUsual } = timesMade(step, plan, branches);
   const planned = made[0] ?? null;
   const [showsUnset, setShowsUnset] = useState(false);
+  const teach = useTeach(step, robot, plan, (next) => onChange(next as MotionStep));
   return (
     <StepRow
       {...actionsOf(step, row)}
+      {...teach}
       number={at}
       foot={
         isUsual || made[0]?.isMeanwhile === true
@@ -142,9 +146,11 @@ function OwnerRow(row: RowProps<OwnerStep>) {
   const allS = made.reduce((sum, { durationS }) => sum + durationS, 0);
   const { step: _, number: __, path: ___, within: ____, ...list } = row;
   const lists = listsWithin({ step, number: at, path, within });
+  const teach = useTeach(step, robot, plan, (next) => onChange(next as OwnerStep));
   return (
     <StepRow
       {...actionsOf(step, row)}
+      {...teach}
       number={at}
       foot={made.length === 0 ? '' : `${number(allS, 1)} s in all`}
       problems={check.filter(({ number: of }) => of === at)}

@@ -22,6 +22,8 @@ interface Props {
   inner?: ReactNode;
   /** Gives what is left out of it fields; left out: nothing is. */
   onMore?: () => void;
+  /** What it is taught by placing the robot, where that is open; left out: nothing of it can be. */
+  teach?: { isOpen: boolean; onToggle(): void; line: ReactNode };
   onSelect(): void;
   onDuplicate(): void;
   onRemove(): void;
@@ -62,13 +64,24 @@ export function StepRow(row: Props) {
         {row.children}
         <div className={styles.rowFoot}>
           <small className={styles.arrival}>{row.foot}</small>
-          {row.onMore !== undefined && (
-            <span className={styles.more}>
+          <span className={styles.more}>
+            {row.teach !== undefined && (
+              <Button
+                look="bare"
+                aria-expanded={row.teach.isOpen}
+                aria-label={`Teach step ${row.number} by placing the robot`}
+                title="Take a value from where the robot now stands"
+                onClick={row.teach.onToggle}
+              >
+                teach
+              </Button>
+            )}
+            {row.onMore !== undefined && (
               <Button look="bare" aria-label={`More of step ${row.number}`} onClick={row.onMore}>
                 more
               </Button>
-            </span>
-          )}
+            )}
+          </span>
           <span className={styles.rowActions}>
             <Button
               look="bare"
@@ -88,6 +101,7 @@ export function StepRow(row: Props) {
             </Button>
           </span>
         </div>
+        {row.teach?.isOpen === true && row.teach.line}
         {row.problems.map(({ sentence, mend }) => (
           <small key={sentence} className={styles.problem}>
             {sentence}{' '}
