@@ -100,7 +100,7 @@ describe('a step that is taught by placing the robot', () => {
 
   it('says so where a step cannot have what was read', () => {
     const [one] = teachings({ kind: 'approach', sensor: 'D-ahead', thresholdM: 0.2 });
-    expect(one && taughtStep(one, 7)).toMatch(/^A step cannot have this: .*Place the robot/);
+    expect(one && taughtStep(one, 7)).toMatch(/^A step cannot have 700 cm here\. Place the robot/);
   });
 });
 

@@ -2,7 +2,7 @@ import type { Robot } from '../../robot/robot';
 import { ANGLE_UNITS } from '../../program/gain';
 import { headingFromRaw, readingFromRaw } from '../../program/fromRaw';
 import { rawHeading } from '../../program/rawHeading';
-import { rawReading, type RawReading } from '../../program/rawReading';
+import { rawReading, rawText, type RawReading } from '../../program/rawReading';
 import type { Step } from '../descriptions';
 import { stepSchema } from '../step';
 import type { Taught } from './taught';
@@ -37,9 +37,9 @@ export const headingLogged = ({ robot, zeroRad }: Teaching, rad: number): number
   zeroRad + headingFromRaw(robot, rad / ANGLE_UNITS[robot.program.angles].sizeRad);
 
 /** The step for a reading; or why a step cannot have it, in a sentence. */
-export function taughtStep({ taught }: Teaching, reading: number): Step | string {
-  const { success, data, error } = stepSchema.safeParse(taught.with(reading));
-  if (success) return data;
-  const [issue] = error.issues;
-  return `A step cannot have this: ${issue?.message ?? 'it is out of its limits'}. Place the robot otherwise, or type what it reads.`;
+export function taughtStep(teaching: Teaching, reading: number): Step | string {
+  const { success, data } = stepSchema.safeParse(teaching.taught.with(reading));
+  return success
+    ? data
+    : `A step cannot have ${rawText(shownOf(teaching, reading))} here. Place the robot otherwise, or type what it shows.`;
 }

@@ -41,7 +41,7 @@ function columnOf({ taught: { of }, robot }: Teaching) {
 }
 
 const nameOf = ({ taught: { of } }: Teaching): string =>
-  of === 'heading' ? 'its heading' : of.unit.label;
+  of === 'heading' ? 'Its heading' : of.unit.label;
 
 /** One value of a step, from where the robot stands: read live, or typed from its small screen. */
 function TeachOne({ teaching, onChange }: { teaching: Teaching; onChange(step: Step): void }) {
@@ -65,11 +65,13 @@ function TeachOne({ teaching, onChange }: { teaching: Teaching; onChange(step: S
       return;
     }
     setWrong(null);
-    setSaid(`Taken: ${name} at ${rawText(shownOf(teaching, reading))}.`);
+    setSaid(`Taken: ${isHeading ? 'heading' : name} at ${rawText(shownOf(teaching, reading))}.`);
     onChange(taught);
   };
   const from = source === 'serial' ? 'serial' : 'stand-in';
-  const takeLive = () =>
+  const takeLive = () => {
+    setSaid(null);
+    setWrong(null);
     void live.take(from, LOOKS_S, (looks) => {
       const reading = readingOfLooks(
         looks.map(([look = null]) => look),
@@ -78,6 +80,7 @@ function TeachOne({ teaching, onChange }: { teaching: Teaching; onChange(step: S
       if (reading === null) setWrong(`${name} reads nothing from there: turn it, or move it.`);
       else take(isHeading ? headingLogged(teaching, radiansFromDegrees(reading)) : reading);
     });
+  };
   return (
     <form
       className={styles.line}
@@ -93,7 +96,7 @@ function TeachOne({ teaching, onChange }: { teaching: Teaching; onChange(step: S
       </p>
       <div className={styles.ways}>
         <ProgramField
-          label={`It shows, ${name}`}
+          label={`${name} shows`}
           {...{ unit, decimals }}
           signed={isHeading}
           value={shown}
@@ -113,7 +116,10 @@ function TeachOne({ teaching, onChange }: { teaching: Teaching; onChange(step: S
       <p role="status">{said}</p>
       {(wrong ?? live.problem) !== null && (
         <p role="alert" className={styles.problem}>
-          {wrong ?? live.problem}
+          {wrong ?? live.problem}{' '}
+          {wrong === null && from === 'stand-in' && (
+            <a href="/bench">Switch it on, on the Bench.</a>
+          )}
         </p>
       )}
     </form>
