@@ -153,6 +153,19 @@ describe('squaring up on what stands on the table', () => {
     },
   );
 
+  it('squares up again and again on one wall, by motors that are late', () => {
+    const late = { ...idealRobot, motors: { ...idealRobot.motors, lagS: 0.08 } };
+    const table = tableSchema.parse({ ...bareTable, walls: [{ x1M: 1, y1M: 1, x2M: 1, y2M: 2 }] });
+    const steps = Array.from({ length: 6 }, () => [{ ...squareUp, back: false }, ahead(-0.2)]);
+    const simulation = {
+      ...{ robot: late, table, seed: 4 },
+      route: routeOf(steps.flat(), { xM: 0.7, yM: 1.5, headingRad: 0.05 }),
+    };
+    const prepared = prepare(simulation);
+    const ends = Array.from({ length: 40 }, (_, i) => simulateRun(simulation, prepared, i).end);
+    expect(ends.filter(({ failure }) => failure !== null)).toEqual([]);
+  });
+
   it('pushes it on while it is pressed only: a drive at that wall is stopped, one past another fails', () => {
     const walls = [
       { x1M: 1, y1M: 1, x2M: 1, y2M: 2 },
