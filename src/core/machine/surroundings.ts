@@ -1,9 +1,9 @@
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
-import type { Segment, Table } from '../table/table';
-import { bodyRadius, clearanceM, grownBody, hitsWall, isInReach, pushInside } from './contact';
+import type { Table } from '../table/table';
+import { bodyRadius, clearanceM, grownBody, hitsWall, pushInside } from './contact';
 import type { FloorPose } from './floorPose';
-import { DEEPEST_M, pushOffWalls } from './wallContact';
+import { DEEPEST_M, pushOffWalls, sidesInReach, type WallSide } from './wallContact';
 
 /** So far off a wall that it leant against, a robot has left it. */
 const LEFT_M = 0.001;
@@ -16,7 +16,7 @@ export class Surroundings {
   private leans: boolean;
   private isMeantTo = false;
   /** Walls on the table that it may touch within this period. */
-  private inReach: Segment[] = [];
+  private inReach: WallSide[] = [];
   /** So far it may go in any direction before anything can touch it; not looked at again until then. */
   private freeM = 0;
   private readonly reachM: number;
@@ -68,7 +68,7 @@ export class Surroundings {
   pushes(pose: Pose): boolean {
     const { table, marginM } = this;
     const { xM, yM } = pose;
-    if (this.leans) this.inReach = table.walls.filter((one) => isInReach(pose, marginM, one));
+    if (this.leans) this.inReach = sidesInReach(pose, marginM, table.walls);
     return (
       (this.leans && this.inReach.length > 0) ||
       xM < marginM ||

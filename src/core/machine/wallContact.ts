@@ -1,7 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import type { Robot } from '../robot/robot';
 import type { Segment } from '../table/table';
-import { corners, push } from './contact';
+import { isInReach, push } from './contact';
 
 type Body = Robot['body'];
 
@@ -10,9 +10,26 @@ export const DEEPEST_M = 0.01;
 /** Depths below this are rounding. */
 const TOUCHES_M = 1e-9;
 /** A corner between two walls is pushed by either; so often all are looked at in turn. */
-const ROUNDS = 4;
+const ROUNDS = 2;
 
-/** A place at which a robot and a wall overlap: how deep, and the way out for the robot. */
+/** A wall, and the direction of its length. */
+export interface WallSide extends Segment {
+  lengthM: number;
+  ux: number;
+  uy: number;
+}
+
+/** The walls that a robot may touch, with what does not change while it does. */
+export const sidesInReach = (pose: Pose, reachM: number, walls: readonly Segment[]): WallSide[] =>
+  walls
+    .filter((wall) => isInReach(pose, reachM, wall))
+    .map(({ x1M, y1M, x2M, y2M }) => {
+      const lengthM = Math.hypot(x2M - x1M, y2M - y1M);
+      const per = lengthM === 0 ? 0 : 1 / lengthM;
+      return { x1M, y1M, x2M, y2M, lengthM, ux: (x2M - x1M) * per, uy: (y2M - y1M) * per };
+    });
+
+/** A place at which a robot and a wall overlap: how deep, and the way out for the robot. Written anew, not made anew. */
 interface Contact {
   xM: number;
   yM: number;
@@ -21,66 +38,71 @@ interface Contact {
   ny: number;
 }
 
-/** Keep the deepest contact; of one corner the shallowest is the wall through which it came. */
-const deeper = (a: Contact | null, b: Contact | null): Contact | null =>
-  a === null || (b !== null && b.depthM > a.depthM) ? b : a;
+const nowhere = (): Contact => ({ xM: 0, yM: 0, depthM: 0, nx: 0, ny: 0 });
+const found = nowhere();
+const atCorner = nowhere();
 
-/** How deep a corner of the robot is beyond the side of a wall on which the robot's middle is; null: it is not. */
-function cornerIn(pose: Pose, xM: number, yM: number, wall: Segment): Contact | null {
-  const ex = wall.x2M - wall.x1M;
-  const ey = wall.y2M - wall.y1M;
-  const lengthM = Math.sqrt(ex * ex + ey * ey);
-  if (lengthM === 0) return null;
-  const along = ((xM - wall.x1M) * ex + (yM - wall.y1M) * ey) / lengthM;
-  if (along < 0 || along > lengthM) return null;
-  const side = (pose.xM - wall.x1M) * -ey + (pose.yM - wall.y1M) * ex < 0 ? -1 : 1;
-  const nx = (side * -ey) / lengthM;
-  const ny = (side * ex) / lengthM;
-  const depthM = (wall.x1M - xM) * nx + (wall.y1M - yM) * ny;
-  return depthM > TOUCHES_M && depthM <= DEEPEST_M ? { xM, yM, depthM, nx, ny } : null;
+function note(at: Contact, xM: number, yM: number, depthM: number, nx: number, ny: number): void {
+  at.xM = xM;
+  at.yM = yM;
+  at.depthM = depthM;
+  at.nx = nx;
+  at.ny = ny;
 }
 
-/** How deep the end of a wall is inside the robot, measured to its nearest side; null: it is not. */
-function endIn(pose: Pose, body: Body, xM: number, yM: number): Contact | null {
-  const cos = Math.cos(pose.headingRad);
-  const sin = Math.sin(pose.headingRad);
+/** How deep a corner of the robot is beyond walls, on whose other side its middle is; of several the shallowest, through which it came. */
+function cornerIn(pose: Pose, xM: number, yM: number, sides: readonly WallSide[]): void {
+  atCorner.depthM = Infinity;
+  for (const { x1M, y1M, ux, uy, lengthM } of sides) {
+    const along = (xM - x1M) * ux + (yM - y1M) * uy;
+    if (along < 0 || along > lengthM || lengthM === 0) continue;
+    const side = (pose.yM - y1M) * ux - (pose.xM - x1M) * uy < 0 ? -1 : 1;
+    const depthM = side * ((xM - x1M) * uy - (yM - y1M) * ux);
+    if (depthM <= TOUCHES_M || depthM > DEEPEST_M || depthM >= atCorner.depthM) continue;
+    note(atCorner, xM, yM, depthM, -side * uy, side * ux);
+  }
+  if (atCorner.depthM === Infinity || atCorner.depthM <= found.depthM) return;
+  note(found, xM, yM, atCorner.depthM, atCorner.nx, atCorner.ny);
+}
+
+/** How deep the end of a wall is inside the robot, measured to its nearest side. */
+function endIn(pose: Pose, body: Body, xM: number, yM: number, cos: number, sin: number): void {
   const ahead = cos * (xM - pose.xM) + sin * (yM - pose.yM);
   const left = -sin * (xM - pose.xM) + cos * (yM - pose.yM);
   const front = body.frontM - ahead;
   const rear = body.rearM + ahead;
   const beside = body.halfWidthM - Math.abs(left);
   const depthM = Math.min(front, rear, beside);
-  if (depthM <= TOUCHES_M || depthM > DEEPEST_M) return null;
+  if (depthM <= TOUCHES_M || depthM > DEEPEST_M || depthM <= found.depthM) return;
   if (depthM === beside) {
     const away = left > 0 ? -1 : 1;
-    return { xM, yM, depthM, nx: -away * sin, ny: away * cos };
+    note(found, xM, yM, depthM, -away * sin, away * cos);
+  } else {
+    const away = depthM === front ? -1 : 1;
+    note(found, xM, yM, depthM, away * cos, away * sin);
   }
-  const away = depthM === front ? -1 : 1;
-  return { xM, yM, depthM, nx: away * cos, ny: away * sin };
 }
 
-/** Where a robot and some walls overlap most; null: nowhere. */
-function deepest(pose: Pose, body: Body, walls: readonly Segment[]): Contact | null {
+/** Find where a robot and some walls overlap most; whether they do. */
+function findDeepest(pose: Pose, body: Body, sides: readonly WallSide[]): boolean {
   const cos = Math.cos(pose.headingRad);
   const sin = Math.sin(pose.headingRad);
-  let found: Contact | null = null;
-  for (const corner of corners(body)) {
-    const xM = pose.xM + cos * corner.xM - sin * corner.yM;
-    const yM = pose.yM + sin * corner.xM + cos * corner.yM;
-    let shallowest: Contact | null = null;
-    for (const wall of walls) {
-      const contact = cornerIn(pose, xM, yM, wall);
-      if (contact !== null && contact.depthM < (shallowest?.depthM ?? Infinity)) {
-        shallowest = contact;
-      }
-    }
-    found = deeper(found, shallowest);
+  found.depthM = 0;
+  for (let corner = 0; corner < 4; corner += 1) {
+    const aheadM = corner < 2 ? body.frontM : -body.rearM;
+    const leftM = corner === 0 || corner === 3 ? body.halfWidthM : -body.halfWidthM;
+    cornerIn(
+      pose,
+      pose.xM + cos * aheadM - sin * leftM,
+      pose.yM + sin * aheadM + cos * leftM,
+      sides,
+    );
   }
-  for (const { x1M, y1M, x2M, y2M } of walls) {
-    found = deeper(found, endIn(pose, body, x1M, y1M));
-    found = deeper(found, endIn(pose, body, x2M, y2M));
+  for (const { x1M, y1M, x2M, y2M } of sides) {
+    endIn(pose, body, x1M, y1M, cos, sin);
+    endIn(pose, body, x2M, y2M, cos, sin);
   }
-  return found;
+  return found.depthM > 0;
 }
 
 /**
@@ -89,16 +111,15 @@ function deepest(pose: Pose, body: Body, walls: readonly Segment[]): Contact | n
  * corner squares up.
  *
  * Source: as `pushInside`.
- * @param walls those in reach
+ * @param sides of the walls in reach
  * @returns whether anything touched
  */
-export function pushOffWalls(pose: Pose, body: Body, walls: readonly Segment[]): boolean {
+export function pushOffWalls(pose: Pose, body: Body, sides: readonly WallSide[]): boolean {
   let touched = false;
   for (let round = 0; round < ROUNDS; round += 1) {
-    const contact = deepest(pose, body, walls);
-    if (contact === null) return touched;
+    if (!findDeepest(pose, body, sides)) return touched;
     touched = true;
-    const { xM, yM, depthM, nx, ny } = contact;
+    const { xM, yM, depthM, nx, ny } = found;
     push(pose, xM, yM, depthM, nx, ny, body);
   }
   return touched;
