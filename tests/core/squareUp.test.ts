@@ -166,6 +166,20 @@ describe('squaring up on what stands on the table', () => {
     expect(ends.filter(({ failure }) => failure !== null)).toEqual([]);
   });
 
+  it('counts its wheels as held anew in each motion: touched behind, it drives on to what is ahead', () => {
+    const touch = { kind: 'touch', sensor: 'stall', speedMPerS: 0.2 };
+    const steps = [{ ...touch, back: true }, touch];
+    const { end, offM } = made(
+      steps,
+      { ...start, xM: 0.6 },
+      {
+        walls: [{ x1M: 2, y1M: 1, x2M: 2, y2M: 2 }],
+      },
+    );
+    expect(end.xM).toBeCloseTo(2 - idealRobot.body.frontM, 2);
+    expect(offM).toBeLessThan(0.001);
+  });
+
   it('pushes it on while it is pressed only: a drive at that wall is stopped, one past another fails', () => {
     const walls = [
       { x1M: 1, y1M: 1, x2M: 1, y2M: 2 },

@@ -118,7 +118,7 @@ class SimulatedMachine implements Machine {
 
   mayLean(isMeantTo: boolean): void {
     // What held it before is no fault of the motion that begins.
-    if (!isMeantTo) this.heldSinceS = null;
+    this.heldSinceS = null;
     this.around.mayLean(isMeantTo);
   }
 
