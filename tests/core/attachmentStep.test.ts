@@ -74,7 +74,7 @@ describe('a step that moves an arm', () => {
   it('says what it does not know: a position, a motor, where to go; and fails without a motor', () => {
     const problems = (part: object, by = robot) => made([arm(part)], 1, by).plan[0]?.problems;
     expect(problems({ position: 'down' })).toEqual(['unknown-position']);
-    expect(problems({ unit: 'hook', angleRad: 1 })).toEqual(['no-such-sensor']);
+    expect(problems({ unit: 'hook', angleRad: 1 })).toEqual(['no-such-motor']);
     expect(problems({})).toEqual(['nowhere-to-move']);
     expect(made([arm({ angleRad: 1 })], 1, idealRobot).end.failure).toBe('no-sensor');
     expect(made([arm({ angleRad: 1, share: 0.01 })]).end.failure).toBeNull();

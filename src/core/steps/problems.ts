@@ -13,6 +13,8 @@ export const PROBLEM_SENTENCES = {
     'It presses too briefly here, as was measured: over a twentieth of the heading’s error would be left.',
   'no-such-sensor':
     'This robot has no such sensor, so this step fails: name one that it has, or note it on the Robot page.',
+  'no-such-motor':
+    'This robot has no such motor for an arm, so nothing moves: name one that it has, or note it on the Robot page.',
   'waits-all-the-time':
     'Nothing that is planned changes this reading here: it waits the whole time, unless something else moves.',
   'no-line-ahead':

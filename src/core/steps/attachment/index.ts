@@ -54,7 +54,7 @@ function moveS(step: AttachmentStep, robot: Robot): number {
 }
 
 function problemsOf(step: AttachmentStep, robot: Robot): PlanProblem[] {
-  if (motorOf(step, robot) === null) return ['no-such-sensor'];
+  if (motorOf(step, robot) === null) return ['no-such-motor'];
   if (step.position !== undefined && positionOf(step, robot) === undefined)
     return ['unknown-position'];
   const told = [step.position, step.angleRad, step.seconds];
