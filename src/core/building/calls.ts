@@ -18,7 +18,6 @@ import type { Condition } from '../steps/condition/condition';
 import { conditionLines } from '../steps/condition/lines';
 import type { MotionStep } from '../steps/descriptions';
 import type { Making } from '../steps/recipeOf';
-import { untilOf } from '../steps/untilCondition';
 import type { Blocks } from './blocks';
 import { recipeFor } from './recipes';
 
@@ -95,7 +94,9 @@ function reactionLines(made: Made, writing: Writing): Interrupts {
 }
 
 function interruptsOf(made: Made, writing: Writing): Interrupts {
-  const until = untilOf(made.planned.step);
+  // Also of a kind that ends by its condition itself: a program is told of it all the same.
+  const { step } = made.planned;
+  const until = 'until' in step ? step.until : undefined;
   const reaction = reactionLines(made, writing);
   const ending = until === undefined ? NO_INTERRUPTS : endingLines(until, made, writing);
   return {

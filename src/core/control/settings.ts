@@ -9,3 +9,5 @@ export const SETTLE_S = 0.15;
 
 /** After this a motion that should take so long has failed, and the motors stop. */
 export const timeoutS = (expectedS: number): number => 1.5 * expectedS + 1;
+/** Quiet for so long, a robot stands still: its heading may be zeroed. */
+export const GATE_S = 0.5;

@@ -226,9 +226,12 @@ function CourseEditor(props: Props) {
           )}
         </div>
         <section className={styles.right} aria-label="Route">
-          <div className={styles.startRow}>
-            <StartSentence route={route} table={table} onChange={(next) => edit(next, 'start')} />
-          </div>
+          <StartSentence
+            route={route}
+            table={table}
+            robot={robot.robot}
+            onChange={(next) => edit(next, 'start')}
+          />
           <StepList
             steps={route.steps}
             plan={plan}

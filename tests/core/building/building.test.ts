@@ -34,7 +34,7 @@ function simulated(route: Route, robot: Robot, planned: Table, on = planned) {
   return simulateRun(simulation, prepared, 0).end;
 }
 
-/** How far apart they end, mm and degrees; far where the sheet gave up. */
+/** How far apart they end, mm, degrees and seconds; far where the sheet gave up. */
 function apart(sheet: BuildingSheet, route: Route, robot: Robot, on: Table) {
   const run = simulated(route, robot, on);
   const driven = driveSheet(sheet, robot, on, route.start);
@@ -42,11 +42,13 @@ function apart(sheet: BuildingSheet, route: Route, robot: Robot, on: Table) {
     return {
       mm: driven === null && run.failure !== null ? 0 : 1e3,
       degrees: 0,
+      seconds: 0,
       failure: run.failedNumber,
     };
   return {
     mm: 1000 * Math.hypot(driven.xM - run.xM, driven.yM - run.yM),
     degrees: Math.abs(wrap(driven.headingRad - run.headingRad)) / deg(1),
+    seconds: Math.abs(driven.timeS - run.timeS),
     failure: run.failedNumber,
   };
 }
@@ -62,10 +64,11 @@ describe('the building sheet', () => {
       it(`drives a robot ${of} as it is simulated: ${name}`, () => {
         const route = routeNamed(name);
         const sheet = buildingSheet(route, robot, table);
-        const { mm, degrees, failure } = apart(sheet, route, robot, table);
+        const { mm, degrees, seconds, failure } = apart(sheet, route, robot, table);
         expect(failure).toBeNull();
         expect(mm).toBeLessThan(5);
         expect(degrees).toBeLessThan(0.5);
+        expect(seconds).toBeLessThan(0.5);
       });
 
   it('shows every number, sign, inequality and port that is typed wrong', () => {

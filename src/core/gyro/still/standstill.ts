@@ -1,3 +1,5 @@
+import { GATE_S } from '../../control/settings';
+
 /** What is looked at before a heading is set to zero. */
 export interface GateReading {
   tS: number;
@@ -18,8 +20,6 @@ export interface Gate {
   creepsRadPerS: number | null;
 }
 
-/** Quiet for so long. */
-export const GATE_S = 0.5;
 /** A drift may pass the gate; a hand does not. */
 const QUIET_RAD_PER_S = 0.035;
 const QUIET_MOTOR_DEGREES = 1;
