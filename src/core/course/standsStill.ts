@@ -5,7 +5,6 @@ import { devicesOf } from '../devices/ofRobot';
 import type { Robot } from '../robot/robot';
 import { CONDITION, singlesOf, type Condition, type Single } from '../steps/condition/condition';
 import type { Step } from '../steps/descriptions';
-import { stepSchema } from '../steps/step';
 import type { Route } from './route';
 
 /** What a route does when its robot does not stand still in time before it goes. */
@@ -59,11 +58,10 @@ export function withStandstill(
   ids: readonly [string, string],
 ): Route {
   const isPatient = whenNot === 'goes-on';
-  const gate = {
+  const gate: Step = {
     ...{ id: ids[0], kind: 'wait', seconds: isPatient ? WITHIN_S : 2 * WITHIN_S },
     until: still(robot, isPatient ? undefined : WITHIN_S),
   };
-  const zero = { id: ids[1], kind: 'set-heading', headingRad: route.start.headingRad };
-  const first: Step[] = [gate, zero].map((step) => stepSchema.parse(step));
-  return { ...route, steps: [...first, ...route.steps] };
+  const zero: Step = { id: ids[1], kind: 'set-heading', headingRad: route.start.headingRad };
+  return { ...route, steps: [gate, zero, ...route.steps] };
 }
