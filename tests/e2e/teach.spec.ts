@@ -51,9 +51,11 @@ test('a route begins by standing still, at one press, and says what happens when
   await open(page, '/course');
   await page.getByRole('link', { name: 'Pond and back' }).click();
   await expect(page.getByTestId('step-3')).toBeVisible();
-  const stays = page.getByRole('button', { name: 'else it stays where it is' });
+  const stays = page.getByRole('button', { name: 'Wait first until it stands still, else stay' });
   await stays.click();
   await expect(page.getByTestId('step-1')).toContainText('Wait until');
+  await expect(page.getByTestId('step-1')).toContainText('or it has failed');
+  await expect(page.getByTestId('step-1').getByLabel('Within').first()).toHaveValue('5');
   await expect(page.getByTestId('step-2')).toContainText('Take the heading here for');
   await expect(page.getByTestId('step-5')).toBeVisible();
   await expect(stays).toHaveCount(0);

@@ -8,10 +8,7 @@ import type { Step } from '../steps/descriptions';
 import type { Route } from './route';
 
 /** What a route does when its robot does not stand still in time before it goes. */
-export const WHEN_NOT_STILL = {
-  stays: 'else it stays where it is',
-  'goes-on': 'else it goes on all the same',
-} as const;
+export const WHEN_NOT_STILL = { stays: 'stay', 'goes-on': 'go on' } as const;
 
 export type WhenNotStill = keyof typeof WHEN_NOT_STILL;
 
@@ -21,16 +18,20 @@ const STANDS_RAD = radiansFromDegrees(1);
 const timesOf = ({ loopPeriodS }: Robot): number =>
   Math.max(1, Math.min(CONDITION.confirmations.max, Math.round((GATE_S - STILL_S) / loopPeriodS)));
 /** It is waited for so long. */
-const WITHIN_S = 5;
+export const STILL_WITHIN_S = 5;
 
-/** Its heading and both of its driven motors, each still. */
-function still(robot: Robot, timeoutS: number | undefined): Condition {
+/** What shows whether it moves: its heading, and its driven motors. */
+function shownByMoving(robot: Robot): Single['reading'][] {
   const motors = [...devicesOf(robot, 'left motor'), ...devicesOf(robot, 'right motor')];
-  const readings: Single['reading'][] = [
+  return [
     ...(devicesOf(robot, 'heading sensor').length === 0 ? [] : (['heading'] as const)),
     ...motors.map(({ label }) => ({ motor: label })),
   ];
-  const all = readings.map((reading): Single => ({
+}
+
+/** All of it still. */
+function still(robot: Robot, timeoutS: number | undefined): Condition {
+  const all = shownByMoving(robot).map((reading): Single => ({
     ...{ reading, is: 'still', value: STANDS_RAD, confirmations: timesOf(robot) },
     ...(timeoutS !== undefined && { timeoutS }),
   }));
@@ -44,6 +45,10 @@ export const standsStillFirst = ({ steps: [first] }: Route): boolean =>
   first.until !== undefined &&
   'seconds' in first &&
   singlesOf(first.until as Condition).every(({ is }) => is === 'still');
+
+/** Whether a route may be told to, and is not yet. */
+export const offersStandstill = (route: Route, robot: Robot): boolean =>
+  shownByMoving(robot).length > 0 && !standsStillFirst(route);
 
 /**
  * A route that waits until its robot stands still, and takes its heading for that of the start only then: a program that
@@ -59,8 +64,8 @@ export function withStandstill(
 ): Route {
   const isPatient = whenNot === 'goes-on';
   const gate: Step = {
-    ...{ id: ids[0], kind: 'wait', seconds: isPatient ? WITHIN_S : 2 * WITHIN_S },
-    until: still(robot, isPatient ? undefined : WITHIN_S),
+    ...{ id: ids[0], kind: 'wait', seconds: isPatient ? STILL_WITHIN_S : 2 * STILL_WITHIN_S },
+    until: still(robot, isPatient ? undefined : STILL_WITHIN_S),
   };
   const zero: Step = { id: ids[1], kind: 'set-heading', headingRad: route.start.headingRad };
   return { ...route, steps: [gate, zero, ...route.steps] };

@@ -1,12 +1,14 @@
 import { ulid } from 'ulid';
 import type { Route } from '../../core/course/route';
 import {
-  standsStillFirst,
+  offersStandstill,
+  STILL_WITHIN_S,
   WHEN_NOT_STILL,
   withStandstill,
   type WhenNotStill,
 } from '../../core/course/standsStill';
 import type { Robot } from '../../core/robot/robot';
+import { QUANTITIES } from '../../core/quantities/quantities';
 import { Button } from '../../ui/Button';
 import styles from './CourseStation.module.css';
 
@@ -18,14 +20,14 @@ interface Props {
 
 /** Has the robot stand still before its heading is zeroed, at one press; nothing where the route does so. */
 export function StillFirst({ route, robot, onChange }: Props) {
-  if (standsStillFirst(route)) return null;
+  if (!offersStandstill(route, robot)) return null;
   return (
-    <p className={styles.stillFirst}>
-      Wait first until it stands still,
+    <div className={styles.stillFirst}>
+      <span>Stand still first; if it does not in {QUANTITIES.time.text(STILL_WITHIN_S)}:</span>
       {Object.entries(WHEN_NOT_STILL).map(([whenNot, words]) => (
         <Button
           key={whenNot}
-          look="bare"
+          aria-label={`Wait first until it stands still, else ${words}`}
           onClick={() =>
             onChange(withStandstill(route, robot, whenNot as WhenNotStill, [ulid(), ulid()]))
           }
@@ -33,6 +35,6 @@ export function StillFirst({ route, robot, onChange }: Props) {
           {words}
         </Button>
       ))}
-    </p>
+    </div>
   );
 }

@@ -1,3 +1,4 @@
+import { columnsOfDevices } from '../../devices/columns';
 import type { Robot } from '../../robot/robot';
 import { ANGLE_UNITS } from '../../program/gain';
 import { headingFromRaw, readingFromRaw } from '../../program/fromRaw';
@@ -31,6 +32,18 @@ export const readingShown = (
   of === 'heading'
     ? zeroRad + headingFromRaw(robot, shown)
     : readingFromRaw(of.unit, of.channel, shown, robot);
+
+/** In which column of a log it stands, and by which factor from the core's unit; null: its unit is not plugged in. */
+export function columnOf({
+  taught: { of },
+  robot,
+}: Teaching): { title: string; factor: number } | null {
+  if (of === 'heading') return { title: 'heading_deg', factor: 1 };
+  const found = columnsOfDevices(robot).find(
+    ({ unit, channel }) => unit.id === of.unit.id && channel.name === of.channel,
+  );
+  return found === undefined ? null : { title: found.title, factor: found.channel.column.factor };
+}
 
 /** The same for a heading in a log, in radians, as the robot's sensor tells it. */
 export const headingLogged = ({ robot, zeroRad }: Teaching, rad: number): number =>

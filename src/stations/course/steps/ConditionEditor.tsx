@@ -33,10 +33,44 @@ function readingsOf({ units }: Robot): Reading[] {
 
 const ISES = { above: 'or more', below: 'or less', changed: 'of change', still: 'still' } as const;
 
+/** With which a limit begins. */
+const USUAL_LIMIT_S = 5;
+
 /** A value that such a reading may have. */
 function beginning(reading: Reading): Single {
   const value = typeof reading === 'object' && 'unit' in reading ? 0.15 : 1;
   return { reading, is: statesOf(reading) === null ? 'below' : 'above', value, confirmations: 1 };
+}
+
+/** By when it must have come true, where that is set. */
+function WithinField({ single, onChange }: { single: Single; onChange(single: Single): void }) {
+  const { timeoutS, ...open } = single;
+  if (timeoutS === undefined) {
+    return (
+      <Button
+        look="bare"
+        title="It has failed when it has not come true by then"
+        onClick={() => onChange({ ...single, timeoutS: USUAL_LIMIT_S })}
+      >
+        in time
+      </Button>
+    );
+  }
+  return (
+    <>
+      {', within '}
+      <ValueField
+        inline
+        field={CONDITION.timeoutS}
+        value={timeoutS}
+        onChange={(seconds) => onChange({ ...single, timeoutS: seconds })}
+      />
+      {' or it has failed'}
+      <Button look="bare" onClick={() => onChange(open)}>
+        no limit
+      </Button>
+    </>
+  );
 }
 
 function SingleEditor({
@@ -104,6 +138,7 @@ function SingleEditor({
         value={single.confirmations}
         onChange={(confirmations) => onChange({ ...single, confirmations })}
       />
+      <WithinField single={single} onChange={onChange} />
     </>
   );
 }

@@ -1,11 +1,10 @@
-import { useMemo, useState } from 'react';
-import { columnsOfDevices } from '../../../core/devices/columns';
+import { useState } from 'react';
 import { radiansFromDegrees } from '../../../core/geometry/angle';
 import { rawText } from '../../../core/program/rawReading';
-import type { Robot } from '../../../core/robot/robot';
 import type { Step } from '../../../core/steps/descriptions';
 import { readingOfLooks } from '../../../core/steps/teaching/readingOfLooks';
 import {
+  columnOf,
   headingLogged,
   readingShown,
   shownOf,
@@ -27,18 +26,6 @@ interface Props {
 
 /** It is looked at for so long. */
 const LOOKS_S = 0.5;
-const HEADING = { title: 'heading_deg', factor: 1 };
-
-/** In which column of what is read it stands; null: its unit is not plugged in. */
-function columnOf({ taught: { of }, robot }: Teaching) {
-  if (of === 'heading') return HEADING;
-  const column = columnsOfDevices(robot as Robot).find(
-    ({ unit, channel }) => unit.id === of.unit.id && channel.name === of.channel,
-  );
-  return column === undefined
-    ? null
-    : { title: column.title, factor: column.channel.column.factor };
-}
 
 const nameOf = ({ taught: { of } }: Teaching): string =>
   of === 'heading' ? 'Its heading' : of.unit.label;
@@ -128,6 +115,5 @@ function TeachOne({ teaching, onChange }: { teaching: Teaching; onChange(step: S
 
 /** All values of a step that can be taken from the robot as it is placed. */
 export function TeachLine({ all, onChange }: Props) {
-  const keys = useMemo(() => all.map(({ taught }, i) => `${taught.placed} ${i}`), [all]);
-  return all.map((teaching, i) => <TeachOne key={keys[i]} {...{ teaching, onChange }} />);
+  return all.map((teaching, i) => <TeachOne key={i} {...{ teaching, onChange }} />);
 }
