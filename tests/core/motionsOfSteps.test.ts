@@ -1,17 +1,38 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { planRoute } from '../../src/core/course/plan';
+import type { Route } from '../../src/core/course/route';
 import { prepare } from '../../src/core/forecast/prepare';
 import { simulateRun } from '../../src/core/forecast/run';
 import { wrap } from '../../src/core/geometry/angle';
+import type { Pose } from '../../src/core/geometry/pose';
 import type { Robot } from '../../src/core/robot/robot';
-import { tableSchema } from '../../src/core/table/table';
+import { act, type StandInAction } from '../../src/core/standIn/act';
+import { routeView } from '../../src/core/standIn/routeView';
+import { newStandIn, standInTime, type StandIn } from '../../src/core/standIn/state';
+import { standInTruth } from '../../src/core/standIn/truth';
+import { tableSchema, type Table } from '../../src/core/table/table';
 import { aboutWheel, asLate, lagging, MOTIONS, perLook, perLoop, robot } from './motionsDrawn';
 import { bareTable, deg, routeOf, withDevice } from './support';
 
 const across = (xM: number) => ({ x1M: xM, y1M: 0, x2M: xM, y2M: 3, widthM: 0.03 });
 const table = tableSchema.parse({ ...bareTable, lines: [across(1.6)] });
 const START = { xM: 1, yM: 1.2, headingRad: 0.1 };
+
+/** The same on a stand-in whose truth is what is believed of it: where it stands after it. */
+function onStandIn(route: Route, by: Robot, table: Table): Pose {
+  const truth = { ...standInTruth(by, 1), robot: by, stillDriftSdRadPerS: 0 };
+  const did = (state: StandIn, action: StandInAction) => act(state, truth, action, 0);
+  const state = [
+    { do: 'set-clock' as const, rate: 0 as const },
+    { do: 'power-on' as const, inHand: false },
+    { do: 'turn-by-hand' as const, angleRad: 1.5 },
+    { do: 'advance' as const, durationS: 3 },
+    { do: 'drive-route' as const, robot: by, table, route },
+    { do: 'advance' as const, durationS: 300 },
+  ].reduce(did, newStandIn('r', by, 1, 0));
+  return routeView(truth, state, standInTime(state, 0))?.pose ?? route.start;
+}
 
 function drive(steps: object[], by: Robot, on = table, start = START) {
   const route = routeOf(
@@ -27,12 +48,13 @@ function drive(steps: object[], by: Robot, on = table, start = START) {
     prepare({ ...simulation, route: exact }),
     0,
   );
+  const ends = [end, onStandIn(exact, by, on)];
   return {
     plan,
     to,
     end,
-    offM: Math.hypot(end.xM - to.xM, end.yM - to.yM),
-    offRad: Math.abs(wrap(end.headingRad - to.headingRad)),
+    offM: Math.max(...ends.map(({ xM, yM }) => Math.hypot(xM - to.xM, yM - to.yM))),
+    offRad: Math.max(...ends.map(({ headingRad }) => Math.abs(wrap(headingRad - to.headingRad)))),
     problems: plan.flatMap((one) => one.problems),
   };
 }

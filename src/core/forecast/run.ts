@@ -17,6 +17,7 @@ import { controlStep } from '../steps/untilCondition';
 import { createMachine, type Machine } from '../machine/machine';
 import { randomStream, type RandomStream } from '../stats/random';
 import { drawnTable } from '../table/drawnTable';
+import type { Table } from '../table/table';
 import { isMarkOf, targetsOf, type Marked } from '../table/targets';
 import { passBy, type Passing } from './passing';
 import { errorsOnWay, type Prepared, type Simulation } from './prepare';
@@ -71,6 +72,12 @@ const offStart = ({ start }: Route, by: Pose): Pose => ({
   headingRad: start.headingRad + by.headingRad,
 });
 
+/** The table as a run finds it: what is not always there was drawn. */
+export const tableInRun = (
+  { table, seed }: Pick<Simulation, 'table' | 'seed'>,
+  runIndex: number,
+): Table => drawnTable(table, randomStream(seed, runIndex, 'things on the table'));
+
 /**
  * Simulate one run; everything about it follows from the simulation's seed and the run's index.
  *
@@ -91,8 +98,13 @@ export function simulateRun(
   const answers: Answered[] = [];
   const errors = errorsOnWay(simulation, way, sampled, runIndex);
   const start = offStart(route, errors.placed());
-  const onTable = drawnTable(table, randomStream(seed, runIndex, 'things on the table'));
-  const machine = createMachine(onBattery(robot, errors.moreV), onTable, start, seed, runIndex);
+  const machine = createMachine(
+    onBattery(robot, errors.moreV),
+    tableInRun(simulation, runIndex),
+    start,
+    seed,
+    runIndex,
+  );
   const marks: MarkPose[] = [];
   const arms = randomStream(seed, runIndex, 'arms');
   const carriedBy = randomStream(seed, runIndex, 'free');

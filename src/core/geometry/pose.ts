@@ -38,6 +38,15 @@ export function alongAcross(
   };
 }
 
+/** A point given in the table frame, told in the frame of `frame` (x ahead, y left). */
+export function fromTable(frame: Pose, at: Point): Point {
+  const { alongM, acrossM } = alongAcross(
+    { xM: at.xM - frame.xM, yM: at.yM - frame.yM },
+    frame.headingRad,
+  );
+  return { xM: alongM, yM: acrossM };
+}
+
 /** Offset of one pose from another: actual − target, the heading wrapped to (−π, π]. */
 export function offsetFrom(target: Pose, actual: Pose): Pose {
   return {

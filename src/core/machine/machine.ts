@@ -30,6 +30,8 @@ export interface Machine extends Drivable {
   carry(by: Pose): void;
   /** Let the motor of an attachment begin to move; it goes on by itself. */
   moveArm(command: ArmCommand): void;
+  /** How far the motor of each attachment is turned that was moved so far, by unit. */
+  armsRad(): Record<string, number>;
   /** Whether the motion that begins now is meant to run into something: walls do not end it then, they push it back. */
   mayLean(isMeantTo: boolean): void;
   /** Turn the robot on its floor, as something does that no motor is told of. */
@@ -170,6 +172,12 @@ class SimulatedMachine implements Machine {
 
   moveArm(command: ArmCommand): void {
     this.armOf(command.unitId).begin(command, this.readings.timeS);
+  }
+
+  armsRad(): Record<string, number> {
+    return Object.fromEntries(
+      [...this.arms].map(([id, arm]) => [id, arm.angleRad(this.readings.timeS)]),
+    );
   }
 
   private armOf(id: string): Arm {

@@ -3,22 +3,18 @@ import { colourSchema } from '../colour/schema';
 import { valueSchema } from '../description/schema';
 import { degreesFromRadians } from '../geometry/angle';
 import { PLACING_WAYS, type PlacingWay } from '../calibrationValues/placingWays';
-import { randomStream } from '../stats/random';
+import { routeSchema } from '../course/route';
+import { robotSchema } from '../robot/robot';
+import { tableSchema } from '../table/table';
 import { movedDegrees } from './attachmentMove';
 import { aboutProgram } from './about';
 import { ROLLED_BY_HAND, TARGET, TURNED_BY_HAND } from './byHand';
 import { benchStepSchema } from './steps/benchStep';
-import { motionFrom, placeAt } from './place';
+import { decide, withEpoch, withMotion } from './changes';
+import { driveRoute } from './driveRoute';
+import { placeAt } from './place';
 import { UNDER_LOAD_V, batteryVoltsAt } from './readings';
-import {
-  busyUntilS,
-  epochAt,
-  KEPT_EVENTS,
-  standInTime,
-  type Epoch,
-  type Motion,
-  type StandIn,
-} from './state';
+import { busyUntilS, epochAt, keptMotions, standInTime, type Motion, type StandIn } from './state';
 import type { StandInTruth } from './truth';
 
 /** What can be done with a stand-in robot. */
@@ -54,6 +50,12 @@ export const standInActionSchema = z.discriminatedUnion('do', [
   }),
   z.object({ do: z.literal('run'), steps: z.array(benchStepSchema).min(1).max(20) }),
   z.object({
+    do: z.literal('drive-route'),
+    robot: robotSchema.describe('as the team believes it to be: its program is made for it'),
+    table: tableSchema,
+    route: routeSchema,
+  }),
+  z.object({
     do: z.literal('set-clock'),
     rate: z.union([z.literal(0), z.literal(1), z.literal(10)]),
   }),
@@ -66,36 +68,6 @@ export type StandInAction = z.output<typeof standInActionSchema>;
 
 /** Why an action cannot be done now, in a sentence. */
 export class CannotDo extends Error {}
-
-const decide = (state: StandIn) =>
-  randomStream(state.seed, state.decisions + 1, 'stand-in-decisions');
-
-/** Used up faster while a program runs. */
-const PROGRAM_LOAD = 8;
-
-const withMotion = (
-  state: StandIn,
-  truth: StandInTruth,
-  nowS: number,
-  what: Motion['what'],
-): StandIn => {
-  const motion = motionFrom(truth.robot, placeAt(truth.robot, state, nowS), nowS, what);
-  const durationS = motion.toS - motion.fromS;
-  return {
-    ...state,
-    motions: [...state.motions, motion].slice(-KEPT_EVENTS),
-    usedS: state.usedS + (what.by === 'program' ? PROGRAM_LOAD * durationS : 0),
-    decisions: state.decisions + 1,
-  };
-};
-
-const withEpoch = (state: StandIn, nowS: number, change: Partial<Epoch>): StandIn => ({
-  ...state,
-  epochs: [...state.epochs, { ...epochAt(state, nowS), ...change, fromS: nowS }].slice(
-    -KEPT_EVENTS,
-  ),
-  decisions: state.decisions + 1,
-});
 
 /**
  * The sensor finds its zero rate anew: held still it nearly always does, in the hand it takes the
@@ -170,7 +142,7 @@ function stopped(state: StandIn, truth: StandInTruth, nowS: number): StandIn {
   if (nowS >= busyUntilS(state)) return state;
   const here = placeAt(truth.robot, state, nowS);
   const stop: Motion = { fromS: nowS, toS: nowS, what: { by: 'stop' }, start: here, end: here };
-  return { ...state, motions: [...state.motions, stop].slice(-KEPT_EVENTS) };
+  return { ...state, motions: keptMotions([...state.motions, stop]) };
 }
 
 function setClock(state: StandIn, nowMs: number, rate: 0 | 1 | 10): StandIn {
@@ -268,6 +240,10 @@ export function act(
         batteryV: batteryVoltsAt(truth, state, nowS) - UNDER_LOAD_V,
         about: aboutProgram(truth, state, action.steps, placeAt(truth.robot, state, nowS).pose),
       });
+    case 'drive-route':
+      needOn(state, nowS);
+      needRest(state, nowS);
+      return driveRoute(state, truth, nowS, action);
     case 'set-clock':
       return setClock(state, nowMs, action.rate);
     case 'advance': {

@@ -1,7 +1,9 @@
 import type { Robot } from '../robot/robot';
 import { onBattery } from '../program/byPower';
 import { withHeading } from '../devices/ofRobot';
+import { drivenRoute, type RouteDrive } from './drivenRoute';
 import { runBenchProgram, type DriveSample } from './program';
+import { simulatedLately } from './simulatedLately';
 import { lastPlace, motionAt, type Motion, type StandIn } from './state';
 
 type Place = Motion['end'];
@@ -40,10 +42,6 @@ function inPlace(from: Place, { pose, leftM, rightM }: DriveSample): Place {
   };
 }
 
-/** Programs that were simulated lately: asking again for the same one is cheap. */
-const simulated = new Map<string, DriveSample[]>();
-const MOST_SIMULATED = 8;
-
 type Program = Extract<Motion['what'], { by: 'program' }>;
 
 /** The true robot with the drift and the battery of the moment. */
@@ -55,16 +53,20 @@ function asItIsNow(robot: Robot, { driftRadPerS, batteryV }: Program): Robot {
     : onBattery(drifting, batteryV - power.batteryV);
 }
 
-/** The course of a program: a function of what is asked, kept for the next who asks. */
-export function programSamples(robot: Robot, what: Program): DriveSample[] {
-  const key = JSON.stringify([robot, what]);
-  const known = simulated.get(key);
-  if (known !== undefined) return known;
-  const samples = runBenchProgram(asItIsNow(robot, what), what.steps, what.seed, what.about);
-  const oldest = simulated.keys().next().value;
-  if (simulated.size >= MOST_SIMULATED && oldest !== undefined) simulated.delete(oldest);
-  simulated.set(key, samples);
-  return samples;
+const drivenProgram = simulatedLately((robot: Robot, what: Program) =>
+  runBenchProgram(asItIsNow(robot, what), what.steps, what.seed, what.about),
+);
+
+/** The course of a program or a route, after each of its loops. */
+const samplesOf = (robot: Robot, what: Program | RouteDrive): DriveSample[] =>
+  what.by === 'route' ? drivenRoute(robot, what).samples : drivenProgram(robot, what);
+
+/** The moment of a drive that is under way; undefined where nothing drives. */
+function sampleWithin(robot: Robot, { what, fromS }: Motion, tS: number): DriveSample | undefined {
+  if (what.by !== 'program' && what.by !== 'route') return undefined;
+  const samples = samplesOf(robot, what);
+  const index = Math.floor((tS - fromS) / robot.loopPeriodS);
+  return samples[Math.max(0, Math.min(index, samples.length - 1))];
 }
 
 /** Carried about: it turns this way and that, and is put down as it was, its wheels not turned. */
@@ -85,7 +87,8 @@ const bumped = (from: Place, angleRad: number, share: number): Place => ({
   },
 });
 
-function within(robot: Robot, { what, start, fromS, toS }: Motion, tS: number): Place {
+function within(robot: Robot, motion: Motion, tS: number): Place {
+  const { what, start, fromS, toS } = motion;
   const share = (tS - fromS) / (toS - fromS);
   const trackM = robot.trackM * (1 + robot.errors.trackScaleError);
   switch (what.by) {
@@ -100,10 +103,9 @@ function within(robot: Robot, { what, start, fromS, toS }: Motion, tS: number): 
       return start;
     case 'touch':
       return bumped(start, what.angleRad, share);
-    case 'program': {
-      const samples = programSamples(robot, what);
-      const index = Math.floor((tS - fromS) / robot.loopPeriodS);
-      const moment = samples[Math.max(0, Math.min(index, samples.length - 1))];
+    case 'program':
+    case 'route': {
+      const moment = sampleWithin(robot, motion, tS);
       return moment === undefined ? start : inPlace(start, moment);
     }
   }
@@ -114,6 +116,17 @@ export function placeAt(robot: Robot, state: StandIn, tS: number): Place {
   const motion = motionAt(state, tS);
   if (motion === undefined) return state.motions[0]?.start ?? lastPlace(state);
   return tS >= motion.toS ? motion.end : within(robot, motion, tS);
+}
+
+/** How far the motors of attachments are turned at a moment, by unit: by hand, or by the route that it drives. */
+export function attachmentDegreesAt(
+  robot: Robot,
+  state: StandIn,
+  tS: number,
+): Record<string, number> {
+  const motion = motionAt(state, tS);
+  if (motion === undefined || tS >= motion.toS) return state.attachmentDegrees;
+  return sampleWithin(robot, motion, tS)?.attachmentDegrees ?? state.attachmentDegrees;
 }
 
 /** A motion from where the robot stands, with where and when it will end. */
@@ -130,8 +143,8 @@ export function motionFrom(
     start,
     end: start,
   });
-  if (what.by === 'program') {
-    const samples = programSamples(robot, what);
+  if (what.by === 'program' || what.by === 'route') {
+    const samples = samplesOf(robot, what);
     const last = samples.at(-1);
     const motion = lasting(last?.tS ?? 0);
     return last === undefined ? motion : { ...motion, end: inPlace(start, last) };

@@ -13,6 +13,8 @@ export interface DriveSample {
   pose: Pose;
   leftM: number;
   rightM: number;
+  /** How far the motors of attachments were turned by then, by unit; left out where none was. */
+  attachmentDegrees?: Record<string, number>;
 }
 
 /** Until it is measured, the robot has come to rest. */

@@ -1,17 +1,15 @@
-import { WHITE } from '../colour/colour';
 import { randomStream } from '../stats/random';
-import { aboutAt } from './about';
 import { motorDegreesFromDistance } from '../robot/conversions';
 import { rolledOver } from '../channels/unwrapEncoder';
 import { deviceReader } from '../sensing/readers';
-import type { Floor } from '../sensing/underSpot';
 import { columnsOfDevices } from '../devices/columns';
 import { kindOf } from '../devices/registry';
 import { headingOf } from '../devices/ofRobot';
-import { placeAt } from './place';
-import { busyUntilS, epochAt, motionAt, type StandIn } from './state';
+import { attachmentDegreesAt, placeAt } from './place';
+import { busyUntilS, drivesItself, epochAt, motionAt, type StandIn } from './state';
 import type { StandInTruth } from './truth';
 import { walkAt } from './walk';
+import { worldAt } from './world';
 
 /** What a robot tells of its sensors at one moment: raw, with the signs that its build gives them. */
 export interface RawReading {
@@ -69,32 +67,24 @@ export const UNDER_LOAD_V = 0.25;
 
 /** Volts of a battery that sags as it is used, and more while the motors turn. */
 export function batteryVoltsAt(truth: StandInTruth, state: StandIn, tS: number): number {
-  const moving = tS < busyUntilS(state) && motionAt(state, tS)?.what.by === 'program';
+  const motion = motionAt(state, tS);
+  const moving = motion !== undefined && tS < busyUntilS(state) && drivesItself(motion.what);
   const hours = (state.usedS + Math.max(0, tS - epochAt(state, tS).poweredS)) / 3600;
   return (
     truth.fullVolts - 0.5 * (1 - Math.exp(-2 * hours)) - 0.15 * hours - (moving ? UNDER_LOAD_V : 0)
   );
 }
 
-/** It lies under all of a robot, wherever that stands, m. */
-const CARD = { x1M: -1000, y1M: -1000, x2M: 1000, y2M: 1000 };
-
-/** A card is laid over all that is drawn there. */
-const under = (card: StandIn['card'], lines: Floor['lines']): Floor =>
-  card === null
-    ? { lines, fields: [], floorColour: WHITE }
-    : { lines: [], fields: [{ ...CARD, colour: card }], floorColour: WHITE };
-
 /** What the units read that are neither heading sensor nor driven wheel. */
 function deviceReadings(truth: StandInTruth, state: StandIn, tS: number, index: number) {
-  const { pose } = placeAt(truth.robot, state, tS);
-  const { walls: surfaces, lines } = aboutAt(truth, state, tS);
-  const floor = under(state.card, lines);
+  const { pose, floor, surfacesAt } = worldAt(truth, state, tS);
+  const attachments = attachmentDegreesAt(truth.robot, state, tS);
   const weak = batteryVoltsAt(truth, state, tS) < truth.echoesFailBelowV;
   const readings = new Map(
     truth.robot.units.map((unit) => {
       const random = randomStream(state.seed, index, `reading: ${unit.id}`);
-      const attachmentDegrees = state.attachmentDegrees[unit.id] ?? 0;
+      const surfaces = surfacesAt(unit.place.heightM);
+      const attachmentDegrees = attachments[unit.id] ?? 0;
       const read = deviceReader(unit, { surfaces, floor, random, attachmentDegrees })?.(pose, tS);
       const { lostWhenWeak = 0 } = kindOf(unit.kind);
       const isLost = weak && lostWhenWeak > 0 && random.uniform() < lostWhenWeak;

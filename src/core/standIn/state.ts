@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { colourSchema } from '../colour/schema';
 import { poseSchema, tableSchema } from '../table/table';
 import { robotSchema, type Robot } from '../robot/robot';
+import { routeSchema } from '../course/route';
 import { benchStepSchema } from './steps/benchStep';
 
 /** How a motion of the stand-in came about. */
@@ -24,6 +25,16 @@ const motionSchema = z.object({
       batteryV: z.number().positive().optional(),
       /** What stood and lay about it, told from where it began. */
       about: tableSchema.pick({ walls: true, lines: true }).prefault({}),
+    }),
+    z.object({
+      by: z.literal('route'),
+      /** As the program was made for it. */
+      robot: robotSchema,
+      table: tableSchema,
+      route: routeSchema,
+      seed: z.number().int(),
+      driftRadPerS: z.number(),
+      batteryV: z.number().positive(),
     }),
   ]),
   /** The true pose (heading unwrapped) and wheel rolls when it began, and when it was over. */
@@ -85,6 +96,17 @@ export type Epoch = z.output<typeof epochSchema>;
 
 /** How much of the past stays readable. */
 export const KEPT_EVENTS = 60;
+/** A route is kept with its table: so many of them, and nothing that was before. */
+const KEPT_ROUTES = 3;
+
+/** The motions that stay readable. */
+export function keptMotions(motions: readonly Motion[]): Motion[] {
+  const routes = motions.flatMap(({ what }, i) => (what.by === 'route' ? [i] : []));
+  return motions.slice(Math.max(routes.at(-KEPT_ROUTES) ?? 0, motions.length - KEPT_EVENTS));
+}
+
+/** Whether the robot drives by itself in a motion, its motors under load. */
+export const drivesItself = ({ by }: Motion['what']): boolean => by === 'program' || by === 'route';
 
 const STANDING = { pose: { xM: 0, yM: 0, headingRad: 0 }, leftM: 0, rightM: 0 };
 

@@ -1,5 +1,5 @@
 import type { Segment, Table } from '../table/table';
-import { toTable, type Pose } from '../geometry/pose';
+import { fromTable, toTable, type Pose } from '../geometry/pose';
 
 /** What stands and lies about a robot: in the frame of a place, x ahead of it and y to its left. */
 export interface Surroundings {
@@ -17,7 +17,7 @@ function moved<S extends Segment>(segment: S, frame: Pose): S {
 
 /** The pose at which the floor's own frame begins, seen from a place on it. */
 function floorFrom({ xM, yM, headingRad }: Pose): Pose {
-  const back = toTable({ xM: 0, yM: 0, headingRad: -headingRad }, { xM: -xM, yM: -yM });
+  const back = fromTable({ xM, yM, headingRad }, { xM: 0, yM: 0 });
   return { ...back, headingRad: -headingRad };
 }
 

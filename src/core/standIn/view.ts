@@ -1,5 +1,8 @@
+import { fromTable } from '../geometry/pose';
 import { randomStream } from '../stats/random';
 import { bumperGapM } from './about';
+import { byTape } from './byTape';
+import { routeView } from './routeView';
 import { busyUntilS, epochAt, lastPlace, standInTime, type StandIn } from './state';
 import type { StandInTruth } from './truth';
 
@@ -9,18 +12,13 @@ export function measureLastProgram(truth: StandInTruth, state: StandIn, nowS: nu
   if (motion?.what.by !== 'program' || nowS < motion.toS) return null;
   const { start, end, what } = motion;
   const random = randomStream(what.seed, 0, 'measuring');
-  const dx = end.pose.xM - start.pose.xM;
-  const dy = end.pose.yM - start.pose.yM;
-  const cos = Math.cos(start.pose.headingRad);
-  const sin = Math.sin(start.pose.headingRad);
-  const toMillimetre = (metres: number) => Math.round(metres * 1000 + 0.7 * random.normal()) / 1000;
-  const halfDegree = Math.PI / 360;
-  const turned = end.pose.headingRad - start.pose.headingRad + 0.005 * random.normal();
+  const from = fromTable(start.pose, end.pose);
+  const { toMillimetre, toHalfDegree } = byTape(random);
   const gapM = bumperGapM(truth, state, end.pose, nowS);
   return {
-    turnedRad: Math.round(turned / halfDegree) * halfDegree,
-    xM: toMillimetre(cos * dx + sin * dy),
-    yM: toMillimetre(-sin * dx + cos * dy),
+    turnedRad: toHalfDegree(end.pose.headingRad - start.pose.headingRad),
+    xM: toMillimetre(from.xM),
+    yM: toMillimetre(from.yM),
     durationS: motion.toS - motion.fromS,
     /** From its bumper to what stands before it; null where nothing does. */
     gapM: gapM && toMillimetre(gapM),
@@ -46,6 +44,7 @@ export function standInView(truth: StandInTruth, state: StandIn, nowMs: number) 
     /** When its last program began: by this one is told from the one before; null where hands moved it last. */
     programFromS: last?.what.by === 'program' ? last.fromS : null,
     measured: measureLastProgram(truth, state, nowS),
+    route: routeView(truth, state, nowS),
     place: nowS < busyUntilS(state) ? null : lastPlace(state).pose,
   };
 }

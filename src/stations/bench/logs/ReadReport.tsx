@@ -1,13 +1,11 @@
 import { extentOf } from '../../../core/channels/extent';
 import { channelLabel, channelOf } from '../../../core/channels/key';
 import { channelsIn } from '../../../core/channels/log';
+import { listed } from '../../../core/text/listed';
 import { counted } from '../../../core/text/quantities';
 import type { ReadLog } from '../../../workers/bench.worker';
 import { Notice } from '../../../ui/Notice';
 import styles from '../Bench.module.css';
-
-const inWords = (parts: readonly string[]): string =>
-  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
 const lowerFirst = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
 
@@ -25,7 +23,7 @@ export function ReadReport({ read }: { read: ReadLog }) {
     <div data-testid="read-report">
       <p>
         {counted(log.tS.length, 'reading')} taken
-        {whole.length > 0 && `, each with ${inWords(whole.map(({ label }) => lowerFirst(label)))}`}.
+        {whole.length > 0 && `, each with ${listed(whole.map(({ label }) => lowerFirst(label)))}`}.
       </p>
       {withGaps.length > 0 && (
         <ul className={styles.badLines}>
@@ -38,7 +36,7 @@ export function ReadReport({ read }: { read: ReadLog }) {
       )}
       {leftOut.length > 0 && (
         <p className="faint">
-          Left out: {inWords(leftOut.map(({ title, why }) => `${title} (${why})`))}.
+          Left out: {listed(leftOut.map(({ title, why }) => `${title} (${why})`))}.
         </p>
       )}
       {badCount > 0 && (
