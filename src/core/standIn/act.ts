@@ -49,6 +49,7 @@ export const standInActionSchema = z.discriminatedUnion('do', [
     load: z.enum(['empty', 'loaded']),
   }),
   z.object({ do: z.literal('run'), steps: z.array(benchStepSchema).min(1).max(20) }),
+  z.object({ do: z.literal('stop') }),
   z.object({
     do: z.literal('drive-route'),
     robot: robotSchema.describe('as the team believes it to be: its program is made for it'),
@@ -240,6 +241,8 @@ export function act(
         batteryV: batteryVoltsAt(truth, state, nowS) - UNDER_LOAD_V,
         about: aboutProgram(truth, state, action.steps, placeAt(truth.robot, state, nowS).pose),
       });
+    case 'stop':
+      return stopped(state, truth, nowS);
     case 'drive-route':
       needOn(state, nowS);
       needRest(state, nowS);

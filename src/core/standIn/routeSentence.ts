@@ -14,7 +14,9 @@ const WHY: Record<Failure, string> = {
 function offPlan(planned: Pose, end: Pose): string {
   const { xM, yM, headingRad } = offsetFrom(planned, end);
   const side = headingRad > 0 ? 'left' : 'right';
-  return `${errorLength(Math.hypot(xM, yM))} from the plan, turned ${degrees(Math.abs(headingRad))} too far ${side}`;
+  const turned = degrees(Math.abs(headingRad));
+  const faces = turned === degrees(0) ? 'facing as planned' : `turned ${turned} too far ${side}`;
+  return `${errorLength(Math.hypot(xM, yM))} from the plan, ${faces}`;
 }
 
 /**

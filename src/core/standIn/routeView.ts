@@ -1,5 +1,5 @@
 import { wrap } from '../geometry/angle';
-import type { Pose } from '../geometry/pose';
+import { toTable, type Point, type Pose } from '../geometry/pose';
 import type { Failure } from '../control/controller';
 import { routeTargets } from '../course/routeMissions';
 import { pointsOf, works } from '../forecast/points';
@@ -9,6 +9,9 @@ import { drivenRoute, onTableOf, type RouteDrive } from './drivenRoute';
 import { placeAt } from './place';
 import type { StandIn } from './state';
 import type { StandInTruth } from './truth';
+
+/** A way is kept in points so long apart. */
+const POINT_EVERY_S = 0.2;
 
 /** How a route that the stand-in drove came out, as people at the table note it. */
 export interface RouteDriven {
@@ -21,6 +24,8 @@ export interface RouteDriven {
   worked: string[];
   missed: string[];
   points: number;
+  /** The way that it took, from its start. */
+  trail: Point[];
 }
 
 /** Of a drive that is over. */
@@ -30,13 +35,17 @@ function cameOut(
   stands: Pose,
   durationS: number,
 ): RouteDriven {
-  const { run } = drivenRoute(truth.robot, what);
+  const { run, samples } = drivenRoute(truth.robot, what);
   const targets = routeTargets(what.route, what.table);
   const { toMillimetre, toHalfDegree } = byTape(randomStream(what.seed, 0, 'measuring'));
   const { failedNumber: number, failure } = run.end;
   const namesOf = (isWorked: boolean) =>
     targets.filter((one) => works(run, one, targets) === isWorked).map(({ name }) => name);
+  const every = Math.max(1, Math.round(POINT_EVERY_S / what.robot.loopPeriodS));
   return {
+    trail: samples
+      .filter((_, i) => i % every === 0 || i === samples.length - 1)
+      .map(({ pose }) => toTable(what.route.start, pose)),
     end: {
       xM: toMillimetre(stands.xM),
       yM: toMillimetre(stands.yM),

@@ -18,7 +18,6 @@ import type {
   SavedRouteVersion,
 } from '../../formats/records';
 import { FieldsInErrorProvider, MendFirst, useFieldsInError } from '../../ui/fields/fieldsInError';
-import { KeyHelp } from '../../ui/page/KeyHelp';
 import { Notice, Toast } from '../../ui/Notice';
 import { useKeys } from '../../ui/page/useKeys';
 import { useToast } from '../../ui/useToast';
@@ -43,18 +42,17 @@ import {
 } from './steps/editRoute';
 import { ForecastPanel } from './ForecastPanel';
 import { editOf, sameRoute } from './history';
-import { courseKeys } from './keys';
 import { RouteActions } from './RouteActions';
 import { RouteBar } from './RouteBar';
+import { RouteDialogs, type RouteDialog } from './RouteDialogs';
 import { RoutePlan } from './RoutePlan';
-import { SaveVersionDialog } from './SaveVersionDialog';
+import { StandInFold, StandInOnPlan } from './standIn/StandInFold';
 import { StartSentence } from './StartSentence';
 import { StepList } from './steps/StepList';
 import { useDraft } from './useDraft';
 import { SIMULATED_RUNS, useSimulation, useStartAfterChange } from './useSimulation';
 import { usePlan } from './usePlan';
 import { useUndoKeys } from './useUndoKeys';
-import { VersionsDialog } from './VersionsDialog';
 
 interface Props {
   routes: RouteRecord[];
@@ -98,7 +96,8 @@ function CourseEditor(props: Props) {
   const { table } = course;
   const { plan, branches, check } = usePlan(route, robot.robot, table);
   const [selected, setSelected] = useState<string | null>(null);
-  const [dialog, setDialog] = useState<'save' | 'versions' | 'keys' | null>(null);
+  const [dialog, setDialog] = useState<RouteDialog | null>(null);
+  const [withStandIn, setWithStandIn] = useState(false);
   const [toast, tell] = useToast();
   const simulation = useSimulation();
   const { state } = simulation;
@@ -181,7 +180,9 @@ function CourseEditor(props: Props) {
               selected={selected}
               forecast={stale ? null : forecast}
               onStart={(start) => edit({ ...route, start }, 'start')}
-            />
+            >
+              {withStandIn && <StandInOnPlan table={table} robot={robot.robot} />}
+            </RoutePlan>
             <CloudCanvas
               table={table}
               paths={state.landed}
@@ -214,6 +215,11 @@ function CourseEditor(props: Props) {
               waiting={calibrations.waiting}
             />
           )}
+          <StandInFold
+            {...{ robot: robot.robot, table, route, plan, selected }}
+            isOpen={withStandIn}
+            onOpen={setWithStandIn}
+          />
           {!isList && (
             <RestsOnFold
               rows={restsOn(
@@ -265,35 +271,23 @@ function CourseEditor(props: Props) {
           <AddSteps steps={route.steps} table={table} selected={selected} onAdd={addStep} />
         </section>
       </div>
-      {dialog === 'save' && (
-        <SaveVersionDialog
-          routeId={record.id}
-          route={route}
-          base={newest}
-          missions={table.missions}
-          onClose={() => setDialog(null)}
-          onSaved={(version) => {
-            setVersions([version, ...versions]);
-            dispatch({ type: 'open', route: version.route });
-            setDialog(null);
-            tell(`Saved as version ${version.number}.`);
-          }}
-        />
-      )}
-      {dialog === 'versions' && (
-        <VersionsDialog
-          versions={versions}
-          draft={route}
-          missions={table.missions}
-          onClose={() => setDialog(null)}
-          onTake={(version) => {
-            edit(version.route, `take ${version.id}`);
-            setDialog(null);
-            tell(`Version ${version.number} is on the screen; undo brings back what was.`);
-          }}
-        />
-      )}
-      {dialog === 'keys' && <KeyHelp keys={courseKeys()} onClose={() => setDialog(null)} />}
+      <RouteDialogs
+        open={dialog}
+        onClose={() => setDialog(null)}
+        routeId={record.id}
+        route={route}
+        versions={versions}
+        missions={table.missions}
+        onSaved={(version) => {
+          setVersions([version, ...versions]);
+          dispatch({ type: 'open', route: version.route });
+          tell(`Saved as version ${version.number}.`);
+        }}
+        onTake={(version) => {
+          edit(version.route, `take ${version.id}`);
+          tell(`Version ${version.number} is on the screen; undo brings back what was.`);
+        }}
+      />
       <Toast text={toast} />
     </>
   );

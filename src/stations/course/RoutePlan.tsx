@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { toTable, type Pose } from '../../core/geometry/pose';
 import type { PlannedBranch } from '../../core/course/branches';
 import type { PlannedStep } from '../../core/course/plan';
@@ -22,6 +22,8 @@ interface Props {
   selected: string | null;
   forecast: Forecast | null;
   onStart(pose: Pose): void;
+  /** What is drawn over it besides. */
+  children?: ReactNode;
 }
 
 /** The table with the planned route, the start that can be moved, and what the simulation predicts. */
@@ -34,6 +36,7 @@ export function RoutePlan({
   selected,
   forecast,
   onStart,
+  children,
 }: Props) {
   const svg = useRef<SVGSVGElement>(null);
   const end = plan.at(-1)?.to ?? route.start;
@@ -70,6 +73,7 @@ export function RoutePlan({
         />
       ))}
       <RobotOutline table={table} pose={stands?.to ?? end} body={robot.body} />
+      {children}
       <PoseHandle
         name="Start of the robot"
         table={table}

@@ -22,7 +22,7 @@ interface Report {
 
 const POLL_MS = 200;
 
-/** Whose stand-in it is: a page of the Bench is about one robot, and says so (`data-robot`). */
+/** Whose stand-in it is: a page of the Bench or the Course is about one robot, and says so (`data-robot`). */
 const robotId =
   typeof document === 'undefined'
     ? null
