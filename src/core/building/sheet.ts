@@ -3,7 +3,9 @@ import { devicesOf } from '../devices/ofRobot';
 import { printed, type Line } from '../recipe/lines';
 import { pluggedIn, portText } from '../recipe/names';
 import { ownProgram, type OwnProgram } from '../recipe/ownProgram';
+import { asMounted, mountingOn } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
+import { degrees } from '../text/quantities';
 import type { Table } from '../table/table';
 import { Blocks, calls, type Block } from './blocks';
 import { headingSetLine, type Writing } from './calls';
@@ -53,7 +55,13 @@ export function buildingSheet(route: Route, robot: Robot, table: Table): Buildin
   const typed = printed(lines);
   const every = blocks.all();
   const text = [...typed, ...every.flatMap((block) => block.lines)];
+  const mounting = mountingOn(asMounted(robot, route));
   const notes = [
+    ...(mounting === null
+      ? []
+      : [
+          `Mount “${mounting.name}” before it is placed, its motor at ${degrees(mounting.armStartRad, 0)} then.`,
+        ]),
     ...(robot.program.command === null
       ? [
           'Nobody has said yet how its programs command the motors (Robot: How its programs count): speeds stand here in mm/s of each wheel.',

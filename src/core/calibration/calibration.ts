@@ -22,6 +22,7 @@ import { straightValue } from '../calibrationValues/straight';
 import { turnGainValue } from '../calibrationValues/gains/turnGain';
 import { turnsValue } from '../calibrationValues/turns';
 import { wallGainValue } from '../calibrationValues/gains/wallGain';
+import { mountedSchema } from '../robot/robot';
 import { CALIBRATION_WAYS } from '../versions/ofCalibrations';
 import { broughtToday, formatSchema } from '../versions/schema';
 
@@ -38,6 +39,9 @@ const KEPT = {
     .max(40)
     .optional()
     .describe('the unit that was measured, where it is not the first of its kind on the robot'),
+  mounted: mountedSchema
+    .optional()
+    .describe('what was mounted then; null: nothing; left out: nobody noted it'),
 };
 
 const anyKind = z.discriminatedUnion('kind', [

@@ -1,4 +1,4 @@
-import { beginningChange, describeStep, stepChange } from './describe';
+import { beginningChange, describeStep, mountedWords, stepChange } from './describe';
 import { numbered, type NumberedStep } from '../steps/tree';
 import type { Route } from './route';
 import type { Mission } from '../table/table';
@@ -77,6 +77,10 @@ export function compareRoutes(
   const differences: RouteDifference[] = [];
   const beginning = beginningChange(before, after);
   if (beginning !== null) differences.push({ kind: 'changed', stepNumber: null, ...beginning });
+  if (before.mounted !== after.mounted) {
+    const [was, is] = [before, after].map(mountedWords);
+    differences.push({ kind: 'changed', stepNumber: null, before: was ?? null, after: is ?? null });
+  }
   const [old, now] = [stepsById(before), stepsById(after)];
   for (const [id, { step, number }] of old) {
     if (now.has(id)) continue;

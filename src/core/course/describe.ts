@@ -30,6 +30,10 @@ export const beginningChange = (before: Route, after: Route) =>
     namesOn([]),
   );
 
+/** What is mounted for it. */
+export const mountedWords = ({ mounted }: Pick<Route, 'mounted'>): string =>
+  mounted === null ? 'Nothing mounted' : `“${mounted}” mounted`;
+
 /** Where and how the robot is placed, as one plain sentence. */
-export const describeStart = ({ start }: Route): string =>
-  `Place the robot with its axle ${benchLength(start.xM)} along the home edge and ${benchLength(start.yM)} away from it, heading ${headingText(start.headingRad)}`;
+export const describeStart = ({ start, mounted }: Pick<Route, 'start' | 'mounted'>): string =>
+  `Place the robot with its axle ${benchLength(start.xM)} along the home edge and ${benchLength(start.yM)} away from it, heading ${headingText(start.headingRad)}${mounted === null ? '' : `, with “${mounted}” mounted`}`;

@@ -2,6 +2,7 @@ import { SETTLE_S } from '../control/settings';
 import { profileAcceleration } from '../control/straight/profile';
 import { wrap } from '../geometry/angle';
 import type { Pose } from '../geometry/pose';
+import { asMounted } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import type { Motion } from '../steps/kind';
 import { planChoice } from '../steps/choice';
@@ -59,6 +60,7 @@ export function planExactly(
   table: Table,
   answers: readonly string[] = [],
 ): PlannedStep[] {
+  const mounted = asMounted(robot, route);
   const usual = usualTable(table);
   let pose: Pose = route.start;
   let asked = 0;
@@ -67,8 +69,8 @@ export function planExactly(
   for (const run of inOrderBy(route.steps, answerTo)) {
     const { motion, ...answered } =
       run.choice === undefined
-        ? { motion: planStep(run.step, pose, robot, usual) }
-        : planChoice(run.choice, pose, robot, usual, answers[asked++]);
+        ? { motion: planStep(run.step, pose, mounted, usual) }
+        : planChoice(run.choice, pose, mounted, usual, answers[asked++]);
     const one: PlannedStep = { ...run, from: pose, ...motion, ...answered };
     one.durationS -= savedS(run, robot);
     const { against } = one;

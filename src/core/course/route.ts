@@ -6,6 +6,7 @@ import { MOST_STEPS, stepsSchema } from '../steps/step';
 import { ROUTE_WAYS } from '../versions/ofRoutes';
 import { PLACEMENT } from './description';
 import { keptSchema } from '../versions/schema';
+import { mountedSchema } from '../robot/robot';
 import { poseSchema } from '../table/table';
 
 /** A robot makes no more in a run. */
@@ -16,6 +17,9 @@ export const routeSchema = keptSchema('route', ROUTE_WAYS, {
   start: poseSchema,
   placement: partSchema(PLACEMENT).describe(
     'scatter of placing the robot, standard deviations along and across its heading',
+  ),
+  mounted: mountedSchema.describe(
+    'what is mounted for it, by its name in the robot’s record; null: nothing',
   ),
   steps: stepsSchema
     .refine((steps) => {

@@ -3,6 +3,7 @@ import { posesAlong } from '../course/posesAlong';
 import type { Pose } from '../geometry/pose';
 import { toTable } from '../geometry/pose';
 import { bodyRadius, corners, grownBody, hitsWall } from '../machine/contact';
+import { outlineOf, passesBeneath } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import { usualTable } from '../table/drawnTable';
 import { surfaceName } from '../table/surfaceName';
@@ -14,18 +15,21 @@ const LEANS_M = 0.005;
 const TOUCHES_M = 0.001;
 
 const isOverBorder = (pose: Pose, robot: Robot, { widthM, heightM }: Table): boolean =>
-  corners(robot.body).some((corner) => {
+  corners(outlineOf(robot)).some((corner) => {
     const { xM, yM } = toTable(pose, corner);
     return Math.max(-xM, -yM, xM - widthM, yM - heightM) > LEANS_M;
   });
 
 /** What the outline of the robot meets on the way of a planned step, in words; null: nothing. */
 export function outlineMeets(planned: PlannedStep, robot: Robot, table: Table): string | null {
-  const reachM = bodyRadius(robot.body);
+  const reachM = bodyRadius(outlineOf(robot));
   const { walls } = usualTable(table);
-  const outline = grownBody(robot.body, -TOUCHES_M);
+  const outline = grownBody(outlineOf(robot), -TOUCHES_M);
+  const bare = grownBody(robot.body, -TOUCHES_M);
   for (const pose of posesAlong(planned)) {
-    const met = walls.find((one) => hitsWall(pose, outline, reachM, one));
+    const met = walls.find((one) =>
+      hitsWall(pose, passesBeneath(robot, one) ? bare : outline, reachM, one),
+    );
     if (met !== undefined) return surfaceName(table, met);
     if (isOverBorder(pose, robot, table)) return 'the border';
   }
@@ -37,7 +41,7 @@ const OVER_HOME_M = 0.001;
 
 /** Whether the outline of a robot lies within one of the table's home areas. */
 export const fitsHome = (pose: Pose, robot: Robot, { homeAreas }: Table): boolean => {
-  const outline = corners(robot.body).map((corner) => toTable(pose, corner));
+  const outline = corners(outlineOf(robot)).map((corner) => toTable(pose, corner));
   return homeAreas.some(({ x1M, y1M, x2M, y2M }) =>
     outline.every(
       ({ xM, yM }) =>

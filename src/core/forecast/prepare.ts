@@ -1,6 +1,7 @@
 import { planRoute, type PlannedStep } from '../course/plan';
 import type { Route } from '../course/route';
 import type { TurnsCalibration } from '../calibrationValues/turns';
+import { asMounted } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import { allInRun, type AllInRun, type InRun, type OneRun } from '../sources/inRun';
 import type { Doubt, SampledRobot } from '../sources/source';
@@ -69,7 +70,8 @@ export function prepare(
     planRoute(simulation.route, simulation.robot, simulation.table, answers),
 ): Prepared {
   const { robot, route, turns = null, doubts = [], seed, times } = simulation;
-  const sampled = once((index: number) => sampledRobot(robot, doubts, seed, index, times));
+  const mounted = asMounted(robot, route);
+  const sampled = once((index: number) => sampledRobot(mounted, doubts, seed, index, times));
   const ways = once((answers: string): Way => {
     const plan = planOf(answers === '' ? [] : answers.split(BETWEEN));
     const errors = ERRORS.flatMap(({ name, inRuns }) =>

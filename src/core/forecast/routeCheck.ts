@@ -9,6 +9,7 @@ import { headingNeverSet } from './checks/heading';
 import { joinsNothing, tooShortToStop } from './checks/joins';
 import { markedTwice, outOfWindow, tooEarly } from './checks/marks';
 import { outline, outsideHome } from './checks/outline';
+import { unknownMounting } from './checks/mounted';
 import { lineTooFast, notTimed } from './checks/speeds';
 
 const asPlanned: Check = ({ problems, choice, found = '' }) =>
@@ -34,6 +35,7 @@ const CHECKS: readonly Check[] = [
   outline,
   headingNeverSet,
   outsideHome,
+  unknownMounting,
 ];
 
 /** What is doubtful about a route before any run, step by step, each finding of a step once. */

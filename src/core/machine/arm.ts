@@ -11,10 +11,16 @@ export interface ArmCommand {
 
 /** The motor of an attachment, which goes on by itself while the robot drives. */
 export class Arm {
-  private fromRad = 0;
+  private fromRad: number;
   private startS = 0;
-  private toRad = 0;
+  private toRad: number;
   private rateRadPerS = 0;
+
+  /** @param atRad where it stands as the robot is placed */
+  constructor(atRad: number) {
+    this.fromRad = atRad;
+    this.toRad = atRad;
+  }
 
   begin({ toRad, rateRadPerS, durationS }: ArmCommand, timeS: number): void {
     this.fromRad = this.angleRad(timeS);

@@ -6,12 +6,13 @@ import { degreesFromRadians } from '../geometry/angle';
 import { toTable, type Pose } from '../geometry/pose';
 import { Arm, type ArmCommand } from './arm';
 import { BATTERY_VOLTS, HELD_S, HELD_SHARE, WHEELS_HELD } from './ownReadings';
+import { mountingOn } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import { laidOut } from '../table/laidOut';
 import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
 import type { ReadingOf } from '../devices/channel';
-import { headingOf } from '../devices/ofRobot';
+import { devicesOf, headingOf } from '../devices/ofRobot';
 import { FloorPose } from './floorPose';
 import { Gyro } from './gyro';
 import { randomStream } from '../stats/random';
@@ -99,7 +100,7 @@ class SimulatedMachine implements Machine {
     this.countM = distanceFromMotorDegrees(robot, 1 / robot.encoderCountsPerMotorDegree);
     this.countsPerM = 1 / this.countM;
     const periodM = onThisBattery.maxSpeedMPerS * loopPeriodS;
-    this.around = new Surroundings(robot.body, table, periodM, start);
+    this.around = new Surroundings(robot, table, periodM, start);
     this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
     const sensor = headingOf(robot);
     const noise = randomStream(seed, runIndex, 'gyro');
@@ -181,9 +182,15 @@ class SimulatedMachine implements Machine {
   }
 
   private armOf(id: string): Arm {
-    const arm = this.arms.get(id) ?? new Arm();
+    const arm = this.arms.get(id) ?? new Arm(this.startsAtRad(id));
     this.arms.set(id, arm);
     return arm;
+  }
+
+  /** Of what is mounted the first attachment motor is part. */
+  private startsAtRad(id: string): number {
+    const isFirst = devicesOf(this.robot, 'attachment motor')[0]?.id === id;
+    return isFirst ? (mountingOn(this.robot)?.armStartRad ?? 0) : 0;
   }
 
   private newReader(id: string): DeviceReader | null {

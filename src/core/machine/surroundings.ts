@@ -1,4 +1,5 @@
 import type { Pose } from '../geometry/pose';
+import { outlineOf, passesBeneath } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import type { Table } from '../table/table';
 import { bodyRadius, clearanceM, grownBody, hitsWall, pushInside } from './contact';
@@ -8,6 +9,25 @@ import { DEEPEST_M, pushOffWalls, sidesInReach, type WallSide } from './wallCont
 /** So far off a wall that it leant against, a robot has left it. */
 const LEFT_M = 0.001;
 
+/** An outline, and the walls on the table that it can meet. */
+interface Outline {
+  body: Robot['body'];
+  /** Of what is deeper in it than it can be pushed out again. */
+  core: Robot['body'];
+  touching: Robot['body'];
+  walls: Table['walls'];
+  /** Those that it may touch within this period. */
+  inReach: WallSide[];
+}
+
+const outline = (body: Robot['body'], walls: Table['walls']): Outline => ({
+  body,
+  core: grownBody(body, -DEEPEST_M),
+  touching: grownBody(body, LEFT_M),
+  walls,
+  inReach: [],
+});
+
 /** What a robot touches on its table: how far off everything is, what pushes it back, what holds it. */
 export class Surroundings {
   /** A wall on the table holds it where it ran into it. */
@@ -15,32 +35,37 @@ export class Surroundings {
   /** It is meant to run into something: walls push it back as the border does, until it has left them. */
   private leans: boolean;
   private isMeantTo = false;
-  /** Walls on the table that it may touch within this period. */
-  private inReach: WallSide[] = [];
   /** So far it may go in any direction before anything can touch it; not looked at again until then. */
   private freeM = 0;
   private readonly reachM: number;
   /** Nearer than this to the border something may touch it within a period. */
   private readonly marginM: number;
   private readonly nearM: number;
-  /** Of what is deeper in it than it can be pushed out again. */
-  private readonly core: Robot['body'];
-  private readonly touching: Robot['body'];
+  private readonly body: Robot['body'];
+  /** The robot with what is mounted on it, and without it for what passes beneath that. */
+  private readonly outlines: Outline[];
 
   /** @param periodM the most that it drives in a period of its program's loop */
   constructor(
-    private readonly body: Robot['body'],
+    robot: Robot,
     private readonly table: Table,
     periodM: number,
     start: Pose,
   ) {
-    this.reachM = bodyRadius(body);
+    this.body = outlineOf(robot);
+    const isLow = (wall: Table['walls'][number]) => passesBeneath(robot, wall);
+    this.outlines = [
+      outline(
+        this.body,
+        table.walls.filter((wall) => !isLow(wall)),
+      ),
+      outline(robot.body, table.walls.filter(isLow)),
+    ].filter(({ walls }) => walls.length > 0);
+    this.reachM = bodyRadius(this.body);
     this.marginM = this.reachM + periodM;
     this.nearM = 2 * periodM;
-    this.core = grownBody(body, -DEEPEST_M);
-    this.touching = grownBody(body, LEFT_M);
     // Placed at a wall, it leans against it.
-    this.leans = this.isInWall(start, this.touching);
+    this.leans = this.isInWall(start, 'touching');
   }
 
   /** Whether anything may touch it in this period. */
@@ -68,9 +93,10 @@ export class Surroundings {
   pushes(pose: Pose): boolean {
     const { table, marginM } = this;
     const { xM, yM } = pose;
-    if (this.leans) this.inReach = sidesInReach(pose, marginM, table.walls);
+    if (this.leans)
+      for (const one of this.outlines) one.inReach = sidesInReach(pose, marginM, one.walls);
     return (
-      (this.leans && this.inReach.length > 0) ||
+      (this.leans && this.hasInReach) ||
       xM < marginM ||
       yM < marginM ||
       xM > table.widthM - marginM ||
@@ -82,7 +108,9 @@ export class Surroundings {
   pushBackM(pose: FloorPose): number {
     const { xM, yM } = pose;
     let isPushed = pushInside(pose, this.body, this.table);
-    if (this.leans) isPushed = pushOffWalls(pose, this.body, this.inReach) || isPushed;
+    if (this.leans)
+      for (const { body, inReach } of this.outlines)
+        isPushed = pushOffWalls(pose, body, inReach) || isPushed;
     if (!isPushed) return 0;
     pose.face();
     return Math.hypot(pose.xM - xM, pose.yM - yM);
@@ -90,18 +118,24 @@ export class Surroundings {
 
   /** See whether a wall on the table is run into, and how far off everything is otherwise. */
   meet(pose: Pose): void {
-    if (this.leans && !this.isMeantTo) this.leans = this.isInWall(pose, this.touching);
-    this.hitWall = this.isInWall(pose, this.leans ? this.core : this.body);
+    if (this.leans && !this.isMeantTo) this.leans = this.isInWall(pose, 'touching');
+    this.hitWall = this.isInWall(pose, this.leans ? 'core' : 'body');
     this.freeM = clearanceM(pose, this.reachM, this.table);
   }
 
   /** It drives and does not move: a wall that it is not meant to press against stops it. */
   holds(): void {
-    this.hitWall = this.leans && !this.isMeantTo && this.inReach.length > 0;
+    this.hitWall = this.leans && !this.isMeantTo && this.hasInReach;
   }
 
-  private isInWall(pose: Pose, body: Robot['body']): boolean {
+  private get hasInReach(): boolean {
+    return this.outlines.some(({ inReach }) => inReach.length > 0);
+  }
+
+  private isInWall(pose: Pose, part: 'body' | 'core' | 'touching'): boolean {
     const reachM = this.reachM + 2 * LEFT_M;
-    return this.table.walls.some((wall) => hitsWall(pose, body, reachM, wall));
+    return this.outlines.some((one) =>
+      one.walls.some((wall) => hitsWall(pose, one[part], reachM, wall)),
+    );
   }
 }

@@ -3,6 +3,7 @@ import { plannedBranches } from '../course/branches';
 import { plannedEnd, planRoute, type PlannedStep } from '../course/plan';
 import { routeSchema } from '../course/route';
 import { procedure } from '../procedure/procedure';
+import { asMounted } from '../robot/mounting';
 import { robotSchema } from '../robot/robot';
 import { routeCheck } from '../forecast/routeCheck';
 import { trailOf } from '../steps/trail';
@@ -27,7 +28,8 @@ function told(planned: readonly PlannedStep[]) {
   }));
 }
 
-function plan({ robot, table, route }: z.output<typeof planInput>) {
+function plan({ robot: recorded, table, route }: z.output<typeof planInput>) {
+  const robot = asMounted(recorded, route);
   const planned = planRoute(route, robot, table);
   const branches = plannedBranches(route, robot, table, planned);
   return {

@@ -35,6 +35,24 @@ export const BODY = {
   halfWidthM: { ...ofBody('To either side', 0.08), open: 'below' as const },
 };
 
+/** What can be mounted on it: the outline of the robot with that on, and how its motor stands as a run begins. */
+export const MOUNTING = {
+  name: text({ label: 'What can be mounted', isNeeded: true, wanted: 'expected a name' }),
+  ...BODY,
+  underM: {
+    ...ofBody('Its lower edge', 0, 'above the table: what is lower passes beneath it'),
+    max: 1,
+  },
+  armStartRad: number({
+    label: 'Its motor at the start',
+    about: 'as its counter has it where the robot is placed; of the first attachment motor',
+    quantity: 'angle',
+    min: -100,
+    max: 100,
+    default: 0,
+  }),
+};
+
 /** How fast the wheels can follow a command. */
 export const MOTORS = {
   maxSpeedMPerS: number({

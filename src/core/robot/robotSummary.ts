@@ -14,6 +14,10 @@ export const SUMMARIES = {
     }.`,
   body: ({ body }: Robot): string =>
     `${errorLength(body.frontM + body.rearM)} long, ${errorLength(2 * body.halfWidthM)} wide.`,
+  mountings: ({ mountings, mounted }: Robot): string =>
+    mountings.length === 0
+      ? 'Nothing yet.'
+      : `${mountings.map(({ name }) => name).join(', ')}; on it now: ${mounted ?? 'nothing'}.`,
   motors: ({ motors, loopPeriodS }: Robot): string =>
     `Up to ${benchSpeed(motors.maxSpeedMPerS, -1)}, follow within ${number(motors.lagS * 1000)} ms; a command every ${number(loopPeriodS * 1000)} ms.`,
   directions: ({ signs, build }: Robot): string =>

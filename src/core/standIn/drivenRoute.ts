@@ -4,6 +4,7 @@ import { planRoute } from '../course/plan';
 import { prepare, type Simulation } from '../forecast/prepare';
 import { simulateRun, tableInRun, type SimulatedRun } from '../forecast/run';
 import { onBattery } from '../program/byPower';
+import { asMounted } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import type { Table } from '../table/table';
 import type { DriveSample } from './program';
@@ -26,9 +27,9 @@ export interface DrivenRoute {
  * The robot that drives a route: as its program takes it to be, with what is hidden about it, the drift and the
  * battery of the moment.
  */
-function driver(truth: Robot, { robot, driftRadPerS, batteryV }: RouteDrive): Robot {
+function driver(truth: Robot, { robot, route, driftRadPerS, batteryV }: RouteDrive): Robot {
   const hidden = {
-    ...robot,
+    ...asMounted(robot, route),
     motors: truth.motors,
     units: truth.units,
     errors: truth.errors,

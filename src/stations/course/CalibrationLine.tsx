@@ -5,6 +5,7 @@ import { withHeadingGain } from '../../core/calibration/applyHeadingGain';
 import { isPlacedAsMeasured, withPlacing } from '../../core/calibration/applyPlacing';
 import { describeCalibration } from '../../core/calibration/registry';
 import { withTurnCalibration } from '../../core/calibration/applyTurns';
+import { mountedThen } from '../../core/calibration/mountedThen';
 import { headingsCommanded, turnsStandText } from '../../core/calibration/planText';
 import { knowsSpins } from '../../core/calibrationValues/turnStop';
 import { isMissionList } from '../../core/course/missionList';
@@ -116,11 +117,16 @@ function TurnsPart({ calibrations, route, robot, table, onChange }: Props) {
 
 /** With which calibrations the route was computed, and what the ones that hold now would change. */
 export function CalibrationLine(props: Props) {
-  const { others, waiting } = props.calibrations;
+  const { others, waiting, known } = props.calibrations;
   if (isMissionList(props.route)) return null;
+  const elsewhere = mountedThen(
+    known.map(({ value }) => value),
+    props.route,
+  );
   return (
     <div className={styles.calibration} data-testid="calibration-line">
       <WaitingLine waiting={waiting} robotId={props.robotId} />
+      {elsewhere !== null && <p className={styles.stale}>{elsewhere}</p>}
       <PlacingPart {...props} />
       <TurnsPart {...props} />
       <GainPart {...props} />

@@ -67,6 +67,7 @@ interface Props {
 const EMPTY_ROUTE: Route = {
   start: { xM: 0.2, yM: 0.2, headingRad: 0 },
   placement: { alongSdM: 0.004, acrossSdM: 0.004, headingSdRad: 0.014 },
+  mounted: null,
   steps: [],
   turnCalibrationId: null,
 };
@@ -181,7 +182,7 @@ function CourseEditor(props: Props) {
               forecast={stale ? null : forecast}
               onStart={(start) => edit({ ...route, start }, 'start')}
             >
-              {withStandIn && <StandInOnPlan table={table} robot={robot.robot} />}
+              {withStandIn && <StandInOnPlan {...{ table, route, robot: robot.robot }} />}
             </RoutePlan>
             <CloudCanvas
               table={table}

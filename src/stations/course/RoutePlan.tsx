@@ -5,6 +5,7 @@ import type { PlannedStep } from '../../core/course/plan';
 import { trailPoints } from '../../core/steps/trail';
 import type { Route } from '../../core/course/route';
 import type { Table } from '../../core/table/table';
+import { asMounted, outlineOf } from '../../core/robot/mounting';
 import type { Robot } from '../../core/robot/robot';
 import type { Forecast } from '../../core/forecast/summary';
 import { EllipseMark, RobotOutline } from '../../ui/plan/marks';
@@ -39,6 +40,7 @@ export function RoutePlan({
   children,
 }: Props) {
   const svg = useRef<SVGSVGElement>(null);
+  const body = outlineOf(asMounted(robot, route));
   const end = plan.at(-1)?.to ?? route.start;
   const all = [...plan, ...branches.flatMap(({ steps }) => steps)];
   const active = all.filter(
@@ -72,7 +74,7 @@ export function RoutePlan({
           d={pathOf(table, [planned.from, ...trailPoints(planned)])}
         />
       ))}
-      <RobotOutline table={table} pose={stands?.to ?? end} body={robot.body} />
+      <RobotOutline table={table} pose={stands?.to ?? end} body={body} />
       {children}
       <PoseHandle
         name="Start of the robot"
@@ -81,11 +83,11 @@ export function RoutePlan({
         svg={svg}
         onMove={onStart}
       >
-        <RobotOutline table={table} pose={route.start} body={robot.body} />
+        <RobotOutline table={table} pose={route.start} body={body} />
         <text
           className={styles.startName}
-          x={mm(toTable(route.start, { xM: -robot.body.rearM, yM: 0 }).xM)}
-          y={flip(table, route.start.yM) + 4 + mm(robot.body.halfWidthM) + 30}
+          x={mm(toTable(route.start, { xM: -body.rearM, yM: 0 }).xM)}
+          y={flip(table, route.start.yM) + 4 + mm(body.halfWidthM) + 30}
         >
           start
         </text>

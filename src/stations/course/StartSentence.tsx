@@ -4,6 +4,7 @@ import type { Table } from '../../core/table/table';
 import type { Robot } from '../../core/robot/robot';
 import { PhraseFields } from '../../ui/fields/PhraseFields';
 import styles from './CourseStation.module.css';
+import { MountedChoice } from './MountedChoice';
 import { StillFirst } from './StillFirst';
 
 interface Props {
@@ -34,6 +35,7 @@ export function StartSentence({ route, table, robot, onChange }: Props) {
           )
         }
       />
+      <MountedChoice {...{ route, robot, onChange }} />
       <StillFirst {...{ route, robot, onChange }} />
     </div>
   );

@@ -4,6 +4,7 @@ import { SUMMARIES } from '../../core/robot/robotSummary';
 import { BuildFacts } from './BuildFields';
 import { DriveFields } from './DriveFields';
 import { F, FieldGroup, type RobotProps, type StockProps } from './FieldGroup';
+import { MountingFields } from './MountingFields';
 import { ProgramFields } from './ProgramFields';
 import { DeviceList } from './DeviceList';
 
@@ -27,6 +28,7 @@ export function RobotFields({ onStock, ...props }: RobotProps & StockProps) {
       <F.Text name="name" label="Name" maxLength={80} />
       <DeviceList {...props} onStock={onStock} />
       <DriveFields robot={robot} />
+      <MountingFields {...props} />
       <BuildFacts robot={robot} />
       <ProgramFields {...props} />
       <ErrorFields robot={robot} />

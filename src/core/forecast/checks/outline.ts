@@ -1,4 +1,5 @@
 import { bodyRadius } from '../../machine/contact';
+import { outlineOf } from '../../robot/mounting';
 import { kindOfStep } from '../../steps/registry';
 import type { PlanProblem } from '../../steps/problems';
 import { errorLength } from '../../text/quantities';
@@ -18,7 +19,7 @@ export const outline: Check = (planned, { robot, table }) => {
   return [
     {
       problem: 'outline-meets',
-      sentence: `Its outline meets ${met} on the way: it reaches ${errorLength(bodyRadius(robot.body))} about its axle.`,
+      sentence: `Its outline meets ${met} on the way: it reaches ${errorLength(bodyRadius(outlineOf(robot)))} about its axle.`,
     },
   ];
 };

@@ -6,6 +6,7 @@ import type { PlanProblem } from '../problems';
 import type { Segment, Table } from '../../table/table';
 import { radiansFromDegrees } from '../../geometry/angle';
 import type { Pose } from '../../geometry/pose';
+import { outlineOf } from '../../robot/mounting';
 import type { Robot } from '../../robot/robot';
 import { atSpeed, STARTING_S } from '../driven';
 import type { Motion, StepKind } from '../kind';
@@ -40,7 +41,7 @@ function isWide({ xM, yM }: Pose, wall: Segment, halfWidthM: number, slidesM: nu
 
 /** Where it stands against what it meets first, and how far that is. */
 function against(step: SquareUpStep, from: Pose, robot: Robot, table: Table) {
-  const { halfWidthM, rearM, frontM } = robot.body;
+  const { halfWidthM, rearM, frontM } = outlineOf(robot);
   const reachM = step.back ? rearM : frontM;
   const directionRad = directionOf(step, from);
   const ahead = surfaceAhead(from, directionRad, { reachM, halfWidthM }, table);

@@ -31,9 +31,12 @@ export function letHold(
   ids: ApplyIds,
   { reason, who }: { reason: string; who: string },
 ): Promise<{ calibration: SavedCalibration; change: SavedCalibrationChange }> {
+  // What is mounted while it is measured may be part of what was found.
+  const { mountings, mounted } = robot.robot;
+  const made = mountings.length === 0 ? value : { ...value, mounted };
   const whose = { robotId: robot.id, unitId: unitId ?? deviceFor(robot.robot, value.kind) };
   return post('/api/calibrations', {
-    calibration: { id: ids.calibration, ...whose, value, evidence, surface, battery },
+    calibration: { id: ids.calibration, ...whose, value: made, evidence, surface, battery },
     change: {
       id: ids.change,
       ...whose,

@@ -48,6 +48,7 @@ export async function keepMissionRoute(
         missionId,
         dwellS: 1,
       })),
+      mounted: null,
       turnCalibrationId: null,
     },
   };
