@@ -43,7 +43,7 @@ export const MOST_LAUNCHES = 8;
 export const LAUNCH = {
   mounted: text({
     label: 'What is mounted',
-    hint: 'empty: as it was',
+    hint: 'besides what its route has',
     mostLetters: 80,
     default: '',
   }),

@@ -5,9 +5,9 @@ import { demoId } from './ids';
 
 /** What is mounted for each launch, what it took to have the robot ready, and what happens when it fails. */
 const LAUNCHES: Omit<Launch, 'id' | 'routeId'>[] = [
-  { mounted: 'the hook', whenFailed: 'again', changeOversS: [] },
+  { mounted: '', whenFailed: 'again', changeOversS: [] },
   {
-    mounted: 'the bumper',
+    mounted: '',
     whenFailed: 'next',
     changeOversS: [9.4, 11.2, 8.7, 10.1, 14.6, 9.9],
   },

@@ -84,6 +84,10 @@ export const pipit: Robot = robotSchema.parse({
       mounting: 'under the bow',
     },
   ],
+  mountings: [
+    { name: 'the hook', frontM: 0.13, rearM: 0.06, halfWidthM: 0.08, underM: 0.05 },
+    { name: 'the bumper', frontM: 0.125, rearM: 0.06, halfWidthM: 0.085 },
+  ],
   errors: { slipMPerSqrtM: 0.0015 },
   signs: { heading: -1, leftMotor: 1, rightMotor: -1 },
   build: {
@@ -152,6 +156,7 @@ const route = (lead: number, byDistance: boolean, placement: typeof BY_HAND): Ro
   routeSchema.parse({
     start: { xM: 0.2, yM: 0.22, headingRad: 0 },
     placement,
+    mounted: 'the hook',
     steps: steps(lead, byDistance),
   });
 
@@ -166,6 +171,7 @@ export const ROUTE_VERSIONS = [
 export const POND_ROUTE: Route = routeSchema.parse({
   start: { xM: 0.2, yM: 0.26, headingRad: 0 },
   placement: IN_THE_JIG,
+  mounted: 'the bumper',
   steps: [
     { id: 'p01', kind: 'straight', distanceM: 1.25, speedMPerS: 0.3 },
     { id: 'p02', kind: 'mark', missionId: 'pond-gate', dwellS: 2 },

@@ -35,7 +35,9 @@ export function StartSentence({ route, table, robot, onChange }: Props) {
           )
         }
       />
-      <MountedChoice {...{ route, robot, onChange }} />
+      <div className={styles.mounted}>
+        <MountedChoice {...{ route, robot, onChange }} />
+      </div>
       <StillFirst {...{ route, robot, onChange }} />
     </div>
   );

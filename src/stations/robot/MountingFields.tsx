@@ -37,9 +37,11 @@ export function MountingFields({ robot, onChange }: RobotProps) {
       {mountings.map(({ name }, at) => (
         <section key={at} aria-label={name} className={styles.mounting}>
           <F.Values of={`robot.mountings.${at}`} fields={MOUNTING} />
-          <Button look="bare" onClick={() => takeAway(at)}>
-            Take {name.trim() === '' ? 'this' : `“${name}”`} away
-          </Button>
+          <div className={styles.wide}>
+            <Button look="bare" onClick={() => takeAway(at)}>
+              Take {name.trim() === '' ? 'this' : `“${name}”`} away
+            </Button>
+          </div>
         </section>
       ))}
       {names.length > 0 && (
@@ -55,7 +57,7 @@ export function MountingFields({ robot, onChange }: RobotProps) {
       )}
       <div className={styles.wide}>
         <Button disabled={mountings.length >= MOST} onClick={add}>
-          + Attachment
+          + Something to mount
         </Button>
       </div>
     </FieldGroup>

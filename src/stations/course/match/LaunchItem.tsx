@@ -25,6 +25,7 @@ interface Props {
 export function LaunchItem({ at, launches, launch, routes, onChange, onMove, onRemove }: Props) {
   const route = routes.find(({ id }) => id === launch.routeId);
   const name = route?.name ?? 'a route that is gone';
+  const mounted = route?.simulation?.route.mounted ?? null;
   const of = `launch ${at + 1}, ${name}`;
   const choosable = routes.filter(({ id, isArchived }) => !isArchived || id === launch.routeId);
   return (
@@ -64,6 +65,9 @@ export function LaunchItem({ at, launches, launch, routes, onChange, onMove, onR
           Nothing can be foretold of it yet:{' '}
           <a href={`/course?route=${route.id}`}>plan its way and save a version</a>.
         </p>
+      )}
+      {mounted !== null && (
+        <p className="faint">It drives with “{mounted}” mounted, as its route has it.</p>
       )}
       <div className={styles.launchFields}>
         <F.Value name={`match.launches.${at}.mounted`} field={LAUNCH.mounted} />
