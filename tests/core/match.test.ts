@@ -13,6 +13,7 @@ import { chanceOfAtLeast, matchForecast } from '../../src/core/match/matchForeca
 import { matchSentence, orderSentence, pointsLadder } from '../../src/core/match/sentence';
 import { randomStream } from '../../src/core/stats/random';
 import { missionSchema, type Mission } from '../../src/core/table/table';
+import type { Load } from '../../src/core/table/moved';
 import { targetsOf } from '../../src/core/table/targets';
 import { bareTable, idealRobot, routeOf } from './support';
 
@@ -51,10 +52,16 @@ function launch(id: string, runs: SimulatedRun[], missions: Mission[], also: Par
   return drivenLaunch(of, many, missions.flatMap(targetsOf));
 }
 
-const play = (launches: ReturnType<typeof launch>[], missions: Mission[], rules = RULES) =>
+const play = (
+  launches: ReturnType<typeof launch>[],
+  missions: Mission[],
+  rules = RULES,
+  loads: Load[] = [],
+) =>
   matchForecast(launches, {
     match: { ...rules, launches: [] },
     targets: missions.flatMap(targetsOf),
+    loads,
     runsEach: 4,
     seed: 1,
   });
@@ -196,4 +203,17 @@ test('nineteen of twenty next change-overs lie between the drawn ones’ 2.5 and
     expect(inside / 400).toBeGreaterThan(0.92);
     expect(inside / 400).toBeLessThan(0.98);
   }
+});
+
+test('what a robot carried is lost when it is fetched between, and no later launch brings it', () => {
+  const missions = [mission('fetch', 10), mission('bring', 20, ['fetch'])];
+  const loads = [{ takenBy: 'fetch', leftBy: 'bring' }];
+  const stops = launch('one', [run(20, { fetch: 5 }, true)], missions);
+  const goesOn = launch('two', [run(20, { bring: 5 })], missions);
+  const comesHome = launch('one', [run(20, { fetch: 5 })], missions);
+  const expected = (first: typeof stops, of = loads) =>
+    play([first, goesOn], missions, RULES, of).expected;
+  expect(expected(stops)).toBe(10 - RULES.fetchPoints);
+  expect(expected(stops, [])).toBe(30 - RULES.fetchPoints);
+  expect(expected(comesHome)).toBe(30);
 });

@@ -12,6 +12,7 @@ import { planStep } from '../steps/untilCondition';
 import { asTyped } from './asTyped';
 import type { Route } from './route';
 import { usualTable } from '../table/drawnTable';
+import { hasMoved } from '../table/moved';
 import { surfaceName } from '../table/surfaceName';
 import type { Table } from '../table/table';
 
@@ -24,6 +25,8 @@ export interface PlannedStep extends Motion, Run {
   answer?: string;
   /** And which one the exact robot finds. */
   found?: string;
+  /** The missions that are worked before it; left out where that moves nothing on the table. */
+  worked?: readonly string[];
   /** Of one that squares up: what it stands against, in words. */
   standsAgainst?: string;
 }
@@ -61,12 +64,14 @@ export function planExactly(
   answers: readonly string[] = [],
 ): PlannedStep[] {
   const mounted = asMounted(robot, route);
-  const usual = usualTable(table);
+  const movesThings = hasMoved(table);
+  let worked: string[] = [];
   let pose: Pose = route.start;
   let asked = 0;
   const planned: PlannedStep[] = [];
   const answerTo = () => planned.at(-1)?.answer ?? '';
   for (const run of inOrderBy(route.steps, answerTo)) {
+    const usual = usualTable(table, worked);
     const { motion, ...answered } =
       run.choice === undefined
         ? { motion: planStep(run.step, pose, mounted, usual) }
@@ -76,6 +81,12 @@ export function planExactly(
     const { against } = one;
     if (against !== undefined)
       one.standsAgainst = against === null ? 'the border' : surfaceName(table, against);
+    if (movesThings) {
+      one.worked = worked;
+      // What is worked in passing is counted from its own step on: nothing tells before where on the next it is.
+      const marked = kindOfStep(run.step).marks?.(run.step)?.missionId;
+      if (marked !== undefined) worked = [...worked, marked];
+    }
     pose = one.to;
     if (outside(pose, table)) one.problems.push('off-table');
     planned.push(one);

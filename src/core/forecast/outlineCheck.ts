@@ -23,7 +23,7 @@ const isOverBorder = (pose: Pose, robot: Robot, { widthM, heightM }: Table): boo
 /** What the outline of the robot meets on the way of a planned step, in words; null: nothing. */
 export function outlineMeets(planned: PlannedStep, robot: Robot, table: Table): string | null {
   const reachM = bodyRadius(outlineOf(robot));
-  const { walls } = usualTable(table);
+  const { walls } = usualTable(table, planned.worked);
   const outline = grownBody(outlineOf(robot), -TOUCHES_M);
   const bare = grownBody(robot.body, -TOUCHES_M);
   for (const pose of posesAlong(planned)) {

@@ -1,4 +1,5 @@
 import { isInWindow } from '../geometry/pose';
+import type { Mission } from '../table/table';
 import { isMarkOf, targetsOf, type Target } from '../table/targets';
 import type { MarkPose, SimulatedRun } from './run';
 
@@ -25,6 +26,21 @@ export function works(run: SimulatedRun, target: Target, among: readonly Target[
     (one) => isEarlier(atMark(run, one)) && works(run, one, among),
   );
 }
+
+/** The missions that a run has come to within their windows so far, or to a part of them: what they move is moved. */
+export const missionsWorked = (
+  marks: readonly MarkPose[],
+  missions: readonly Mission[],
+): string[] =>
+  missions
+    .filter((mission) =>
+      targetsOf(mission).some((target) =>
+        marks.some(
+          (mark) => isMarkOf(mark, target) && isInWindow(mark, target.pose, target.window),
+        ),
+      ),
+    )
+    .map(({ id }) => id);
 
 /** What is scored by what was worked: the points of each mission and part, once; and those for all parts of one. */
 export function worthOfWorked(worked: readonly Target[]): number {

@@ -17,9 +17,11 @@ import { controlStep } from '../steps/untilCondition';
 import { createMachine, type Machine } from '../machine/machine';
 import { randomStream, type RandomStream } from '../stats/random';
 import { drawnTable } from '../table/drawnTable';
+import { asLeft, hasMoved } from '../table/moved';
 import type { Table } from '../table/table';
 import { isMarkOf, targetsOf, type Marked } from '../table/targets';
 import { passBy, type Passing } from './passing';
+import { missionsWorked } from './points';
 import { errorsOnWay, type Prepared, type Simulation } from './prepare';
 
 export interface RunEnd extends Pose {
@@ -98,14 +100,23 @@ export function simulateRun(
   const answers: Answered[] = [];
   const errors = errorsOnWay(simulation, way, sampled, runIndex);
   const start = offStart(route, errors.placed());
+  const onTable = tableInRun(simulation, runIndex);
   const machine = createMachine(
     onBattery(robot, errors.moreV),
-    tableInRun(simulation, runIndex),
+    asLeft(onTable, []),
     start,
     seed,
     runIndex,
   );
   const marks: MarkPose[] = [];
+  const movesThings = hasMoved(onTable);
+  let left = 0;
+  /** What the robot has moved by now stands as it left it. */
+  const leaveThings = () => {
+    if (!movesThings || marks.length === left) return;
+    left = marks.length;
+    machine.lay(asLeft(onTable, missionsWorked(marks, table.missions)));
+  };
   const arms = randomStream(seed, runIndex, 'arms');
   const carriedBy = randomStream(seed, runIndex, 'free');
   let awaited: Passing[] = [];
@@ -199,6 +210,7 @@ export function simulateRun(
     }
     const said = goingOn(step, ended);
     passedBy();
+    leaveThings();
     // It comes to rest before it goes on, as after a motion that is done.
     if (said === 'goes on' && planned.rollsOut !== true) drive(machine, rest(motion.restS), onLoop);
     carriedM =

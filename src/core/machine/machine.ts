@@ -9,7 +9,6 @@ import { BATTERY_VOLTS, HELD_S, HELD_SHARE, WHEELS_HELD } from './ownReadings';
 import { mountingOn } from '../robot/mounting';
 import type { Robot } from '../robot/robot';
 import { laidOut } from '../table/laidOut';
-import { obstacles } from '../table/obstacles';
 import type { Table } from '../table/table';
 import type { ReadingOf } from '../devices/channel';
 import { devicesOf, headingOf } from '../devices/ofRobot';
@@ -18,8 +17,7 @@ import { Gyro } from './gyro';
 import { randomStream } from '../stats/random';
 import { Slip } from './slip';
 import { Surroundings } from './surroundings';
-import type { DeviceReader } from '../sensing/reader';
-import { deviceReader } from '../sensing/readers';
+import { UnitReaders } from './unitReaders';
 import { Wheel } from './wheel';
 
 /** A simulated robot on its table. The program sees only the readings; the pose is the truth. */
@@ -29,6 +27,8 @@ export interface Machine extends Drivable {
   read(of: ReadingOf): number | null;
   /** Move the robot on its floor, in its own frame, as something does that no motor is told of. */
   carry(by: Pose): void;
+  /** Find another table about it from now on: the robot took something away, or left it. */
+  lay(table: Table): void;
   /** Let the motor of an attachment begin to move; it goes on by itself. */
   moveArm(command: ArmCommand): void;
   /** How far the motor of each attachment is turned that was moved so far, by unit. */
@@ -66,9 +66,11 @@ class SimulatedMachine implements Machine {
   private readonly right: Wheel;
   private readonly gyro: Gyro | null;
   private readonly arms = new Map<string, Arm>();
-  private readonly unitReaders = new Map<string, DeviceReader | null>();
+  private readonly units: UnitReaders;
   private readonly slip: Slip;
   private readonly periodS: number;
+  /** The most that it drives in one. */
+  private readonly periodM: number;
   /** How much faster the wheels go than the program means, on this battery. */
   private readonly batteryShare: number;
   /** One over the true track. */
@@ -78,14 +80,14 @@ class SimulatedMachine implements Machine {
   private readonly rightScale: number;
   private readonly countM: number;
   private readonly countsPerM: number;
-  private readonly around: Surroundings;
+  private around: Surroundings;
 
   constructor(
     private readonly robot: Robot,
-    private readonly table: Table,
+    private table: Table,
     start: Pose,
-    private readonly seed: number,
-    private readonly runIndex: number,
+    seed: number,
+    runIndex: number,
   ) {
     const { errors, motors, loopPeriodS } = robot;
     this.pose = new FloorPose(start);
@@ -99,9 +101,15 @@ class SimulatedMachine implements Machine {
     this.rightScale = (1 + errors.wheelScaleError) * (1 + errors.wheelDifference / 2);
     this.countM = distanceFromMotorDegrees(robot, 1 / robot.encoderCountsPerMotorDegree);
     this.countsPerM = 1 / this.countM;
-    const periodM = onThisBattery.maxSpeedMPerS * loopPeriodS;
-    this.around = new Surroundings(robot, table, periodM, start);
+    this.periodM = onThisBattery.maxSpeedMPerS * loopPeriodS;
+    this.around = new Surroundings(robot, table, this.periodM, start);
     this.slip = new Slip(errors.slipMPerSqrtM, randomStream(seed, runIndex, 'slip'));
+    this.units = new UnitReaders(
+      robot,
+      table,
+      (stream) => randomStream(seed, runIndex, stream),
+      (id) => degreesFromRadians(this.armOf(id).angleRad(this.readings.timeS)),
+    );
     const sensor = headingOf(robot);
     const noise = randomStream(seed, runIndex, 'gyro');
     this.gyro = sensor && new Gyro(sensor, loopPeriodS, start.headingRad, noise);
@@ -152,12 +160,7 @@ class SimulatedMachine implements Machine {
       return this.readings.timeS - sinceS >= HELD_S ? 1 : 0;
     }
     if (unitId === BATTERY_VOLTS.unitId) return this.robot.measured.power?.nowV ?? null;
-    let read = this.unitReaders.get(unitId);
-    if (read === undefined) {
-      read = this.newReader(unitId);
-      this.unitReaders.set(unitId, read);
-    }
-    return read?.(this.pose, this.readings.timeS)[channel] ?? null;
+    return this.units.read({ unitId, channel }, this.pose, this.readings.timeS);
   }
 
   kick(angleRad: number): void {
@@ -169,6 +172,12 @@ class SimulatedMachine implements Machine {
     Object.assign(this.pose, toTable(this.pose, { xM, yM }));
     this.kick(headingRad);
     this.around.wasMoved();
+  }
+
+  lay(table: Table): void {
+    this.table = laidOut(table);
+    this.around = new Surroundings(this.robot, this.table, this.periodM, this.pose);
+    this.units.lay(this.table);
   }
 
   moveArm(command: ArmCommand): void {
@@ -191,20 +200,6 @@ class SimulatedMachine implements Machine {
   private startsAtRad(id: string): number {
     const isFirst = devicesOf(this.robot, 'attachment motor')[0]?.id === id;
     return isFirst ? (mountingOn(this.robot)?.armStartRad ?? 0) : 0;
-  }
-
-  private newReader(id: string): DeviceReader | null {
-    const unit = this.robot.units.find((one) => one.id === id && one.port !== null);
-    if (unit === undefined) return null;
-    const degreesOf = () => degreesFromRadians(this.armOf(id).angleRad(this.readings.timeS));
-    return deviceReader(unit, {
-      surfaces: obstacles(this.table, unit.place.heightM),
-      floor: this.table,
-      random: randomStream(this.seed, this.runIndex, `unit: ${id}`),
-      get attachmentDegrees() {
-        return degreesOf();
-      },
-    });
   }
 
   private move(beganS: number, endsS: number): void {

@@ -3,6 +3,7 @@ import { routeTargets } from '../course/routeMissions';
 import { RUNS_PER_ROBOT } from '../forecast/prepare';
 import type { SimulatedRun } from '../forecast/run';
 import type { Table } from '../table/table';
+import { loadsOn } from '../table/moved';
 import { targetsOf } from '../table/targets';
 import { drivenLaunch } from './drivenLaunch';
 import type { Match } from './match';
@@ -45,5 +46,9 @@ export function matchOfRuns(
     return [drivenLaunch(launch, runs, routeTargets(of.route, table))];
   });
   const targets = table.missions.flatMap(targetsOf);
-  return matchForecast(launches, { match, targets, runsEach: RUNS_PER_ROBOT, seed });
+  return matchForecast(launches, {
+    ...{ match, targets, seed },
+    loads: loadsOn(table),
+    runsEach: RUNS_PER_ROBOT,
+  });
 }

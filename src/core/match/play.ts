@@ -1,5 +1,6 @@
 import { neededBefore, worthOfWorked } from '../forecast/points';
 import { randomStream } from '../stats/random';
+import type { Load } from '../table/moved';
 import type { Target } from '../table/targets';
 import { drawnChangeOver } from './changeOver';
 import type { Attempt, DrivenLaunch } from './drivenLaunch';
@@ -30,6 +31,8 @@ export interface Played {
   match: Pick<Match, 'clockS' | 'fetchS' | 'fetchPoints'>;
   /** All that the table is scored by. */
   targets: readonly Target[];
+  /** What is carried from one mission to another. */
+  loads: readonly Load[];
   /** So many runs one after the other are of the same robot. */
   runsEach: number;
   seed: number;
@@ -48,19 +51,23 @@ function nextAttempt(
 
 /**
  * One match: the launches follow one another, each after its change-over; what is worked before the clock has run out
- * counts, if all that had to be worked before it was, in this launch or one before. A robot that stops is fetched.
+ * counts, if all that had to be worked before it was, in this launch or one before. A robot that stops is fetched, and
+ * what it carried is lost.
  *
  * @param index of the match: what it draws follows from it and the seed, and from nothing that another order changes
  */
 export function playMatch(
   launches: readonly DrivenLaunch[],
-  { match, targets, runsEach, seed }: Played,
+  { match, targets, loads, runsEach, seed }: Played,
   index: number,
 ): MatchPlayed {
   const { clockS, fetchS, fetchPoints } = match;
   const tries = new Map<string, number>();
   const worked: Target[] = [];
   const isWorked = ({ key }: Target) => worked.some((one) => one.key === key);
+  const isDone = (missionId: string) => worked.some(({ id }) => id === missionId);
+  /** Missions whose load was lost on the way to them. */
+  const lost = new Set<string>();
   let nowS = 0;
   let penalty = 0;
   const drive = (launch: DrivenLaunch): Attempt | undefined => {
@@ -69,12 +76,16 @@ export function playMatch(
     if (attempt === undefined) return undefined;
     tries.set(launch.routeId, before + 1);
     for (const { target, atS } of attempt.hits) {
-      const counts = nowS + atS <= clockS && !isWorked(target);
+      const counts = nowS + atS <= clockS && !isWorked(target) && !lost.has(target.id);
       if (counts && neededBefore(target, targets).every(isWorked)) worked.push(target);
     }
     nowS += attempt.endS;
     if (attempt.isFailed && nowS <= clockS) penalty += fetchPoints;
-    if (attempt.isFailed) nowS += fetchS;
+    if (attempt.isFailed) {
+      nowS += fetchS;
+      const carried = loads.filter(({ takenBy, leftBy }) => isDone(takenBy) && !isDone(leftBy));
+      for (const { leftBy } of carried) lost.add(leftBy);
+    }
     return attempt;
   };
   const played = launches.map((launch, place): LaunchPlayed => {

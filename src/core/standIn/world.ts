@@ -1,7 +1,10 @@
 import { WHITE } from '../colour/colour';
+import { missionsWorked } from '../forecast/points';
 import type { Pose } from '../geometry/pose';
 import type { Floor } from '../sensing/underSpot';
 import { obstacles } from '../table/obstacles';
+import { laidOut } from '../table/laidOut';
+import { asLeft } from '../table/moved';
 import type { Segment } from '../table/table';
 import { aboutAt } from './about';
 import { drivenRoute, onTableOf } from './drivenRoute';
@@ -31,7 +34,9 @@ export function worldAt(truth: StandInTruth, state: StandIn, tS: number): World 
   const { pose } = placeAt(truth.robot, state, tS);
   const motion = motionAt(state, tS);
   if (motion?.what.by === 'route') {
-    const { table } = drivenRoute(truth.robot, motion.what);
+    const { table: drawn, run } = drivenRoute(truth.robot, motion.what);
+    const marks = run.marks.filter(({ timeS }) => motion.fromS + timeS <= tS);
+    const table = laidOut(asLeft(drawn, missionsWorked(marks, drawn.missions)));
     return {
       pose: onTableOf(motion, motion.what, pose),
       surfacesAt: (sitsM) => obstacles(table, sitsM),

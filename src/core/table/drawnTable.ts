@@ -1,5 +1,6 @@
 import type { RandomStream } from '../stats/random';
 import { laidOut } from './laidOut';
+import { asLeft } from './moved';
 import type { Table } from './table';
 
 interface Present {
@@ -23,17 +24,22 @@ const keeping = (table: Table, isThere: (one: Present) => boolean): Table =>
         obstacles: table.obstacles.filter(isThere),
       };
 
-/** A table as it is as a rule: with what is there in half of the runs or more; as robots meet it. */
-export function usualTable(table: Table): Table {
-  const known = usual.get(table);
+/**
+ * A table as it is as a rule: with what is there in half of the runs or more; as robots meet it.
+ *
+ * @param worked the ids of the missions that were worked before
+ */
+export function usualTable(table: Table, worked: readonly string[] = []): Table {
+  const left = asLeft(table, worked);
+  const known = usual.get(left);
   if (known !== undefined) return known;
-  const made = laidOut(keeping(table, ({ share }) => (share ?? 1) >= 0.5));
-  usual.set(table, made);
+  const made = laidOut(keeping(left, ({ share }) => (share ?? 1) >= 0.5));
+  usual.set(left, made);
   return made;
 }
 
 const usual = new WeakMap<Table, Table>();
 
-/** A table as it is in one run: each thing on it that is not always there is drawn; as robots meet it. */
+/** A table as it is in one run: each thing on it that is not always there is drawn. */
 export const drawnTable = (table: Table, random: RandomStream): Table =>
-  laidOut(keeping(table, (one) => !isDrawn(one) || random.uniform() < (one.share ?? 1)));
+  keeping(table, (one) => !isDrawn(one) || random.uniform() < (one.share ?? 1));

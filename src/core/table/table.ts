@@ -50,7 +50,12 @@ export const missionSchema = z.strictObject({
     .describe('ids of the missions that must have been worked before, else it does not count'),
 });
 
-const present = { share: valueSchema(PRESENT.share).nullish() };
+const missionId = z.string().min(1).max(40);
+const present = {
+  share: valueSchema(PRESENT.share).nullish(),
+  goneAfter: missionId.nullish().describe('id of the mission by which the robot takes it away'),
+  thereAfter: missionId.nullish().describe('id of the mission by which the robot leaves it there'),
+};
 const wallSchema = segmentSchema.extend({
   ...present,
   heightM: valueSchema(OBSTACLE.heightM).optional().describe('left out: no sensor looks over it'),

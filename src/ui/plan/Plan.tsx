@@ -10,6 +10,7 @@ import { WHITE } from '../../core/colour/colour';
 import { colourName } from '../../core/colour/name';
 import { toTable, type Pose } from '../../core/geometry/pose';
 import { isDrawn } from '../../core/table/drawnTable';
+import { isMoved } from '../../core/table/moved';
 import { linePoints } from '../../core/table/bentLine';
 import type { Mission, Segment, Table } from '../../core/table/table';
 import { targetsOf } from '../../core/table/targets';
@@ -76,6 +77,10 @@ export function MissionMark({ table, mission }: { table: Table; mission: Mission
 }
 
 /** An area by two of its corners. */
+/** Whether it is not there in every run from the first to the last. */
+const isAtTimes = (one: Table['obstacles'][number] | Table['walls'][number]): boolean =>
+  isDrawn(one) || isMoved(one);
+
 const rectOf = (table: Table, { x1M, y1M, x2M, y2M }: Segment) => ({
   x: mm(Math.min(x1M, x2M)),
   y: flip(table, Math.max(y1M, y2M)),
@@ -188,14 +193,14 @@ export function Plan({
       {table.obstacles.map((one, index) => (
         <rect
           key={index}
-          className={isDrawn(one) ? styles.obstacleAtTimes : styles.obstacle}
+          className={isAtTimes(one) ? styles.obstacleAtTimes : styles.obstacle}
           {...rectOf(table, one)}
         />
       ))}
       {table.walls.map((wall, index) => (
         <line
           key={index}
-          className={isDrawn(wall) ? styles.wallAtTimes : styles.wall}
+          className={isAtTimes(wall) ? styles.wallAtTimes : styles.wall}
           x1={mm(wall.x1M)}
           y1={flip(table, wall.y1M)}
           x2={mm(wall.x2M)}

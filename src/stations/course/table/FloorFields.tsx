@@ -1,9 +1,8 @@
-import { PRESENT } from '../../../core/table/description';
 import type { Table } from '../../../core/table/table';
 import { ColourField } from '../../../ui/fields/ColourField';
 import { useRecordValue } from '../../../ui/fields/recordForm';
-import { OptionalField } from './OptionalField';
 import { SegmentFields } from './SegmentFields';
+import { WhenThere } from './WhenThere';
 
 /** What a field looks like that was just added. */
 const FIRST_COLOUR = '#c81e1e';
@@ -30,11 +29,7 @@ export const FloorFields = ({ table, onChange }: Props) => (
     more={(index) => (
       <>
         <Colour name={`table.fields.${index}.colour`} label={`Field ${index + 1} colour`} />
-        <OptionalField
-          name={`table.fields.${index}.share`}
-          field={PRESENT.share}
-          label={`Field ${index + 1} ${PRESENT.share.label}`}
-        />
+        <WhenThere of="fields" index={index} name={`Field ${index + 1}`} />
       </>
     )}
     onChange={(fields) =>

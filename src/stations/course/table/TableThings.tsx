@@ -1,8 +1,9 @@
-import { BEND, LINE, OBSTACLE, PRESENT } from '../../../core/table/description';
+import { BEND, LINE, OBSTACLE } from '../../../core/table/description';
 import { counted } from '../../../core/text/quantities';
 import { useEffect, useRef } from 'react';
 import { ulid } from 'ulid';
 import type { Mission, Table } from '../../../core/table/table';
+import { withoutMission } from '../../../core/table/moved';
 import { worthOf } from '../../../core/table/targets';
 import { Button } from '../../../ui/Button';
 import { F } from './courseForm';
@@ -11,6 +12,7 @@ import { MissionFields } from './MissionFields';
 import { OptionalField } from './OptionalField';
 import { LineColour } from './LineColour';
 import { SegmentFields } from './SegmentFields';
+import { WhenThere } from './WhenThere';
 import styles from './TableStation.module.css';
 
 const MOST_MISSIONS = 15;
@@ -77,9 +79,7 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
                 mission={mission}
                 table={table}
                 onChange={(changed) => onChange({ missions: table.missions.with(at, changed) })}
-                onRemove={() =>
-                  onChange({ missions: table.missions.filter(({ id }) => id !== mission.id) })
-                }
+                onRemove={() => onChange(withoutMission(table, mission.id))}
               />
             )}
           </li>
@@ -100,13 +100,7 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
         note="Inner walls that stop the robot and send back the distance sensor’s echo. The border is always there."
         one="Wall"
         segments={table.walls}
-        more={(index) => (
-          <OptionalField
-            name={`table.walls.${index}.share`}
-            field={PRESENT.share}
-            label={`Wall ${index + 1} ${PRESENT.share.label}`}
-          />
-        )}
+        more={(index) => <WhenThere of="walls" index={index} name={`Wall ${index + 1}`} />}
         onChange={(walls) => onChange({ walls })}
       />
       <SegmentFields
@@ -146,11 +140,7 @@ export function TableThings({ table, selected, onSelect, onChange }: Props) {
               field={OBSTACLE.heightM}
               label={`Obstacle ${index + 1} ${OBSTACLE.heightM.label}`}
             />
-            <OptionalField
-              name={`table.obstacles.${index}.share`}
-              field={PRESENT.share}
-              label={`Obstacle ${index + 1} ${PRESENT.share.label}`}
-            />
+            <WhenThere of="obstacles" index={index} name={`Obstacle ${index + 1}`} />
           </div>
         )}
         onChange={(obstacles) =>
