@@ -41,18 +41,34 @@ it('nobody is asked to measure what changes nothing about the route', () => {
   const charge = 'charge of the battery';
   const light = 'light of the room';
   const lines = 'overrun of lines';
+  const missions = ['push of missions', 'turning by missions'];
   expect(left([drive])).toEqual(
-    new Set([...distance, wall, charge, light, lines, ...back, ...scatters]),
+    new Set([...distance, wall, charge, light, lines, ...back, ...scatters, ...missions]),
   );
   expect(left([untilDark(0.3)])).not.toContain(light);
   expect(left([untilDark(0.3)], withLight)).toContain(lines);
   expect(left([{ kind: 'to-line' }], withLight)).not.toContain(lines);
   expect(left([drive, approach])).toEqual(
-    new Set([wall, charge, light, lines, ...back, ...scatters]),
+    new Set([wall, charge, light, lines, ...back, ...scatters, ...missions]),
   );
   expect(left([drive, { ...drive, distanceM: -0.2 }])).not.toContain('play at a reversal');
+  // What a mission does to the robot is doubtful until somebody has told it; in passing it does nothing.
+  const mark = { kind: 'mark', missionId: 'sundial', dwellS: 1 };
+  const unasked = (step: object) => missions.filter((name) => left([drive, step]).has(name));
+  expect(unasked(mark)).toEqual([]);
+  expect(unasked({ ...mark, pushM: -0.002 })).toEqual(missions);
+  expect(unasked({ ...mark, passing: true })).toEqual(missions);
   expect(left([squareUp])).toEqual(
-    new Set(['coast of drives', ...distance, charge, light, lines, ...back, ...scatters]),
+    new Set([
+      'coast of drives',
+      ...distance,
+      charge,
+      light,
+      lines,
+      ...back,
+      ...scatters,
+      ...missions,
+    ]),
   );
 });
 

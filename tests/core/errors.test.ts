@@ -14,13 +14,14 @@ import { deg, routeOf, withDevice } from './support';
 const RUNS = 24;
 const turn = (degrees: number) => ({ kind: 'turn', mode: 'by', angleRad: deg(degrees) });
 const drive = (distanceM: number) => ({ kind: 'straight', distanceM });
-/** Ways to move that leave in sight what each error does: drives and turns, a stop by a distance, a press on the wall, a line. */
+/** Ways to move that leave in sight what each error does: drives and turns, a stop by a distance, a press on the wall, a line, a mission. */
 const ROUTES = [
   [drive(0.6), drive(-0.2), turn(90), drive(0.3), turn(-90), drive(0.3)],
   [{ ...drive(0.8), speedMPerS: 0.62 }],
   [{ kind: 'approach', thresholdM: 0.5, speedMPerS: 0.3 }],
   [{ kind: 'square-up', back: true, speedMPerS: 0.2, pressS: 1 }, drive(0.5)],
   [{ kind: 'to-line', speedMPerS: 0.2 }],
+  [{ kind: 'mark', missionId: 'sundial', dwellS: 0.1 }, drive(0.3)],
 ];
 
 const turns: TurnsCalibration = {

@@ -165,6 +165,16 @@ it('what Corvat does not know is carried to where the team says that it ends, sc
   expect(guessed.offM).toBeGreaterThan(0.0005);
 });
 
+it('a mission that pushes the robot back and turns it is planned so, and made so', () => {
+  const mark = { kind: 'mark', missionId: 'm', dwellS: 0.5, pushM: -0.004, turnRad: deg(3) };
+  const { to, offM, offRad } = drive([mark, { kind: 'straight', distanceM: 0.5 }], robot);
+  const faces = START.headingRad + deg(3);
+  const x = START.xM - 0.004 * Math.cos(START.headingRad) + 0.5 * Math.cos(faces);
+  expect(to.xM).toBeCloseTo(x, 6);
+  expect(offM).toBeLessThan(0.001);
+  expect(offRad).toBeLessThan(deg(0.1));
+});
+
 it('a slow last piece of an approach takes its time, and stops nearer to its threshold', () => {
   const eye = { kind: 'distance sensor', place: { aheadM: 0.12 }, behaviour: { noiseM: 0 } };
   const looking = withDevice(lagging, eye);

@@ -86,7 +86,7 @@ export function prepare(
 }
 
 /** A moment of a run at which errors are asked what they do. */
-type Asked = [what: 'kickRad' | 'lateRad' | 'lateM' | 'takenRad', motion: number];
+type Asked = [what: 'kickRad' | 'pushedM' | 'lateRad' | 'lateM' | 'takenRad', motion: number];
 
 /** What all errors do to one run of a robot. */
 function errorsIn(

@@ -174,6 +174,8 @@ export function simulateRun(
     const lateM = errors.at('lateM', current);
     const kickRad = errors.at('kickRad', current);
     if (kickRad !== 0) machine.kick(kickRad);
+    const pushedM = errors.at('pushedM', current);
+    if (pushedM !== 0) machine.carry({ xM: pushedM, yM: 0, headingRad: 0 });
     const lateRad = errors.at('lateRad', current);
     if (headings === 'zeroed each time') {
       beyondPlanRad = machine.readings.headingRad - asPlanned(planned.from);

@@ -37,6 +37,8 @@ export interface InRun {
   placed?(): Pose;
   /** So far it is turned before a motion by what no motor is told of. */
   kickRad?(motion: number): number;
+  /** And pushed ahead so far. */
+  pushedM?(motion: number): number;
   /** So much further a turn goes on than foreseen. */
   lateRad?(motion: number): number;
   /** And a drive by the encoders, or a stop by a reading. */
@@ -55,7 +57,7 @@ const NOWHERE: Pose = { xM: 0, yM: 0, headingRad: 0 };
 
 /** All errors of a run at once, summed. */
 export function allInRun(all: readonly InRun[]): AllInRun {
-  const sumOf = (name: 'kickRad' | 'lateRad' | 'lateM' | 'takenRad') => {
+  const sumOf = (name: 'kickRad' | 'pushedM' | 'lateRad' | 'lateM' | 'takenRad') => {
     const acting = all.flatMap((one) => (one[name] === undefined ? [] : [one[name]]));
     return (motion: number) => acting.reduce((sum, error) => sum + error(motion), 0);
   };
@@ -71,6 +73,7 @@ export function allInRun(all: readonly InRun[]): AllInRun {
         };
       }, NOWHERE),
     kickRad: sumOf('kickRad'),
+    pushedM: sumOf('pushedM'),
     lateRad: sumOf('lateRad'),
     lateM: sumOf('lateM'),
     takenRad: sumOf('takenRad'),

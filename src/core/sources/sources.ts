@@ -7,6 +7,7 @@ import { HEADINGS } from './headings';
 import { IN_THE_ROBOT } from './inTheRobot';
 import { LIGHT } from './light';
 import { LINES } from './lines';
+import { MISSIONS } from './missions';
 import { REVERSALS } from './reversals';
 import { SCATTER_AT_WALLS, SCATTER_OF_STOPS, SCATTERS } from './scatters';
 import { offBy, type Doubt, type SampledRobot, type NamedError, type Source } from './source';
@@ -26,6 +27,7 @@ export const SOURCES: readonly Source[] = [
   ...REVERSALS,
   ...LIGHT,
   ...LINES,
+  ...MISSIONS,
 ];
 
 /** All that makes runs differ from the plan: what is doubtful, and what is taken as it was found or told. */

@@ -75,4 +75,3 @@ export function routeView(truth: StandInTruth, state: StandIn, nowS: number) {
   };
 }
 
-export type RouteView = NonNullable<ReturnType<typeof routeView>>;

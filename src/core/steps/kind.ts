@@ -162,7 +162,7 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
    */
   takesHeading?(step: S, robot: Robot): { shareLeft: number; sdRad: number; headingRad?: number };
   /** Of a step of which no controller knows how it moves: by how much, in the robot's own frame, and its scatter. */
-  carries?(step: S): { by: Pose; sd: Pose; isGuess: boolean };
+  carries?(step: S): { by: Pose; sd: Pose } | undefined;
   /** It is meant to run into something. */
   meets?: true;
   /** A condition of it is its own affair: it is planned and made with it. */
@@ -179,7 +179,7 @@ export interface StepKind<S extends { kind: string }> extends Offered<S> {
     withSpeed(speedMPerS: number): S;
   } | null;
   /** Of a step at which a mission is worked: which, or which part of it; in passing, as the next motion comes by. */
-  marks?(step: S): Marked & { passing: boolean; leastMPerS: number };
+  marks?(step: S): Marked & { passing: boolean; leastMPerS: number; pushIsKnown: boolean };
   /** Of a step that moves an attachment: what its motor is told as the step begins; null: there is no such motor. */
   movesArm?(step: S, robot: Robot, random: RandomStream): ArmCommand | null;
   /** Of a step that is not to stop at its end: how fast it drives then, negative backwards; 0: it stops. */

@@ -38,7 +38,6 @@ export const free: StepKind<FreeStep> = {
       yM: acrossSdM ?? GUESSED.placeM,
       headingRad: headingSdRad ?? GUESSED.headingRad,
     },
-    isGuess: alongSdM === undefined || acrossSdM === undefined || headingSdRad === undefined,
   }),
   drives: true,
   inProgram: {

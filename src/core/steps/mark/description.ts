@@ -36,11 +36,31 @@ export const MARK = description({
       min: 0,
       max: 5,
     }),
+    pushM: number({
+      label: 'Working it pushes the robot ahead by',
+      about: 'negative: back; on average, once it has stood; left out: nobody has measured it',
+      quantity: 'small length',
+      min: -0.1,
+      max: 0.1,
+    }),
+    turnRad: number({
+      label: 'and turns it by',
+      about: 'on average; left out: not at all where the push is told, else nobody has measured it',
+      quantity: 'angle',
+      min: -0.5,
+      max: 0.5,
+    }),
   },
   phrase: ({ passing }) => [
     ...say`Work the ${'missionId'}`,
     { ifSet: 'part', phrase: say` (${'part'})` },
     ...(passing === true ? say`` : say`, taking ${'dwellS'}`),
+    ...(passing === true
+      ? []
+      : [
+          { ifSet: 'pushM', phrase: say`, which pushes the robot by ${'pushM'}` } as const,
+          { ifSet: 'turnRad', phrase: say`, which turns it by ${'turnRad'}` } as const,
+        ]),
     { ifSet: 'passing', phrase: say`, ${'passing'}` },
     ...(passing === true
       ? [{ ifSet: 'leastMPerS', phrase: say`, with at least ${'leastMPerS'}` } as const]
