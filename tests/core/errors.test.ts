@@ -21,7 +21,10 @@ const ROUTES = [
   [{ kind: 'approach', thresholdM: 0.5, speedMPerS: 0.3 }],
   [{ kind: 'square-up', back: true, speedMPerS: 0.2, pressS: 1 }, drive(0.5)],
   [{ kind: 'to-line', speedMPerS: 0.2 }],
-  [{ kind: 'mark', missionId: 'sundial', dwellS: 0.1 }, drive(0.3)],
+  [
+    { kind: 'mark', missionId: 'sundial', dwellS: 0.1 },
+    { ...drive(0.3), holds: 'as-it-stands' },
+  ],
 ];
 
 const turns: TurnsCalibration = {

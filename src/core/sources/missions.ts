@@ -16,12 +16,12 @@ const pushesUnknown = (step: MotionStep): boolean =>
 
 const touches = ({ steps }: Pick<Route, 'steps'>): boolean => motionsOf(steps).some(pushesUnknown);
 
-/** The motions that follow right after a mission was worked. */
-const afterMissions = (plan: readonly PlannedStep[]): boolean[] =>
-  plan.map((_, i) => {
-    const before = plan[i - 1];
-    return before !== undefined && before.isMeanwhile !== true && pushesUnknown(before.step);
-  });
+/** Marks from which the robot goes on: a run ends where its last mission is worked. */
+const goesOnFrom = (plan: readonly PlannedStep[]): boolean[] =>
+  plan.map(
+    ({ step, isMeanwhile }, i) =>
+      i < plan.length - 1 && isMeanwhile !== true && pushesUnknown(step),
+  );
 
 /** How working a mission moves the robot that stands at it, alike at all of them: models push back, and askew. */
 export const MISSIONS: readonly Source[] = [
@@ -34,8 +34,8 @@ export const MISSIONS: readonly Source[] = [
     figure: () => null,
     within: (half) => `± ${errorLength(half, 1)}`,
     inRuns({ plan }) {
-      const follows = afterMissions(plan);
-      return (run) => ({ pushedM: (motion) => (follows[motion] === true ? run.off : 0) });
+      const pushes = goesOnFrom(plan);
+      return (run) => ({ pushedM: (motion) => (pushes[motion] === true ? run.off : 0) });
     },
   },
   {
@@ -47,8 +47,8 @@ export const MISSIONS: readonly Source[] = [
     figure: () => null,
     within: (half) => `± ${degrees(half)}`,
     inRuns({ plan }) {
-      const follows = afterMissions(plan);
-      return (run) => ({ kickRad: (motion) => (follows[motion] === true ? run.off : 0) });
+      const pushes = goesOnFrom(plan);
+      return (run) => ({ kickRad: (motion) => (pushes[motion] === true ? run.off : 0) });
     },
   },
 ];

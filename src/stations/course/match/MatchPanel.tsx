@@ -9,6 +9,8 @@ import styles from './MatchStation.module.css';
 interface Props {
   forecast: MatchForecast;
   match: Match;
+  /** Whether what is worked moves anything on the table. */
+  movesThings: boolean;
   nameOf(launchId: string): string;
   /** Take the other order that brings more. */
   onOrder(launchIds: readonly string[]): void;
@@ -18,7 +20,7 @@ const RUNGS = 8;
 const percent = (share: number) => `${number(share * 100)} %`;
 
 /** What the simulated matches say: points, time, and each launch of them. */
-export function MatchPanel({ forecast, match, nameOf, onOrder }: Props) {
+export function MatchPanel({ forecast, match, movesThings, nameOf, onOrder }: Props) {
   const { expected, best, allFit, medianEndS, launches, betterOrder } = forecast;
   const quoted = (id: string) => `“${nameOf(id)}”`;
   const other = orderSentence(forecast, match, quoted);
@@ -48,6 +50,11 @@ export function MatchPanel({ forecast, match, nameOf, onOrder }: Props) {
         </p>
       )}
       {guessed !== null && <p className="faint">{guessed}</p>}
+      {movesThings && (
+        <p className="faint">
+          Each launch is simulated as if no other had moved anything on the table before it.
+        </p>
+      )}
       <table className={styles.table}>
         <thead>
           <tr>

@@ -4,6 +4,7 @@ import { MATCH, MOST_LAUNCHES } from '../../../core/match/description';
 import type { Launch, Match } from '../../../core/match/match';
 import { matchSentence } from '../../../core/match/sentence';
 import type { CourseRecord, MatchRecord } from '../../../formats/records';
+import { hasMoved } from '../../../core/table/moved';
 import { Button } from '../../../ui/Button';
 import { FieldsInErrorProvider } from '../../../ui/fields/fieldsInError';
 import { fieldsOf, RecordForm } from '../../../ui/fields/recordForm';
@@ -137,6 +138,7 @@ function MatchEditor({ record, course, routes }: Props) {
             <MatchPanel
               forecast={result.forecast}
               match={result.of}
+              movesThings={hasMoved(course.table)}
               nameOf={nameOf}
               onOrder={(ids) =>
                 setLaunches(ids.flatMap((id) => launches.find((one) => one.id === id) ?? []))
