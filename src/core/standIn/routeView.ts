@@ -74,4 +74,3 @@ export function routeView(truth: StandInTruth, state: StandIn, nowS: number) {
     driven: nowS < toS ? null : cameOut(truth, what, pose, toS - fromS),
   };
 }
-

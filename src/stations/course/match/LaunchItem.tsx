@@ -66,10 +66,12 @@ export function LaunchItem({ at, launches, launch, routes, onChange, onMove, onR
           <a href={`/course?route=${route.id}`}>plan its way and save a version</a>.
         </p>
       )}
-      {mounted !== null && (
-        <p className="faint">It drives with “{mounted}” mounted, as its route has it.</p>
-      )}
       <div className={styles.launchFields}>
+        {mounted !== null && (
+          <p className={`faint ${styles.asRoute}`}>
+            It drives with “{mounted}” mounted, as its route has it.
+          </p>
+        )}
         <F.Value name={`match.launches.${at}.mounted`} field={LAUNCH.mounted} />
         {at > 0 && (
           <SecondsField
