@@ -47,7 +47,7 @@ import { RouteBar } from './RouteBar';
 import { RouteDialogs, type RouteDialog } from './RouteDialogs';
 import { RoutePlan } from './RoutePlan';
 import { StandInFold, StandInOnPlan } from './standIn/StandInFold';
-import { StartSentence } from './StartSentence';
+import { StartSentence } from './start/StartSentence';
 import { StepList } from './steps/StepList';
 import { useDraft } from './useDraft';
 import { SIMULATED_RUNS, useSimulation, useStartAfterChange } from './useSimulation';

@@ -1,6 +1,6 @@
-import type { Route } from '../../core/course/route';
-import type { Robot } from '../../core/robot/robot';
-import { Select } from '../../ui/fields/Select';
+import type { Route } from '../../../core/course/route';
+import type { Robot } from '../../../core/robot/robot';
+import { Select } from '../../../ui/fields/Select';
 
 interface Props {
   route: Route;

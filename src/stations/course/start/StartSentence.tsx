@@ -1,9 +1,9 @@
-import { BEGINNING, PLACEMENT } from '../../core/course/description';
-import type { Route } from '../../core/course/route';
-import type { Table } from '../../core/table/table';
-import type { Robot } from '../../core/robot/robot';
-import { PhraseFields } from '../../ui/fields/PhraseFields';
-import styles from './CourseStation.module.css';
+import { BEGINNING, PLACEMENT } from '../../../core/course/description';
+import type { Route } from '../../../core/course/route';
+import type { Table } from '../../../core/table/table';
+import type { Robot } from '../../../core/robot/robot';
+import { PhraseFields } from '../../../ui/fields/PhraseFields';
+import styles from '../CourseStation.module.css';
 import { MountedChoice } from './MountedChoice';
 import { StillFirst } from './StillFirst';
 

@@ -1,16 +1,16 @@
 import { ulid } from 'ulid';
-import type { Route } from '../../core/course/route';
+import type { Route } from '../../../core/course/route';
 import {
   offersStandstill,
   STILL_WITHIN_S,
   WHEN_NOT_STILL,
   withStandstill,
   type WhenNotStill,
-} from '../../core/course/standsStill';
-import type { Robot } from '../../core/robot/robot';
-import { QUANTITIES } from '../../core/quantities/quantities';
-import { Button } from '../../ui/Button';
-import styles from './CourseStation.module.css';
+} from '../../../core/course/standsStill';
+import type { Robot } from '../../../core/robot/robot';
+import { QUANTITIES } from '../../../core/quantities/quantities';
+import { Button } from '../../../ui/Button';
+import styles from '../CourseStation.module.css';
 
 interface Props {
   route: Route;
