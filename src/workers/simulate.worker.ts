@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { prepare, type Prepared, type Simulation } from '../core/forecast/prepare';
-import type { SimulatedRun } from '../core/forecast/run';
+import type { SimulatedRun } from '../core/forecast/simulatedRun';
 import { simulateRange } from '../core/forecast/simulateRange';
 
 /** A run and its path, by its number. */

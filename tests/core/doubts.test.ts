@@ -5,7 +5,7 @@ import type { Robot } from '../../src/core/robot/robot';
 import { robotRange } from '../../src/core/forecast/robotRange';
 import { randomStream } from '../../src/core/stats/random';
 import type { Simulation } from '../../src/core/forecast/prepare';
-import type { SimulatedRun } from '../../src/core/forecast/run';
+import type { SimulatedRun } from '../../src/core/forecast/simulatedRun';
 import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { forecastSentence } from '../../src/core/forecast/sentence';
 import { forecast } from '../../src/core/forecast/summary';

@@ -7,7 +7,7 @@ import { calibrationFromTurns } from '../../src/core/calibration/kinds/turns/fro
 import { robotSchema, type Robot } from '../../src/core/robot/robot';
 import { OPEN_FLOOR } from '../../src/core/simulate/floor';
 import { randomStream } from '../../src/core/stats/random';
-import type { SimulatedRun } from '../../src/core/forecast/run';
+import type { SimulatedRun } from '../../src/core/forecast/simulatedRun';
 import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { runBenchProgram } from '../../src/core/standIn/program';
 import { mean, sampleSd } from '../../src/core/stats/moments';

@@ -3,7 +3,7 @@ import { missionSchema, tableSchema } from '../../src/core/table/table';
 import { forecastSentence } from '../../src/core/forecast/sentence';
 import { forecast } from '../../src/core/forecast/summary';
 import type { Simulation } from '../../src/core/forecast/prepare';
-import type { SimulatedRun } from '../../src/core/forecast/run';
+import type { SimulatedRun } from '../../src/core/forecast/simulatedRun';
 import { simulateRange, traceRun } from '../../src/core/forecast/simulateRange';
 import type { Robot } from '../../src/core/robot/robot';
 import { sampleSd } from '../../src/core/stats/moments';

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { z } from 'zod';
 import { pointsOf } from '../../src/core/forecast/points';
 import { forecast } from '../../src/core/forecast/summary';
-import type { SimulatedRun } from '../../src/core/forecast/run';
+import type { SimulatedRun } from '../../src/core/forecast/simulatedRun';
 import { simulateAll } from '../../src/core/forecast/simulateAll';
 import { routeTargets } from '../../src/core/course/routeMissions';
 import { drawnChangeOver } from '../../src/core/match/changeOver';

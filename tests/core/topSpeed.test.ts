@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { SpeedCalibration } from '../../src/core/calibrationValues/speed';
 import { fittedRobot } from '../../src/core/calibration/fittedRobot';
 import { tableSchema } from '../../src/core/table/table';
-import type { SimulatedRun } from '../../src/core/forecast/run';
+import type { SimulatedRun } from '../../src/core/forecast/simulatedRun';
 import { simulateRange } from '../../src/core/forecast/simulateRange';
 import { doubtsOf, sampledRobot } from '../../src/core/sources/sources';
 import { sampleSd } from '../../src/core/stats/moments';

@@ -1,7 +1,7 @@
 import type { Route } from '../course/route';
 import { isOwner } from '../steps/descriptions';
 import { listsWithin, numbered } from '../steps/tree';
-import type { SimulatedRun } from './run';
+import type { SimulatedRun } from './simulatedRun';
 
 /** How often runs took each of the lists of a step that decides. */
 export interface DecisionForecast {

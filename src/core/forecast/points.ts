@@ -1,7 +1,7 @@
 import { isInWindow } from '../geometry/pose';
 import type { Mission } from '../table/table';
 import { isMarkOf, targetsOf, type Target } from '../table/targets';
-import type { MarkPose, SimulatedRun } from './run';
+import type { MarkPose, SimulatedRun } from './simulatedRun';
 
 /** Where it stood as it began to work a mission, or a part of one, the first time; nowhere where it never came to it. */
 export const atMark = ({ marks }: Pick<SimulatedRun, 'marks'>, target: Target) =>

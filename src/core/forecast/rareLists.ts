@@ -4,7 +4,8 @@ import { routeTargets } from '../course/routeMissions';
 import { decisionsOf, type RareList } from './decisions';
 import { atMark, works } from './points';
 import { prepare, type Simulation } from './prepare';
-import { simulateRun, type Answered, type SimulatedRun } from './run';
+import { simulateRun } from './run';
+import type { Answered, SimulatedRun } from './simulatedRun';
 
 /** A list that fewer runs took is simulated by itself, so many times. */
 const ENOUGH = 50;

@@ -7,7 +7,8 @@ import { routeTargets } from '../course/routeMissions';
 import type { Target } from '../table/targets';
 import { atMark } from './points';
 import { prepare, type Simulation } from './prepare';
-import { simulateRun, type SimulatedRun } from './run';
+import { simulateRun } from './run';
+import type { SimulatedRun } from './simulatedRun';
 
 /** How much a doubt moves one robot's runs: at its end and at each mark, by its target's key,, for one standard deviation of it. */
 export interface Sensitivity {

@@ -1,5 +1,5 @@
 import { prepare, type Prepared, type Simulation } from './prepare';
-import type { SimulatedRun } from './run';
+import type { SimulatedRun } from './simulatedRun';
 import { simulateRange } from './simulateRange';
 
 /** More periods of the loop than this are not simulated at once: a few seconds of computing. */

@@ -1,6 +1,7 @@
 import type { Pose } from '../geometry/pose';
 import { prepare, type Prepared, type Simulation } from './prepare';
-import { simulateRun, type SimulatedRun } from './run';
+import { simulateRun } from './run';
+import type { SimulatedRun } from './simulatedRun';
 
 /** One moment of the first run: the truth, and what the program read. */
 export interface TraceSample extends Pose {

@@ -33,7 +33,7 @@ import {
   works,
   type PointsShare,
 } from './points';
-import type { SimulatedRun } from './run';
+import type { SimulatedRun } from './simulatedRun';
 
 /** What so many simulated runs say about a route. */
 export interface Forecast {

@@ -1,4 +1,4 @@
-import type { SimulatedRun } from '../forecast/run';
+import type { SimulatedRun } from '../forecast/simulatedRun';
 import { atMark } from '../forecast/points';
 import { isInWindow } from '../geometry/pose';
 import { median } from '../stats/median';

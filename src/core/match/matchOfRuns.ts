@@ -1,7 +1,7 @@
 import type { Route } from '../course/route';
 import { routeTargets } from '../course/routeMissions';
 import { RUNS_PER_ROBOT } from '../forecast/prepare';
-import type { SimulatedRun } from '../forecast/run';
+import type { SimulatedRun } from '../forecast/simulatedRun';
 import type { Table } from '../table/table';
 import { loadsOn } from '../table/moved';
 import { targetsOf } from '../table/targets';

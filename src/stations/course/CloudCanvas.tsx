@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { Table } from '../../core/table/table';
-import type { SimulatedRun } from '../../core/forecast/run';
+import type { SimulatedRun } from '../../core/forecast/simulatedRun';
 import styles from './CourseStation.module.css';
 
 interface Props {

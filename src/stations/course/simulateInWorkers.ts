@@ -1,6 +1,6 @@
 import { displaySettings } from '../../core/text/displaySettings';
 import type { Simulation } from '../../core/forecast/prepare';
-import type { SimulatedRun } from '../../core/forecast/run';
+import type { SimulatedRun } from '../../core/forecast/simulatedRun';
 import type { Sensitivity } from '../../core/forecast/sensitivities';
 import type { RareList } from '../../core/forecast/decisions';
 import type { Forecast } from '../../core/forecast/summary';

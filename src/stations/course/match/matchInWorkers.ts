@@ -1,5 +1,5 @@
 import type { Simulation } from '../../../core/forecast/prepare';
-import type { SimulatedRun } from '../../../core/forecast/run';
+import type { SimulatedRun } from '../../../core/forecast/simulatedRun';
 import type { Match } from '../../../core/match/match';
 import type { MatchForecast } from '../../../core/match/matchForecast';
 import type { RunsOfRoute } from '../../../core/match/matchOfRuns';
