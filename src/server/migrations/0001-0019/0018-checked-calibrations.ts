@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** A line of the journal may say that what holds was tried again and still holds: then it is as fresh as that. */
 export const up = running([

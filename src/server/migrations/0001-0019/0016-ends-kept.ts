@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** The ends of a series are kept with its findings: a thousand runs are not read again for their picture. */
 export const up = running([

@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Every page says how old the newest version of a route and the newest still check are. */
 export const up = running([

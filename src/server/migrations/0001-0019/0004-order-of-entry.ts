@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Tables whose newest row is asked for, and the time by which that was told until now. */
 const ORDERED: [string, string][] = [

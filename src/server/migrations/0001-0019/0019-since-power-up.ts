@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** A still check says how long its sensor had been on: soon after power-up it may be warming up. */
 export const up = running([

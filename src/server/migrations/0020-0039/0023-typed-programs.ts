@@ -1,4 +1,4 @@
-import { running, table } from './lib/statements';
+import { running, table } from '../lib/statements';
 
 /** What was typed into a robot, and when. */
 export const up = running([

@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** A list of a team, the newest first, in place of that of all teams. */
 const key = (name: string, columns: string, before: string | null = null): string =>

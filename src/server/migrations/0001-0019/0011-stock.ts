@@ -1,4 +1,4 @@
-import { running, table } from './lib/statements';
+import { running, table } from '../lib/statements';
 
 /** The team's units that are on no robot. */
 export const up = running([

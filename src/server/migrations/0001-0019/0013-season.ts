@@ -1,4 +1,4 @@
-import { running, table } from './lib/statements';
+import { running, table } from '../lib/statements';
 
 /**
  * A season of runs: what a series was run on is kept with it, what it says is kept by the state of its runs, and

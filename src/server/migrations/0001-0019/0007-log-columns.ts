@@ -1,6 +1,6 @@
 import { QueryTypes, type QueryInterface } from 'sequelize';
-import { packColumn } from '../packedColumn';
-import { running, table } from './lib/statements';
+import { packColumn } from '../../packedColumn';
+import { running, table } from '../lib/statements';
 
 /** A piece of a log as it was kept until now: all its columns in one text. */
 interface OldPiece {

@@ -1,4 +1,4 @@
-import { running, table } from './lib/statements';
+import { running, table } from '../lib/statements';
 
 /** What is driven in a match: the launches of a course, in their order. */
 export const up = running([

@@ -1,4 +1,4 @@
-import { running, table } from './lib/statements';
+import { running, table } from '../lib/statements';
 
 /**
  * Single runs are found over all series: by robot, route, person, battery, cause and day from an index each, and by

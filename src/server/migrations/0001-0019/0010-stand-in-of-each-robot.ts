@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Every robot has a stand-in of its own: until now the team had one, for its first robot. */
 export const up = running([

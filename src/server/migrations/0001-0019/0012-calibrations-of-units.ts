@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** A calibration belongs to a unit where it tells of one alone, and goes with it to another robot. */
 export const up = running(

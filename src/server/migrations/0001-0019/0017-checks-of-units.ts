@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** What earlier checks showed of a heading sensor narrows the next: each names the unit that was read. */
 export const up = running([

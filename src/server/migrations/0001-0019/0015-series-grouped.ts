@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Series are grouped by what was tried and by route without reading what each was run on. */
 export const up = running([

@@ -1,4 +1,4 @@
-import { running, table } from './lib/statements';
+import { running, table } from '../lib/statements';
 
 const STATEMENTS = [
   table(

@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Lists of trials can be put out of the way, too; they are listed by robot and procedure. */
 export const up = running([

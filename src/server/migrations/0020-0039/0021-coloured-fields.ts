@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** A table has areas of another colour than its floor, and a floor that need not be white. */
 export const up = running([

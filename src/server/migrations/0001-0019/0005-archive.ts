@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Robots, courses, routes and series can be put out of the way, and taken back. */
 export const up = running(

@@ -1,4 +1,4 @@
-import { running } from './lib/statements';
+import { running } from '../lib/statements';
 
 /** Still checks of two readings that were typed; null: it was logged. */
 export const up = running([
