@@ -23,6 +23,7 @@ import * as rowsOfATeam from './migrations/0020-0039/0022-rows-of-a-team';
 import * as typedPrograms from './migrations/0020-0039/0023-typed-programs';
 import * as partsOfMissions from './migrations/0020-0039/0024-parts-of-missions';
 import * as matches from './migrations/0020-0039/0025-matches';
+import * as mats from './migrations/0020-0039/0026-mats';
 import * as checksOfUnits from './migrations/0001-0019/0017-checks-of-units';
 import * as standInOfEachRobot from './migrations/0001-0019/0010-stand-in-of-each-robot';
 import * as typedStillChecks from './migrations/0001-0019/0009-typed-still-checks';
@@ -54,6 +55,7 @@ export const MIGRATIONS = [
   { name: '0023-typed-programs', up: typedPrograms.up },
   { name: '0024-parts-of-missions', up: partsOfMissions.up },
   { name: '0025-matches', up: matches.up },
+  { name: '0026-mats', up: mats.up },
 ] as const;
 
 /**

@@ -37,6 +37,7 @@ const TABLES = {
     walls: json,
     lines: json,
     floorColour: text(7),
+    mat: jsonOrNull,
     fields: json,
     obstacles: json,
     homeAreas: json,

@@ -37,6 +37,17 @@ describe('courses', () => {
     expect(late.body.error?.current).toEqual({ ...first, version: 3, table: fewer });
   });
 
+  it('keep what is printed on their mat until it is taken away', async () => {
+    const { course } = await newTeam();
+    const place = { x1M: 0, y1M: 0, x2M: 2, y2M: 1 };
+    const mat = { ...place, columns: 3, colours: ['#ffffff', '#000000'], rows: ['2a1b', '3b'] };
+    const table = { ...course.table, mat };
+    const first = (await put<CourseRecord>('courses', { ...course, version: 1, table })).body;
+    expect(first.table).toEqual(table);
+    const bare = (await put<CourseRecord>('courses', { ...first, table: course.table })).body;
+    expect(bare.table).toEqual(course.table);
+  });
+
   it.each<[string, object, string]>([
     [
       'two missions of one id',

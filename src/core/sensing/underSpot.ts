@@ -1,8 +1,9 @@
 import { BLACK } from '../colour/colour';
+import { matColourAt } from '../table/mat';
 import type { ColouredField, Table } from '../table/table';
 
 /** What is drawn on a floor. */
-export type Floor = Pick<Table, 'lines' | 'fields' | 'floorColour'>;
+export type Floor = Pick<Table, 'lines' | 'fields' | 'floorColour' | 'mat'>;
 
 interface Place {
   xM: number;
@@ -45,19 +46,27 @@ const isBetween = (a: number, b: number, value: number, withinM: number): boolea
 const isInField = (field: ColouredField, { xM, yM }: Place, withinM = 0): boolean =>
   isBetween(field.x1M, field.x2M, xM, withinM) && isBetween(field.y1M, field.y2M, yM, withinM);
 
-/** The colours that lie in a round spot on the floor, each with its share: lines lie on fields, fields on each other. */
+/** What the floor itself shows, under all that lies on it. */
+const bareAt = ({ mat, floorColour }: Floor, { xM, yM }: Place): string =>
+  (mat == null ? null : matColourAt(mat, xM, yM)) ?? floorColour;
+
+/**
+ * The colours that lie in a round spot on the floor, each with its share: lines lie on fields, fields on each other, and
+ * all of them on the mat.
+ */
 export function underSpot(floor: Floor, at: Place, diameterM: number): ShareOfSpot[] {
   const radius = diameterM / 2;
   const lines = floor.lines.filter((line) => isOnLine(line, at, radius));
   const fields = floor.fields.filter((field) => isInField(field, at, radius));
-  if (lines.length + fields.length === 0) return [{ colour: floor.floorColour, share: 1 }];
+  if (lines.length + fields.length === 0 && floor.mat == null)
+    return [{ colour: floor.floorColour, share: 1 }];
   const counts = new Map<string, number>();
   for (const { x, y } of SPOT) {
     const point = { xM: at.xM + radius * x, yM: at.yM + radius * y };
     const line = lines.findLast((one) => isOnLine(one, point));
     const colour =
       line === undefined
-        ? (fields.findLast((field) => isInField(field, point))?.colour ?? floor.floorColour)
+        ? (fields.findLast((field) => isInField(field, point))?.colour ?? bareAt(floor, point))
         : (line.colour ?? BLACK);
     counts.set(colour, (counts.get(colour) ?? 0) + 1);
   }

@@ -14,6 +14,7 @@ import {
   TABLE,
   WINDOW,
 } from './description';
+import { faultOfRow, MOST_COLOURS } from './mat';
 
 export const poseSchema = valuesSchema(POSE);
 
@@ -68,12 +69,41 @@ const lineSchema = segmentSchema.extend({
 const obstacleSchema = segmentSchema.extend({ ...shapeOf(OBSTACLE), ...present });
 const fieldSchema = segmentSchema.extend({ colour: colourSchema, ...present });
 
+/** Cells of no more than this to a side, in rows of no more letters than that in all. */
+const MOST_CELLS = 1000;
+const MOST_LETTERS = 150_000;
+
+const matSchema = segmentSchema
+  .extend({
+    columns: z.int().min(1).max(MOST_CELLS),
+    colours: z.array(colourSchema).min(1).max(MOST_COLOURS).describe('called a, b, c and so on'),
+    rows: z
+      .array(z.string())
+      .min(1)
+      .max(MOST_CELLS)
+      .describe('from the far edge to the near one, each as so many cells of a colour: "12a3b"'),
+  })
+  .superRefine(({ columns, colours, rows, x1M, x2M, y1M, y2M }, context) => {
+    if (x1M === x2M || y1M === y2M) context.addIssue('expected two opposite corners of an area');
+    if (rows.reduce((sum, { length }) => sum + length, 0) > MOST_LETTERS) {
+      context.addIssue(`expected at most ${MOST_LETTERS} letters in all rows together`);
+      return;
+    }
+    rows.forEach((row, at) => {
+      const fault = faultOfRow(row, columns, colours.length);
+      if (fault !== null) context.addIssue({ code: 'custom', path: ['rows', at], message: fault });
+    });
+  });
+
 /** A table with its border, walls that stand on it, what is drawn on it, and its missions. */
 export const tableSchema = z.strictObject({
   ...shapeOf(TABLE),
   walls: z.array(wallSchema).max(100).default([]),
   lines: z.array(lineSchema).max(100).default([]).describe('drawn on the floor, by their two ends'),
   floorColour: colourSchema.default(WHITE),
+  mat: matSchema
+    .nullish()
+    .describe('what is printed on the floor, as sensors see it; under the fields and the lines'),
   fields: z
     .array(fieldSchema)
     .max(100)

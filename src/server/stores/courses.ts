@@ -61,9 +61,27 @@ async function toRecord(
     order: ['position'],
     ...(transaction && { transaction }),
   });
-  const { widthM, heightM, walls, lines, floorColour, fields, obstacles, homeAreas, ...record } =
-    plainRow(row);
-  const drawn = { walls, lines, floorColour, fields, obstacles, homeAreas };
+  const {
+    widthM,
+    heightM,
+    walls,
+    lines,
+    floorColour,
+    mat,
+    fields,
+    obstacles,
+    homeAreas,
+    ...record
+  } = plainRow(row);
+  const drawn = {
+    walls,
+    lines,
+    floorColour,
+    fields,
+    obstacles,
+    homeAreas,
+    ...(mat !== null && { mat }),
+  };
   return courseRecord.parse({
     ...record,
     table: { widthM, heightM, ...drawn, missions: missions.map(fromRow(missionRow)) },
@@ -79,6 +97,7 @@ export const courseKept = (db: TeamDatabase): Kept<CourseRecord> => ({
     teamId,
     name,
     ...table,
+    mat: table.mat ?? null,
     archivedAt: archivedColumn(archivedAt),
   }),
   async writeParts({ id, table }, transaction) {

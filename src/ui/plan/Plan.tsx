@@ -14,6 +14,7 @@ import { isMoved } from '../../core/table/moved';
 import { linePoints } from '../../core/table/bentLine';
 import type { Mission, Segment, Table } from '../../core/table/table';
 import { targetsOf } from '../../core/table/targets';
+import { MatUnder } from './MatUnder';
 import styles from './Plan.module.css';
 import { useLetters } from './useLetters';
 
@@ -108,6 +109,7 @@ const FloorColours = ({ table }: { table: Table }) => (
         height={mm(table.heightM)}
       />
     )}
+    {table.mat != null && <MatUnder mat={table.mat} place={rectOf(table, table.mat)} />}
     {table.fields.map(({ colour, ...field }, index) => (
       <rect
         key={index}

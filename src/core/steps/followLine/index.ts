@@ -5,6 +5,7 @@ import { devicesOf } from '../../devices/ofRobot';
 import { rawReading, rawText } from '../../program/rawReading';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
+import { mayHaveLines } from '../../table/mat';
 import { atSpeed } from '../driven';
 import { lineLeave } from '../lineLeave';
 import type { Leg, StepKind } from '../kind';
@@ -110,7 +111,7 @@ const controlStep = (step: FollowLineStep, { timeoutS }: Leg, robot: Robot) =>
 export const followLine: StepKind<FollowLineStep> = {
   needs: () => ['left motor', 'right motor', 'light sensor'],
   group: 'follow',
-  isOffered: ({ lines }) => lines.length > 0,
+  isOffered: mayHaveLines,
   asAdded: ({ robot: { measured } }) => ({
     kind: 'follow-line',
     side: 'left',

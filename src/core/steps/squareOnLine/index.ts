@@ -4,6 +4,7 @@ import { devicesOf } from '../../devices/ofRobot';
 import type { DeviceOf } from '../../devices/device';
 import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
+import { mayHaveLines } from '../../table/mat';
 import { atSpeed } from '../driven';
 import { lineLeave } from '../lineLeave';
 import type { Leg, StepKind } from '../kind';
@@ -50,7 +51,7 @@ function controlStep(step: SquareOnLineStep, leg: Leg, robot: Robot) {
 export const squareOnLine: StepKind<SquareOnLineStep> = {
   needs: () => ['left motor', 'right motor', 'light sensor'],
   group: 'until',
-  isOffered: ({ lines }) => lines.length > 0,
+  isOffered: mayHaveLines,
   asAdded: () => ({ kind: 'square-on-line', darker: true, speedMPerS: 0.1 }),
   plan: (step, from, robot, table) =>
     rehearsed((leg, exact) => controlStep(step, leg, exact), from, robot, table, {

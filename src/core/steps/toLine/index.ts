@@ -8,11 +8,13 @@ import type { Robot } from '../../robot/robot';
 import { lineShares } from '../../sensing/lineShares';
 import { pastEdgeM } from '../../sensing/pastEdge';
 import { linesAhead } from '../../table/linesAhead';
+import { mayHaveLines } from '../../table/mat';
 import type { Table } from '../../table/table';
 import { ahead, drivenInProgram, newGain, STARTING_S } from '../driven';
 import { lineLeave } from '../lineLeave';
-import { heldHeading, type StepKind } from '../kind';
+import { heldHeading, type Leg, type StepKind } from '../kind';
 import type { PlanProblem } from '../problems';
+import { rehearsed } from '../rehearsed';
 import { unitOrFirst } from '../unitNamed';
 import type { ToLineStep } from './description';
 
@@ -50,10 +52,41 @@ function wayTo(
   return { distanceM: edgeM + pastM + stopM };
 }
 
+/** Where what is printed on a mat is counted with what is drawn: as the exact robot comes by it. */
+const byWhatItReads = (step: ToLineStep, from: Pose, robot: Robot, table: Table) =>
+  rehearsed((leg, exact) => controlStep(step, leg, exact), from, robot, table, {
+    never: 'no-line-ahead',
+    timeoutS: step.timeoutS,
+  });
+
+function controlStep(step: ToLineStep, leg: Leg, robot: Robot) {
+  const unit = sensorOf(step, robot);
+  const lineIs = step.darker ? 'darker' : 'lighter';
+  const { enterShare, leaveShare } =
+    unit === null ? { enterShare: 0, leaveShare: 0 } : lineShares(unit.behaviour, lineIs);
+  return settled(
+    controlToLine(
+      {
+        of: unit && { unitId: unit.id, channel: 'light' },
+        enter: enterShare,
+        leave: leaveShare,
+        lineIs,
+        count: step.count,
+        on: step.on,
+        speedMPerS: step.back ? -step.speedMPerS : step.speedMPerS,
+        keep: heldHeading(step, leg),
+        timeoutS: leg.timeoutS,
+        ...(leg.fromMPerS !== undefined && { fromMPerS: leg.fromMPerS }),
+      },
+      robot,
+    ),
+  );
+}
+
 export const toLine: StepKind<ToLineStep> = {
   needs: () => ['left motor', 'right motor', 'heading sensor', 'light sensor'],
   group: 'until',
-  isOffered: ({ lines }) => lines.length > 0,
+  isOffered: mayHaveLines,
   asAdded: (place) => ({
     kind: 'to-line',
     count: 1,
@@ -64,6 +97,7 @@ export const toLine: StepKind<ToLineStep> = {
     gainMPerSPerRad: newGain(place),
   }),
   plan(step, from, robot, table) {
+    if (table.mat != null) return byWhatItReads(step, from, robot, table);
     const way = wayTo(step, from, robot, table);
     const farM = 'problem' in way ? 0 : way.distanceM;
     const distanceM = step.back ? -farM : farM;
@@ -77,29 +111,7 @@ export const toLine: StepKind<ToLineStep> = {
       problems: 'problem' in way ? [way.problem] : [],
     };
   },
-  control(step, leg, robot) {
-    const unit = sensorOf(step, robot);
-    const lineIs = step.darker ? 'darker' : 'lighter';
-    const { enterShare, leaveShare } =
-      unit === null ? { enterShare: 0, leaveShare: 0 } : lineShares(unit.behaviour, lineIs);
-    return settled(
-      controlToLine(
-        {
-          of: unit && { unitId: unit.id, channel: 'light' },
-          enter: enterShare,
-          leave: leaveShare,
-          lineIs,
-          count: step.count,
-          on: step.on,
-          speedMPerS: step.back ? -step.speedMPerS : step.speedMPerS,
-          keep: heldHeading(step, leg),
-          timeoutS: leg.timeoutS,
-          ...(leg.fromMPerS !== undefined && { fromMPerS: leg.fromMPerS }),
-        },
-        robot,
-      ),
-    );
-  },
+  control: controlStep,
   crossesLines: (step) => ({
     speedMPerS: step.speedMPerS,
     sensor: step.sensor,
