@@ -18,8 +18,8 @@ type Way = Made[];
 
 interface Writer {
   writing: Writing;
-  /** Null: too many were asked for already. */
-  wayOf(answers: readonly string[]): Way | null;
+  /** Null: too many were asked for already. What a way begins with that is known need not be planned again. */
+  wayOf(answers: readonly string[], begun?: Way): Way | null;
   route: Route;
 }
 
@@ -98,7 +98,8 @@ function askedLines(writer: Writer, way: Way, i: number): Line[] {
   if (choice === undefined) return [];
   const before = answersBefore(way, i);
   const lists = choice.answers.map((answer) => {
-    const next = answer === choice.givesUp ? null : writer.wayOf([...before, answer]);
+    const next =
+      answer === choice.givesUp ? null : writer.wayOf([...before, answer], way.slice(0, i));
     return next === null ? ['give up'] : linesFrom(writer, next, i + 1);
   });
   const parted = withTail(lists);
@@ -165,7 +166,9 @@ function askingLoop(
   if (made === undefined || choice === undefined || made.planned.step.id !== owner.id) return null;
   const before = answersBefore(way, i);
   const [done = '', again = ''] = choice.answers;
-  const [once, twice] = [writer.wayOf([...before, done]), writer.wayOf([...before, again, done])];
+  const begun = way.slice(0, first);
+  const once = writer.wayOf([...before, done], begun);
+  const twice = writer.wayOf([...before, again, done], begun);
   if (once === null || twice === null) return null;
   const second = asks(twice, first + 1);
   const look = (of: Way, k: number) => looked(of[k] as Made, writer.writing);
@@ -200,15 +203,16 @@ export function programLines(
   const { robot } = writing.program;
   const known = new Map<string, Way>();
   let isWhole = true;
-  const plannedWay = (answers: readonly string[]): Way => {
-    const plan: PlannedStep[] = planRoute(route, robot, table, answers);
+  const plannedWay = (answers: readonly string[], begun: Way): Way => {
+    const known = begun.map(({ planned }) => planned);
+    const plan: PlannedStep[] = planRoute(route, robot, table, answers, known);
     const headings = headingsSet(plan, route.start.headingRad, robot);
     return plan.flatMap((planned, i) => {
       const at = headings[i];
       return at === undefined ? [] : [{ planned, at }];
     });
   };
-  const wayOf = (answers: readonly string[]): Way | null => {
+  const wayOf = (answers: readonly string[], begun: Way = []): Way | null => {
     const key = answers.join('/');
     const before = known.get(key);
     if (before !== undefined) return before;
@@ -216,7 +220,7 @@ export function programLines(
       isWhole = false;
       return null;
     }
-    const way = plannedWay(answers);
+    const way = plannedWay(answers, begun);
     known.set(key, way);
     return way;
   };

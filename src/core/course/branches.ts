@@ -71,7 +71,13 @@ export function plannedBranches(
       for (const other of choice.decides ?? []) {
         const name = nameOf(path, other.list);
         if (found.has(name) || taken.has(name)) continue;
-        const otherWay = planRoute(route, robot, table, [...answers, other.list]);
+        const otherWay = planRoute(
+          route,
+          robot,
+          table,
+          [...answers, other.list],
+          way.slice(0, place),
+        );
         const steps = decidedBy(otherWay, place);
         found.set(name, { path: [...path, ...other.at], steps, way: otherWay });
         ways.push(otherWay);

@@ -33,6 +33,7 @@ export interface PlannedStep extends Motion, Run {
 
 /** So much sooner a motion is over that does not stop at its end, or is begun as the robot rolls. */
 function savedS({ step, rollsOut, fromMPerS = 0 }: Run, robot: Robot): number {
+  if (rollsOut !== true && fromMPerS === 0) return 0;
   const perMPerS = 1 / (2 * profileAcceleration(robot));
   const { speedMPerS = 0 } = kindOfStep(step).byEncoders?.(step) ?? {};
   return perMPerS * fromMPerS + (rollsOut === true ? SETTLE_S + perMPerS * speedMPerS : 0);
@@ -48,13 +49,15 @@ const outside = (pose: Pose, table: Table) =>
  * What is not always on the table is there as it is as a rule. The distance sensor's recorded offset and scale are used for approaches; everything else is ideal.
  *
  * @param answers to the first of its questions; later ones are answered as they usually are
+ * @param begun its first motions as they were planned before, of which the first answers are the same
  */
 export const planRoute = (
   route: Route,
   robot: Robot,
   table: Table,
   answers: readonly string[] = [],
-): PlannedStep[] => planExactly(asTyped(route, robot), robot, table, answers);
+  begun: readonly PlannedStep[] = [],
+): PlannedStep[] => planExactly(asTyped(route, robot), robot, table, answers, begun);
 
 /** The same by numbers that no field rounds. */
 export function planExactly(
@@ -62,6 +65,7 @@ export function planExactly(
   robot: Robot,
   table: Table,
   answers: readonly string[] = [],
+  begun: readonly PlannedStep[] = [],
 ): PlannedStep[] {
   const mounted = asMounted(robot, route);
   const movesThings = hasMoved(table);
@@ -69,8 +73,22 @@ export function planExactly(
   let pose: Pose = route.start;
   let asked = 0;
   const planned: PlannedStep[] = [];
+  const goOnFrom = (one: PlannedStep) => {
+    planned.push(one);
+    pose = one.to;
+    if (!movesThings) return;
+    // What is worked in passing is counted from its own step on: nothing tells before where on the next it is.
+    const marked = kindOfStep(one.step).marks?.(one.step)?.missionId;
+    if (marked !== undefined) worked = [...worked, marked];
+  };
   const answerTo = () => planned.at(-1)?.answer ?? '';
   for (const run of inOrderBy(route.steps, answerTo)) {
+    const before = begun[planned.length];
+    if (before !== undefined) {
+      if (before.choice !== undefined) asked += 1;
+      goOnFrom(before);
+      continue;
+    }
     const usual = usualTable(table, worked);
     const { motion, ...answered } =
       run.choice === undefined
@@ -81,15 +99,9 @@ export function planExactly(
     const { against } = one;
     if (against !== undefined)
       one.standsAgainst = against === null ? 'the border' : surfaceName(table, against);
-    if (movesThings) {
-      one.worked = worked;
-      // What is worked in passing is counted from its own step on: nothing tells before where on the next it is.
-      const marked = kindOfStep(run.step).marks?.(run.step)?.missionId;
-      if (marked !== undefined) worked = [...worked, marked];
-    }
-    pose = one.to;
-    if (outside(pose, table)) one.problems.push('off-table');
-    planned.push(one);
+    if (movesThings) one.worked = worked;
+    if (outside(one.to, table)) one.problems.push('off-table');
+    goOnFrom(one);
   }
   return planned;
 }
