@@ -204,8 +204,8 @@ export function programLines(
   const known = new Map<string, Way>();
   let isWhole = true;
   const plannedWay = (answers: readonly string[], begun: Way): Way => {
-    const known = begun.map(({ planned }) => planned);
-    const plan: PlannedStep[] = planRoute(route, robot, table, answers, known);
+    const plannedBefore = begun.map(({ planned }) => planned);
+    const plan: PlannedStep[] = planRoute(route, robot, table, answers, plannedBefore);
     const headings = headingsSet(plan, route.start.headingRad, robot);
     return plan.flatMap((planned, i) => {
       const at = headings[i];

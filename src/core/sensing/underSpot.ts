@@ -1,5 +1,5 @@
 import { BLACK } from '../colour/colour';
-import { matColourAt } from '../table/mat';
+import { matColourAbout, matColourAt } from '../table/mat';
 import type { ColouredField, Table } from '../table/table';
 
 /** What is drawn on a floor. */
@@ -58,8 +58,11 @@ export function underSpot(floor: Floor, at: Place, diameterM: number): ShareOfSp
   const radius = diameterM / 2;
   const lines = floor.lines.filter((line) => isOnLine(line, at, radius));
   const fields = floor.fields.filter((field) => isInField(field, at, radius));
-  if (lines.length + fields.length === 0 && floor.mat == null)
-    return [{ colour: floor.floorColour, share: 1 }];
+  if (lines.length + fields.length === 0) {
+    const { mat, floorColour } = floor;
+    const colour = mat == null ? floorColour : matColourAbout(mat, at, radius);
+    if (colour !== null) return [{ colour, share: 1 }];
+  }
   const counts = new Map<string, number>();
   for (const { x, y } of SPOT) {
     const point = { xM: at.xM + radius * x, yM: at.yM + radius * y };

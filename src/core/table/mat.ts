@@ -68,12 +68,36 @@ function cellsOf(mat: Mat): Uint8Array {
   return cells;
 }
 
+/** Column and row at a place of the table, not rounded; they may lie beside the mat. */
+const cellAt = ({ x1M, y1M, x2M, y2M, columns, rows }: Mat, xM: number, yM: number) => ({
+  column: (columns * (xM - Math.min(x1M, x2M))) / Math.abs(x2M - x1M),
+  row: (rows.length * (Math.max(y1M, y2M) - yM)) / Math.abs(y2M - y1M),
+});
+
 /** What a mat shows at a place of the table; null beside it. */
 export function matColourAt(mat: Mat, xM: number, yM: number): string | null {
-  const { x1M, y1M, x2M, y2M, columns, rows } = mat;
-  const across = (xM - Math.min(x1M, x2M)) / Math.abs(x2M - x1M);
-  const down = (Math.max(y1M, y2M) - yM) / Math.abs(y2M - y1M);
-  if (!(across >= 0 && across < 1 && down >= 0 && down < 1)) return null;
-  const cell = Math.floor(down * rows.length) * columns + Math.floor(across * columns);
+  const { column, row } = cellAt(mat, xM, yM);
+  if (!(column >= 0 && column < mat.columns && row >= 0 && row < mat.rows.length)) return null;
+  const cell = Math.floor(row) * mat.columns + Math.floor(column);
   return mat.colours[cellsOf(mat)[cell] ?? 0] ?? null;
+}
+
+/** The one colour that a mat shows in all cells about a spot; null where they are several, or some lie beside it. */
+export function matColourAbout(
+  mat: Mat,
+  { xM, yM }: { xM: number; yM: number },
+  radiusM: number,
+): string | null {
+  const first = cellAt(mat, xM - radiusM, yM + radiusM);
+  const last = cellAt(mat, xM + radiusM, yM - radiusM);
+  if (!(first.column >= 0 && last.column < mat.columns)) return null;
+  if (!(first.row >= 0 && last.row < mat.rows.length)) return null;
+  const cells = cellsOf(mat);
+  const one = cells[Math.floor(first.row) * mat.columns + Math.floor(first.column)] ?? 0;
+  for (let row = Math.floor(first.row); row <= last.row; row += 1) {
+    for (let column = Math.floor(first.column); column <= last.column; column += 1) {
+      if (cells[row * mat.columns + column] !== one) return null;
+    }
+  }
+  return mat.colours[one] ?? null;
 }

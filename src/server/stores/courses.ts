@@ -61,30 +61,10 @@ async function toRecord(
     order: ['position'],
     ...(transaction && { transaction }),
   });
-  const {
-    widthM,
-    heightM,
-    walls,
-    lines,
-    floorColour,
-    mat,
-    fields,
-    obstacles,
-    homeAreas,
-    ...record
-  } = plainRow(row);
-  const drawn = {
-    walls,
-    lines,
-    floorColour,
-    fields,
-    obstacles,
-    homeAreas,
-    ...(mat !== null && { mat }),
-  };
+  const { id, version, teamId, name, archivedAt, mat, ...table } = plainRow(row);
   return courseRecord.parse({
-    ...record,
-    table: { widthM, heightM, ...drawn, missions: missions.map(fromRow(missionRow)) },
+    ...{ id, version, teamId, name, archivedAt },
+    table: { ...table, ...(mat !== null && { mat }), missions: missions.map(fromRow(missionRow)) },
   });
 }
 

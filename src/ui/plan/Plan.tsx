@@ -77,11 +77,11 @@ export function MissionMark({ table, mission }: { table: Table; mission: Mission
   );
 }
 
-/** An area by two of its corners. */
 /** Whether it is not there in every run from the first to the last. */
 const isAtTimes = (one: Table['obstacles'][number] | Table['walls'][number]): boolean =>
   isDrawn(one) || isMoved(one);
 
+/** An area by two of its corners. */
 const rectOf = (table: Table, { x1M, y1M, x2M, y2M }: Segment) => ({
   x: mm(Math.min(x1M, x2M)),
   y: flip(table, Math.max(y1M, y2M)),
